@@ -1,0 +1,36 @@
+import { type Page, test as plain } from '@playwright/test'
+
+export { expect } from '@playwright/test'
+
+/** Every test also fails on a request to another host and on any error or warning in the console. */
+export const test = plain.extend<{ quiet: undefined; mayFail: RegExp }>({
+  /** What a test breaks on purpose. */
+  mayFail: [/^$/, { option: true }],
+  quiet: [
+    async ({ page, baseURL, mayFail }, use) => {
+      const heard: string[] = []
+      page.on(
+        'console',
+        (m) => ['error', 'warning'].includes(m.type()) && heard.push(`${m.type()}: ${m.text()}`),
+      )
+      page.on('pageerror', (e) => heard.push(`page error: ${e.message}`))
+      page.on('request', (r) => {
+        if (!r.url().startsWith(baseURL ?? '') && !/^(data|blob):/.test(r.url()))
+          heard.push(`request to ${r.url()}`)
+      })
+      await use(undefined)
+      const wrong = heard.filter((h) => !mayFail.test(h))
+      if (wrong.length > 0) throw new Error(wrong.join('\n'))
+    },
+    { auto: true },
+  ],
+})
+
+/** Goes to a page and waits until it listens to keys. */
+export async function open(page: Page, path: string): Promise<void> {
+  await page.goto(path)
+  await page.waitForFunction(() =>
+    Object.keys(document.querySelector('nav') ?? {}).some((key) => key.startsWith('__reactFiber')),
+  )
+  await page.waitForTimeout(150)
+}

@@ -1,0 +1,65 @@
+import { expect, open, test } from './house'
+
+test('units and light or dark are remembered on this device', async ({ page }) => {
+  await open(page, '/shop')
+  const dark = () => page.evaluate(() => document.documentElement.className)
+  expect(await dark()).toBe('light')
+  await page.keyboard.press('m')
+  await expect.poll(dark).toBe('dark')
+  await page.keyboard.press('u')
+  await expect(page.locator('main')).toContainText('109 tpi')
+  await open(page, '/')
+  expect(await dark()).toBe('dark')
+  await expect(page.getByRole('button', { name: 'inches, °F' })).toBeVisible()
+  await page.getByRole('button', { name: 'u inches, °F' }).click()
+  await page.getByRole('button', { name: 'm dark' }).click()
+  await expect.poll(dark).toBe('light')
+})
+
+test('keys do nothing while someone types', async ({ page }) => {
+  await page.goto('/orders/O-1004/order')
+  const notes = page.getByLabel('Notes')
+  await expect(notes).toBeEnabled()
+  await notes.fill('')
+  await notes.pressSequentially('u m n 5 w')
+  await expect(notes).toHaveValue('u m n 5 w')
+  await expect(page).toHaveURL(/\/order$/)
+  await expect(page.getByRole('button', { name: 'u millimetres, °C' })).toBeVisible()
+  await notes.fill('True process on white.')
+  await expect(page.getByRole('status')).toHaveText('Saved')
+})
+
+test('a value is edited, left with Escape, and keeps the focus', async ({ page }) => {
+  await page.goto('/orders/O-1004/screens')
+  const gap = page.locator('[data-advice="offContact"]')
+  await gap.focus()
+  await page.keyboard.press('Enter')
+  await page.keyboard.type('2.2')
+  await page.keyboard.press('Escape')
+  await expect(gap).toHaveText('1.6 mm')
+  await expect(gap).toBeFocused()
+  await page.keyboard.press('Enter')
+  await page.keyboard.type('1/16"')
+  await page.keyboard.press('Enter')
+  await expect(gap).toBeFocused()
+  await expect(page.getByText('advised 1.6 mm')).toBeVisible()
+  await page.keyboard.press('Delete')
+  await expect(page.getByText('advised 1.6 mm')).toBeHidden()
+})
+
+test('every computed number and choice of every stage answers why', async ({ page }) => {
+  for (const stage of ['screens', 'ink', 'sequence', 'placement', 'heat', 'run']) {
+    await page.goto(`/orders/O-1003/${stage}`)
+    const values = page.locator('main [data-advice]')
+    await expect(values.nth(1)).toBeVisible()
+    for (const value of await values.all()) {
+      await value.focus()
+      await page.keyboard.press('w')
+      const answer = page.getByRole('complementary', { name: 'Why' })
+      await expect(answer.getByRole('listitem').first()).toBeVisible()
+      await expect(answer).toContainText(
+        /common practice|geometry|published|from memory|the order|the shop's choice/,
+      )
+    }
+  }
+})

@@ -1,0 +1,103 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test } from './house'
+
+const PAGES = {
+  today: '/',
+  shop: '/shop',
+  order: '/orders/O-1002/order',
+  art: '/orders/O-1003/art',
+  screens: '/orders/O-1003/screens',
+  ink: '/orders/O-1003/ink',
+  sequence: '/orders/O-1003/sequence',
+  placement: '/orders/O-1010/placement',
+  heat: '/orders/O-1001/heat',
+  run: '/orders/O-1004/run',
+  sheet: '/runs/R-1003-P1-dark/sheet',
+} as const
+
+for (const mode of ['light', 'dark'] as const) {
+  test.describe(`${mode}`, () => {
+    test.beforeEach(({ page }) => page.addInitScript((m) => localStorage.setItem('orvint.mode', m), mode))
+    for (const [name, path] of Object.entries(PAGES)) {
+      test(`${name} is accessible and fits the window`, async ({ page }) => {
+        await page.goto(path)
+        await expect(page.locator('h1')).toBeVisible()
+        if (path.startsWith('/orders') && !/order|art$/.test(name))
+          await expect(page.locator('[data-advice]').nth(1)).toBeVisible()
+        const { violations } = await new AxeBuilder({ page }).analyze()
+        expect(
+          violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`),
+        ).toEqual([])
+        const wide = await page.evaluate(
+          () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+        )
+        expect(wide).toBeLessThanOrEqual(0)
+      })
+    }
+  })
+}
+
+test('only inks and cloths have a hue', async ({ page }) => {
+  await page.goto('/orders/O-1003/sequence')
+  await expect(page.getByRole('list', { name: 'Lap strip' })).toBeVisible()
+  const hues = await page.evaluate(() => {
+    const grey = (c: string) => {
+      const [r = 0, g = 0, b = 0] = (c.match(/[\d.]+/g) ?? []).map(Number)
+      return Math.max(r, g, b) - Math.min(r, g, b) <= 2
+    }
+    return [...document.querySelectorAll<HTMLElement>('body, body *')]
+      .filter((el) => !el.style.background && !(el instanceof SVGElement))
+      .filter((el) =>
+        [getComputedStyle(el).color, getComputedStyle(el).backgroundColor].some(
+          (c) => c.startsWith('rgb') && !grey(c),
+        ),
+      )
+      .map((el) => el.outerHTML.slice(0, 80))
+  })
+  expect(hues).toEqual([])
+})
+
+test('the app’s own font is used, with figures of one width', async ({ page }) => {
+  await page.goto('/')
+  await page.evaluate(() => document.fonts.ready)
+  const { family, variant, loaded } = await page.evaluate(() => ({
+    family: getComputedStyle(document.body).fontFamily,
+    variant: getComputedStyle(document.body).fontVariantNumeric,
+    loaded: [...document.fonts].filter((f) => f.status === 'loaded').map((f) => f.family.replaceAll('"', '')),
+  }))
+  expect(family).toContain('Archivo Variable')
+  expect(loaded).toContain('Archivo Variable')
+  expect(variant).toContain('tabular-nums')
+})
+
+test('a page with a question asked and a mistake marked is accessible too', async ({ page }) => {
+  await page.goto('/orders/O-1003/art')
+  await page.getByLabel('Coverage', { exact: true }).first().fill('lots')
+  await expect(page.getByText('Not a share')).toBeVisible()
+  const inArt = await new AxeBuilder({ page }).analyze()
+  expect(inArt.violations.map((v) => v.id)).toEqual([])
+  await page.goto('/orders/O-1003/heat')
+  await page.locator('[data-advice="cureFilm"]').click()
+  await page.locator('main input:focus').fill('hot')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('alert').filter({ hasText: 'Not a temperature' })).toBeVisible()
+  const inHeat = await new AxeBuilder({ page }).analyze()
+  expect(inHeat.violations.map((v) => v.id)).toEqual([])
+})
+
+test('the focus can be seen on everything that takes it', async ({ page }) => {
+  await page.goto('/orders/O-1001/sequence')
+  await expect(page.getByRole('list', { name: 'Lap strip' })).toBeVisible()
+  const unseen: string[] = []
+  for (let i = 0; i < 40; i++) {
+    await page.keyboard.press('Tab')
+    const seen = await page.evaluate(() => {
+      const el = document.activeElement
+      if (!el || el === document.body) return ''
+      const { outlineStyle, outlineWidth } = getComputedStyle(el)
+      return outlineStyle !== 'none' && Number.parseFloat(outlineWidth) >= 2 ? '' : el.outerHTML.slice(0, 90)
+    })
+    if (seen) unseen.push(seen)
+  }
+  expect(unseen).toEqual([])
+})

@@ -1,0 +1,109 @@
+import { expect, open, test } from './house'
+
+test('a new order by keyboard only: entered, planned, overridden, taken back, printed', async ({ page }) => {
+  const key = (...keys: string[]) =>
+    keys.reduce((p, k) => p.then(() => page.keyboard.press(k)), Promise.resolve())
+  const type = (text: string) => page.keyboard.type(text)
+  /** Tabs until the element with this accessible name has the focus. */
+  const tabTo = async (name: string | RegExp) => {
+    for (let i = 0; i < 80; i++) {
+      await key('Tab')
+      const label = await page.evaluate(() => {
+        const el = document.activeElement as HTMLInputElement | null
+        return el?.getAttribute('aria-label') ?? el?.labels?.[0]?.textContent ?? el?.textContent ?? ''
+      })
+      if (typeof name === 'string' ? label.trim() === name : name.test(label)) return
+    }
+    throw new Error(`Tab never reached ${name}`)
+  }
+
+  await open(page, '/')
+  await key('n')
+  await page.waitForURL(/\/orders\/O-1011\/order/)
+  await tabTo('Customer')
+  await type('Cormorant Rowing')
+  await key('Tab')
+  await type('Regatta tees')
+  await tabTo('From the shelf')
+  await type('Navy')
+  await tabTo('M')
+  await type('40')
+  await key('Tab')
+  await type('20')
+  await expect(page.getByRole('heading', { name: 'One run' })).toBeVisible()
+
+  await page.locator('main').evaluate((el) => (el.ownerDocument.activeElement as HTMLElement).blur())
+  await key('2')
+  await page.waitForURL(/\/art/)
+  await tabTo('Width')
+  await type('11 in')
+  await tabTo('Add a colour from the shelf')
+  await type('Moon')
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Moon yellow')
+  await tabTo('Add a colour from the shelf')
+  await type('Buoy')
+  await expect(page.getByLabel('Moon yellow and Buoy red')).toBeVisible()
+  await tabTo('Moon yellow and Buoy red')
+  await type('touch')
+  await expect(page.getByRole('status')).toHaveText('Saved')
+
+  await page.locator('main').evaluate((el) => (el.ownerDocument.activeElement as HTMLElement).blur())
+  await key('5')
+  await expect(page.getByRole('list', { name: 'Lap strip' }).getByRole('listitem')).toHaveText([
+    /Base white/,
+    /Flash/,
+    /Moon yellow/,
+    /Buoy red/,
+  ])
+  await key('3')
+  const mesh = page.locator('[data-advice="mesh.I1"]')
+  await expect(mesh).toHaveText('77 T/cm')
+  await tabTo(/^Mesh, Moon yellow/)
+  await key('w')
+  await expect(page.getByRole('complementary')).toContainText(
+    'Spot colours print through 61 T/cm to 90 T/cm.',
+  )
+  await key('Enter')
+  await type('305 tpi')
+  await key('Enter')
+  await expect(mesh).toHaveText('120 T/cm')
+  await expect(mesh).toBeFocused()
+  await expect(page.getByText('advised 77 T/cm')).toBeVisible()
+  await page.reload()
+  await expect(mesh).toHaveText('120 T/cm')
+  await mesh.focus()
+  await key('Backspace')
+  await expect(mesh).toHaveText('77 T/cm')
+
+  await tabTo(/^Press|Press$/).catch(() => undefined)
+  await page.locator('[data-advice="press"]').focus()
+  await type('The Twelve')
+  await expect(page.locator('[data-advice="offContact"]')).toHaveText('1.6 mm')
+  await page.evaluate(() => {
+    window.print = () => document.body.setAttribute('data-printed', 'yes')
+  })
+  await tabTo('Set-up sheet')
+  await key('Enter')
+  await page.waitForURL(/\/sheet/)
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Cormorant Rowing, Regatta tees')
+  await expect(page.locator('main')).toContainText('60 pieces')
+  await page.evaluate(() => {
+    window.print = () => document.body.setAttribute('data-printed', 'yes')
+  })
+  await tabTo('Print')
+  await key('Enter')
+  await expect(page.locator('body')).toHaveAttribute('data-printed', 'yes')
+})
+
+test('an order not touched is used again, not left behind', async ({ page }) => {
+  await open(page, '/')
+  await page.keyboard.press('n')
+  await page.waitForURL(/\/orders\/(O-\d+)\/order/)
+  const first = page.url()
+  await open(page, '/')
+  await page.getByRole('button', { name: 'New order', exact: true }).click()
+  await page.waitForURL(/\/orders\/O-\d+\/order/)
+  expect(page.url()).toBe(first)
+  await page.goto('/')
+  await expect(page.getByText('Customer is missing')).toBeVisible()
+})

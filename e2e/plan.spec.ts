@@ -1,0 +1,100 @@
+import { expect, test } from './house'
+
+test('today lists runs by due date and leads to where a Stop is settled', async ({ page }) => {
+  await page.goto('/')
+  const rows = page.getByRole('row')
+  await expect(rows.nth(1)).toContainText('1 day late')
+  await expect(rows.nth(1)).toContainText('Slate Hollow Climbing')
+  await page.getByRole('link', { name: /4 screens at 120 T\/cm are wanted/ }).click()
+  await page.waitForURL(/O-1004\/screens/)
+  await expect(page.getByText('none left')).toBeVisible()
+})
+
+test('a screen moved by key is checked at once, and one key takes it back', async ({ page }) => {
+  await page.goto('/orders/O-1003/sequence')
+  const strip = page.getByRole('list', { name: 'Lap strip' })
+  const cells = () =>
+    strip.locator('[data-cell]').evaluateAll((all) => all.map((c) => c.getAttribute('data-cell')).join(' '))
+  const advised = 'base flash cool I1 I2 I4 down I3 flash I5'
+  await expect(strip).toBeVisible()
+  expect(await cells()).toBe(advised)
+  await strip.locator('[data-cell="I4"]').focus()
+  await page.keyboard.press('Alt+ArrowRight')
+  await expect(page.getByText('order by hand')).toBeVisible()
+  await expect.poll(cells).toBe('base flash cool I1 I2 I3 down I4 flash I5')
+  await expect(strip.locator('[data-cell="I4"]')).toBeFocused()
+  await strip.locator('[data-cell="I5"]').focus()
+  await page.keyboard.press('Alt+ArrowLeft')
+  const stop = page.getByRole('alert').filter({ hasText: 'The order by hand breaks a rule' })
+  await expect(stop).toContainText('Coal black cleans up outlines')
+  await page.keyboard.press('7')
+  await expect(page.getByText('no flash is planned yet')).toBeVisible()
+  await page.keyboard.press('8')
+  await expect(page.getByText('No time can be told')).toBeVisible()
+  await page.keyboard.press('5')
+  await expect(stop).toBeVisible()
+  await page.keyboard.press('Backspace')
+  await expect.poll(cells).toBe(advised)
+})
+
+test('a school for this job changes the plan, the shop keeps its own', async ({ page }) => {
+  await page.goto('/orders/O-1001/ink')
+  await page.getByLabel('Bright white on dark cloth').selectOption('smoothing')
+  await page.getByRole('link', { name: /Sequence/ }).click()
+  await expect(page.getByRole('list', { name: 'Lap strip' })).toContainText('Smoothing screen')
+  await page.getByRole('link', { name: /^4 Ink/ }).click()
+  await page.getByLabel('Bright white on dark cloth').selectOption('highlight')
+  await page.getByRole('link', { name: /Sequence/ }).click()
+  await expect(page.getByRole('list', { name: 'Lap strip' })).not.toContainText('Smoothing screen')
+  await page.goto('/shop')
+  await expect(page.getByText('A separate highlight white, late in the order')).toBeVisible()
+})
+
+test('cloth groups can be put together, and the runs follow', async ({ page }) => {
+  await page.goto('/orders/O-1002/order')
+  await expect(page.getByRole('heading', { name: '4 runs' })).toBeVisible()
+  await page.getByLabel('Prints with').first().selectOption('dark')
+  await expect(page.getByRole('heading', { name: '2 runs' })).toBeVisible()
+  await page.getByLabel('Prints with').first().selectOption('')
+  await expect(page.getByRole('heading', { name: '4 runs' })).toBeVisible()
+  await expect(page.getByRole('status')).toHaveText('Saved')
+})
+
+test('a press that cannot take the job says what does not fit', async ({ page }) => {
+  await page.goto('/orders/O-1003/sequence')
+  await page.locator('[data-advice="press"]').selectOption('bench')
+  await expect(page.getByRole('list', { name: 'Lap strip' })).toBeVisible()
+  await page.goto('/orders/O-1003/ink')
+  await page.getByLabel('Bright white on dark cloth').selectOption('smoothing')
+  await page.locator('[data-advice="press"]').selectOption('four')
+  await page.goto('/orders/O-1003/sequence')
+  await expect(
+    page.getByRole('alert').filter({ hasText: '7 screens do not fit Carousel Four, which has 6 heads.' }),
+  ).toBeVisible()
+  await page.getByRole('button', { name: /Press: take back/ }).click()
+  await page.getByRole('link', { name: /^4 Ink/ }).click()
+  await page.getByLabel('Bright white on dark cloth').selectOption('highlight')
+})
+
+test('u shows inches and degrees Fahrenheit everywhere, and remembers', async ({ page }) => {
+  await page.goto('/orders/O-1001/heat')
+  await expect(page.locator('[data-advice="cureFilm"]')).toHaveText('160 °C')
+  await page.keyboard.press('u')
+  await expect(page.locator('[data-advice="cureFilm"]')).toHaveText('320 °F')
+  await page.goto('/orders/O-1001/art')
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('11.02 in')
+})
+
+test('two people: the second write is refused and says so', async ({ page, browser }) => {
+  await page.goto('/orders/O-1008/order')
+  const other = await browser.newPage()
+  await other.goto(page.url())
+  await other.getByLabel('Notes').fill('From the office.')
+  await expect(other.getByRole('status')).toHaveText('Saved')
+  await other.close()
+  await page.getByLabel('Notes').fill('From the press.')
+  await expect(page.getByRole('status')).toContainText('Someone else changed this order')
+  await expect(page.getByLabel('Notes')).toHaveValue('From the press.')
+  await page.reload()
+  await expect(page.getByLabel('Notes')).toHaveValue('From the office.')
+})

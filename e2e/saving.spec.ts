@@ -1,0 +1,184 @@
+import { expect, open, test } from './house'
+
+test('every field of an order is saved by itself and read back', async ({ page }) => {
+  await page.goto('/orders/O-1009/order')
+  const fields = {
+    Customer: 'Ropewalk Bakehouse and Sons',
+    Job: 'Aprons',
+    Due: '2027-01-15',
+    Notes: 'Two lines\nof notes',
+    Style: 'Long apron',
+    'Cloth colour': 'Brick canvas',
+    Seen: '#884433',
+    One: '64',
+  } as const
+  for (const [label, text] of Object.entries(fields)) await page.getByLabel(label, { exact: true }).fill(text)
+  await page.getByLabel('Cotton').fill('70 %')
+  await page.getByLabel('Polyester').fill('30')
+  await page.getByLabel('Weight').fill('9 oz/yd2')
+  await page.getByLabel('Weave').selectOption('coarse')
+  await page.getByLabel('Prints with').selectOption('apart')
+  await expect(page.getByRole('status')).toHaveText('Saved')
+  await page.reload()
+  for (const [label, text] of Object.entries(fields))
+    await expect(page.getByLabel(label, { exact: true })).toHaveValue(text)
+  await expect(page.getByLabel('Cotton')).toHaveValue('70 %')
+  await expect(page.getByLabel('Polyester')).toHaveValue('30 %')
+  await expect(page.getByLabel('Weight')).toHaveValue('305 g/m²')
+  await expect(page.getByLabel('Weave')).toHaveValue('coarse')
+  await expect(page.getByRole('navigation', { name: 'Runs' })).toContainText('apart from the rest, 64')
+})
+
+test('every field of a print is saved by itself and read back', async ({ page }) => {
+  await open(page, '/')
+  await page.getByRole('button', { name: 'New order', exact: true }).click()
+  await page.getByLabel('Customer').fill('Cormorant Rowing')
+  await page.getByLabel('M', { exact: true }).fill('12')
+  await expect(page.getByRole('heading', { name: 'One run' })).toBeVisible()
+  await page.getByRole('link', { name: /^2 Art/ }).click()
+  await page.getByRole('button', { name: 'Add another colour' }).click()
+  const first = (label: string) => page.getByLabel(label, { exact: true }).first()
+  await first('Where').selectOption('front')
+  await first('Width').fill('10 1/2 in')
+  await first('Height').fill('25 cm')
+  await first('Printed on').selectOption('adult')
+  await first('Name').fill('Signal red')
+  await first('Colour of Signal red').fill('#c02030')
+  await first('Kind').selectOption('metallic')
+  await first('Covers').selectOption('blocking')
+  await first('Coverage').fill('33.5 %')
+  await first('Ruling, empty for flat').fill('45 lpi')
+  await first('Ink system').selectOption('highSolids')
+  await page.getByLabel('Low cure, Signal red').check()
+  await page.getByRole('button', { name: 'Add another colour' }).click()
+  await page.getByLabel('Name', { exact: true }).nth(1).fill('Chalk')
+  await page.getByLabel('Signal red and Chalk', { exact: true }).selectOption('overlap')
+  await page.getByLabel('Width of the overlap of Signal red and Chalk').fill('0.5 mm')
+  await expect(page.getByRole('status')).toHaveText('Saved')
+  await page.reload()
+  await expect(first('Where')).toHaveValue('front')
+  await expect(first('Width')).toHaveValue('266.7 mm')
+  await expect(first('Height')).toHaveValue('250 mm')
+  await expect(first('Printed on')).toHaveValue('adult')
+  await expect(first('Name')).toHaveValue('Signal red')
+  await expect(first('Colour of Signal red')).toHaveValue('#c02030')
+  await expect(first('Kind')).toHaveValue('metallic')
+  await expect(first('Covers')).toHaveValue('blocking')
+  await expect(first('Coverage')).toHaveValue('33.5 %')
+  await expect(first('Ruling, empty for flat')).toHaveValue('45 lpi')
+  await expect(first('Ink system')).toHaveValue('highSolids')
+  await expect(page.getByLabel('Low cure, Signal red')).toBeChecked()
+  await expect(page.getByLabel('Width of the overlap of Signal red and Chalk')).toHaveValue('0.5 mm')
+
+  await page.getByRole('button', { name: 'Remove Chalk' }).click()
+  await expect(page.getByLabel('Signal red and Chalk', { exact: true })).toBeHidden()
+  await page.getByRole('button', { name: 'Add a print' }).click()
+  await expect(page.getByRole('heading', { name: 'Print P2' })).toBeVisible()
+  await page.getByRole('button', { name: 'Remove print' }).nth(1).click()
+  await expect(page.getByRole('heading', { name: 'Print P2' })).toBeHidden()
+  await expect(page.getByRole('status')).toHaveText('Saved')
+})
+
+test('garments and sizes come and go', async ({ page }) => {
+  await page.goto('/orders/O-1006/order')
+  await page.getByRole('button', { name: 'Add garments' }).click()
+  const lines = page.getByLabel('Style', { exact: true })
+  await expect(lines).toHaveCount(2)
+  await page.getByLabel('From the shelf').nth(1).selectOption('White')
+  await page.getByLabel('more').nth(1).selectOption('3XL')
+  await page.getByLabel('3XL', { exact: true }).fill('7')
+  await expect(page.getByRole('heading', { name: '2 runs' })).toBeVisible()
+  await expect(page.getByText('White is light cloth')).toBeVisible()
+  await page.getByRole('button', { name: 'Remove White' }).click()
+  await expect(lines).toHaveCount(1)
+  await expect(page.getByRole('heading', { name: 'One run' })).toBeVisible()
+  await expect(page.getByRole('status')).toHaveText('Saved')
+})
+
+test('the shop shows what a plan may know', async ({ page }) => {
+  await page.goto('/shop')
+  const main = page.locator('main')
+  for (const name of ['Carousel Four', 'Carousel Six', 'The Twelve', 'Bench'])
+    await expect(main).toContainText(name)
+  await expect(main).toContainText('Automatic carousel, 10 stations')
+  await expect(main).toContainText('flash: Quartz A, Quartz B')
+  await expect(main).toContainText('F120-4 out of tension')
+  await expect(main).toContainText('2400 mm heated')
+  await expect(main).toContainText('Copper shimmer')
+  await expect(main).toContainText('Metallic shimmer, Opaque, Plastisol')
+  await expect(main).toContainText('Canvas, open weave, 100 % cotton, 300 g/m²')
+  await expect(main).toContainText('Where wet ink would spoil the next print')
+})
+
+test.describe('when the server cannot be reached', () => {
+  test.use({ mayFail: /Failed to load resource|Failed to fetch/ })
+  test('it says so, keeps what was typed, and saves with the next change', async ({ page }) => {
+    await page.goto('/orders/O-1006/order')
+    const status = page.getByRole('status')
+    await expect(page.getByLabel('Notes')).toBeEnabled()
+    await page.route('**/orders/**', (route) =>
+      route.request().method() === 'POST' ? route.abort() : route.continue(),
+    )
+    await page.getByLabel('Notes').fill('Typed while the line was down.')
+    await expect(status).toContainText('Could not save. Your input is still here')
+    await page.locator('[data-advice="press"]').selectOption('six')
+    await expect(status).toContainText('Could not save')
+    await page.unroute('**/orders/**')
+    await page.getByLabel('Job').fill('Copper moth, again')
+    await page.locator('[data-advice="press"]').selectOption('twelve')
+    await expect(status).toHaveText('Saved')
+    await page.reload()
+    await expect(page.getByLabel('Notes')).toHaveValue('Typed while the line was down.')
+    await expect(page.locator('[data-advice="press"]')).toHaveValue('twelve')
+    await page.locator('[data-advice="press"]').press('Backspace')
+    await expect(page.locator('[data-advice="press"]')).toHaveValue('four')
+  })
+})
+
+test('two people decide on the same run: the second is told, and nothing is overwritten', async ({
+  page,
+  browser,
+}) => {
+  await page.goto('/orders/O-1001/heat')
+  await expect(page.locator('[data-advice="cureDwell"]')).toBeVisible()
+  const other = await browser.newPage()
+  await other.goto(page.url())
+  await other.locator('[data-advice="cureDwell"]').click()
+  await other.locator('main input:focus').fill('70')
+  await other.keyboard.press('Enter')
+  await expect(other.locator('[data-advice="cureDwell"]')).toHaveText('70 s')
+  await other.waitForLoadState('networkidle')
+  await other.close()
+  await page.locator('[data-advice="cureFilm"]').click()
+  await page.locator('main input:focus').fill('165')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('status')).toContainText('Someone else changed this order')
+  await page.reload()
+  await expect(page.locator('[data-advice="cureDwell"]')).toHaveText('70 s')
+  await expect(page.locator('[data-advice="cureFilm"]')).toHaveText('160 °C')
+  await page.locator('[data-advice="cureDwell"]').press('Backspace')
+  await expect(page.locator('[data-advice="cureDwell"]')).toHaveText('60 s')
+})
+
+test('leaving at once and coming back loses nothing and collides with nothing', async ({ page }) => {
+  await page.goto('/orders/O-1005/order')
+  for (const words of ['first', 'second']) {
+    await page.getByLabel('Notes').fill(`Neck label ${words}.`)
+    await page.getByRole('link', { name: 'Today' }).click()
+    await page.getByRole('link', { name: 'Slate Hollow Climbing' }).click()
+    await expect(page.getByLabel('Notes')).toHaveValue(`Neck label ${words}.`)
+  }
+  await page.getByRole('link', { name: /^7 Heat/ }).click()
+  for (const typed of ['70', '65']) {
+    await page.locator('[data-advice="cureDwell"]').click()
+    await page.locator('main input:focus').fill(typed)
+    await page.keyboard.press('Enter')
+    await page.getByRole('link', { name: 'Today' }).click()
+    await page.getByRole('link', { name: 'Slate Hollow Climbing' }).click()
+    await page.getByRole('link', { name: /^7 Heat/ }).click()
+    await expect(page.locator('[data-advice="cureDwell"]')).toHaveText(`${typed} s`)
+  }
+  await page.locator('[data-advice="cureDwell"]').press('Backspace')
+  await expect(page.locator('[data-advice="cureDwell"]')).toHaveText('60 s')
+  await expect(page.getByRole('status')).toHaveText('Saved')
+})

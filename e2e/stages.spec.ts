@@ -1,0 +1,133 @@
+import type { Page } from '@playwright/test'
+import { expect, open, test } from './house'
+
+const value = (page: Page, key: string) => page.locator(`[data-advice="${key}"]`)
+const why = (page: Page) => page.getByRole('complementary', { name: 'Why' })
+
+/** Overrides a number in place and waits for it to stand. */
+async function override(page: Page, key: string, typed: string, shown: string) {
+  await value(page, key).click()
+  await page.locator('main input:focus').fill(typed)
+  await page.keyboard.press('Enter')
+  await expect(value(page, key)).toHaveText(shown)
+}
+
+test('screens: mesh, frame and film for each, why each mesh', async ({ page }) => {
+  await page.goto('/orders/O-1006/screens')
+  const rows = page.getByRole('row')
+  await expect(rows).toHaveCount(4)
+  await expect(rows.nth(2)).toContainText(/Copper shimmer\s*43\sT\/cm\s*F43-1/)
+  await value(page, 'mesh.I1').press('w')
+  await expect(why(page)).toContainText('fine from 24 T/cm to 43 T/cm')
+  await expect(why(page)).toContainText('a finer mesh would sieve the flakes out, no shimmer')
+  await expect(why(page)).toContainText('common practice')
+  await page.keyboard.press('Escape')
+  await expect(why(page)).not.toContainText('sieve')
+})
+
+test('ink: a base taken away takes its screen and flash away, and comes back with one key', async ({
+  page,
+}) => {
+  await page.goto('/orders/O-1007/ink')
+  await expect(page.getByText('White on coloured cloth always has white under it.')).toBeVisible()
+  await expect(value(page, 'ink.base')).toBeVisible()
+  for (const ink of ['I1', 'I2']) await value(page, `base.${ink}`).selectOption('none')
+  await expect(value(page, 'ink.base')).toBeHidden()
+  await expect(value(page, 'white')).toHaveValue('none')
+  for (const ink of ['I1', 'I2']) {
+    await value(page, `base.${ink}`).focus()
+    await page.keyboard.press('Backspace')
+  }
+  await expect(value(page, 'ink.base')).toBeVisible()
+})
+
+test('strokes: each setting of a hit can be the lead’s own', async ({ page }) => {
+  await page.goto('/orders/O-1010/sequence')
+  await value(page, 'blade.I1').selectOption('80')
+  await value(page, 'pressure.I1').selectOption('firm')
+  await value(page, 'flood.I1').selectOption('slow')
+  await value(page, 'direction').selectOption('pull')
+  await override(page, 'angle.I1', '18', '18°')
+  await override(page, 'time.I1', '1.5 s', '1.5 s')
+  await override(page, 'strokes.I1', '2', '2')
+  await expect(page.getByText('7 choices of your own')).toBeVisible()
+  await expect(why(page)).toContainText('Your choice. Advised: 1')
+  await page.goto('/runs/R-1010-P1-in-between/sheet')
+  const row = page.getByRole('row').filter({ hasText: 'Buoy red' })
+  await expect(row).toContainText(/2\s*80\s*18°\s*firm\s*1.5 s\s*slow/)
+  await page.goto('/orders/O-1010/sequence')
+  const back = page.getByRole('button', { name: /take back/ })
+  await expect(back).toHaveCount(7)
+  for (let left = 6; left >= 0; left--) {
+    await back.first().click()
+    await expect(back).toHaveCount(left)
+  }
+  await expect(page.getByText(/of your own/)).toBeHidden()
+})
+
+test('placement: adults and kids apart, drawn to scale, in either unit', async ({ page }) => {
+  await page.goto('/orders/O-1010/placement')
+  await expect(value(page, 'down.adult')).toHaveText('114 mm')
+  await expect(value(page, 'down.kids')).toHaveText('96 mm')
+  const drawing = page.getByRole('img', { name: 'Print on the pallet, to scale' })
+  const top = () => drawing.locator('rect').nth(1).getAttribute('y')
+  expect(Number(await top())).toBeCloseTo(114, 5)
+  await override(page, 'down.adult', '4 in', '101.6 mm')
+  expect(Number(await top())).toBeCloseTo(101.6, 5)
+  await expect(page.getByText('advised is 102 mm to 127 mm').first()).toBeVisible()
+  await page.getByRole('button', { name: /take back/ }).click()
+  await expect(value(page, 'down.adult')).toHaveText('114 mm')
+})
+
+test('heat: the belt follows the dwell and the dryer', async ({ page }) => {
+  await page.goto('/orders/O-1008/heat')
+  await expect(page.getByText('Nothing here has to dry between two screens.')).toBeVisible()
+  await expect(value(page, 'cureDwell')).toHaveText('120 s')
+  await expect(value(page, 'belt')).toHaveText('1.2 m/min')
+  await value(page, 'dryer').selectOption('two')
+  await expect(value(page, 'belt')).toHaveText('0.6 m/min')
+  await override(page, 'cureDwell', '90', '90 s')
+  await expect(value(page, 'belt')).toHaveText('0.8 m/min')
+  await expect(page.getByText('Never leave a running flash')).toBeVisible()
+  await page.getByRole('button', { name: /In the tunnel: take back/ }).click()
+  await page.getByRole('button', { name: /Dryer: take back/ }).click()
+  await expect(value(page, 'belt')).toHaveText('1.2 m/min')
+})
+
+test('run: rough time as a range, what stands in the way, pieces by size', async ({ page }) => {
+  await page.goto('/orders/O-1004/run')
+  await expect(page.getByText('From start to last piece')).toBeVisible()
+  await expect(page.locator('main')).toContainText(/\d+\smin – \d+\smin/)
+  await expect(page.locator('main')).toContainText(
+    '4 screens at 120 T/cm are wanted and 3 clean frames have it: too few.',
+  )
+  await expect(page.getByRole('row', { name: /Light tee, White/ })).toContainText('S 50M 100L 100XL 50')
+  await value(page, 'rate').press('w')
+  await expect(why(page)).toContainText('never timed in this shop')
+  await expect(why(page)).toContainText('The belt takes at most 192 /h')
+})
+
+test('the digits go to the stages, and the runs of an order keep the stage', async ({ page }) => {
+  await open(page, '/orders/O-1002/order')
+  for (const [digit, name] of [
+    'Order',
+    'Art',
+    'Screens',
+    'Ink',
+    'Sequence',
+    'Placement',
+    'Heat',
+    'Run',
+  ].entries()) {
+    await page.keyboard.press(String(digit + 1))
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(name)
+  }
+  await page.keyboard.press('4')
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Ink')
+  await page
+    .getByRole('navigation', { name: 'Runs' })
+    .getByRole('link', { name: /dark cloth, 80/ })
+    .click()
+  await expect(page).toHaveURL(/\/ink\?run=R-1002-P1-dark/)
+  await expect(page.getByText('Navy (L* 17) would swallow Buoy red.')).toBeVisible()
+})

@@ -1,0 +1,54 @@
+/** `npm run screenshots`: a picture of each main view from fresh demo data, into docs/screenshots. */
+import { spawn } from 'node:child_process'
+import { mkdirSync } from 'node:fs'
+import { join } from 'node:path'
+import { chromium } from '@playwright/test'
+import { build, install, ROOT } from './lib.mjs'
+
+const PORT = 3418
+const VIEWS = {
+  today: '/',
+  order: '/orders/O-1002/order',
+  art: '/orders/O-1003/art',
+  screens: '/orders/O-1003/screens',
+  ink: '/orders/O-1001/ink',
+  sequence: '/orders/O-1003/sequence',
+  placement: '/orders/O-1010/placement',
+  heat: '/orders/O-1001/heat',
+  run: '/orders/O-1004/run',
+  sheet: '/runs/R-1003-P1-dark/sheet',
+  shop: '/shop',
+}
+
+install()
+build()
+const server = spawn(process.execPath, ['e2e/server.mjs', String(PORT)], {
+  cwd: ROOT,
+  stdio: ['ignore', 'pipe', 'inherit'],
+})
+await new Promise((ready) =>
+  server.stdout.on('data', (text) => String(text).includes('Orvint is at') && ready()),
+)
+
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+})
+const folder = join(ROOT, 'docs', 'screenshots')
+mkdirSync(folder, { recursive: true })
+const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()
+const picture = async (name, path) => {
+  await page.goto(`http://127.0.0.1:${PORT}${path}`, { waitUntil: 'networkidle' })
+  await page.waitForTimeout(500)
+  await page.screenshot({ path: join(folder, `${name}.png`) })
+}
+for (const [name, path] of Object.entries(VIEWS)) await picture(name, path)
+
+await page.goto(`http://127.0.0.1:${PORT}/orders/O-1001/sequence`, { waitUntil: 'networkidle' })
+await page.locator('[data-cell="flash"]').first().click()
+await page.screenshot({ path: join(folder, 'why.png') })
+await page.evaluate(() => localStorage.setItem('orvint.mode', 'dark'))
+await picture('dark', '/orders/O-1003/sequence')
+
+await browser.close()
+server.kill()

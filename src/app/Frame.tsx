@@ -1,0 +1,45 @@
+'use client'
+
+import { Box, Flex } from '@chakra-ui/react'
+import { type ReactNode, useCallback } from 'react'
+import { Rail } from '@/ui/Rail'
+import { useKey } from '@/ui/settings'
+import { newOrder } from './orders/actions'
+
+interface FrameProps {
+  readonly shopName: string
+  readonly rail?: ReactNode
+  readonly aside?: ReactNode
+  readonly children: ReactNode
+}
+
+/** Rail, work surface, optional right panel. */
+export function Frame({ shopName, rail, aside, children }: FrameProps) {
+  const make = useCallback(() => void newOrder(), [])
+  useKey('n', make)
+  return (
+    <Flex minHeight="100vh" align="stretch">
+      <Rail shopName={shopName} onNew={make}>
+        {rail}
+      </Rail>
+      <Box as="main" flex="1" minWidth="0" bg="work" px="6" py="4">
+        {children}
+      </Box>
+      {aside && (
+        <Box
+          as="aside"
+          aria-label="Why"
+          width="18.5rem"
+          flex="none"
+          bg="surround"
+          height="100vh"
+          position="sticky"
+          top="0"
+          overflowY="auto"
+        >
+          {aside}
+        </Box>
+      )}
+    </Flex>
+  )
+}

@@ -1,0 +1,116 @@
+'use client'
+
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { format, parseISO } from 'date-fns'
+import { Printer } from 'lucide-react'
+import NextLink from 'next/link'
+import type { Severity } from '@/core/advice'
+import { groupLabel, WHERES } from '@/core/order'
+import { AdviceChoice } from '@/ui/AdviceValue'
+import { PageTitle } from '@/ui/parts'
+import { SeverityMark } from '@/ui/Severity'
+import { InkRow } from '@/ui/Swatch'
+import { useOrder } from './orderContext'
+import { STAGES } from './stages'
+import type { SaveState } from './useAutosave'
+
+const Link = chakra(NextLink)
+
+const SAVE_WORDS: Readonly<Record<SaveState, string>> = {
+  saved: 'Saved',
+  saving: 'Saving',
+  incomplete: 'Not saved yet: see the marked fields',
+  conflict: 'Someone else changed this order. Your last changes are not saved: copy them, then reload.',
+  failed: 'Could not save. Your input is still here; the next change tries again.',
+}
+
+/** Head of every stage: whose order, which run, on which press, and what stands in the way. */
+export function OrderHead({ saveState }: { readonly saveState: SaveState }) {
+  const { order, stage, runs, run, plan, stagePath } = useOrder()
+  const counts = (['Stop', 'Watch'] as const)
+    .map((severity): readonly [Severity, number] => [
+      severity,
+      plan?.warnings.filter((w) => w.severity === severity).length ?? 0,
+    ])
+    .filter(([, n]) => n > 0)
+  return (
+    <Box as="header">
+      <Flex align="baseline" gap="4" wrap="wrap">
+        <PageTitle>{STAGES[stage].label}</PageTitle>
+        <Box fontSize="1.05rem" truncate>
+          {[order.customer, order.title].filter(Boolean).join(', ') || 'New order'}
+        </Box>
+        <Box color="soft">due {format(parseISO(order.due), 'EEE d MMM')}</Box>
+        <Box
+          role="status"
+          ml="auto"
+          fontSize="0.85rem"
+          color="soft"
+          fontWeight={saveState === 'saved' ? '400' : '700'}
+        >
+          {SAVE_WORDS[saveState]}
+        </Box>
+      </Flex>
+      {runs.length > 0 && (
+        <Flex as="nav" aria-label="Runs" mt="3" gap="2" wrap="wrap">
+          {runs.map((r) => {
+            const here = r.id === run?.id
+            return (
+              <Link
+                key={r.id}
+                href={stagePath(stage, r.id)}
+                aria-current={here ? 'true' : undefined}
+                display="flex"
+                alignItems="center"
+                gap="2"
+                px="2"
+                py="1"
+                bg={here ? 'raised' : 'transparent'}
+                borderBottom="3px solid"
+                borderColor={here ? 'ink' : 'rule'}
+              >
+                <InkRow
+                  cloth={r.lines[0]?.cloth.hex ?? '#808080'}
+                  inks={r.placement.inks.map((i) => i.hex)}
+                />
+                <Box as="span" fontWeight={here ? '700' : '500'}>
+                  {WHERES[r.placement.where]}
+                  {r.placement.sizes === 'all' ? '' : ` ${r.placement.sizes}`}
+                </Box>
+                <Box as="span" color="soft" fontSize="0.87rem">
+                  {groupLabel(r.group).toLowerCase()}, {r.quantity}
+                </Box>
+              </Link>
+            )
+          })}
+        </Flex>
+      )}
+      {plan && (
+        <Flex mt="3" gap="5" align="baseline" wrap="wrap">
+          <Flex as="span" gap="2" align="baseline">
+            <Box as="span" color="soft">
+              on
+            </Box>
+            <AdviceChoice advice={plan.pressAdvice} size="1.1rem" />
+          </Flex>
+          {counts.map(([severity, n]) => (
+            <Flex as="span" key={severity} gap="1.5" align="baseline">
+              <SeverityMark severity={severity} /> {n}
+            </Flex>
+          ))}
+          <Link
+            href={`/runs/${plan.run.id}/sheet`}
+            ml="auto"
+            display="inline-flex"
+            alignItems="center"
+            gap="2"
+            fontWeight="650"
+            textDecoration="underline"
+          >
+            <Printer size={16} aria-hidden="true" /> Set-up sheet
+          </Link>
+        </Flex>
+      )}
+    </Box>
+  )
+}

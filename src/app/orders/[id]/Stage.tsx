@@ -1,0 +1,58 @@
+'use client'
+
+import { Box } from '@chakra-ui/react'
+import type { ComponentType } from 'react'
+import { useOrder } from './orderContext'
+import { ArtStage } from './stage/ArtStage'
+import { HeatStage } from './stage/HeatStage'
+import { InkStage } from './stage/InkStage'
+import { OrderStage } from './stage/OrderStage'
+import { PlacementStage } from './stage/PlacementStage'
+import type { PlanProps } from './stage/planProps'
+import { RunStage } from './stage/RunStage'
+import { Schools } from './stage/Schools'
+import { ScreensStage } from './stage/ScreensStage'
+import { SequenceStage } from './stage/SequenceStage'
+import type { StageName } from './stages'
+
+const PLANNED: Readonly<Record<Exclude<StageName, 'order' | 'art'>, ComponentType<PlanProps>>> = {
+  screens: ScreensStage,
+  ink: InkStage,
+  sequence: SequenceStage,
+  placement: PlacementStage,
+  heat: HeatStage,
+  run: RunStage,
+}
+
+/** One stage of the traveller; every stage has the same frame. */
+export function Stage({ stage }: { readonly stage: StageName }) {
+  const { plan } = useOrder()
+  if (stage === 'order') return <OrderStage />
+  if (stage === 'art') return <ArtStage />
+  if (!plan) return <NotYet />
+  const Planned = PLANNED[stage]
+  return (
+    <>
+      <Planned plan={plan} />
+      <Schools stage={stage} />
+    </>
+  )
+}
+
+/** Why there is no plan, and what to do. */
+function NotYet() {
+  const { shelf, runs, run } = useOrder()
+  const words =
+    shelf.shop.presses.length === 0
+      ? 'This shop has no press yet, so nothing can be planned. Start the demo shop with npm run demo.'
+      : runs.length === 0
+        ? 'No garments to print yet: give the sizes their quantities at stage 1.'
+        : run?.placement.inks.length === 0
+          ? 'This print has no colours yet: add them at stage 2.'
+          : 'Planning …'
+  return (
+    <Box role="status" fontSize="1.15rem" pt="6" maxWidth="34rem">
+      {words}
+    </Box>
+  )
+}

@@ -1,0 +1,33 @@
+import type { Metadata } from 'next'
+import { notFound } from 'next/navigation'
+import type { ReactNode } from 'react'
+import { database } from '@/store/database'
+import { loadDecisions } from '@/store/decisions'
+import { loadOrder } from '@/store/orders'
+import { loadShop } from '@/store/shop'
+import { OrderDesk } from './OrderDesk'
+
+interface Props {
+  readonly params: Promise<{ id: string }>
+  readonly children: ReactNode
+}
+
+export async function generateMetadata({ params }: Props): Promise<Metadata> {
+  return { title: (await params).id }
+}
+
+export default async function OrderLayout({ params, children }: Props) {
+  const { id } = await params
+  const db = await database()
+  const [stored, shelf, decisions] = await Promise.all([
+    loadOrder(db, id),
+    loadShop(db),
+    loadDecisions(db, id),
+  ])
+  if (!stored) notFound()
+  return (
+    <OrderDesk key={id} stored={stored} shelf={shelf} decided={Object.fromEntries(decisions)}>
+      {children}
+    </OrderDesk>
+  )
+}

@@ -1,0 +1,33 @@
+'use client'
+
+import { createContext, useContext } from 'react'
+import type { School } from '@/core/advice'
+import type { Order, Run } from '@/core/order'
+import type { Decisions, RunPlan } from '@/core/plan'
+import type { ShopAndShelf } from '@/store/shop'
+import type { Asked } from '@/ui/desk'
+import type { StageName } from './stages'
+
+export interface OrderContext {
+  /** The last order that was whole; what is half typed lives in the form. */
+  readonly order: Order
+  readonly shelf: ShopAndShelf
+  readonly runs: readonly Run[]
+  readonly run: Run | undefined
+  readonly plan: RunPlan | undefined
+  readonly decisions: Decisions | undefined
+  readonly stage: StageName
+  readonly stagePath: (stage: StageName, runId?: string) => string
+  readonly setSchool: (school: School, option: string) => void
+  readonly setPrintOrder: (hitIds: readonly string[]) => void
+  readonly ask: (asked: Asked) => void
+}
+
+const Context = createContext<OrderContext | undefined>(undefined)
+export const OrderProvider = Context.Provider
+
+export function useOrder(): OrderContext {
+  const value = useContext(Context)
+  if (!value) throw new Error('outside of an order')
+  return value
+}

@@ -1,0 +1,61 @@
+'use client'
+
+import { Box, Grid } from '@chakra-ui/react'
+import { tell } from '@/core/advice'
+import { AdviceChoice } from '@/ui/AdviceValue'
+import { Figure } from '@/ui/parts'
+import { Section } from '@/ui/Section'
+import { useSettings } from '@/ui/settings'
+import type { PlanProps } from './planProps'
+
+/** Stage 7: flash, cool-down, cure. */
+export function HeatStage({ plan }: PlanProps) {
+  const { units } = useSettings()
+  const { cure } = plan
+  return (
+    <>
+      <Section title={plan.flashes.length === 0 ? 'No flash' : 'Flash and cool-down'}>
+        {plan.flashes.length === 0 ? (
+          <Box color="soft">
+            {plan.sequence.fits
+              ? 'Nothing here has to dry between two screens.'
+              : 'The order of printing does not fit, so no flash is planned yet.'}
+          </Box>
+        ) : (
+          <Grid templateColumns="repeat(4, 1fr)" gap="5" pt="1">
+            {plan.flashes.map((f) => (
+              <Figure
+                key={f.dwell.key}
+                advice={f.dwell}
+                label={f.unit ? `${f.dwell.label}, ${f.unit.name}` : `${f.dwell.label}: lamp, gun or rack`}
+              />
+            ))}
+            {plan.coolDown && (
+              <Figure
+                advice={plan.coolDown}
+                label={plan.coolDown.kind === 'count' ? 'Empty heads after it' : 'Cool-down'}
+              />
+            )}
+            {plan.flashHeight && <Figure advice={plan.flashHeight} label="Panel above the pallet" />}
+          </Grid>
+        )}
+      </Section>
+      <Section title="Cure" side={cure.belt && <AdviceChoice advice={cure.dryer} />}>
+        <Grid templateColumns="repeat(4, 1fr)" gap="5" pt="1">
+          <Figure advice={cure.film} />
+          <Figure advice={cure.dwell} />
+          {cure.belt && <Figure advice={cure.belt} />}
+        </Grid>
+      </Section>
+      <Section title="Take care">
+        <Box as="ul" listStyleType="none" maxWidth="44rem">
+          {plan.cautions.map((c) => (
+            <Box as="li" key={c.rule} py="1">
+              {tell(c, units)}
+            </Box>
+          ))}
+        </Box>
+      </Section>
+    </>
+  )
+}

@@ -1,0 +1,93 @@
+'use client'
+
+import { Box, Grid } from '@chakra-ui/react'
+import { numberOf, tell } from '@/core/advice'
+import { SYSTEMS } from '@/core/order'
+import { AdviceChoice, AdviceNumber } from '@/ui/AdviceValue'
+import { Measure } from '@/ui/Measure'
+import { Headline, InkName } from '@/ui/parts'
+import { Section, Table } from '@/ui/Section'
+import { InkRow } from '@/ui/Swatch'
+import { useSettings } from '@/ui/settings'
+import type { PlanProps } from './planProps'
+
+/** Stage 4: base or none for every colour, the whites, and how much ink. */
+export function InkStage({ plan }: PlanProps) {
+  const { units } = useSettings()
+  const { inks } = plan.run.placement
+  const inked = plan.hits.filter((h) => h.ink !== undefined)
+  const total = inked.reduce((sum, h) => sum + (h.ink ? numberOf(h.ink) : 0), 0)
+  return (
+    <>
+      <Grid templateColumns="repeat(3, max-content)" columnGap="12" mb="5" alignItems="end">
+        <Box>
+          <Box fontSize="0.87rem" color="soft">
+            Second white
+          </Box>
+          <AdviceChoice advice={plan.secondWhite} size="1.5rem" />
+        </Box>
+        <Headline label="Ink to have ready">
+          <Measure kind="mass" value={total} />
+        </Headline>
+        <Box>
+          <Box fontSize="0.87rem" color="soft">
+            {plan.cloth.name}
+          </Box>
+          <InkRow cloth={plan.cloth.hex} inks={inks.map((i) => i.hex)} />
+        </Box>
+      </Grid>
+      <Section title="Base under each colour">
+        <Table>
+          <tbody>
+            {inks.map((ink, i) => {
+              const base = plan.colours[i]?.base
+              return (
+                <tr key={ink.id}>
+                  <td style={{ width: '14rem' }}>
+                    <InkName hex={ink.hex} name={ink.name} />
+                  </td>
+                  <td style={{ width: '9rem' }}>{base && <AdviceChoice advice={base} size="1.15rem" />}</td>
+                  <td>
+                    <Box color="soft" fontSize="0.92rem">
+                      {base?.reasons[0] && tell(base.reasons[0], units)}
+                    </Box>
+                  </td>
+                </tr>
+              )
+            })}
+          </tbody>
+        </Table>
+      </Section>
+      <Section title="Ink for each screen">
+        <Table>
+          <thead>
+            <tr>
+              <th>Screen</th>
+              <th className="num">Ready</th>
+              <th className="num">Coverage</th>
+              <th>System</th>
+            </tr>
+          </thead>
+          <tbody>
+            {inked.map((h) => (
+              <tr key={h.hit.id}>
+                <td style={{ width: '14rem' }}>
+                  <InkName hex={h.hex} name={h.hit.name} />
+                </td>
+                <td className="num">{h.ink && <AdviceNumber advice={h.ink} size="1.35rem" />}</td>
+                <td className="num">
+                  {h.hit.role === 'base' && plan.baseCoverage ? (
+                    <AdviceNumber advice={plan.baseCoverage} />
+                  ) : (
+                    <Measure kind="share" value={h.hit.coverage} />
+                  )}
+                </td>
+                <td>{SYSTEMS[h.hit.system as keyof typeof SYSTEMS]}</td>
+              </tr>
+            ))}
+          </tbody>
+        </Table>
+      </Section>
+    </>
+  )
+}

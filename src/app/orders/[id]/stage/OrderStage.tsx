@@ -1,0 +1,207 @@
+'use client'
+
+import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
+import { X } from 'lucide-react'
+import { useFieldArray, useFormContext, useWatch } from 'react-hook-form'
+import { tell } from '@/core/advice'
+import { clothGroup, groupLabel, type Order, SIZE_NAMES, WEAVES, WHERES } from '@/core/order'
+import { CountField, ListMessage, QuantityField, SelectField, TextField } from '@/ui/fields'
+import { Section, TextButton } from '@/ui/Section'
+import { Select } from '@/ui/Select'
+import { InkRow } from '@/ui/Swatch'
+import { useSettings } from '@/ui/settings'
+import { useOrder } from '../orderContext'
+
+const Label = chakra('label')
+
+/** Stage 1: what the customer wants, and the runs it makes. */
+export function OrderStage() {
+  const { shelf } = useOrder()
+  const { control } = useFormContext<Order>()
+  const lines = useFieldArray({ control, name: 'lines', keyName: 'key' })
+  const cloth = shelf.cloths[0]
+  const add = () => {
+    const number = Math.max(0, ...lines.fields.map((l) => Number(l.id.slice(1)))) + 1
+    const last = lines.fields.at(-1)
+    const from = last?.cloth ?? cloth
+    if (!from) return
+    lines.append({
+      id: `G${number}`,
+      style: last?.style ?? 'Classic tee',
+      cloth: from,
+      sizes: (last?.sizes ?? [{ size: 'M' }]).map((s) => ({ size: s.size, quantity: 0 })),
+      group: '',
+    })
+  }
+  return (
+    <>
+      <Grid templateColumns="1fr 1fr 10rem" gap="4" mb="3">
+        <TextField name="customer" label="Customer" />
+        <TextField name="title" label="Job" />
+        <TextField name="due" label="Due" type="date" />
+      </Grid>
+      <Box mb="6">
+        <TextField name="notes" label="Notes" rows={2} />
+      </Box>
+      <Section title="Garments" side={<TextButton onClick={add}>Add garments</TextButton>}>
+        {lines.fields.map((line, i) => (
+          <GarmentLine
+            key={line.key}
+            at={i}
+            onRemove={() => lines.remove(i)}
+            only={lines.fields.length === 1}
+          />
+        ))}
+      </Section>
+      <Runs />
+    </>
+  )
+}
+
+function GarmentLine({
+  at,
+  onRemove,
+  only,
+}: {
+  readonly at: number
+  readonly onRemove: () => void
+  readonly only: boolean
+}) {
+  const { shelf } = useOrder()
+  const { control, setValue } = useFormContext<Order>()
+  const cloth = useWatch({ control, name: `lines.${at}.cloth` })
+  const known = shelf.cloths.some((c) => c.name === cloth.name)
+  return (
+    <Box py="3" borderBottom="1px solid" borderColor="rule">
+      <Grid
+        templateColumns="0.85fr 1.15fr 1fr 2.1rem 6rem 3.8rem 4.2rem 5.4rem 1.6rem"
+        gap="2.5"
+        alignItems="start"
+      >
+        <TextField name={`lines.${at}.style`} label="Style" />
+        <Box minWidth="0">
+          <Label htmlFor={`cloth-${at}`} display="block" fontSize="0.82rem" color="soft">
+            From the shelf
+          </Label>
+          <Select
+            id={`cloth-${at}`}
+            value={known ? cloth.name : ''}
+            onChange={(e) => {
+              const found = shelf.cloths.find((c) => c.name === e.target.value)
+              if (found) setValue(`lines.${at}.cloth`, found, { shouldDirty: true, shouldValidate: true })
+            }}
+            field
+          >
+            {!known && <option value="">own cloth</option>}
+            {shelf.cloths.map((c) => (
+              <option key={c.name}>{c.name}</option>
+            ))}
+          </Select>
+        </Box>
+        <TextField name={`lines.${at}.cloth.name`} label="Cloth colour" />
+        <TextField name={`lines.${at}.cloth.hex`} label="Seen" type="color" />
+        <SelectField name={`lines.${at}.cloth.weave`} label="Weave" options={WEAVES} />
+        <QuantityField name={`lines.${at}.cloth.cotton`} label="Cotton" kind="share" />
+        <QuantityField name={`lines.${at}.cloth.polyester`} label="Polyester" kind="share" />
+        <QuantityField name={`lines.${at}.cloth.weight`} label="Weight" kind="arealMass" atRight />
+        <Box pt="6">
+          {!only && (
+            <TextButton onClick={onRemove} aria-label={`Remove ${cloth.name}`} title="Remove" pt="1">
+              <X size={16} aria-hidden="true" />
+            </TextButton>
+          )}
+        </Box>
+      </Grid>
+      <Flex mt="2" gap="5" align="start" justify="space-between">
+        <Sizes at={at} />
+        <Group at={at} />
+      </Flex>
+    </Box>
+  )
+}
+
+function Sizes({ at }: { readonly at: number }) {
+  const { control } = useFormContext<Order>()
+  const sizes = useFieldArray({ control, name: `lines.${at}.sizes`, keyName: 'key' })
+  const left = SIZE_NAMES.filter((s) => !sizes.fields.some((f) => f.size === s))
+  return (
+    <Box>
+      <Flex gap="2" align="start" wrap="wrap">
+        {sizes.fields.map((s, i) => (
+          <CountField key={s.key} name={`lines.${at}.sizes.${i}.quantity`} label={s.size} width="3.6rem" />
+        ))}
+        {left.length > 0 && (
+          <Box>
+            <Label htmlFor={`size-${at}`} display="block" fontSize="0.82rem" color="soft">
+              more
+            </Label>
+            <Select
+              id={`size-${at}`}
+              value=""
+              onChange={(e) => sizes.append({ size: e.target.value, quantity: 0 })}
+              minHeight="2.1rem"
+              width="4rem"
+            >
+              <option value="">size</option>
+              {left.map((s) => (
+                <option key={s}>{s}</option>
+              ))}
+            </Select>
+          </Box>
+        )}
+      </Flex>
+      <ListMessage name={`lines.${at}.sizes`} />
+    </Box>
+  )
+}
+
+/** The cloth group decides the run; the lead may put a line with another. */
+function Group({ at }: { readonly at: number }) {
+  const { control } = useFormContext<Order>()
+  const { order } = useOrder()
+  const own = useWatch({ control, name: `lines.${at}.group` })
+  const line = order.lines[at]
+  if (!line) return null
+  const advice = clothGroup(line)
+  const options = {
+    '': `${groupLabel(advice.advised)} (advised)`,
+    ...Object.fromEntries(
+      advice.choices.filter((c) => c.value !== advice.advised).map((c) => [c.value, c.label]),
+    ),
+  }
+  return (
+    <Box fontWeight={own ? '650' : '400'}>
+      <SelectField name={`lines.${at}.group`} label="Prints with" options={options} width="15rem" />
+    </Box>
+  )
+}
+
+/** The set-ups this order makes, each with its reason. */
+function Runs() {
+  const { runs } = useOrder()
+  const { units } = useSettings()
+  return (
+    <Section title={runs.length === 1 ? 'One run' : `${runs.length} runs`}>
+      {runs.length === 0 && <Box color="soft">Quantities make runs: one for each cloth group and print.</Box>}
+      {runs.map((r) => (
+        <Flex key={r.id} gap="4" py="2" borderBottom="1px solid" borderColor="rule" align="baseline">
+          <Box width="3.4rem" flex="none" textAlign="right" fontSize="1.3rem" fontWeight="650">
+            {r.quantity}
+          </Box>
+          <InkRow cloth={r.lines[0]?.cloth.hex ?? '#808080'} inks={r.placement.inks.map((i) => i.hex)} />
+          <Box>
+            <Box fontWeight="650">
+              {WHERES[r.placement.where]} on {groupLabel(r.group).toLowerCase()}
+            </Box>
+            <Box color="soft" fontSize="0.87rem">
+              {r.reasons
+                .filter((x) => x.rule !== 'PLACEMENT_RUN')
+                .map((x) => tell(x, units))
+                .join(' ')}
+            </Box>
+          </Box>
+        </Flex>
+      ))}
+    </Section>
+  )
+}

@@ -1,0 +1,40 @@
+'use client'
+
+import { Box, Flex } from '@chakra-ui/react'
+import { Measure } from '@/ui/Measure'
+import { PalletDrawing } from '@/ui/PalletDrawing'
+import { Figure } from '@/ui/parts'
+import { Section } from '@/ui/Section'
+import type { PlanProps } from './planProps'
+
+/** Stage 6: where the print sits on the pallet, for each group of sizes. */
+export function PlacementStage({ plan }: PlanProps) {
+  const { placement, press } = plan
+  return (
+    <Section title="On the pallet">
+      <Flex gap="10" align="start">
+        <PalletDrawing plan={plan} height={430} />
+        <Flex direction="column" gap="5">
+          {placement.groups.map((g) => (
+            <Box key={g.group}>
+              <Figure advice={g.down} />
+              <Box color="soft" fontSize="0.9rem">
+                sizes {g.sizes.join(', ')}
+              </Box>
+            </Box>
+          ))}
+          {placement.side && <Figure advice={placement.side} />}
+          <Box>
+            <Box fontSize="0.87rem" color="soft">
+              Pallet of {press.name}
+            </Box>
+            <Box fontSize="1.2rem" fontWeight="600">
+              <Measure kind="length" value={press.palletWidth} /> ×{' '}
+              <Measure kind="length" value={press.palletHeight} />
+            </Box>
+          </Box>
+        </Flex>
+      </Flex>
+    </Section>
+  )
+}

@@ -1,0 +1,72 @@
+'use client'
+
+import { Box, Flex, Grid } from '@chakra-ui/react'
+import { tell } from '@/core/advice'
+import { AskButton } from '@/ui/AdviceValue'
+import { Measure } from '@/ui/Measure'
+import { Figure, Headline } from '@/ui/parts'
+import { Section, Table } from '@/ui/Section'
+import { SeverityMark } from '@/ui/Severity'
+import { Swatch } from '@/ui/Swatch'
+import { useSettings } from '@/ui/settings'
+import type { PlanProps } from './planProps'
+
+/** Stage 8: how long, how many of each size, and what stands in the way. */
+export function RunStage({ plan }: PlanProps) {
+  const { units } = useSettings()
+  const { time, run } = plan
+  return (
+    <>
+      <Section title="Time at the press, roughly">
+        {time ? (
+          <Grid templateColumns="2fr 1fr 1fr" gap="5" pt="1">
+            <Headline label="From start to last piece">
+              <AskButton advice={time.total}>
+                <Measure kind="workTime" value={time.total.range[0]} /> –{' '}
+                <Measure kind="workTime" value={time.total.range[1]} />
+              </AskButton>
+            </Headline>
+            <Figure advice={time.setup} />
+            <Figure advice={time.rate} />
+          </Grid>
+        ) : (
+          <Box color="soft">No time can be told until the order of printing fits.</Box>
+        )}
+      </Section>
+      <Section title="What stands in the way">
+        {plan.warnings.length === 0 && <Box color="soft">Nothing.</Box>}
+        {plan.warnings.map((w) => (
+          <Flex key={tell(w, 'metric')} gap="3" py="1.5" borderBottom="1px solid" borderColor="rule">
+            <Box width="5rem" flex="none">
+              {w.severity && <SeverityMark severity={w.severity} />}
+            </Box>
+            <Box>{tell(w, units)}</Box>
+          </Flex>
+        ))}
+      </Section>
+      <Section title={`${run.quantity} pieces`}>
+        <Table width="auto">
+          <tbody>
+            {run.lines.map((l) => (
+              <tr key={l.id}>
+                <td>
+                  <Flex gap="2" align="center">
+                    <Swatch hex={l.cloth.hex} /> {l.style}, {l.cloth.name}
+                  </Flex>
+                </td>
+                {l.sizes.map((s) => (
+                  <td key={s.size} className="num">
+                    <Box as="span" color="soft" fontSize="0.85rem">
+                      {s.size}
+                    </Box>{' '}
+                    <strong>{s.quantity}</strong>
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </Table>
+      </Section>
+    </>
+  )
+}

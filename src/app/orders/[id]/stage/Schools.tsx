@@ -1,0 +1,51 @@
+'use client'
+
+import { Box, chakra, Grid } from '@chakra-ui/react'
+import { SCHOOLS } from '@/core/advice'
+import { Section } from '@/ui/Section'
+import { Select } from '@/ui/Select'
+import { useOrder } from '../orderContext'
+import { STAGES, type StageName } from '../stages'
+
+const Label = chakra('label')
+
+/** The schools that belong to a stage: the shop's, or another for this job. */
+export function Schools({ stage }: { readonly stage: StageName }) {
+  const { decisions, shelf, setSchool } = useOrder()
+  const { schools } = STAGES[stage]
+  if (schools.length === 0) return null
+  return (
+    <Section title="How this job is done">
+      <Grid templateColumns="minmax(9rem, 15rem) 1fr" columnGap="4" rowGap="1.5" alignItems="center">
+        {schools.map((school) => {
+          const { question, options } = SCHOOLS[school]
+          const usual = shelf.shop.method[school]
+          const value = decisions?.method[school] ?? usual
+          return (
+            <Box key={school} display="contents">
+              <Label htmlFor={`school-${school}`} color="soft">
+                {question}
+              </Label>
+              <Select
+                id={`school-${school}`}
+                value={value}
+                onChange={(e) => setSchool(school, e.target.value)}
+                own={value !== usual}
+                minWidth="0"
+                width="100%"
+                textOverflow="ellipsis"
+              >
+                {Object.entries(options).map(([option, words]) => (
+                  <option key={option} value={option}>
+                    {words}
+                    {option === usual ? ' (shop)' : ''}
+                  </option>
+                ))}
+              </Select>
+            </Box>
+          )
+        })}
+      </Grid>
+    </Section>
+  )
+}

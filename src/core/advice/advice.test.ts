@@ -1,0 +1,60 @@
+import { describe, expect, it } from 'vitest'
+import { because, decideChoice, decideNumber, numberOf, q, ruleTable, settled, tell, warnings } from './index'
+
+const TABLE = ruleTable({
+  HOT: { says: 'Film at {film} is hot.', source: 'common practice', severity: 'Watch' },
+  BROKEN: { says: 'Does not fit.', source: 'geometry', severity: 'Stop' },
+  PLAIN: { says: 'Usual.', source: 'common practice' },
+})
+const reason = because(TABLE, 'HOT', { film: q('temperature', 433.15) })
+
+describe('reasons', () => {
+  it('tell in the unit the reader uses', () => {
+    expect(tell(reason, 'metric')).toBe('Film at 160 °C is hot.')
+    expect(tell(reason, 'inch')).toBe('Film at 320 °F is hot.')
+  })
+  it('cannot be made without their inputs', () => {
+    expect(() => because(TABLE, 'HOT')).toThrow('film')
+  })
+  it('warn worst first, once each, and stay silent when they only explain', () => {
+    const all = [because(TABLE, 'PLAIN'), reason, reason, because(TABLE, 'BROKEN')]
+    expect(warnings(all).map((r) => r.rule)).toEqual(['BROKEN', 'HOT'])
+  })
+})
+
+describe('overrides', () => {
+  const dwell = {
+    key: 'flash.dwell',
+    label: 'Dwell',
+    kind: 'duration',
+    advised: 8,
+    range: [5, 10],
+    reasons: [],
+  } as const
+  it('stand beside the advice', () => {
+    const own = decideNumber(dwell, { 'flash.dwell': 9 })
+    expect(own).toMatchObject({ advised: 8, chosen: 9, reasons: [] })
+    expect(numberOf(own)).toBe(9)
+  })
+  it('outside the range raise a Watch that names the range', () => {
+    const [watch] = decideNumber(dwell, { 'flash.dwell': 30 }).reasons
+    expect(watch && tell(watch, 'metric')).toBe('Dwell: the lead chose 30 s; advised is 5 s to 10 s.')
+  })
+  it.each([Number.NaN, Number.POSITIVE_INFINITY, 'warm'])('ignore %s for a number', (value) => {
+    expect(settled(decideNumber(dwell, { 'flash.dwell': value }))).toBe(8)
+  })
+  it('an option that is gone is not used, and says so', () => {
+    const press = {
+      key: 'press',
+      label: 'Press',
+      kind: 'choice',
+      advised: 'a',
+      choices: [{ value: 'a', label: 'A' }],
+      reasons: [],
+    } as const
+    const own = decideChoice(press, { press: 'sold' })
+    expect(settled(own)).toBe('a')
+    expect(own.reasons[0]?.rule).toBe('OVERRIDE_UNKNOWN')
+    expect(settled(decideChoice(press, { press: 'a' }))).toBe('a')
+  })
+})

@@ -1,0 +1,3 @@
+export * from './advice'
+export * from './method'
+export * from './reason'

@@ -1,0 +1,79 @@
+import { type Kind, type System, writeQuantity } from '../quantity'
+
+/** Where a statement comes from. Nothing here was measured at a press. */
+export type SourceKind =
+  | 'common practice'
+  | 'geometry'
+  | 'physics'
+  | 'published'
+  | 'from memory'
+  | 'the order'
+  | "the shop's choice"
+
+/** Stop: a rule is broken. Watch: a risk. Note: worth knowing. */
+export type Severity = 'Stop' | 'Watch' | 'Note'
+
+/**
+ * One entry of a rule table: a statement of the trade in plain words. `{name}` stands for an input of that name.
+ */
+export interface Rule {
+  readonly says: string
+  readonly source: SourceKind
+  readonly severity?: Severity
+}
+
+/** An input to a rule: a quantity in SI with its kind, or a word. */
+export type Input = { readonly kind: Kind; readonly value: number } | string
+
+/** A rule as it applied here, with the inputs it used. */
+export interface Reason extends Rule {
+  readonly rule: string
+  readonly inputs: Readonly<Record<string, Input>>
+}
+
+/** Names a table of rules; its keys become the rule ids. */
+export const ruleTable = <T extends Record<string, Rule>>(table: T): T => table
+
+/**
+ * The reason that rule `id` of `table` gives with these inputs.
+ *
+ * @throws Error when the statement names an input that is not given: a bug in the caller
+ */
+export function because<T extends Record<string, Rule>>(
+  table: T,
+  id: keyof T & string,
+  inputs: Readonly<Record<string, Input>> = {},
+): Reason {
+  const rule = table[id]
+  if (!rule) throw new Error(`no rule ${id}`)
+  for (const [, name] of rule.says.matchAll(/\{(\w+)\}/g)) {
+    if (name === undefined || !(name in inputs)) throw new Error(`rule ${id} needs ${name}`)
+  }
+  return { rule: id, ...rule, inputs }
+}
+
+/** A quantity as an input. */
+export const q = (kind: Kind, value: number): Input => ({ kind, value })
+
+/** An input in words. */
+export const inputText = (input: Input, system: System): string =>
+  typeof input === 'string' ? input : writeQuantity(input.kind, input.value, system)
+
+/** The statement of a reason with its inputs filled in. */
+export const tell = (reason: Reason, system: System): string =>
+  reason.says.replace(/\{(\w+)\}/g, (_, name: string) => inputText(reason.inputs[name] ?? '', system))
+
+const RANK: Readonly<Record<Severity, number>> = { Stop: 0, Watch: 1, Note: 2 }
+
+/** Reasons that warn, worst first, each said once. */
+export function warnings(reasons: readonly Reason[]): readonly Reason[] {
+  const seen = new Set<string>()
+  return reasons
+    .filter((r) => {
+      const id = tell(r, 'metric')
+      if (r.severity === undefined || seen.has(id)) return false
+      seen.add(id)
+      return true
+    })
+    .sort((a, b) => RANK[a.severity ?? 'Note'] - RANK[b.severity ?? 'Note'])
+}

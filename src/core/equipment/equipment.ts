@@ -1,0 +1,108 @@
+import type { ShopMethod } from '../advice'
+import type { Hex } from '../color'
+import type { Length, MeshCount } from '../quantity'
+
+interface PressBase {
+  readonly id: string
+  readonly name: string
+  readonly palletWidth: Length
+  readonly palletHeight: Length
+  readonly board: 'aluminium' | 'honeycomb' | 'rubber-topped' | 'wood'
+}
+
+export interface Station {
+  readonly number: number
+  /** A screen can print here: the head is not down. */
+  readonly usable: boolean
+  readonly flashAllowed: boolean
+}
+
+/** A press by its kind: what it is, no behaviour. */
+export type Press =
+  | (PressBase & { readonly kind: 'bench' })
+  | (PressBase & { readonly kind: 'single'; readonly heads: number })
+  | (PressBase & { readonly kind: 'manual'; readonly heads: number; readonly pallets: number })
+  | (PressBase & { readonly kind: 'automatic'; readonly stations: readonly Station[] })
+
+export const PRESS_KINDS: Readonly<Record<Press['kind'], string>> = {
+  bench: 'Bench',
+  single: 'Single station',
+  manual: 'Manual carousel',
+  automatic: 'Automatic carousel',
+}
+
+export const FLASH_KINDS = {
+  panel: 'Black panel',
+  quartz: 'Quartz',
+  air: 'Infrared with air',
+  gun: 'Heat gun',
+} as const
+export type FlashKind = keyof typeof FLASH_KINDS
+
+/** A flash unit stands at one press. */
+export interface FlashUnit {
+  readonly id: string
+  readonly name: string
+  readonly kind: FlashKind
+  readonly pressId: string
+}
+
+export interface Dryer {
+  readonly id: string
+  readonly name: string
+  readonly heatedLength: Length
+  readonly beltWidth: Length
+}
+
+export const FRAME_STATES = {
+  clean: 'clean',
+  retired: 'retired',
+  tension: 'out of tension',
+  busy: 'on another job',
+} as const
+export type FrameState = keyof typeof FRAME_STATES
+
+export interface Frame {
+  readonly id: string
+  readonly width: Length
+  readonly height: Length
+  readonly mesh: MeshCount
+  /** N/m. */
+  readonly tension: number
+  readonly state: FrameState
+}
+
+export interface Blade {
+  readonly id: string
+  /** `70` or layered `70/90/70`, Shore A. */
+  readonly hardness: string
+  readonly length: Length
+  readonly edge: 'square' | 'rounded'
+}
+
+/** An ink on the shelf, described by colour only. */
+export interface ShelfInk {
+  readonly id: string
+  readonly name: string
+  readonly hex: Hex
+  readonly character: string
+  readonly opacity: string
+  readonly system: string
+}
+
+/** Everything the plan may know of the shop. */
+export interface Shop {
+  readonly name: string
+  readonly method: ShopMethod
+  readonly presses: readonly Press[]
+  readonly flashes: readonly FlashUnit[]
+  readonly dryers: readonly Dryer[]
+  readonly frames: readonly Frame[]
+  readonly blades: readonly Blade[]
+}
+
+export const flashesAt = (shop: Shop, press: Press): readonly FlashUnit[] =>
+  shop.flashes.filter((f) => f.pressId === press.id)
+
+/** Frames a job may be burnt on. */
+export const freeFrames = (shop: Shop): readonly Frame[] => shop.frames.filter((f) => f.state === 'clean')

@@ -1,0 +1,2 @@
+export * from './equipment'
+export * from './schema'

@@ -1,0 +1,109 @@
+import * as yup from 'yup'
+import { SCHOOLS, type School } from '../advice'
+import { FLASH_KINDS, FRAME_STATES, PRESS_KINDS, type Shop } from './equipment'
+
+const id = yup.string().trim().required('An id is missing.')
+const name = yup.string().trim().max(80, 'At most 80 characters.').required('A name is missing.')
+const positive = (what: string, most: number) =>
+  yup
+    .number()
+    .typeError(`${what}: a number, please.`)
+    .moreThan(0, `${what} must be above 0.`)
+    .max(most, `${what} is too large.`)
+    .required(`${what} is missing.`)
+const whole = (what: string, most: number) => positive(what, most).integer(`${what}: a whole number.`)
+const oneOf = (table: Readonly<Record<string, unknown>>) =>
+  yup
+    .string()
+    .oneOf(Object.keys(table), `One of ${Object.keys(table).join(', ')}.`)
+    .required('Missing.')
+
+const station = yup.object({
+  number: whole('Station number', 40),
+  usable: yup.boolean().required('Missing.'),
+  flashAllowed: yup.boolean().required('Missing.'),
+})
+
+const press = yup.object({
+  id,
+  name,
+  kind: oneOf(PRESS_KINDS),
+  palletWidth: positive('Pallet width', 3),
+  palletHeight: positive('Pallet height', 3),
+  board: oneOf({ aluminium: 1, honeycomb: 1, 'rubber-topped': 1, wood: 1 }),
+  heads: whole('Heads', 40).when('kind', {
+    is: (kind: string) => kind !== 'manual' && kind !== 'single',
+    then: (s) => s.optional().strip(),
+  }),
+  pallets: whole('Pallets', 40).when('kind', {
+    is: (kind: string) => kind !== 'manual',
+    then: (s) => s.optional().strip(),
+  }),
+  stations: yup
+    .array(station)
+    .min(1, 'An automatic has stations.')
+    .required('An automatic has stations.')
+    .when('kind', { is: (kind: string) => kind !== 'automatic', then: () => yup.mixed().optional().strip() }),
+})
+
+const method = yup.object(
+  Object.fromEntries(
+    Object.entries(SCHOOLS).map(([school, { options }]) => [
+      school,
+      yup.string().oneOf(Object.keys(options), `One of ${Object.keys(options).join(', ')}.`),
+    ]),
+  ) as Record<School, yup.StringSchema>,
+)
+
+/** Schools chosen; every one may be left out. */
+export const methodSchema = method
+
+/** A shop as the job file carries it. Quantities in SI; schools left out take the default. */
+export const shopSchema = yup.object({
+  name,
+  method: method.default({}),
+  presses: yup
+    .array(press)
+    .min(1, 'A shop has at least one press.')
+    .required('A shop has at least one press.'),
+  flashes: yup
+    .array(
+      yup.object({ id, name, kind: oneOf(FLASH_KINDS), pressId: yup.string().required('At which press?') }),
+    )
+    .default([]),
+  dryers: yup
+    .array(
+      yup.object({
+        id,
+        name,
+        heatedLength: positive('Heated length', 30),
+        beltWidth: positive('Belt width', 5),
+      }),
+    )
+    .default([]),
+  frames: yup
+    .array(
+      yup.object({
+        id,
+        width: positive('Frame width', 3),
+        height: positive('Frame height', 3),
+        mesh: positive('Mesh', 30_000),
+        tension: positive('Tension', 10_000),
+        state: oneOf(FRAME_STATES),
+      }),
+    )
+    .default([]),
+  blades: yup
+    .array(
+      yup.object({
+        id,
+        hardness: yup.string().required('Missing.'),
+        length: positive('Blade length', 3),
+        edge: oneOf({ square: 1, rounded: 1 }),
+      }),
+    )
+    .default([]),
+})
+
+/** The type of a checked shop but for the schools, which the reader fills up with defaults. */
+export type CheckedShop = Omit<Shop, 'method'> & { readonly method: Partial<Shop['method']> }

@@ -1,0 +1,97 @@
+import { because, decideNumber, type NumberAdvice, type Overrides, q, type Reason } from '../advice'
+import type { FlashKind, FlashUnit, Press } from '../equipment'
+import { mm, seconds } from '../quantity'
+import { HEAT_RULES } from './rules'
+
+interface Dwell {
+  readonly rule: keyof typeof HEAT_RULES
+  /** Seconds: shortest, usual, longest. */
+  readonly time: readonly [number, number, number]
+}
+
+const DWELLS: Readonly<Record<FlashKind, Dwell>> = {
+  panel: { rule: 'FLASH_PANEL', time: [5, 8, 10] },
+  quartz: { rule: 'FLASH_QUARTZ', time: [4, 6, 8] },
+  air: { rule: 'FLASH_AIR', time: [8, 10, 12] },
+  gun: { rule: 'FLASH_GUN', time: [30, 38, 45] },
+}
+
+/** Water has to leave before the film gels: longer, up to the limit. */
+const WATER_LONGER = 1.25
+
+/**
+ * Dwell under one flash, seconds, by kind of unit.
+ *
+ * @param at place of the flash in the order, from 1; part of the key under which a choice is kept
+ */
+export function flashDwell(
+  at: number,
+  unit: FlashUnit,
+  waterBased: boolean,
+  overrides: Overrides,
+): NumberAdvice {
+  const { rule, time } = DWELLS[unit.kind]
+  const [low, usual, high] = time.map(seconds) as [number, number, number]
+  const slower = waterBased && unit.kind !== 'air' ? WATER_LONGER : 1
+  const reasons: Reason[] = [because(HEAT_RULES, rule)]
+  if (waterBased && unit.kind !== 'air') reasons.push(because(HEAT_RULES, 'FLASH_WATER'))
+  if (unit.kind !== 'gun') reasons.push(because(HEAT_RULES, 'FLASH_LIMIT'))
+  reasons.push(because(HEAT_RULES, 'FLASH_COLD'))
+  return decideNumber(
+    {
+      key: `dwell.${at}`,
+      label: `Flash ${at}`,
+      kind: 'duration',
+      advised: usual * slower,
+      range: [low, high * slower],
+      reasons,
+    },
+    overrides,
+  )
+}
+
+/** Height of the panel over the pallet, metres. */
+export const flashHeight = (overrides: Overrides): NumberAdvice =>
+  decideNumber(
+    {
+      key: 'flashHeight',
+      label: 'Flash height',
+      kind: 'length',
+      advised: mm(65),
+      range: [mm(50), mm(75)],
+      reasons: [because(HEAT_RULES, 'FLASH_HEIGHT')],
+    },
+    overrides,
+  )
+
+/**
+ * Cool-down between a flash and the next print: seconds where the garment waits, empty heads on an automatic.
+ */
+export function coolDown(press: Press, overrides: Overrides): NumberAdvice {
+  const sticks = because(HEAT_RULES, 'COOL_STICKS')
+  const advice = (kind: NumberAdvice['kind'], values: readonly [number, number, number], why: Reason) => {
+    const [low, advised, high] = values
+    return decideNumber(
+      { key: 'coolDown', label: 'Cool-down', kind, advised, range: [low, high], reasons: [why, sticks] },
+      overrides,
+    )
+  }
+  switch (press.kind) {
+    case 'automatic':
+      return advice('count', [1, 1, 2], because(HEAT_RULES, 'COOL_AUTOMATIC'))
+    case 'manual': {
+      const idle = Math.max(0, press.pallets - 2)
+      const why = because(HEAT_RULES, 'COOL_MANUAL', {
+        pallets: q('count', press.pallets),
+        idle: q('count', idle),
+      })
+      return advice('duration', [10, 20, 30], why)
+    }
+    case 'single':
+      return advice('duration', [20, 30, 40], because(HEAT_RULES, 'COOL_SINGLE'))
+    case 'bench':
+      return advice('duration', [120, 240, 480], because(HEAT_RULES, 'COOL_BENCH'))
+    default:
+      return press satisfies never
+  }
+}

@@ -1,0 +1,125 @@
+import { describe, expect, it } from 'vitest'
+import { choiceOf, DEFAULT_METHOD, numberOf } from '../advice'
+import type { Dryer, FlashKind, Press } from '../equipment'
+import type { Cloth } from '../order'
+import { celsius, mm } from '../quantity'
+import { type CureNeed, coolDown, cureFor, flashDwell, flashHeight } from './index'
+
+const cloth = (polyester = 0): Cloth => ({
+  name: 'Cloth',
+  hex: '#1e1f21',
+  weave: 'jersey',
+  cotton: 1 - polyester,
+  polyester,
+  weight: 0.18,
+})
+const plastisol: CureNeed = { system: 'plastisol', character: 'spot', lowCure: false }
+const DRYERS: readonly Dryer[] = [
+  { id: 'short', name: 'Short', heatedLength: 1.2, beltWidth: 0.4 },
+  { id: 'long', name: 'Long', heatedLength: 2.4, beltWidth: 0.9 },
+]
+const cure = (needs: readonly CureNeed[], on = cloth(), method = {}, overrides = {}) =>
+  cureFor(needs, on, mm(300), DRYERS, { ...DEFAULT_METHOD, ...method }, overrides)
+const film = (...needs: CureNeed[]) => numberOf(cure(needs).film) - 273.15
+const rules = (reasons: readonly { rule: string }[]) => reasons.map((r) => r.rule)
+const flash = (kind: FlashKind, waterBased = false) =>
+  flashDwell(1, { id: 'f', name: 'F', kind, pressId: 'p' }, waterBased, {})
+
+// Common practice, no source; quartz and infrared with air from memory.
+describe('flash', () => {
+  it.each([
+    ['panel', 8, [5, 10]],
+    ['quartz', 6, [4, 8]],
+    ['air', 10, [8, 12]],
+    ['gun', 38, [30, 45]],
+  ] as const)('%s: %d s', (kind, advised, range) => {
+    expect(flash(kind)).toMatchObject({ advised, range, kind: 'duration' })
+  })
+  it('water-based takes longer without air, and is watched', () => {
+    expect(flash('panel', true).advised).toBe(10)
+    expect(rules(flash('panel', true).reasons)).toContain('FLASH_WATER')
+    expect(flash('air', true).advised).toBe(flash('air').advised)
+  })
+  it('never advises over 12 s but for a heat gun', () => {
+    for (const kind of ['panel', 'quartz', 'air'] as const)
+      for (const water of [false, true]) expect(flash(kind, water).advised).toBeLessThanOrEqual(12)
+  })
+  it('the panel hangs 50 to 75 mm above the pallet', () => {
+    expect(flashHeight({}).range).toEqual([mm(50), mm(75)])
+    expect(flashHeight({ flashHeight: mm(60) }).chosen).toBe(mm(60))
+  })
+})
+
+describe('cool-down', () => {
+  const at = (press: object) => coolDown(press as Press, {})
+  it('one empty head, idle pallets, a wait, or the rack', () => {
+    expect(at({ kind: 'automatic', stations: [] })).toMatchObject({ kind: 'count', advised: 1 })
+    expect(at({ kind: 'manual', pallets: 6, heads: 6 })).toMatchObject({
+      kind: 'duration',
+      advised: 20,
+      range: [10, 30],
+    })
+    expect(at({ kind: 'single', heads: 4 })).toMatchObject({ advised: 30 })
+    expect(at({ kind: 'bench' }).advised).toBeGreaterThanOrEqual(120)
+  })
+  it('counts the idle pallets: P less two', () => {
+    expect(at({ kind: 'manual', pallets: 6, heads: 6 }).reasons[0]?.inputs.idle).toEqual({
+      kind: 'count',
+      value: 4,
+    })
+  })
+})
+
+describe('cure', () => {
+  it('the ink that needs most decides', () => {
+    expect(film(plastisol)).toBeCloseTo(160)
+    expect(film(plastisol, { ...plastisol, character: 'metallic' })).toBeCloseTo(170)
+    expect(film(plastisol, { ...plastisol, character: 'expanding' })).toBeCloseTo(165)
+    expect(film({ ...plastisol, lowCure: true })).toBeCloseTo(130)
+    expect(numberOf(cure([plastisol]).dwell)).toBe(60)
+    expect(numberOf(cure([plastisol, { ...plastisol, system: 'highSolids' }]).dwell)).toBe(120)
+  })
+  it('metallic and expanding inks meet at no more than the expanding ink stands', () => {
+    const both = cure([
+      { ...plastisol, character: 'metallic' },
+      { ...plastisol, character: 'expanding' },
+    ]).film
+    expect(numberOf(both)).toBeCloseTo(celsius(170))
+    expect(both.range[1]).toBeCloseTo(celsius(170))
+  })
+  it('says when no temperature cures all', () => {
+    expect(rules(cure([plastisol, { ...plastisol, lowCure: true }]).film.reasons)).toContain('CURE_CLASH')
+  })
+  it('belt speed is heated length over time in the tunnel (geometry): 2.4 m in 60 s is 2.4 m/min', () => {
+    const c = cure([plastisol])
+    expect(c.belt && numberOf(c.belt) * 60).toBeCloseTo(2.4)
+    const slower = cure([plastisol], cloth(), {}, { cureDwell: 90, dryer: 'short' })
+    expect(slower.belt && numberOf(slower.belt) * 60).toBeCloseTo(0.8)
+  })
+  it('takes the longest tunnel; a belt too narrow for the garment is watched', () => {
+    expect(choiceOf(cure([plastisol]).dryer)).toBe('long')
+    expect(rules(cure([plastisol]).dryer.reasons)).not.toContain('BELT_NARROW')
+    expect(rules(cure([plastisol], cloth(), {}, { dryer: 'short' }).dryer.reasons)).toContain('BELT_NARROW')
+    expect(cureFor([plastisol], cloth(), mm(300), [], DEFAULT_METHOD, {}).belt).toBeUndefined()
+  })
+  it('a panel cures a piece in about a minute, without a belt', () => {
+    const c = cure([plastisol], cloth(), { cure: 'panel' })
+    expect(c.belt).toBeUndefined()
+    expect(numberOf(c.dwell)).toBe(60)
+  })
+  it('polyester stops above 130 °C, blends are watched above 140 °C, cotton is left alone', () => {
+    const low = { ...plastisol, lowCure: true }
+    expect(rules(cure([plastisol], cloth(1)).film.reasons)).toContain('POLY_HOT')
+    expect(rules(cure([low], cloth(1)).film.reasons)).not.toContain('POLY_HOT')
+    expect(rules(cure([low], cloth(1), {}, { cureFilm: celsius(150) }).film.reasons)).toContain('POLY_HOT')
+    expect(rules(cure([plastisol], cloth(0.5)).film.reasons)).toContain('BLEND_HOT')
+    expect(rules(cure([plastisol], cloth(0)).film.reasons).filter((r) => /POLY|BLEND/.test(r))).toEqual([])
+  })
+  it('the hotter school aims at 165 to 170 °C, never for low-cure ink', () => {
+    expect(numberOf(cure([plastisol], cloth(), { cureTemperature: 'hotter' }).film)).toBeGreaterThan(
+      celsius(164),
+    )
+    const low = cure([{ ...plastisol, lowCure: true }], cloth(), { cureTemperature: 'hotter' })
+    expect(numberOf(low.film)).toBeCloseTo(celsius(130))
+  })
+})

@@ -1,0 +1,3 @@
+export * from './cure'
+export * from './flash'
+export * from './rules'

@@ -1,0 +1,2 @@
+export * from './base'
+export * from './quantity'

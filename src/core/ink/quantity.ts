@@ -1,0 +1,74 @@
+import { because, decideNumber, type NumberAdvice, type Overrides, q, ruleTable } from '../advice'
+import { grams, type Length, type MeshCount, percent, type Share } from '../quantity'
+import { wetDeposit } from '../screen'
+
+export const INK_RULES = ruleTable({
+  INK_MASS: {
+    says: '{area} of print x {coverage} covered x {deposit} laid x {pieces} pieces + {waste} waste + {left} left in screen and pail.',
+    source: 'geometry',
+  },
+  INK_DEPOSIT: {
+    says: 'Deposit from {mesh} at 60 % transfer, ink at 1.2 g/ml: tuned to common practice, never weighed here. Weigh what comes back.',
+    source: 'common practice',
+  },
+  INK_POT: {
+    says: '{name} dries in the screen and is workable about 1.5 to 2 h; this run takes {time}: plan it without a pause.',
+    source: 'common practice',
+    severity: 'Watch',
+  },
+  INK_FLOODED: {
+    says: '{name} dries in the screen: never leave it un-flooded.',
+    source: 'common practice',
+    severity: 'Note',
+  },
+})
+
+/** kg/m3; base inks lie between 1.12 and 1.34 g/ml. */
+const DENSITY = 1200
+const WASTE: Share = percent(5)
+/** 100 to 250 g stay behind on a normal screen. */
+const LEFT = { low: grams(100), usual: grams(150), high: grams(250) } as const
+
+export interface InkNeed {
+  readonly id: string
+  readonly name: string
+  readonly width: Length
+  readonly height: Length
+  readonly coverage: Share
+  readonly mesh: MeshCount
+  readonly strokes: number
+  /** Hits of this ink on one garment from this screen. */
+  readonly hits: number
+  readonly pieces: number
+}
+
+/**
+ * Ink to have ready for one screen, kg: print area x coverage x deposit x pieces x (1 + waste) + what stays behind.
+ * The range spans 0.50 to 0.75 transfer and 100 to 250 g left.
+ */
+export function inkMass(need: InkNeed, overrides: Overrides): NumberAdvice {
+  const deposit = wetDeposit(need.mesh, need.strokes) * DENSITY * need.hits
+  const area = need.width * need.height
+  const laid = area * need.coverage * deposit * need.pieces * (1 + WASTE)
+  return decideNumber(
+    {
+      key: `ink.${need.id}`,
+      label: `Ink, ${need.name}`,
+      kind: 'mass',
+      advised: laid + LEFT.usual,
+      range: [laid * (0.5 / 0.6) + LEFT.low, laid * (0.75 / 0.6) + LEFT.high],
+      reasons: [
+        because(INK_RULES, 'INK_MASS', {
+          area: q('area', area),
+          coverage: q('share', need.coverage),
+          deposit: q('arealMass', deposit),
+          pieces: q('count', need.pieces),
+          waste: q('share', WASTE),
+          left: q('mass', LEFT.usual),
+        }),
+        because(INK_RULES, 'INK_DEPOSIT', { mesh: q('meshCount', need.mesh) }),
+      ],
+    },
+    overrides,
+  )
+}

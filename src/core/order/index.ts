@@ -1,0 +1,5 @@
+export * from './order'
+export * from './schema'
+export * from './sizes'
+export * from './split'
+export * from './tone'

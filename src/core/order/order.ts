@@ -1,0 +1,126 @@
+import type { Hex } from '../color'
+import type { ArealMass, Length, Ruling, Share } from '../quantity'
+
+/** Weave decides how much ink the cloth drinks and how far its fibres stand. */
+export const WEAVES = {
+  jersey: 'Jersey',
+  fleece: 'Fleece',
+  canvas: 'Canvas, open weave',
+  coarse: 'Coarse jersey',
+} as const
+export type Weave = keyof typeof WEAVES
+
+export interface Cloth {
+  readonly name: string
+  readonly hex: Hex
+  readonly weave: Weave
+  /** Shares of the fibre blend; what is left of 1 is other fibre. */
+  readonly cotton: Share
+  readonly polyester: Share
+  /** 0.02 to 0.6 kg/m2. */
+  readonly weight: ArealMass
+}
+
+export interface SizeQuantity {
+  readonly size: string
+  readonly quantity: number
+}
+
+export interface GarmentLine {
+  readonly id: string
+  readonly style: string
+  readonly cloth: Cloth
+  readonly sizes: readonly SizeQuantity[]
+  /** The lead's own cloth group; empty follows the advice. */
+  readonly group: string
+}
+
+export const OPACITIES = {
+  transparent: { label: 'Transparent', opacity: 0.3 },
+  ordinary: { label: 'Ordinary', opacity: 0.5 },
+  opaque: { label: 'Opaque', opacity: 0.8 },
+  blocking: { label: 'Blocking', opacity: 0.95 },
+} as const
+export type OpacityClass = keyof typeof OPACITIES
+
+/** What an ink is, as far as the order of printing and the heat are concerned. */
+export const CHARACTERS = {
+  spot: 'Spot colour',
+  white: 'White',
+  black: 'Black',
+  yellow: 'Process yellow',
+  magenta: 'Process magenta',
+  cyan: 'Process cyan',
+  key: 'Process black',
+  metallic: 'Metallic shimmer',
+  expanding: 'Expanding',
+  clear: 'Clear',
+} as const
+export type Character = keyof typeof CHARACTERS
+
+export const SYSTEMS = {
+  house: 'House ink',
+  plastisol: 'Plastisol',
+  highSolids: 'High-solids water-based',
+  waterBased: 'Water-based',
+} as const
+export type OrderedSystem = keyof typeof SYSTEMS
+export type InkSystem = Exclude<OrderedSystem, 'house'>
+
+/** One ink colour of the art: one separation. */
+export interface InkColour {
+  readonly id: string
+  readonly name: string
+  readonly hex: Hex
+  readonly character: Character
+  readonly opacity: OpacityClass
+  /** Share of the print's rectangle that this colour prints, 0..1. */
+  readonly coverage: Share
+  /** Ruling of a halftone; none for flat art. */
+  readonly ruling?: Ruling
+  readonly system: OrderedSystem
+  /** A low-cure additive is mixed in. */
+  readonly lowCure: boolean
+}
+
+/** How two colours of the art meet. */
+export interface ArtRelation {
+  readonly a: string
+  readonly b: string
+  readonly how: 'touch' | 'overlap' | 'blend'
+  readonly width?: Length
+}
+
+export const WHERES = {
+  front: 'Full front',
+  back: 'Back',
+  leftChest: 'Left chest',
+  pocket: 'Pocket line',
+  sleeve: 'Sleeve',
+  neckLabel: 'Neck label',
+  offPallet: 'Off-pallet item',
+} as const
+export type Where = keyof typeof WHERES
+
+export interface Placement {
+  readonly id: string
+  readonly where: Where
+  readonly width: Length
+  readonly height: Length
+  /** A second artwork for kids is a placement of its own. */
+  readonly sizes: 'all' | 'adult' | 'kids'
+  readonly inks: readonly InkColour[]
+  readonly relations: readonly ArtRelation[]
+}
+
+export interface Order {
+  /** Readable number, `O-1001`. */
+  readonly id: string
+  readonly customer: string
+  readonly title: string
+  /** `2026-12-01`. */
+  readonly due: string
+  readonly notes: string
+  readonly lines: readonly GarmentLine[]
+  readonly placements: readonly Placement[]
+}

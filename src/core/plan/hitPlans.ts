@@ -1,0 +1,100 @@
+import { numberOf, type Overrides, type Reason, type ShopMethod } from '../advice'
+import { freeFrames, type Press, type Shop } from '../equipment'
+import { inkMass } from '../ink'
+import type { Run } from '../order'
+import { allocateFrames, filmFor, meshFor, type ScreenNeed } from '../screen'
+import { strokeFor } from '../stroke'
+import type { Separation } from './hits'
+import type { HitPlan } from './runPlan'
+
+/** What every part of a plan reads. */
+export interface Context {
+  readonly run: Run
+  readonly shop: Shop
+  readonly method: ShopMethod
+  readonly overrides: Overrides
+}
+
+interface PlannedHits {
+  readonly hits: readonly HitPlan[]
+  readonly frames: readonly Reason[]
+}
+
+/** Screen, frame, stroke, film and ink for every hit, in print order. */
+export function planHits(
+  ctx: Context,
+  press: Press,
+  darkCloth: boolean,
+  separations: readonly Separation[],
+  why: (s: Separation) => readonly Reason[],
+): PlannedHits {
+  const { run, shop, method, overrides } = ctx
+  const { width, height } = run.placement
+  const held = freeFrames(shop).map((f) => f.mesh)
+  // By hand the second base hit goes through the same screen; on an automatic it is a screen of its own.
+  const again = (s: Separation) => s.hit.role === 'base2' && press.kind !== 'automatic'
+  const screens = separations.map((s) => ({ s, mesh: meshFor(needOf(s, again(s)), method, held, overrides) }))
+  const hung = screens.filter(({ s }) => !again(s))
+  const { frames, reasons } = allocateFrames(
+    shop,
+    hung.map(({ mesh }) => numberOf(mesh)),
+    width,
+    height,
+  )
+  const hits = screens.map((screen): HitPlan => {
+    const { s, mesh } = screen
+    const stroke = strokeFor(
+      {
+        hitId: s.hit.id,
+        name: s.hit.name,
+        use: s.stroke,
+        darkCloth,
+        offPallet: run.placement.where === 'offPallet',
+        waterBased: s.system !== 'plastisol',
+      },
+      press,
+      shop.blades,
+      method,
+      overrides,
+    )
+    const laid = {
+      name: s.hit.name,
+      mesh: numberOf(mesh),
+      strokes: numberOf(stroke.strokes),
+    }
+    const inked = s.hit.role !== 'smoothing'
+    const onFilm = s.hit.onBase || s.hit.role === 'base2'
+    const times = s.hit.role === 'base' && separations.some(again) ? 2 : 1
+    const ink = {
+      ...laid,
+      id: s.hit.id,
+      width,
+      height,
+      coverage: s.hit.coverage,
+      hits: times,
+      pieces: run.quantity,
+    }
+    return {
+      hit: s.hit,
+      hex: s.hex,
+      use: s.use,
+      sameScreenAs: again(s) ? 'base' : '',
+      mesh,
+      frame: frames[hung.indexOf(screen)],
+      stroke,
+      ink: inked && !again(s) ? inkMass(ink, overrides) : undefined,
+      film: inked ? filmFor({ ...laid, hitId: s.hit.id, system: s.system, onFilm }, overrides) : undefined,
+      reasons: why(s),
+    }
+  })
+  return { hits, frames: reasons }
+}
+
+/** What the screen of a separation has to print; a second base hit by hand shares the base's mesh. */
+const needOf = (s: Separation, again: boolean): ScreenNeed => ({
+  hitId: again ? 'base' : s.hit.id,
+  name: s.hit.name,
+  use: s.use,
+  waterBased: s.system !== 'plastisol',
+  ...(s.ruling === undefined ? {} : { ruling: s.ruling }),
+})

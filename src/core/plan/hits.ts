@@ -1,0 +1,161 @@
+import type { ShopMethod } from '../advice'
+import { type Hex, lightness } from '../color'
+import { type SecondWhite, whiteOverColours } from '../ink'
+import {
+  type Character,
+  type Cloth,
+  type InkColour,
+  type InkSystem,
+  OPACITIES,
+  type Placement,
+} from '../order'
+import type { ScreenUse } from '../screen'
+import type { Hit, Relation, Role } from '../sequence'
+import type { StrokeNeed } from '../stroke'
+
+/** A hit with what the other rooms need to know of it. */
+export interface Separation {
+  readonly hit: Hit
+  readonly hex: Hex
+  readonly use: ScreenUse
+  readonly stroke: StrokeNeed['use']
+  readonly system: InkSystem
+  readonly character: Character
+  readonly lowCure: boolean
+  readonly ruling?: number
+}
+
+const WHITE: Hex = '#f4f4f0'
+const BASE_OPACITY = 0.95
+
+const ROLES: Readonly<Record<Exclude<Character, 'white'>, Role>> = {
+  spot: 'spot',
+  black: 'black',
+  yellow: 'yellow',
+  magenta: 'magenta',
+  cyan: 'cyan',
+  key: 'key',
+  metallic: 'metallic',
+  expanding: 'expanding',
+  clear: 'clear',
+}
+const PROCESS = new Set<Character>(['yellow', 'magenta', 'cyan', 'key'])
+
+const systemOf = (ink: InkColour, method: ShopMethod): InkSystem =>
+  ink.system === 'house' ? method.ink : ink.system
+
+function screenUseOf(ink: InkColour, based: boolean, cloth: Cloth): ScreenUse {
+  if (ink.character === 'white' && based) return 'highlight'
+  if (ink.character === 'metallic' || ink.character === 'expanding') return ink.character
+  if (PROCESS.has(ink.character)) return 'process'
+  if (!based && (cloth.weave === 'canvas' || ink.character === 'white')) return 'oneHit'
+  return ink.ruling === undefined ? 'spot' : 'halftone'
+}
+
+function strokeOf(ink: InkColour, based: boolean, darkCloth: boolean): StrokeNeed['use'] {
+  if (ink.character === 'white' && based) return 'white'
+  if (ink.character === 'expanding') return 'expanding'
+  if (ink.ruling !== undefined || PROCESS.has(ink.character)) return 'halftone'
+  return !based && darkCloth && ink.character !== 'black' ? 'direct' : 'top'
+}
+
+function colour(
+  ink: InkColour,
+  based: boolean,
+  cloth: Cloth,
+  darkCloth: boolean,
+  method: ShopMethod,
+): Separation {
+  const system = systemOf(ink, method)
+  const role: Role = ink.character === 'white' ? (based ? 'highlight' : 'spot') : ROLES[ink.character]
+  return {
+    hit: {
+      id: ink.id,
+      name: ink.name,
+      role,
+      L: lightness(ink.hex).L,
+      opacity: OPACITIES[ink.opacity].opacity,
+      coverage: ink.coverage,
+      system,
+      onBase: based,
+    },
+    hex: ink.hex,
+    use: screenUseOf(ink, based, cloth),
+    stroke: strokeOf(ink, based, darkCloth),
+    system,
+    character: ink.character,
+    lowCure: ink.lowCure,
+    ...(ink.ruling === undefined ? {} : { ruling: ink.ruling }),
+  }
+}
+
+/** A white screen that the plan adds: base, second base hit, smoothing screen. */
+function white(
+  role: 'base' | 'base2' | 'smoothing',
+  coverage: number,
+  process: boolean,
+  system: InkSystem,
+  lowCure: boolean,
+): Separation {
+  const smoothing = role === 'smoothing'
+  const names = { base: 'Base white', base2: 'Base again', smoothing: 'Smoothing screen' } as const
+  return {
+    hit: {
+      id: role,
+      name: names[role],
+      role,
+      L: smoothing ? 100 : lightness(WHITE).L,
+      opacity: smoothing ? 0 : BASE_OPACITY,
+      coverage,
+      system,
+      onBase: false,
+    },
+    hex: WHITE,
+    use: smoothing ? 'smoothing' : process ? 'process' : 'base',
+    stroke: smoothing ? 'smoothing' : 'base',
+    system,
+    character: 'white',
+    lowCure,
+  }
+}
+
+/**
+ * The hits of a print: its colours, and the whites that the base decision adds. A white of the art that the base shows
+ * by itself needs no screen.
+ *
+ * @param based ids of the inks that stand on a base
+ * @param coverage of the base, 0..1
+ */
+export function separate(
+  placement: Placement,
+  based: ReadonlySet<string>,
+  secondWhite: SecondWhite,
+  coverage: number,
+  cloth: Cloth,
+  darkCloth: boolean,
+  method: ShopMethod,
+): { readonly separations: readonly Separation[]; readonly relations: readonly Relation[] } {
+  const { inks, relations } = placement
+  const shownByBase = (ink: InkColour) =>
+    ink.character === 'white' &&
+    based.has(ink.id) &&
+    (secondWhite === 'none' || secondWhite === 'sameScreen') &&
+    !whiteOverColours(ink, inks, relations)
+  const printed = inks.filter((ink) => !shownByBase(ink))
+  const colours = printed.map((ink) => colour(ink, based.has(ink.id), cloth, darkCloth, method))
+  const onBase = inks.filter((ink) => based.has(ink.id))
+  if (onBase.length === 0) return { separations: colours, relations: relations.filter(bothIn(colours)) }
+  const process = onBase.some((ink) => PROCESS.has(ink.character))
+  const system = systemOf(onBase[0] as InkColour, method)
+  const lowCure = onBase.every((ink) => ink.lowCure)
+  const whites: ('base' | 'base2' | 'smoothing')[] = ['base']
+  if (secondWhite === 'sameScreen') whites.push('base2')
+  if (secondWhite === 'smoothing') whites.push('smoothing')
+  const separations = [...whites.map((role) => white(role, coverage, process, system, lowCure)), ...colours]
+  return { separations, relations: relations.filter(bothIn(separations)) }
+}
+
+const bothIn = (separations: readonly Separation[]) => {
+  const ids = new Set(separations.map((s) => s.hit.id))
+  return (r: Relation) => ids.has(r.a) && ids.has(r.b)
+}

@@ -1,0 +1,2 @@
+export { plan, runOf } from './plan'
+export * from './runPlan'

@@ -1,0 +1,227 @@
+import {
+  advicesIn,
+  because,
+  choiceOf,
+  type NumberAdvice,
+  numberOf,
+  type Overrides,
+  q,
+  type Reason,
+  type ShopMethod,
+  warnings,
+} from '../advice'
+import { type FlashUnit, flashesAt, type Press, type Shop } from '../equipment'
+import { type Cure, coolDown, cureFor, flashDwell, flashHeight, HEAT_CAUTIONS } from '../heat'
+import { baseCoverage, baseFor, INK_RULES, type SecondWhite, secondWhiteFor } from '../ink'
+import { hardestCloth, type Order, type Run, splitOrder, toneOf } from '../order'
+import { minutes } from '../quantity'
+import { beltRate, runTime } from '../rate'
+import { offPalletStop, placeOn } from '../registration'
+import { offContactFor } from '../screen'
+import { type Event, explain, type Job, muddyPairs, type Solver, solverFor } from '../sequence'
+import { bladeLengthFor, directionFor } from '../stroke'
+import { cellsOf } from './cells'
+import { type Context, planHits } from './hitPlans'
+import { type Separation, separate } from './hits'
+import { PRESS_CAUTIONS, pressAdvice, rankPresses, spaceOf } from './press'
+import type { ColourPlan, Decisions, FlashPlan, HitPlan, RunPlan } from './runPlan'
+
+/** The run of an order by its id. */
+export const runOf = (order: Order, runId: string): Run | undefined =>
+  splitOrder(order).find((r) => r.id === runId)
+
+/**
+ * The plan of one run: a pure function of the order, the shop and what the lead decided.
+ *
+ * Every setting is an advice with its range and reasons; every warning is a reason. SI inside.
+ *
+ * @throws Error when the order has no run of that id, or the shop no press: check before calling
+ */
+export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
+  const run = runOf(order, decisions.runId)
+  if (!run) throw new Error(`order ${order.id} has no run ${decisions.runId}`)
+  const method: ShopMethod = { ...shop.method, ...decisions.method }
+  const { overrides } = decisions
+  const ctx: Context = { run, shop, method, overrides }
+  const cloth = hardestCloth(run)
+  const { inks } = run.placement
+
+  const bases = baseFor(inks, cloth, method, overrides)
+  const colours = bases.map((base, i): ColourPlan => ({ inkId: inks[i]?.id ?? '', base }))
+  const based = new Set(colours.filter((c) => choiceOf(c.base) === 'base').map((c) => c.inkId))
+  const secondWhite = secondWhiteFor(inks, based, cloth, method, overrides)
+  const onBase = inks.filter((ink) => based.has(ink.id))
+  const coverage = onBase.length > 0 ? baseCoverage(onBase, overrides) : undefined
+  const dark = toneOf(cloth) === 'dark'
+  const { separations, relations } = separate(
+    run.placement,
+    based,
+    choiceOf(secondWhite) as SecondWhite,
+    coverage ? numberOf(coverage) : 0,
+    cloth,
+    dark,
+    method,
+  )
+  const job: Job = {
+    hits: separations.map((s) => s.hit),
+    relations,
+    darkCloth: dark,
+    method,
+    explicit: decisions.order,
+  }
+
+  const solver = solverFor(job)
+  const { press, advice } = choosePress(ctx, separations.length, solver)
+  const cool = coolDown(press, overrides)
+  const space = spaceOf(press, shop, press.kind === 'automatic' ? numberOf(cool) : 0)
+  const solution = solver(space, press.name)
+  const events = solution.fits
+    ? solution.events
+    : separations.map((_, hit): Event => ({ kind: 'print', hit }))
+  const explained = solution.fits ? explain(job, solution.tables, events, space) : []
+  const whyHit = new Map(
+    explained.flatMap((e) => (e.event.kind === 'print' ? [[e.event.hit, e.reasons] as const] : [])),
+  )
+  const whyFlash = explained.filter((e) => e.event.kind === 'flash').map((e) => e.reasons)
+
+  const printed = events.flatMap((e) => (e.kind === 'print' ? [e.hit] : []))
+  const { hits, frames } = planHits(
+    ctx,
+    press,
+    dark,
+    printed.map((i) => separations[i] as Separation),
+    (s) => whyHit.get(separations.indexOf(s)) ?? [],
+  )
+  const waterBased = separations.some((s) => s.system !== 'plastisol')
+  const flashes = planFlashes(events, flashesAt(shop, press), waterBased, whyFlash, overrides)
+  const cure = cureFor(separations, cloth, run.placement.width, shop.dryers, method, overrides)
+  const placement = placeOn(run, press, method, overrides)
+  const offContact = offContactFor(press, cloth, method, overrides)
+  const bladeLength = bladeLengthFor(run.placement.width, shop.blades, overrides)
+  const time = solution.fits ? timeOf(ctx, press, hits, flashes, events, cool, cure) : undefined
+  const residual = solution.fits ? muddyPairs(job, solution.tables, events) : solution.reasons
+  const direction = directionFor(press, method, overrides)
+  const flashed = flashes.length > 0 ? { flashHeight: flashHeight(overrides), coolDown: cool } : NOT_FLASHED
+  const settings = {
+    secondWhite,
+    baseCoverage: coverage,
+    offContact,
+    bladeLength,
+    direction,
+    cure,
+    placement,
+    time,
+    ...flashed,
+  }
+  const found = [
+    ...residual,
+    ...offPalletStop(run, hits.length),
+    ...frames,
+    ...placement.reasons,
+    ...hits.flatMap((h) => h.reasons),
+    ...advicesIn([advice, colours, hits, flashes, settings]).flatMap((a) => a.reasons),
+    ...potLife(separations, time?.total),
+  ]
+  return {
+    run,
+    cloth,
+    press,
+    pressAdvice: advice,
+    method,
+    colours,
+    sequence: {
+      fits: solution.fits,
+      byHand: decisions.order.length > 0,
+      cells: solution.fits ? cellsOf(press, events, separations) : [],
+      reasons: residual,
+    },
+    hits,
+    frames,
+    flashes,
+    ...settings,
+    warnings: warnings(found),
+    cautions: cautionsFor(press),
+  }
+}
+
+const NOT_FLASHED = { flashHeight: undefined, coolDown: undefined } as const
+
+const cautionsFor = (press: Press): readonly Reason[] => [
+  ...(press.kind === 'automatic' ? [because(PRESS_CAUTIONS, 'CAUTION_MACHINE')] : []),
+  because(HEAT_CAUTIONS, 'CAUTION_HOT'),
+  because(HEAT_CAUTIONS, 'CAUTION_FUMES'),
+  because(HEAT_CAUTIONS, 'CAUTION_WEAR'),
+]
+
+/** The lead's press, or the first in the advised order on which the print fits. */
+function choosePress({ run, shop, overrides }: Context, screens: number, solver: Solver) {
+  const { presses, why } = rankPresses(run, screens, shop)
+  const fits = (press: Press) =>
+    solver(spaceOf(press, shop, press.kind === 'automatic' ? 1 : 0), press.name).fits
+  const fitting = presses.find(fits)
+  const advised = fitting ?? presses[0]
+  if (!advised) throw new Error('the shop has no press')
+  const advice = pressAdvice(advised, fitting !== undefined, shop, why, overrides)
+  const press = shop.presses.find((p) => p.id === choiceOf(advice)) ?? advised
+  return { press, advice }
+}
+
+function planFlashes(
+  events: readonly Event[],
+  units: readonly FlashUnit[],
+  waterBased: boolean,
+  why: readonly (readonly Reason[])[],
+  overrides: Overrides,
+): readonly FlashPlan[] {
+  const rack: FlashUnit = { id: 'rack', name: 'Lamp or rack', kind: 'gun', pressId: '' }
+  return events
+    .filter((e) => e.kind === 'flash')
+    .map((_, i) => {
+      const unit = units.length > 0 ? units[i % units.length] : undefined
+      return { unit, dwell: flashDwell(i + 1, unit ?? rack, waterBased, overrides), reasons: why[i] ?? [] }
+    })
+}
+
+function timeOf(
+  { run, method, overrides }: Context,
+  press: Press,
+  hits: readonly HitPlan[],
+  flashes: readonly FlashPlan[],
+  events: readonly Event[],
+  cool: NumberAdvice,
+  cure: Cure,
+) {
+  const groups: number[][] = [[]]
+  let at = 0
+  for (const e of events) {
+    if (e.kind === 'flash') groups.push([])
+    else groups.at(-1)?.push(numberOf((hits[at++] as HitPlan).stroke.strokes))
+  }
+  const panel = method.cure === 'panel'
+  const most = panel ? 1 / numberOf(cure.dwell) : cure.belt && beltRate(numberOf(cure.belt))
+  return runTime(
+    {
+      press,
+      groups,
+      flash: Math.max(0, ...flashes.map((f) => numberOf(f.dwell))),
+      cool: cool.kind === 'duration' ? numberOf(cool) : 0,
+      pieces: run.quantity,
+    },
+    most,
+    panel,
+    overrides,
+  )
+}
+
+/** Inks with additives stay workable about an hour and a half. */
+const POT_LIFE = minutes(90)
+
+function potLife(separations: readonly Separation[], total: NumberAdvice | undefined): readonly Reason[] {
+  const wet = separations.filter((s) => s.system !== 'plastisol')
+  const [first] = wet
+  if (!first) return []
+  const name = wet.map((s) => s.hit.name).join(', ')
+  const flooded = because(INK_RULES, 'INK_FLOODED', { name })
+  if (!total || numberOf(total) <= POT_LIFE) return [flooded]
+  return [because(INK_RULES, 'INK_POT', { name, time: q('workTime', numberOf(total)) }), flooded]
+}

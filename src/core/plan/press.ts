@@ -1,0 +1,114 @@
+import {
+  because,
+  type ChoiceAdvice,
+  decideChoice,
+  type Overrides,
+  q,
+  type Reason,
+  ruleTable,
+} from '../advice'
+import { flashesAt, type Press, type Shop } from '../equipment'
+import type { Run } from '../order'
+import type { PressSpace } from '../sequence'
+
+const PRESS_RULES = ruleTable({
+  PRESS_ODD: {
+    says: 'An odd item in one pass belongs on a bench or a manual press.',
+    source: 'common practice',
+  },
+  PRESS_MANY: {
+    says: '{screens} screens{halftones}: by hand it would need more flashes, and dots would not hold.',
+    source: 'common practice',
+  },
+  PRESS_LONG: { says: '{pieces} pieces pay for setting up the automatic.', source: 'common practice' },
+  PRESS_SHORT: {
+    says: '{pieces} pieces in {screens} screens: quicker by hand than set up on the automatic.',
+    source: 'common practice',
+  },
+  PRESS_NONE: {
+    says: 'It fits no press of this shop in one revolution; this is where it belongs.',
+    source: 'geometry',
+  },
+  PRESS_FITS: { says: 'The first press in that order on which the print fits.', source: 'geometry' },
+})
+
+/** What can hurt someone at the press; the maker's instructions and local rules decide. */
+export const PRESS_CAUTIONS = ruleTable({
+  CAUTION_MACHINE: {
+    says: 'The carousel strikes and pinches: lock out and bleed the air before reaching in; one person starts it and says so.',
+    source: 'common practice',
+  },
+})
+
+const MANY_SCREENS = 6
+/** More screens than this do not hold register on a hinge. */
+const BENCH_SCREENS = 2
+const LONG_RUN = 150
+
+/** Presses in the order this run should try them, and why. Not by quantity alone. */
+export function rankPresses(
+  run: Run,
+  screens: number,
+  shop: Shop,
+): { readonly presses: readonly Press[]; readonly why: Reason } {
+  const halftones = run.placement.inks.some((ink) => ink.ruling !== undefined)
+  const inputs = {
+    screens: q('count', screens),
+    pieces: q('count', run.quantity),
+    halftones: halftones ? ' with halftones' : '',
+  }
+  const able = shop.presses.filter((p) => p.kind !== 'bench' || screens <= BENCH_SCREENS)
+  const by = (...kinds: Press['kind'][]) =>
+    [...(able.length > 0 ? able : shop.presses)].sort(
+      (a, b) => kinds.indexOf(a.kind) - kinds.indexOf(b.kind) || size(a) - size(b),
+    )
+  if (run.placement.where === 'offPallet')
+    return { presses: by('bench', 'single', 'manual', 'automatic'), why: because(PRESS_RULES, 'PRESS_ODD') }
+  const automaticFirst = by('automatic', 'manual', 'single', 'bench')
+  if (screens >= MANY_SCREENS || (halftones && screens > 3))
+    return { presses: automaticFirst, why: because(PRESS_RULES, 'PRESS_MANY', inputs) }
+  if (run.quantity >= LONG_RUN)
+    return { presses: automaticFirst, why: because(PRESS_RULES, 'PRESS_LONG', inputs) }
+  return {
+    presses: by('manual', 'single', 'automatic', 'bench'),
+    why: because(PRESS_RULES, 'PRESS_SHORT', inputs),
+  }
+}
+
+const size = (press: Press) => (press.kind === 'manual' ? press.pallets : 0)
+
+export function pressAdvice(
+  advised: Press,
+  fits: boolean,
+  shop: Shop,
+  why: Reason,
+  overrides: Overrides,
+): ChoiceAdvice {
+  return decideChoice(
+    {
+      key: 'press',
+      label: 'Press',
+      kind: 'choice',
+      advised: advised.id,
+      choices: shop.presses.map((p) => ({ value: p.id, label: p.name })),
+      reasons: [why, because(PRESS_RULES, fits ? 'PRESS_FITS' : 'PRESS_NONE')],
+    },
+    overrides,
+  )
+}
+
+/** The press as the order of printing sees it. `cool` is empty heads wanted after a flash. */
+export function spaceOf(press: Press, shop: Shop, cool: number): PressSpace {
+  const units = flashesAt(shop, press).length
+  switch (press.kind) {
+    case 'automatic':
+      return { kind: 'stations', stations: press.stations, flashUnits: units, cool }
+    case 'bench':
+      return { kind: 'heads', heads: 'unlimited', hasFlash: true, wetOnWet: false }
+    case 'single':
+    case 'manual':
+      return { kind: 'heads', heads: press.heads, hasFlash: units > 0, wetOnWet: true }
+    default:
+      return press satisfies never
+  }
+}

@@ -1,0 +1,97 @@
+import type { ChoiceAdvice, NumberAdvice, Overrides, Reason, ShopMethod } from '../advice'
+import type { Hex } from '../color'
+import type { FlashUnit, Frame, Press } from '../equipment'
+import type { Cure } from '../heat'
+import type { Cloth, Run } from '../order'
+import type { RunTime } from '../rate'
+import type { PlacementAdvice } from '../registration'
+import type { ScreenUse } from '../screen'
+import type { Hit } from '../sequence'
+import type { StrokeAdvice } from '../stroke'
+
+/** What the lead chose by hand for one run. */
+export interface Decisions {
+  readonly runId: string
+  /** Schools that differ from the shop's for this job. */
+  readonly method: Partial<ShopMethod>
+  readonly overrides: Overrides
+  /** Hit ids in the order the lead wants; empty follows the advice. */
+  readonly order: readonly string[]
+}
+
+export const noDecisions = (runId: string): Decisions => ({ runId, method: {}, overrides: {}, order: [] })
+
+/** One colour of the art and its base. */
+export interface ColourPlan {
+  readonly inkId: string
+  readonly base: ChoiceAdvice
+}
+
+/** One hit with its screen and its stroke. */
+export interface HitPlan {
+  readonly hit: Hit
+  readonly hex: Hex
+  readonly use: ScreenUse
+  /** The same screen as an earlier hit (by hand a second base hit), else empty. */
+  readonly sameScreenAs: string
+  readonly mesh: NumberAdvice
+  readonly frame: Frame | undefined
+  readonly stroke: StrokeAdvice
+  readonly ink: NumberAdvice | undefined
+  /** Dry film this hit leaves; none for the smoothing screen. */
+  readonly film: NumberAdvice | undefined
+  readonly reasons: readonly Reason[]
+}
+
+/** One flash with its dwell. */
+export interface FlashPlan {
+  readonly unit: FlashUnit | undefined
+  readonly dwell: NumberAdvice
+  readonly reasons: readonly Reason[]
+}
+
+/** What happens at one place, in the order a garment meets it. */
+export type Cell =
+  | { readonly kind: 'print'; readonly station?: number; readonly hitId: string }
+  | { readonly kind: 'flash'; readonly station?: number; readonly flash: number }
+  | { readonly kind: 'cool'; readonly station: number; readonly reasons: readonly Reason[] }
+  | { readonly kind: 'down'; readonly station: number; readonly reasons: readonly Reason[] }
+  | { readonly kind: 'free'; readonly station: number }
+
+export interface SequencePlan {
+  readonly fits: boolean
+  readonly byHand: boolean
+  readonly cells: readonly Cell[]
+  /** Why it does not fit, or where mud is left. */
+  readonly reasons: readonly Reason[]
+}
+
+/** Everything computed for one run: plain frozen data. */
+export interface RunPlan {
+  readonly run: Run
+  readonly cloth: Cloth
+  readonly press: Press
+  readonly pressAdvice: ChoiceAdvice
+  readonly method: ShopMethod
+  readonly colours: readonly ColourPlan[]
+  readonly secondWhite: ChoiceAdvice
+  readonly baseCoverage: NumberAdvice | undefined
+  readonly sequence: SequencePlan
+  /** In print order; in the order of the art when no order fits. */
+  readonly hits: readonly HitPlan[]
+  /** Why these frames, and what is wrong with them. */
+  readonly frames: readonly Reason[]
+  readonly flashes: readonly FlashPlan[]
+  readonly flashHeight: NumberAdvice | undefined
+  readonly coolDown: NumberAdvice | undefined
+  readonly offContact: NumberAdvice
+  readonly bladeLength: NumberAdvice
+  readonly direction: ChoiceAdvice | undefined
+  readonly cure: Cure
+  readonly placement: PlacementAdvice
+  /** None while no order of printing fits. */
+  readonly time: RunTime | undefined
+  /** Stop, Watch and Note, worst first. */
+  readonly warnings: readonly Reason[]
+  readonly cautions: readonly Reason[]
+}

@@ -1,0 +1,94 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { KINDS, type Kind, parseQuantity, showQuantity, writeQuantity } from './index'
+
+const si = (kind: Kind, text: string, system: 'metric' | 'inch' = 'metric') => {
+  const read = parseQuantity(kind, text, system)
+  if (!read.ok) throw new Error(read.message)
+  return read.value
+}
+
+describe('units against NIST SP 811, appendix B', () => {
+  it.each([
+    ['length', '1 in', 0.0254],
+    ['length', '1 ft', 0.3048],
+    ['mass', '1 lb', 0.45359237],
+    ['mass', '1 oz', 0.028349523125],
+    ['arealMass', '1 oz/yd2', 0.0339057],
+    ['temperature', '32 F', 273.15],
+    ['temperature', '212 F', 373.15],
+    ['temperature', '320F', 433.15],
+    ['beltSpeed', '1 ft/min', 0.00508],
+  ] as const)('%s %s', (kind, text, value) => {
+    expect(si(kind, text)).toBeCloseTo(value, 7)
+  })
+
+  it('1 T/cm is 2.54 tpi (geometry)', () => {
+    expect(si('meshCount', '100 T') / si('meshCount', '1 tpi')).toBeCloseTo(254, 9)
+  })
+})
+
+describe('what a printer types', () => {
+  it.each([
+    ['length', '1/8"', 0.003175],
+    ['length', '2 1/2 in', 0.0635],
+    ['length', '3mm', 0.003],
+    ['length', '0,125 in', 0.003175],
+    ['meshCount', '90T', 9000],
+    ['temperature', '160 °C', 433.15],
+    ['share', '35%', 0.35],
+    ['ruling', '55 lpi', 55 / 0.0254],
+    ['duration', '2 min', 120],
+    ['arealMass', '6 oz/yd2', 0.203434],
+  ] as const)('%s %s', (kind, text, value) => {
+    expect(si(kind, text)).toBeCloseTo(value, 5)
+  })
+
+  it('reads a bare number in the unit that is shown', () => {
+    expect(si('length', '12', 'metric')).toBeCloseTo(0.012)
+    expect(si('length', '12', 'inch')).toBeCloseTo(0.3048)
+  })
+
+  it.each(['', 'abc', '1/0', '12 bananas', '--3', '-4 mm', '3 C mm'])(
+    'refuses %j with an example',
+    (text) => {
+      const read = parseQuantity('length', text, 'metric')
+      expect(read).toEqual({ ok: false, message: 'Not a length: type, for example, 305 mm or 12 in.' })
+    },
+  )
+})
+
+describe('what is shown', () => {
+  it.each([
+    ['length', 0.003175, 'inch', '1/8 in'],
+    ['length', 0.0635, 'inch', '2 1/2 in'],
+    ['length', 0.001346, 'inch', '0.053 in'],
+    ['length', 0.305, 'metric', '305 mm'],
+    ['temperature', 433.15, 'inch', '320 °F'],
+    ['meshCount', 9000, 'inch', '229 tpi'],
+    ['angle', Math.PI / 12, 'metric', '15°'],
+    ['count', 144, 'metric', '144'],
+  ] as const)('%s %d in %s', (kind, value, system, text) => {
+    expect(writeQuantity(kind, value, system)).toBe(text)
+  })
+
+  it('reads back what it shows, within the digits shown, for every kind and both systems', () => {
+    const kinds = Object.keys(KINDS) as Kind[]
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...kinds),
+        fc.constantFrom('metric' as const, 'inch' as const),
+        fc.double({ min: 0.5, max: 900, noNaN: true }),
+        (kind, system, x) => {
+          const unit = KINDS[kind].units[KINDS[kind].shown[system]]
+          if (!unit) throw new Error('no unit')
+          const value = x * unit.factor + (unit.offset ?? 0)
+          const { number, unit: symbol } = showQuantity(kind, value, system)
+          const back = si(kind, `${number} ${symbol}`, system)
+          const slack = unit.symbol === 'in' ? 1 / 128 : 0.5 * 10 ** -unit.digits
+          expect(Math.abs(back - value) / unit.factor).toBeLessThanOrEqual(slack + 1e-9)
+        },
+      ),
+    )
+  })
+})

@@ -1,0 +1,94 @@
+import { KINDS, type Kind, type System } from './kinds'
+
+/** What parsing gives: the SI value, or a message for the person who typed. */
+export type Parsed =
+  | { readonly ok: true; readonly value: number }
+  | { readonly ok: false; readonly message: string }
+
+const NUMBER = String.raw`[+-]?\d+(?:[.,]\d+)?`
+const TERM = new RegExp(String.raw`^(${NUMBER})?(?:(?:\s+|^)?(\d+)\/(\d+))?\s*([^\d\s+-][^\d]*?\d?)?$`, 'u')
+
+const fail = (kind: Kind): Parsed => ({
+  ok: false,
+  message: `Not a ${KINDS[kind].name}: type, for example, ${KINDS[kind].example}.`,
+})
+
+const unitsOf = (kind: Kind) => KINDS[kind].units
+
+/** The unit a bare number is read in, and the one shown. */
+export const shownUnit = (kind: Kind, system: System) => {
+  const unit = unitsOf(kind)[KINDS[kind].shown[system]]
+  if (!unit) throw new Error(`no unit for ${kind} in ${system}`)
+  return unit
+}
+
+/**
+ * Reads what a person typed into the SI value of `kind`. A bare number counts in the unit that `system` shows.
+ *
+ * @example parseQuantity('length', '1/8"', 'metric') // { ok: true, value: 0.003175 }
+ * @example parseQuantity('temperature', '320F', 'metric') // { ok: true, value: 433.15 }
+ * @example parseQuantity('meshCount', '230 tpi', 'metric') // 9055.1 threads per metre
+ * @returns a message with an example when the text is no such quantity, never NaN
+ */
+export function parseQuantity(kind: Kind, text: string, system: System): Parsed {
+  const match = TERM.exec(text.trim())
+  if (!match) return fail(kind)
+  const [, whole, top, bottom, typedUnit] = match
+  if (whole === undefined && top === undefined) return fail(kind)
+  const fraction = top === undefined ? 0 : Number(top) / Number(bottom)
+  const number = Number((whole ?? '0').replace(',', '.')) + fraction
+  const name = typedUnit?.trim().toLowerCase()
+  const unit = name
+    ? unitsOf(kind).find(
+        (x) =>
+          x.symbol.toLowerCase() === name || (x.typed as readonly string[]).includes(name.replace(/^°/, '')),
+      )
+    : shownUnit(kind, system)
+  if (!unit || !Number.isFinite(number)) return fail(kind)
+  const value = number * unit.factor + (unit.offset ?? 0)
+  if (value < KINDS[kind].least) return fail(kind)
+  return { ok: true, value }
+}
+
+export interface Shown {
+  readonly number: string
+  readonly unit: string
+}
+
+const round = (x: number, digits: number): string => {
+  const text = x.toFixed(digits)
+  const short = text.includes('.') ? text.replace(/\.?0+$/, '') : text
+  return short === '-0' ? '0' : short
+}
+
+/** Half the finest mark of a rule, 1/64 in. */
+const RULE_SLACK = 1 / 128
+
+/** Inches are read off a rule: a sixteenth is shown as one when the length is that close to it. */
+function inches(x: number): string {
+  const sixteenths = Math.round(x * 16)
+  if (sixteenths === 0 || Math.abs(x - sixteenths / 16) > RULE_SLACK) return round(x, x < 1 ? 3 : 2)
+  const whole = Math.floor(sixteenths / 16)
+  const rest = sixteenths % 16
+  if (rest === 0) return String(whole)
+  const step = [8, 4, 2, 1].find((d) => rest % d === 0) ?? 1
+  return `${whole === 0 ? '' : `${whole} `}${rest / step}/${16 / step}`
+}
+
+/**
+ * Number and unit as a person reads them, kept apart so that the unit can be set lighter.
+ *
+ * @example showQuantity('temperature', 433.15, 'inch') // { number: '320', unit: '°F' }
+ */
+export function showQuantity(kind: Kind, value: number, system: System): Shown {
+  const unit = shownUnit(kind, system)
+  const x = (value - (unit.offset ?? 0)) / unit.factor
+  return { number: unit.symbol === 'in' ? inches(x) : round(x, unit.digits), unit: unit.symbol }
+}
+
+/** `showQuantity` as one string; the percent and degree signs stand close, other units after a space. */
+export function writeQuantity(kind: Kind, value: number, system: System): string {
+  const { number, unit } = showQuantity(kind, value, system)
+  if (unit === '') return number
+  return unit === '°' ? `${number}°` : `${number} ${unit}`
+}

@@ -1,0 +1,79 @@
+import { describe, expect, it } from 'vitest'
+import { DEFAULT_METHOD, numberOf } from '../advice'
+import type { Press } from '../equipment'
+import type { Placement, Run, Where } from '../order'
+import { mm } from '../quantity'
+import { offPalletStop, placeOn } from './index'
+
+const press = { name: 'Press', palletWidth: mm(406), palletHeight: mm(560) } as Press
+const runOn = (where: Where, sizes: readonly string[], width = mm(280), height = mm(330)): Run => ({
+  id: 'R',
+  group: 'dark',
+  quantity: 1,
+  reasons: [],
+  placement: { id: 'P1', where, width, height, sizes: 'all', inks: [], relations: [] } satisfies Placement,
+  lines: [
+    {
+      id: 'G1',
+      style: 'Tee',
+      group: '',
+      cloth: { name: 'Navy', hex: '#1f2a44', weave: 'jersey', cotton: 1, polyester: 0, weight: 0.18 },
+      sizes: sizes.map((size) => ({ size, quantity: 1 })),
+    },
+  ],
+})
+const place = (where: Where, sizes: readonly string[] = ['M', 'L'], method = {}) =>
+  placeOn(runOn(where, sizes), press, { ...DEFAULT_METHOD, ...method }, {})
+const down = (where: Where, method = {}) => (place(where, ['M'], method).groups[0]?.down.advised ?? 0) * 1000
+const rules = (width: number, sizes: readonly string[], where: Where = 'front') =>
+  placeOn(runOn(where, sizes, mm(width)), press, DEFAULT_METHOD, {}).reasons.map((r) => r.rule)
+
+describe('where the print sits', () => {
+  // Common practice, no source.
+  it('front 64 to 76 mm or a palm, back 102 to 127, left chest 89 to 102, pocket line 152', () => {
+    expect(place('front').groups[0]?.down.range).toEqual([mm(64), mm(76)])
+    expect(down('front', { placement: 'palm' })).toBeCloseTo(100)
+    expect(place('back').groups[0]?.down.range).toEqual([mm(102), mm(127)])
+    expect(down('leftChest')).toBeGreaterThanOrEqual(89)
+    expect(down('pocket')).toBeCloseTo(152)
+  })
+  it('a left chest also has its distance from the centre line, other prints have none', () => {
+    expect(numberOf(place('leftChest').side as never)).toBeCloseTo(mm(115))
+    for (const where of ['front', 'back', 'sleeve', 'neckLabel', 'offPallet'] as const)
+      expect(place(where).side).toBeUndefined()
+  })
+  it('says where what is from memory', () => {
+    for (const where of ['sleeve', 'neckLabel', 'offPallet'] as const)
+      expect(place(where).groups[0]?.down.reasons[0]?.source).toBe('from memory')
+  })
+  it('kids keep the share of the chest that an M has, and stand apart from adults', () => {
+    const { groups } = place('front', ['5-6', '9-11', 'M'])
+    expect(groups.map((g) => [g.group, g.sizes])).toEqual([
+      ['adult', ['M']],
+      ['kids', ['5-6', '9-11']],
+    ])
+    // Chests 355 and 410 mm against 520 mm: 0.736 of 70 mm, to the millimetre, by hand
+    expect(groups[1]?.down.advised).toBeCloseTo(mm(51), 6)
+  })
+})
+
+describe('what does not fit', () => {
+  it('over 305 mm with small sizes; near the seam of the smallest; wider than the pallet', () => {
+    expect(rules(305, ['S', 'XL'])).toEqual([])
+    expect(rules(306, ['S', 'XL'])).toEqual(['WIDTH_SMALL'])
+    expect(rules(306, ['L', 'XL'])).toEqual([])
+    expect(rules(300, ['5-6'])).toEqual(['WIDTH_SEAM'])
+    expect(rules(420, ['3XL'])).toEqual(['PALLET_NARROW'])
+  })
+  it('seams do not count on a sleeve, pallets not off the pallet', () => {
+    expect(rules(300, ['5-6'], 'sleeve')).toEqual([])
+    expect(rules(700, ['One'], 'offPallet')).toEqual([])
+  })
+  it('off the pallet takes one screen', () => {
+    expect(offPalletStop(runOn('offPallet', ['One']), 1)).toEqual([])
+    expect(offPalletStop(runOn('offPallet', ['One']), 2)).toMatchObject([
+      { rule: 'OFF_PALLET', severity: 'Stop' },
+    ])
+    expect(offPalletStop(runOn('front', ['M']), 6)).toEqual([])
+  })
+})

@@ -1,0 +1,189 @@
+import {
+  because,
+  decideNumber,
+  type NumberAdvice,
+  type Overrides,
+  q,
+  type Reason,
+  ruleTable,
+  type ShopMethod,
+} from '../advice'
+import type { Press } from '../equipment'
+import { type Run, SIZES, type Where } from '../order'
+import { type Length, mm } from '../quantity'
+
+export const PLACEMENT_RULES = ruleTable({
+  PLACE_HIGH: {
+    says: 'Top of the art below the collar seam, common full front; arched art to the top of its arch.',
+    source: 'common practice',
+  },
+  PLACE_PALM: { says: 'A palm below the collar seam.', source: "the shop's choice" },
+  PLACE_BACK: { says: 'Backs sit 102 to 127 mm below the collar.', source: 'common practice' },
+  PLACE_CHEST: {
+    says: 'Down from the shoulder seam at the neck; mirrored on the screen.',
+    source: 'common practice',
+  },
+  PLACE_CHEST_SIDE: { says: 'From the centre line to the middle of the art.', source: 'common practice' },
+  PLACE_POCKET: { says: 'Pocket line.', source: 'common practice' },
+  PLACE_NECK: { says: 'Inside label, below the collar seam.', source: 'from memory' },
+  PLACE_SLEEVE: { says: 'Above the sleeve hem.', source: 'from memory' },
+  PLACE_OFF: {
+    says: 'Lay the item’s edge at the pallet edge. Measure the highest and lowest place the print can land first; this is a start.',
+    source: 'from memory',
+  },
+  PLACE_KIDS: {
+    says: 'The same share of the chest as on an M: {share} of the adult distance.',
+    source: 'common practice',
+  },
+  WIDTH_SMALL: {
+    says: 'The print is {width} wide; over {limit} it runs into the seams of {sizes}.',
+    source: 'common practice',
+    severity: 'Watch',
+  },
+  WIDTH_SEAM: {
+    says: 'On size {size} (chest {chest}) a print {width} wide leaves less than {beside} to each seam.',
+    source: 'from memory',
+    severity: 'Watch',
+  },
+  PALLET_NARROW: {
+    says: 'A print of {width} x {height} does not fit the pallet of {press} ({palletWidth} x {palletHeight}).',
+    source: 'geometry',
+    severity: 'Stop',
+  },
+  OFF_PALLET: {
+    says: 'Off the pallet there is no way back into register: one pass, but this print has {screens} screens.',
+    source: 'common practice',
+    severity: 'Stop',
+  },
+})
+
+interface Spot {
+  readonly rule: keyof typeof PLACEMENT_RULES
+  readonly down: readonly [number, number, number]
+  readonly label: string
+  readonly side?: readonly [number, number, number]
+}
+
+const COLLAR = 'Below the collar'
+const SPOTS: Readonly<Record<Exclude<Where, 'front'>, Spot>> = {
+  back: { rule: 'PLACE_BACK', down: [102, 114, 127], label: COLLAR },
+  leftChest: {
+    rule: 'PLACE_CHEST',
+    down: [89, 95, 102],
+    label: 'Below the shoulder seam',
+    side: [102, 115, 152],
+  },
+  pocket: { rule: 'PLACE_POCKET', down: [145, 152, 160], label: COLLAR },
+  neckLabel: { rule: 'PLACE_NECK', down: [20, 30, 40], label: COLLAR },
+  sleeve: { rule: 'PLACE_SLEEVE', down: [15, 25, 40], label: 'Above the hem' },
+  offPallet: { rule: 'PLACE_OFF', down: [30, 50, 80], label: 'Below the edge' },
+}
+const frontSpot = (method: ShopMethod): Spot =>
+  method.placement === 'palm'
+    ? { rule: 'PLACE_PALM', down: [90, 100, 110], label: COLLAR }
+    : { rule: 'PLACE_HIGH', down: [64, 70, 76], label: COLLAR }
+
+/** Where the art sits for one group of sizes. */
+export interface PlacedGroup {
+  readonly group: 'adult' | 'kids'
+  readonly sizes: readonly string[]
+  readonly down: NumberAdvice
+}
+
+export interface PlacementAdvice {
+  readonly groups: readonly PlacedGroup[]
+  readonly side: NumberAdvice | undefined
+  readonly reasons: readonly Reason[]
+}
+
+const mean = (xs: readonly number[]) => xs.reduce((a, b) => a + b, 0) / xs.length
+const chestOf = (size: string): Length => SIZES[size]?.halfChest ?? mm(520)
+
+/** Where the print sits on the pallet, by group of sizes, and what does not fit. */
+export function placeOn(run: Run, press: Press, method: ShopMethod, overrides: Overrides): PlacementAdvice {
+  const { where } = run.placement
+  const spot = where === 'front' ? frontSpot(method) : SPOTS[where]
+  const sizes = [...new Set(run.lines.flatMap((l) => l.sizes.map((s) => s.size)))]
+  const kids = sizes.filter((s) => SIZES[s]?.group === 'kids')
+  const adults = sizes.filter((s) => !kids.includes(s))
+  const group = (name: 'adult' | 'kids', of: readonly string[], share: number): PlacedGroup[] => {
+    if (of.length === 0) return []
+    const [low, usual, high] = spot.down.map((x) => mm(Math.round(x * share))) as [number, number, number]
+    const reasons = [because(PLACEMENT_RULES, spot.rule)]
+    if (name === 'kids') reasons.push(because(PLACEMENT_RULES, 'PLACE_KIDS', { share: q('share', share) }))
+    const advice = {
+      key: `down.${name}`,
+      label: `${spot.label}, ${name}`,
+      kind: 'length' as const,
+      advised: usual,
+    }
+    return [
+      { group: name, sizes: of, down: decideNumber({ ...advice, range: [low, high], reasons }, overrides) },
+    ]
+  }
+  const kidsShare = kids.length > 0 ? mean(kids.map(chestOf)) / chestOf('M') : 1
+  return {
+    groups: [...group('adult', adults, 1), ...group('kids', kids, kidsShare)],
+    side: spot.side === undefined ? undefined : sideOf(spot.side, overrides),
+    reasons: whatDoesNotFit(run, sizes, press),
+  }
+}
+
+const sideOf = ([low, usual, high]: readonly [number, number, number], overrides: Overrides) =>
+  decideNumber(
+    {
+      key: 'side',
+      label: 'From the centre line',
+      kind: 'length',
+      advised: mm(usual),
+      range: [mm(low), mm(high)],
+      reasons: [because(PLACEMENT_RULES, 'PLACE_CHEST_SIDE')],
+    },
+    overrides,
+  )
+
+const WIDEST = mm(305)
+const SMALL_SIZES = new Set(['5-6', '7-8', '9-11', '12-13', 'XS', 'S'])
+const TO_SEAM = mm(50)
+
+function whatDoesNotFit(run: Run, sizes: readonly string[], press: Press): Reason[] {
+  const { width, height, where } = run.placement
+  const reasons: Reason[] = []
+  const small = sizes.filter((s) => SMALL_SIZES.has(s))
+  const onBody = where === 'front' || where === 'back'
+  if (onBody && width > WIDEST + 1e-9 && small.length > 0)
+    reasons.push(
+      because(PLACEMENT_RULES, 'WIDTH_SMALL', {
+        width: q('length', width),
+        limit: q('length', WIDEST),
+        sizes: small.join(', '),
+      }),
+    )
+  const tightest = [...sizes].sort((a, b) => chestOf(a) - chestOf(b))[0]
+  if (onBody && tightest !== undefined && width > chestOf(tightest) - 2 * TO_SEAM)
+    reasons.push(
+      because(PLACEMENT_RULES, 'WIDTH_SEAM', {
+        size: tightest,
+        chest: q('length', chestOf(tightest)),
+        width: q('length', width),
+        beside: q('length', TO_SEAM),
+      }),
+    )
+  if (where !== 'offPallet' && (width > press.palletWidth || height > press.palletHeight))
+    reasons.push(
+      because(PLACEMENT_RULES, 'PALLET_NARROW', {
+        width: q('length', width),
+        height: q('length', height),
+        press: press.name,
+        palletWidth: q('length', press.palletWidth),
+        palletHeight: q('length', press.palletHeight),
+      }),
+    )
+  return reasons
+}
+
+/** More than one screen on an item that cannot go over a pallet. */
+export const offPalletStop = (run: Run, screens: number): readonly Reason[] =>
+  run.placement.where === 'offPallet' && screens > 1
+    ? [because(PLACEMENT_RULES, 'OFF_PALLET', { screens: q('count', screens) })]
+    : []

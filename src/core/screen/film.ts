@@ -1,0 +1,43 @@
+import { because, decideNumber, type NumberAdvice, type Overrides, q, ruleTable } from '../advice'
+import type { MeshCount } from '../quantity'
+import { dryFilm, fabricOf, inkVolume, type Solids } from './fabric'
+
+const FILM_RULES = ruleTable({
+  FILM_VOLUME: { says: '{mesh} holds {held} of ink: open area x thickness.', source: 'published' },
+  FILM_LAID: {
+    says: '60 % of it is laid, a second stroke adds a quarter; the cloth drinks a share of the first hit and water leaves. Tuned to common practice, never measured: yours may be entered.',
+    source: 'common practice',
+  },
+})
+
+export interface FilmNeed {
+  readonly hitId: string
+  readonly name: string
+  readonly mesh: MeshCount
+  readonly strokes: number
+  readonly system: Solids
+  /** Printed on an earlier film, which drinks nothing. */
+  readonly onFilm: boolean
+}
+
+/** Dry film that one hit leaves, metres; the range spans 50 to 75 % transfer. */
+export function filmFor(need: FilmNeed, overrides: Overrides): NumberAdvice {
+  const advised = dryFilm(need.mesh, need.strokes, need.system, need.onFilm)
+  return decideNumber(
+    {
+      key: `film.${need.hitId}`,
+      label: `Dry film, ${need.name}`,
+      kind: 'film',
+      advised,
+      range: [advised * (0.5 / 0.6), advised * (0.75 / 0.6)],
+      reasons: [
+        because(FILM_RULES, 'FILM_VOLUME', {
+          mesh: q('meshCount', need.mesh),
+          held: q('film', inkVolume(fabricOf(need.mesh))),
+        }),
+        because(FILM_RULES, 'FILM_LAID'),
+      ],
+    },
+    overrides,
+  )
+}

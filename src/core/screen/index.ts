@@ -1,0 +1,5 @@
+export * from './fabric'
+export * from './film'
+export * from './frames'
+export * from './mesh'
+export * from './offContact'

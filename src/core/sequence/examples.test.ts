@@ -1,0 +1,221 @@
+import { describe, expect, it } from 'vitest'
+import type { Hit, Job, PressSpace, Relation, Role, SequenceMethod } from './index'
+import { explain, muddyPairs, solve } from './index'
+
+// Worked examples of printers; common practice, no source.
+const USUAL: SequenceMethod = { flash: 'where', colourOrder: 'overpower' }
+
+const hit = (id: string, role: Role, L: number, opacity: number, coverage: number, onBase = true): Hit => ({
+  id,
+  name: id,
+  role,
+  L,
+  opacity,
+  coverage,
+  system: 'plastisol',
+  onBase,
+})
+const base = (coverage: number) => hit('base', 'base', 92, 0.95, coverage, false)
+const pairs = (how: Relation['how'], width: number, ...names: string[]): Relation[] =>
+  names.map((n) => {
+    const [a = '', b = ''] = n.split('~')
+    return how === 'overlap' ? { a, b, how, width } : { a, b, how }
+  })
+const dark = (hits: Hit[], relations: Relation[], method = USUAL): Job => ({
+  hits,
+  relations,
+  darkCloth: true,
+  method,
+})
+
+const ring = (count: number, flashUnits: number, down: number[] = []): PressSpace => ({
+  kind: 'stations',
+  stations: Array.from({ length: count }, (_, i) => ({
+    number: i + 1,
+    usable: !down.includes(i + 1),
+    flashAllowed: !down.includes(i + 1),
+  })),
+  flashUnits,
+  cool: 1,
+})
+const MANUAL: PressSpace = { kind: 'heads', heads: 6, hasFlash: true, wetOnWet: true }
+
+const write = (job: Job, press: PressSpace) => {
+  const s = solve(job, press, 'the press')
+  if (!s.fits) return s.reasons.map((r) => r.rule).join(' ')
+  return s.events
+    .map((e) => `${e.kind === 'flash' ? 'FLASH' : job.hits[e.hit]?.id}${e.station ? `@${e.station}` : ''}`)
+    .join(' ')
+}
+
+const six = dark(
+  [
+    base(0.5),
+    hit('hw', 'highlight', 95, 0.95, 0.08),
+    hit('yel', 'spot', 85, 0.4, 0.2),
+    hit('red', 'spot', 50, 0.45, 0.22),
+    hit('blu', 'spot', 30, 0.5, 0.25),
+    hit('blk', 'black', 10, 0.9, 0.12),
+  ],
+  [
+    ...pairs('blend', 0, 'hw~yel', 'yel~red', 'red~blu'),
+    ...pairs('overlap', 0.0003, 'hw~blk', 'yel~blk', 'red~blk', 'blu~blk'),
+  ],
+)
+
+const water = dark(
+  [
+    hit('base', 'base', 90, 0.9, 0.45, false),
+    hit('a', 'spot', 80, 0.5, 0.1),
+    hit('b', 'spot', 60, 0.5, 0.15),
+    hit('c', 'spot', 45, 0.5, 0.2),
+    hit('top', 'highlight', 94, 0.9, 0.05),
+    hit('line', 'black', 12, 0.9, 0.1),
+  ],
+  [
+    ...pairs('touch', 0, 'a~b', 'b~c', 'line~a'),
+    ...pairs('overlap', 0.0005, 'top~c', 'top~a'),
+    ...pairs('overlap', 0.0002, 'line~b', 'line~c'),
+  ],
+)
+
+const process = dark(
+  [
+    base(0.7),
+    { ...base(0.7), id: 'base#2', name: 'base#2', role: 'base2' },
+    hit('Y', 'yellow', 88, 0.3, 0.4),
+    hit('M', 'magenta', 48, 0.35, 0.4),
+    hit('C', 'cyan', 55, 0.35, 0.4),
+    hit('K', 'key', 15, 0.5, 0.3),
+    hit('hw', 'highlight', 96, 0.95, 0.06),
+  ],
+  [
+    ...pairs('blend', 0, 'Y~M', 'Y~C', 'Y~K', 'M~C', 'M~K', 'C~K'),
+    ...pairs('overlap', 0.0003, 'hw~Y', 'hw~M', 'hw~C', 'hw~K'),
+  ],
+)
+
+const puffHits = [
+  base(0.5),
+  hit('yel', 'spot', 82, 0.6, 0.15),
+  hit('red', 'spot', 48, 0.6, 0.2),
+  hit('blk', 'black', 10, 0.9, 0.1),
+  hit('puff', 'expanding', 90, 0.8, 0.1, false),
+]
+const puffRelations = [
+  ...pairs('touch', 0, 'yel~red', 'puff~red'),
+  ...pairs('overlap', 0.0003, 'yel~blk', 'red~blk'),
+]
+
+describe('worked examples, common practice', () => {
+  it('i: six screens, one head down, two flash units: one cool-down is missing', () => {
+    expect(write(six, ring(10, 2, [6]))).toBe('base@1 FLASH@2 hw@4 yel@5 red@7 blu@8 FLASH@9 blk@10')
+  })
+  it('i with one flash unit does not fit one revolution, and says which thing is short', () => {
+    expect(write(six, ring(10, 1, [6]))).toBe('FLASH_SHORT')
+  })
+  it('i with a smoothing screen on fourteen stations', () => {
+    const flat = hit('flat', 'smoothing', 95, 0, 0.5, false)
+    expect(write({ ...six, hits: [...six.hits, flat] }, ring(14, 2))).toBe(
+      'base@1 FLASH@2 flat@3 hw@4 yel@5 red@6 blu@7 FLASH@8 blk@10',
+    )
+    expect(write({ ...six, hits: [...six.hits, flat] }, ring(14, 2, [6]))).toBe(
+      'base@1 FLASH@2 flat@3 hw@4 yel@5 red@7 blu@8 FLASH@9 blk@11',
+    )
+  })
+  it('ii: water-based', () => {
+    expect(write(water, ring(12, 2))).toBe('base@1 FLASH@2 a@4 b@5 c@6 FLASH@7 top@9 line@10')
+  })
+  it('iii: process colours on black with the white printed twice', () => {
+    expect(write(process, ring(14, 3))).toBe(
+      'base@1 FLASH@2 base#2@4 FLASH@5 Y@7 M@8 C@9 K@10 FLASH@11 hw@13',
+    )
+  })
+  it('iv: three opaque colours straight on brown, by hand', () => {
+    const job = dark(
+      [
+        hit('cream', 'spot', 88, 0.9, 0.2, false),
+        hit('orange', 'spot', 65, 0.85, 0.2, false),
+        hit('green', 'spot', 40, 0.85, 0.2, false),
+      ],
+      pairs('touch', 0, 'cream~orange', 'orange~green', 'cream~green'),
+    )
+    expect(write(job, MANUAL)).toBe('cream FLASH orange FLASH green')
+  })
+  it('v: metallic on a choked base, by hand', () => {
+    const job = dark(
+      [base(0.35), hit('gold', 'metallic', 65, 0.8, 0.35), hit('hw', 'highlight', 96, 0.95, 0.05)],
+      [...pairs('overlap', 0.001, 'base~gold'), ...pairs('overlap', 0.0004, 'gold~hw')],
+    )
+    expect(write(job, MANUAL)).toBe('base FLASH gold FLASH hw')
+  })
+  it('vi: expanding ink comes last and is not flashed', () => {
+    expect(write(dark(puffHits, puffRelations), ring(10, 2))).toBe(
+      'base@1 FLASH@2 yel@4 red@5 FLASH@6 blk@8 puff@9',
+    )
+  })
+  it('vi in a shop that flashes every colour, by hand', () => {
+    const every = dark(puffHits, puffRelations, { ...USUAL, flash: 'every' })
+    expect(write(every, MANUAL)).toBe('base FLASH yel FLASH red FLASH blk FLASH puff')
+  })
+})
+
+describe('jobs that cannot be', () => {
+  it('a blend chain under an overlapping highlight names the three inks', () => {
+    const job = dark(
+      [
+        hit('hw', 'highlight', 95, 0.9, 0.1),
+        hit('yel', 'spot', 85, 0.5, 0.2),
+        hit('red', 'spot', 50, 0.5, 0.2),
+        hit('far', 'spot', 40, 0.5, 0.1),
+      ],
+      [...pairs('blend', 0, 'hw~yel', 'yel~red'), ...pairs('overlap', 0.0003, 'hw~red')],
+    )
+    const s = solve(job, MANUAL, 'Carousel')
+    expect(s.fits).toBe(false)
+    if (!s.fits) expect(s.reasons[0]).toMatchObject({ rule: 'CLASH', inputs: { names: 'hw, yel, red' } })
+  })
+  it('an order by hand that puts a colour before the base is refused', () => {
+    expect(write({ ...six, explicit: ['yel', 'base'] }, ring(10, 2))).toMatch(/^BY_HAND .*BASE_FIRST/)
+  })
+  it('too many screens for the heads, no flash, too few stations, smoothing without a white', () => {
+    expect(write(six, { ...MANUAL, heads: 5 } as PressSpace)).toBe('HEADS_SHORT')
+    expect(write(six, { ...MANUAL, hasFlash: false } as PressSpace)).toBe('NO_FLASH')
+    expect(write(six, ring(7, 2))).toBe('STATIONS_SHORT')
+    expect(write(dark([base(0.4), hit('flat', 'smoothing', 90, 0, 0.4, false)], []), MANUAL)).toBe(
+      'SMOOTH_ALONE',
+    )
+  })
+})
+
+describe('reasons', () => {
+  it('every event of a plan has at least one, and they name the right pair', () => {
+    for (const [job, press] of [
+      [six, ring(10, 2, [6])],
+      [water, ring(12, 2)],
+      [process, ring(14, 3)],
+      [dark(puffHits, puffRelations), MANUAL],
+    ] as const) {
+      const s = solve(job, press, 'the press')
+      if (!s.fits) throw new Error('fits')
+      for (const e of explain(job, s.tables, s.events, press)) expect(e.reasons.length).toBeGreaterThan(0)
+    }
+  })
+  it('say what the other way would cost, and what mud is left', () => {
+    const hits = [hit('light', 'spot', 85, 0.5, 0.2, false), hit('deep', 'spot', 30, 0.5, 0.2, false)]
+    const job: Job = { ...dark(hits, pairs('touch', 0, 'light~deep')), darkCloth: false }
+    const s = solve(job, MANUAL, 'the press')
+    if (!s.fits) throw new Error('fits')
+    const [first] = explain(job, s.tables, s.events, MANUAL)
+    // By hand: dark before light 10 x 0.4 x 55/50 = 4.4; the stronger ink first 15 x 0.055 x 0.4 = 0.33
+    expect(first?.reasons).toMatchObject([
+      { rule: 'ORDER_MUD', inputs: { i: 'light', j: 'deep', points: '4.7' } },
+    ])
+    const byHand = { ...job, explicit: ['deep', 'light'] }
+    const forced = solve(byHand, MANUAL, 'the press')
+    if (!forced.fits) throw new Error('fits')
+    expect(muddyPairs(byHand, forced.tables, forced.events)).toMatchObject([
+      { rule: 'MUD', inputs: { i: 'deep', j: 'light', state: 'wet' } },
+    ])
+  })
+})

@@ -1,0 +1,210 @@
+import { because, q, type Reason } from '../advice'
+import { type Event, type Job, meeting, type PressSpace } from './hit'
+import { mudTerms } from './mud'
+import { type PairCode, SEQUENCE_RULES } from './rules'
+import type { Tables } from './tables'
+
+/** An event of the plan with the reasons that put it there. */
+export interface ExplainedEvent {
+  readonly event: Event
+  readonly reasons: readonly Reason[]
+}
+
+const WET_CODES: readonly PairCode[] = [
+  'BASE_FLASH',
+  'HL_OVERLAP',
+  'BLACK_FLASH',
+  'METAL_FLASH',
+  'DIRECT_OPAQUE',
+  'INK_MIX',
+  'FLASH_EVERY',
+  'BENCH_DRY',
+]
+const ORDER_CODES: readonly PairCode[] = [
+  'BASE_FIRST',
+  'SMOOTH_ORDER',
+  'BLACK_LAST',
+  'CLEAR_LAST',
+  'PUFF_LAST',
+  'EXPLICIT',
+]
+
+const nameOf = (t: Tables, i: number) => t.hits[i]?.name ?? ''
+const pairReason = (t: Tables, code: PairCode, i: number, j: number) =>
+  because(SEQUENCE_RULES, code, { i: nameOf(t, i), j: nameOf(t, j) })
+
+/** Hits between two places of the event list. */
+const printsIn = (events: readonly Event[]) => events.flatMap((e) => (e.kind === 'print' ? [e.hit] : []))
+
+/** Splits the events at their flashes: hits of one group are wet together. */
+export function wetGroups(events: readonly Event[]): readonly (readonly number[])[] {
+  const groups: number[][] = [[]]
+  for (const e of events) {
+    if (e.kind === 'flash') groups.push([])
+    else groups.at(-1)?.push(e.hit)
+  }
+  return groups
+}
+
+/** Why each event stands where it stands. */
+export function explain(
+  job: Job,
+  t: Tables,
+  events: readonly Event[],
+  press: PressSpace,
+): readonly ExplainedEvent[] {
+  return events.map((event, at) => ({
+    event,
+    reasons: event.kind === 'flash' ? whyFlash(t, events, at) : whyHere(job, t, events, at, event.hit, press),
+  }))
+}
+
+/** The pairs this flash keeps apart: wet before it, and not allowed to be wet after it. */
+function whyFlash(t: Tables, events: readonly Event[], at: number): readonly Reason[] {
+  const before = events.slice(0, at)
+  const lastFlash = before.map((e) => e.kind).lastIndexOf('flash')
+  const after = events.slice(at + 1)
+  const nextFlash = after.findIndex((e) => e.kind === 'flash')
+  const wet = printsIn(before.slice(lastFlash + 1))
+  const next = printsIn(nextFlash < 0 ? after : after.slice(0, nextFlash))
+  const reasons = wet.flatMap((i) =>
+    next.flatMap((j) =>
+      (t.pair[i]?.[j]?.codes ?? []).filter((c) => WET_CODES.includes(c)).map((c) => pairReason(t, c, i, j)),
+    ),
+  )
+  const hot = next[0] !== undefined && t.hits[next[0]]?.role === 'smoothing'
+  return hot ? [because(SEQUENCE_RULES, 'SMOOTH_HOT'), ...reasons] : reasons
+}
+
+function whyHere(
+  job: Job,
+  t: Tables,
+  events: readonly Event[],
+  at: number,
+  hit: number,
+  press: PressSpace,
+): readonly Reason[] {
+  const earlier = printsIn(events.slice(0, at))
+  const later = printsIn(events.slice(at + 1))
+  const forced = [
+    ...later.flatMap(
+      (j) =>
+        t.pair[j]?.[hit]?.codes.filter((c) => ORDER_CODES.includes(c)).map((c) => pairReason(t, c, j, hit)) ??
+        [],
+    ),
+    ...earlier.flatMap(
+      (i) =>
+        t.pair[hit]?.[i]?.codes.filter((c) => ORDER_CODES.includes(c)).map((c) => pairReason(t, c, hit, i)) ??
+        [],
+    ),
+  ]
+  const group = wetGroups(events).find((g) => g.includes(hit)) ?? []
+  const blends = group
+    .filter((i) => earlier.includes(i))
+    .flatMap((i) =>
+      t.pair[i]?.[hit]?.codes.includes('BLEND_WET') ? [pairReason(t, 'BLEND_WET', i, hit)] : [],
+    )
+  const owed = earlier.at(-1)
+  const white =
+    owed !== undefined && t.hits[owed]?.role === 'smoothing' ? [because(SEQUENCE_RULES, 'SMOOTH_WHITE')] : []
+  const puff = t.hits[hit]?.role === 'expanding' ? [because(SEQUENCE_RULES, 'PUFF_NOFLASH')] : []
+  return [
+    ...white,
+    ...forced.slice(0, 4),
+    ...blends,
+    ...puff,
+    ...neighbours(job, t, group, hit),
+    ...hotPrint(t, events, at, hit, press),
+  ]
+}
+
+/** Why a hit stands before or after its wet neighbours: what the other way would cost. */
+function neighbours(job: Job, t: Tables, group: readonly number[], hit: number): readonly Reason[] {
+  const at = group.indexOf(hit)
+  const pairs = [
+    [group[at - 1], hit],
+    [hit, group[at + 1]],
+  ] as const
+  const reasons = pairs.flatMap(([i, j]) => {
+    const [a, b] = [t.hits[i ?? -1], t.hits[j ?? -1]]
+    if (!a || !b || a.role === 'smoothing' || b.role === 'smoothing') return []
+    const forced = t.pair[j as number]?.[i as number]?.codes.some((c) => ORDER_CODES.includes(c))
+    if (forced) return []
+    const meet = meeting(job, a, b)
+    const other = mudTerms(b, a, meet, 'wet', job.method)
+    const sum = (terms: typeof other) => terms.reduce((total, x) => total + x.points, 0)
+    const more = sum(other) - sum(mudTerms(a, b, meet, 'wet', job.method))
+    // Cheaper the other way by itself: another pair of the group decides.
+    if (more < -0.05) return []
+    if (more < 0.05) return [because(SEQUENCE_RULES, 'ORDER_FREE', { i: a.name, j: b.name })]
+    const inputs = {
+      i: a.name,
+      j: b.name,
+      points: more.toFixed(1),
+      why: other.map((x) => x.why).join(' and '),
+    }
+    return [because(SEQUENCE_RULES, 'ORDER_MUD', inputs)]
+  })
+  return group.length > 1 ? reasons : [because(SEQUENCE_RULES, 'ORDER_ONLY')]
+}
+
+/** A print that comes too soon after a flash. */
+function hotPrint(
+  t: Tables,
+  events: readonly Event[],
+  at: number,
+  hit: number,
+  press: PressSpace,
+): readonly Reason[] {
+  const missing = missingCool(t, events, at, press)
+  if (missing === 0) return []
+  return [because(SEQUENCE_RULES, 'NO_COOL', { name: nameOf(t, hit), missing: q('count', missing) })]
+}
+
+/** Cool-down stations lacking before the event at `at`; 0 on presses where the garment waits. */
+export function missingCool(t: Tables, events: readonly Event[], at: number, press: PressSpace): number {
+  const event = events[at]
+  if (press.kind !== 'stations' || event?.kind !== 'print' || event.station === undefined) return 0
+  if (t.hits[event.hit]?.role === 'smoothing') return 0
+  let flashAt = at - 1
+  const previous = events[flashAt]
+  if (previous?.kind === 'print' && t.hits[previous.hit]?.role === 'smoothing') flashAt--
+  const flash = events[flashAt]
+  if (flash?.kind !== 'flash' || flash.station === undefined) return 0
+  const places = press.stations.map((s) => s.number)
+  const passed = places.indexOf(event.station) - places.indexOf(flash.station) - 1
+  return Math.max(0, press.cool - passed)
+}
+
+/** The pairs that leave mud in this order, worst first, at most `most`. */
+export function muddyPairs(job: Job, t: Tables, events: readonly Event[], most = 3): readonly Reason[] {
+  const order = printsIn(events)
+  const groups = wetGroups(events)
+  const rows = order.flatMap((j, at) =>
+    order.slice(0, at).map((i) => {
+      const [a, b] = [t.hits[i], t.hits[j]]
+      if (!a || !b) throw new Error('event of an unknown hit')
+      const wet = groups.some((g) => g.includes(i) && g.includes(j))
+      const terms = mudTerms(a, b, meeting(job, a, b), wet ? 'wet' : 'dry', job.method)
+      const tolerated = wet && (t.pair[i]?.[j]?.codes ?? []).some((c) => WET_CODES.includes(c))
+      return { i, j, wet, terms, points: terms.reduce((sum, x) => sum + x.points, 0), tolerated }
+    }),
+  )
+  const school = rows
+    .filter((r) => r.tolerated)
+    .map((r) => because(SEQUENCE_RULES, 'FLASH_AFTER_BASE', { i: nameOf(t, r.i), j: nameOf(t, r.j) }))
+  const mud = rows
+    .filter((r) => r.points >= 2)
+    .sort((a, b) => b.points - a.points)
+    .slice(0, most)
+    .map((r) =>
+      because(SEQUENCE_RULES, 'MUD', {
+        i: nameOf(t, r.i),
+        j: nameOf(t, r.j),
+        state: r.wet ? 'wet' : 'flashed between',
+        points: q('count', Math.round(r.points)),
+        why: r.terms.map((x) => x.why).join(' and '),
+      }),
+    )
+  return [...school, ...mud]
+}

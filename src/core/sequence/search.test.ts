@@ -1,0 +1,358 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import {
+  type Event,
+  type Hit,
+  type Job,
+  meeting,
+  type PressSpace,
+  type Relation,
+  type Role,
+  solve,
+} from './index'
+import { mudTerms } from './mud'
+import { pairCodes } from './rules'
+import { COST } from './tables'
+
+const TOPS: readonly Role[] = [
+  'spot',
+  'highlight',
+  'black',
+  'metallic',
+  'expanding',
+  'clear',
+  'yellow',
+  'magenta',
+]
+
+const anyHit = (id: string) =>
+  fc.record({
+    id: fc.constant(id),
+    name: fc.constant(id),
+    role: fc.constantFrom(...TOPS, 'spot' as const, 'spot' as const),
+    L: fc.integer({ min: 5, max: 95 }),
+    opacity: fc.constantFrom(0.3, 0.5, 0.8, 0.95),
+    coverage: fc.constantFrom(0.05, 0.2, 0.4),
+    system: fc.constantFrom('plastisol', 'plastisol', 'plastisol', 'water'),
+    onBase: fc.boolean(),
+  })
+
+const WHITES: readonly (readonly Role[])[] = [[], ['base'], ['base', 'base2'], ['base', 'smoothing']]
+
+/** Jobs of up to `most` hits: some whites, some tops, some meetings, any school, sometimes an order by hand. */
+const anyJob = (most: number): fc.Arbitrary<Job> =>
+  fc
+    .record({
+      whites: fc.constantFrom(...WHITES),
+      tops: fc
+        .integer({ min: 1, max: most - 2 })
+        .chain((n) => fc.tuple(...Array.from({ length: n }, (_, i) => anyHit(`t${i}`)))),
+      meets: fc.array(fc.constantFrom('touch', 'overlap', 'blend', 'apart', 'apart', 'apart'), {
+        minLength: 15,
+        maxLength: 15,
+      }),
+      darkCloth: fc.boolean(),
+      flash: fc.constantFrom('where' as const, 'where' as const, 'afterBase' as const, 'every' as const),
+      colourOrder: fc.constantFrom('overpower' as const, 'light' as const),
+      byHand: fc.boolean(),
+    })
+    .map(({ whites, tops, meets, darkCloth, flash, colourOrder, byHand }) => {
+      const hits: Hit[] = [
+        ...whites.map((role) => ({
+          id: role,
+          name: role,
+          role,
+          L: 92,
+          opacity: role === 'smoothing' ? 0 : 0.9,
+          coverage: 0.5,
+          system: 'plastisol',
+          onBase: false,
+        })),
+        ...(tops as Hit[]),
+      ]
+      const relations: Relation[] = []
+      tops.forEach((a, i) => {
+        tops.slice(i + 1).forEach((b, k) => {
+          const how = meets[(i * 5 + k) % meets.length]
+          if (how !== undefined && how !== 'apart') relations.push({ a: a.id, b: b.id, how, width: 0.0004 })
+        })
+      })
+      const explicit = byHand && tops.length > 1 ? [tops[1]?.id ?? '', tops[0]?.id ?? ''] : []
+      return { hits, relations, darkCloth, method: { flash, colourOrder }, explicit }
+    })
+
+const anyRing: fc.Arbitrary<Extract<PressSpace, { kind: 'stations' }>> = fc
+  .record({
+    states: fc.array(fc.constantFrom('ok', 'ok', 'ok', 'noFlash', 'down', 'downFlash'), {
+      minLength: 4,
+      maxLength: 8,
+    }),
+    flashUnits: fc.integer({ min: 0, max: 3 }),
+    cool: fc.integer({ min: 0, max: 2 }),
+  })
+  .map(({ states, flashUnits, cool }) => ({
+    kind: 'stations',
+    stations: states.map((s, i) => ({
+      number: i + 1,
+      usable: s === 'ok' || s === 'noFlash',
+      flashAllowed: s === 'ok' || s === 'downFlash',
+    })),
+    flashUnits,
+    cool,
+  }))
+
+/** Scores a finished list of events from the rules alone; undefined when a rule is broken. Shares no code with the search. */
+function score(job: Job, events: readonly Event[], press: PressSpace): number | undefined {
+  const wetOnWet = press.kind === 'stations' || press.wetOnWet
+  const groupOf = new Map<number, number>()
+  let group = 0
+  let cost = 0
+  const order: number[] = []
+  for (const [at, e] of events.entries()) {
+    const before = events[at - 1]
+    const beforeRole = before?.kind === 'print' ? job.hits[before.hit]?.role : undefined
+    if (e.kind === 'flash') {
+      if (at === 0 || before?.kind === 'flash' || beforeRole === 'smoothing' || at === events.length - 1)
+        return undefined
+      if (order.some((i) => job.hits[i]?.role === 'expanding')) return undefined
+      const onlyWhites = order.every((i) => ['base', 'base2', 'smoothing'].includes(job.hits[i]?.role ?? ''))
+      if (job.method.flash === 'afterBase' && wetOnWet && !onlyWhites) return undefined
+      group++
+      cost += COST.flash
+      continue
+    }
+    const me = job.hits[e.hit] as Hit
+    if (me.role === 'smoothing') {
+      const adjacent = press.kind === 'heads' || e.station === (before?.station ?? 0) + 1
+      if (before?.kind !== 'flash' || !adjacent) return undefined
+    }
+    if (beforeRole === 'smoothing') {
+      const white = job.hits.some((h) => h.role === 'base2') ? 'base2' : 'highlight'
+      if (me.role !== white) return undefined
+    }
+    for (const i of order) {
+      const other = job.hits[i] as Hit
+      const meet = meeting(job, other, me)
+      const wet = groupOf.get(i) === group
+      const verdicts = pairCodes(other, me, { job, meet, wetOnWet })
+      const codes = verdicts.map(([code]) => code)
+      if (verdicts.some(([, v]) => v === 'any' || (v === 'dry' && !wet))) return undefined
+      const wetForbidden = verdicts.some(([, v]) => v === 'wet') && wet
+      const tolerated = job.method.flash === 'afterBase' && wetOnWet && !codes.includes('BASE_FLASH')
+      if (wetForbidden && !tolerated) return undefined
+      if (wetForbidden) cost += 60 * COST.mud
+      const points = mudTerms(other, me, meet, wet ? 'wet' : 'dry', job.method).reduce(
+        (sum, x) => sum + x.points,
+        0,
+      )
+      cost += Math.round(points * COST.mud)
+    }
+    order.push(e.hit)
+    groupOf.set(e.hit, group)
+  }
+  return press.kind === 'heads' ? cost : cost + layoutCost(job, events, press)
+}
+
+/** Missing cool-down and spare gaps of a layout. */
+function layoutCost(
+  job: Job,
+  events: readonly Event[],
+  press: Extract<PressSpace, { kind: 'stations' }>,
+): number {
+  let cost = 0
+  const taken = new Set(events.map((e) => e.station))
+  const lastPrint = Math.max(...events.map((e) => e.station ?? 0))
+  let cooling = 0
+  for (const { number, usable } of press.stations) {
+    if (number > lastPrint) break
+    const event = events.find((e) => e.station === number)
+    if (event?.kind === 'flash') cooling = press.cool
+    else if (event && job.hits[event.hit]?.role === 'smoothing') cooling = Math.max(0, cooling - 1)
+    else if (event) {
+      cost += cooling * COST.missingCool
+      cooling = 0
+    } else if (cooling > 0) cooling--
+    else if (usable && !taken.has(number)) cost += COST.spareGap
+  }
+  return cost
+}
+
+/** Every order with every set of flashes. */
+function* everyOrder(
+  n: number,
+  wanted: readonly Event[] = [],
+  left = [...Array(n).keys()],
+): Generator<readonly Event[]> {
+  if (left.length === 0) {
+    yield wanted
+    return
+  }
+  for (const hit of left) {
+    const rest = left.filter((x) => x !== hit)
+    yield* everyOrder(n, [...wanted, { kind: 'print', hit }], rest)
+    if (wanted.length > 0) yield* everyOrder(n, [...wanted, { kind: 'flash' }, { kind: 'print', hit }], rest)
+  }
+}
+
+/** Every way to hang an order on the ring. */
+function* everyLayout(
+  order: readonly Event[],
+  press: Extract<PressSpace, { kind: 'stations' }>,
+  from = 0,
+  done: readonly Event[] = [],
+): Generator<readonly Event[]> {
+  const next = order[done.length]
+  if (!next) {
+    yield done
+    return
+  }
+  for (let s = from; s < press.stations.length; s++) {
+    const station = press.stations[s]
+    if (!station || !(next.kind === 'flash' ? station.flashAllowed : station.usable)) continue
+    yield* everyLayout(order, press, s + 1, [...done, { ...next, station: station.number }])
+  }
+}
+
+function bruteForce(job: Job, press: PressSpace): number | undefined {
+  let best: number | undefined
+  for (const order of everyOrder(job.hits.length)) {
+    const anywhere = score(
+      job,
+      order,
+      press.kind === 'heads' ? press : { kind: 'heads', heads: 'unlimited', hasFlash: true, wetOnWet: true },
+    )
+    if (anywhere === undefined || (best !== undefined && anywhere >= best)) continue
+    if (press.kind === 'heads') {
+      best = anywhere
+      continue
+    }
+    if (order.filter((e) => e.kind === 'flash').length > press.flashUnits) continue
+    for (const layout of everyLayout(order, press)) {
+      const cost = score(job, layout, press)
+      if (cost !== undefined && (best === undefined || cost < best)) best = cost
+    }
+  }
+  return best
+}
+
+/** Search and brute force give the same cost, or both none; 1 when there is a plan. */
+function agree(job: Job, press: PressSpace): number {
+  const found = solve(job, press, 'press')
+  expect(found.fits ? found.cost : undefined).toBe(bruteForce(job, press))
+  if (found.fits) expect(score(job, found.events, press)).toBe(found.cost)
+  return found.fits ? 1 : 0
+}
+
+const smoothingAlone = (job: Job) =>
+  job.hits.some((h) => h.role === 'smoothing') &&
+  !job.hits.some((h) => h.role === 'base2' || h.role === 'highlight')
+
+describe('the search against trying everything', () => {
+  it('finds the cheapest order by hand and on a bench', () => {
+    let fits = 0
+    fc.assert(
+      fc.property(anyJob(6), fc.boolean(), (job, wetOnWet) => {
+        fc.pre(!smoothingAlone(job))
+        const press: PressSpace = { kind: 'heads', heads: 'unlimited', hasFlash: true, wetOnWet }
+        fits += agree(job, press)
+      }),
+      { numRuns: 250, seed: 11 },
+    )
+    expect(fits).toBeGreaterThan(80)
+  })
+  it('finds the cheapest layout of one revolution', () => {
+    let fits = 0
+    fc.assert(
+      fc.property(anyJob(5), anyRing, (job, press) => {
+        fc.pre(!smoothingAlone(job))
+        fits += agree(job, press)
+      }),
+      { numRuns: 400, seed: 12 },
+    )
+    expect(fits).toBeGreaterThan(80)
+  }, 120_000)
+})
+
+describe('what always holds', () => {
+  const twelve: PressSpace = {
+    kind: 'stations',
+    stations: Array.from({ length: 16 }, (_, i) => ({
+      number: i + 1,
+      usable: i !== 6,
+      flashAllowed: i !== 6,
+    })),
+    flashUnits: 4,
+    cool: 1,
+  }
+  it('every hit once, base first, nothing on a dead head, stations rising, units kept', () => {
+    let fitted = 0
+    fc.assert(
+      fc.property(anyJob(9), (job) => {
+        const found = solve(job, twelve, 'press')
+        if (!found.fits) {
+          expect(found.reasons.length).toBeGreaterThan(0)
+          return
+        }
+        fitted++
+        const prints = found.events.flatMap((e) => (e.kind === 'print' ? [e] : []))
+        expect(prints.map((e) => e.hit).sort()).toEqual(job.hits.map((_, i) => i))
+        const stations = found.events.map((e) => e.station ?? 0)
+        expect(stations).toEqual([...new Set(stations)].sort((a, b) => a - b))
+        expect(stations).not.toContain(7)
+        expect(found.events.filter((e) => e.kind === 'flash').length).toBeLessThanOrEqual(4)
+        const first = prints[0]
+        if (job.hits.some((h) => h.role === 'base')) expect(first && job.hits[first.hit]?.role).toBe('base')
+      }),
+      { numRuns: 150, seed: 13 },
+    )
+    expect(fitted).toBeGreaterThan(40)
+  })
+  it('a flash lies between a highlight and a black that overlap, and none after expanding ink', () => {
+    const extra: Hit[] = [
+      {
+        id: 'hw',
+        name: 'hw',
+        role: 'highlight',
+        L: 95,
+        opacity: 0.9,
+        coverage: 0.1,
+        system: 'plastisol',
+        onBase: true,
+      },
+      {
+        id: 'bk',
+        name: 'bk',
+        role: 'black',
+        L: 10,
+        opacity: 0.9,
+        coverage: 0.1,
+        system: 'plastisol',
+        onBase: true,
+      },
+    ]
+    fc.assert(
+      fc.property(anyJob(7), (any) => {
+        const job: Job = {
+          ...any,
+          method: { ...any.method, flash: 'where' },
+          hits: [...any.hits, ...extra],
+          relations: [...any.relations, { a: 'hw', b: 'bk', how: 'overlap', width: 0.0003 }],
+        }
+        const found = solve(job, twelve, 'press')
+        if (!found.fits) return
+        const place = (id: string) =>
+          found.events.findIndex((e) => e.kind === 'print' && job.hits[e.hit]?.id === id)
+        const between = found.events.slice(
+          Math.min(place('hw'), place('bk')),
+          Math.max(place('hw'), place('bk')),
+        )
+        expect(between.some((e) => e.kind === 'flash')).toBe(true)
+        const puff = found.events.findIndex(
+          (e) => e.kind === 'print' && job.hits[e.hit]?.role === 'expanding',
+        )
+        if (puff >= 0) expect(found.events.slice(puff).some((e) => e.kind === 'flash')).toBe(false)
+      }),
+      { numRuns: 150, seed: 14 },
+    )
+  })
+})

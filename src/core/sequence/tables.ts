@@ -1,0 +1,129 @@
+import { type Hit, type Job, meeting } from './hit'
+import { mudTerms } from './mud'
+import { type PairCode, pairCodes } from './rules'
+
+/** One cost scale for everything, integers: flashes > mud > missing cool-down > moves > spare gaps. */
+export const COST = {
+  flash: 10_000_000,
+  mud: 100,
+  missingCool: 4000,
+  spareGap: 1,
+  wetAgainstSchool: 6000,
+} as const
+
+export const FORBIDDEN = 1_000_000_000
+
+/** At this many hits the tables take about 20 MB. */
+export const MOST_HITS = 14
+
+export interface Pair {
+  readonly wet: number
+  readonly dry: number
+  readonly codes: readonly PairCode[]
+}
+
+/** The job as the search sees it: costs of ordered pairs and bit masks over hits. */
+export interface Tables {
+  readonly n: number
+  readonly full: number
+  readonly hits: readonly Hit[]
+  /** `pair[i][j]`: i before j. */
+  readonly pair: readonly (readonly Pair[])[]
+  /** Hits that must be printed before j. */
+  readonly before: readonly number[]
+  /** Hits that must not be wet, or not be dry, when j is printed. */
+  readonly notWet: readonly number[]
+  readonly notDry: readonly number[]
+  /** Hits that care whether i is wet or dry. */
+  readonly cares: readonly number[]
+  readonly smoothing: number
+  /** The whites that may follow the smoothing screen. */
+  readonly whites: number
+  readonly expanding: number
+  /** Printed sets in which a flash is allowed at all are subsets of this. */
+  readonly flashWithin: number
+}
+
+const maskOf = (hits: readonly Hit[], test: (h: Hit) => boolean): number =>
+  hits.reduce((mask, h, i) => (test(h) ? mask | (1 << i) : mask), 0)
+
+function pairOf(job: Job, i: Hit, j: Hit, wetOnWet: boolean): Pair {
+  const meet = meeting(job, i, j)
+  const codes = pairCodes(i, j, { job, meet, wetOnWet })
+  const has = (verdict: string, except?: PairCode) =>
+    codes.some(([code, v]) => v === verdict && code !== except)
+  const mud = (state: 'wet' | 'dry') =>
+    Math.round(COST.mud * mudTerms(i, j, meet, state, job.method).reduce((sum, t) => sum + t.points, 0))
+  // The school that flashes after the base only tolerates what other rules would forbid wet, at a price.
+  const tolerated =
+    job.method.flash === 'afterBase' && wetOnWet && !codes.some(([code]) => code === 'BASE_FLASH')
+  const wetForbidden = has('any') || (has('wet') && !tolerated)
+  return {
+    wet: wetForbidden ? FORBIDDEN : mud('wet') + (tolerated && has('wet') ? COST.wetAgainstSchool : 0),
+    dry: has('any') || has('dry') ? FORBIDDEN : mud('dry'),
+    codes: codes.map(([code]) => code),
+  }
+}
+
+/** Builds the tables of a job once; every search reads them. */
+export function buildTables(job: Job, wetOnWet: boolean): Tables {
+  const { hits } = job
+  const n = hits.length
+  const pair = hits.map((i) => hits.map((j) => pairOf(job, i, j, wetOnWet)))
+  const at = (i: number, j: number) => pair[i]?.[j] as Pair
+  const collect = (test: (other: number, self: number) => boolean) =>
+    hits.map((_, self) => maskOf(hits, (h) => hits.indexOf(h) !== self && test(hits.indexOf(h), self)))
+  const base2 = maskOf(hits, (h) => h.role === 'base2')
+  return {
+    n,
+    full: (1 << n) - 1,
+    hits,
+    pair,
+    before: collect((i, j) => at(j, i).wet === FORBIDDEN && at(j, i).dry === FORBIDDEN),
+    notWet: collect((i, j) => at(i, j).wet === FORBIDDEN),
+    notDry: collect((i, j) => at(i, j).dry === FORBIDDEN),
+    cares: collect((j, i) => at(i, j).wet !== at(i, j).dry),
+    smoothing: maskOf(hits, (h) => h.role === 'smoothing'),
+    whites: base2 || maskOf(hits, (h) => h.role === 'highlight'),
+    expanding: maskOf(hits, (h) => h.role === 'expanding'),
+    flashWithin:
+      job.method.flash === 'afterBase' && wetOnWet
+        ? maskOf(hits, (h) => ['base', 'base2', 'smoothing'].includes(h.role))
+        : (1 << n) - 1,
+  }
+}
+
+/** Prints `j` on what is printed: the cost, or FORBIDDEN. */
+export function printCost(t: Tables, j: number, mask: number, wet: number): number {
+  if (mask & (1 << j) || (t.before[j] as number) & ~mask) return FORBIDDEN
+  if ((wet & (t.notWet[j] as number)) | (mask & ~wet & (t.notDry[j] as number))) return FORBIDDEN
+  if (whiteOwed(t, mask) && !(t.whites & (1 << j))) return FORBIDDEN
+  let cost = 0
+  for (let i = 0; i < t.n; i++) {
+    if (mask & (1 << i)) cost += (wet & (1 << i) ? t.pair[i]?.[j]?.wet : t.pair[i]?.[j]?.dry) as number
+  }
+  return cost
+}
+
+/** The smoothing screen has printed and its white has not. */
+export const whiteOwed = (t: Tables, mask: number): boolean =>
+  (mask & t.smoothing) !== 0 && (mask & t.whites) === 0
+
+/** The smoothing screen could print now. */
+export const smoothingDue = (t: Tables, mask: number): boolean =>
+  t.smoothing !== 0 &&
+  (mask & t.smoothing) === 0 &&
+  ((t.before[31 - Math.clz32(t.smoothing)] as number) & ~mask) === 0 &&
+  mask !== 0
+
+export const flashAllowed = (t: Tables, mask: number): boolean =>
+  (mask & ~t.flashWithin) === 0 && (mask & t.expanding) === 0 && !whiteOwed(t, mask)
+
+/** Wet hits that some unprinted hit still cares about: dropping the others loses nothing. */
+export function compactWet(t: Tables, mask: number, wet: number): number {
+  let kept = wet
+  for (let i = 0; i < t.n; i++) {
+    if (kept & (1 << i) && ((t.cares[i] as number) & ~mask) === 0) kept &= ~(1 << i)
+  }
+  return kept
+}

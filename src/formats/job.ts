@@ -1,0 +1,93 @@
+import * as yup from 'yup'
+import { DEFAULT_METHOD } from '@/core/advice'
+import { type CheckedShop, methodSchema, type Shop, shopSchema } from '@/core/equipment'
+import { type Order, orderSchema, splitOrder } from '@/core/order'
+import type { Decisions } from '@/core/plan'
+import { filePath, toNamedUnits, toSi } from './namedUnits'
+
+/** What a job file holds: an order, the shop facts its plan needs, and what the lead decided for one run. */
+export interface JobFile {
+  readonly order: Order
+  readonly shop: Shop
+  readonly decisions: Decisions
+}
+
+export type JobRead =
+  | { readonly ok: true; readonly job: JobFile }
+  | { readonly ok: false; readonly wrong: readonly string[] }
+
+const jobSchema = yup.object({
+  format: yup.string().oneOf(['orvint-job'], 'format must be "orvint-job".').required('format is missing.'),
+  version: yup.number().oneOf([1], 'version must be 1.').required('version is missing.'),
+  order: orderSchema,
+  shop: shopSchema.required(),
+  decisions: yup.object({
+    runId: yup.string().required('Which run?'),
+    method: methodSchema.default({}),
+    overridesSi: yup.object().default({}),
+    order: yup.array(yup.string().required()).default([]),
+  }),
+})
+
+/**
+ * Reads the text of a job file.
+ *
+ * @returns every mistake as `place: message`, in the names the file uses
+ */
+export function readJob(text: string): JobRead {
+  let raw: unknown
+  try {
+    raw = JSON.parse(text)
+  } catch (error) {
+    return { ok: false, wrong: [`Not JSON: ${(error as Error).message}`] }
+  }
+  try {
+    const { order, shop, decisions } = jobSchema.validateSync(toSi(raw), {
+      abortEarly: false,
+      stripUnknown: true,
+    })
+    const { runId, method, order: byHand } = decisions
+    const overrides =
+      (toSi(raw) as { decisions: { overridesSi?: Decisions['overrides'] } }).decisions.overridesSi ?? {}
+    const facts = shop as unknown as CheckedShop
+    const job: JobFile = {
+      order: order as Order,
+      shop: { ...facts, method: { ...DEFAULT_METHOD, ...facts.method } },
+      decisions: { runId, method: method as Decisions['method'], overrides, order: byHand },
+    }
+    const wrong = doesNotBelong(job)
+    return wrong.length > 0 ? { ok: false, wrong } : { ok: true, job }
+  } catch (error) {
+    if (!(error instanceof yup.ValidationError)) throw error
+    const rows = error.inner.length > 0 ? error.inner : [error]
+    return { ok: false, wrong: rows.map((e) => `${filePath(e.path ?? '') || 'file'}: ${e.message}`) }
+  }
+}
+
+/** References inside the file that lead nowhere. */
+function doesNotBelong({ order, shop, decisions }: JobFile): readonly string[] {
+  const runs = splitOrder(order).map((r) => r.id)
+  const presses = shop.presses.map((p) => p.id)
+  return [
+    ...(runs.includes(decisions.runId)
+      ? []
+      : [`decisions.runId: the order has no run ${decisions.runId}; it has ${runs.join(', ') || 'none'}.`]),
+    ...shop.flashes.flatMap((f, i) =>
+      presses.includes(f.pressId) ? [] : [`shop.flashes[${i}].pressId: no press ${f.pressId}.`],
+    ),
+    ...Object.entries(decisions.overrides).flatMap(([key, value]) =>
+      typeof value === 'number' || typeof value === 'string'
+        ? []
+        : [`decisions.overridesSi.${key}: a number in SI, or a word.`],
+    ),
+  ]
+}
+
+/** Writes a job file. */
+export function writeJob({ order, shop, decisions }: JobFile): string {
+  const { overrides, ...rest } = decisions
+  const body = toNamedUnits({ format: 'orvint-job', version: 1, order, shop, decisions: rest }) as {
+    decisions: Record<string, unknown>
+  }
+  return `${JSON.stringify({ ...body, decisions: { ...body.decisions, overridesSi: overrides } }, null, 2)}\n`
+}

@@ -1,0 +1,69 @@
+import { KINDS } from '@/core/quantity'
+
+/**
+ * In files a quantity carries its unit in its name: `widthMm`. Here each such name with its SI name and factor; both
+ * directions read this one table.
+ */
+const unit = (kind: keyof typeof KINDS, symbol: string): number => {
+  const found = KINDS[kind].units.find((u) => u.symbol === symbol)
+  if (!found) throw new Error(`no unit ${symbol}`)
+  return found.factor
+}
+const MM = unit('length', 'mm')
+const PERCENT = unit('share', '%')
+
+const NAMES: Readonly<Record<string, readonly [fileName: string, factor: number]>> = {
+  width: ['widthMm', MM],
+  height: ['heightMm', MM],
+  length: ['lengthMm', MM],
+  palletWidth: ['palletWidthMm', MM],
+  palletHeight: ['palletHeightMm', MM],
+  heatedLength: ['heatedLengthMm', MM],
+  beltWidth: ['beltWidthMm', MM],
+  weight: ['weightGsm', unit('arealMass', 'g/m²')],
+  cotton: ['cottonPercent', PERCENT],
+  polyester: ['polyesterPercent', PERCENT],
+  coverage: ['coveragePercent', PERCENT],
+  ruling: ['rulingLpi', unit('ruling', 'lpi')],
+  mesh: ['meshPerCm', unit('meshCount', 'T/cm')],
+  tension: ['tensionNPerCm', unit('tension', 'N/cm')],
+}
+const BY_FILE_NAME = new Map(
+  Object.entries(NAMES).map(([name, [file, factor]]) => [file, [name, factor] as const]),
+)
+
+const isRecord = (x: unknown): x is Record<string, unknown> =>
+  typeof x === 'object' && x !== null && !Array.isArray(x)
+
+/** Six digits after the point of a file unit: under a nanometre, and free of binary dust. */
+const tidy = (x: number) => Number(x.toFixed(6))
+
+function walk(value: unknown, rename: (key: string, value: unknown) => readonly [string, unknown]): unknown {
+  if (Array.isArray(value)) return value.map((x) => walk(x, rename))
+  if (!isRecord(value)) return value
+  return Object.fromEntries(
+    Object.entries(value).map(([key, x]) => {
+      const [name, next] = rename(key, x)
+      return [name, walk(next, rename)]
+    }),
+  )
+}
+
+/** From file names and units to SI. What is no number stays as it is, for the check to refuse. */
+export const toSi = (value: unknown): unknown =>
+  walk(value, (key, x) => {
+    const found = BY_FILE_NAME.get(key)
+    if (!found) return [key, x]
+    return [found[0], typeof x === 'number' ? Number((x * found[1]).toPrecision(12)) : x]
+  })
+
+/** From SI to file names and units. */
+export const toNamedUnits = (value: unknown): unknown =>
+  walk(value, (key, x) => {
+    const found = NAMES[key]
+    return found && typeof x === 'number' ? [found[0], tidy(x / found[1])] : [key, x]
+  })
+
+/** A path in SI names as the file writes it: `lines[0].cloth.weight` is `lines[0].cloth.weightGsm`. */
+export const filePath = (path: string): string =>
+  path.replace(/[A-Za-z]+$/, (last) => NAMES[last]?.[0] ?? last)

@@ -1,0 +1,95 @@
+import { type Advice, type Reason, settled, tell } from '@/core/advice'
+import type { RunPlan } from '@/core/plan'
+import { shownUnit, showQuantity } from '@/core/quantity'
+
+const reasonOut = (r: Reason) => ({
+  rule: r.rule,
+  says: tell(r, 'metric'),
+  source: r.source,
+  ...(r.severity === undefined ? {} : { severity: r.severity }),
+})
+
+/** An advice with its values in the unit named beside them, metric. */
+function adviceOut(a: Advice) {
+  const common = { key: a.key, label: a.label, why: a.reasons.map(reasonOut) }
+  if (a.kind === 'choice')
+    return { ...common, value: settled(a), advised: a.advised, choices: a.choices.map((c) => c.value) }
+  const unit = shownUnit(a.kind, 'metric')
+  const inUnit = (x: number) => Number(((x - (unit.offset ?? 0)) / unit.factor).toPrecision(8))
+  return {
+    ...common,
+    value: inUnit(a.chosen ?? a.advised),
+    advised: inUnit(a.advised),
+    range: a.range.map(inUnit),
+    unit: showQuantity(a.kind, 0, 'metric').unit,
+  }
+}
+
+const maybe = <K extends string>(name: K, a: Advice | undefined) =>
+  a === undefined ? {} : ({ [name]: adviceOut(a) } as Record<K, ReturnType<typeof adviceOut>>)
+
+/** A run plan as plain JSON: `orvint-plan`, version 1. */
+export const planOut = (p: RunPlan) => ({
+  format: 'orvint-plan',
+  version: 1,
+  run: {
+    id: p.run.id,
+    placement: p.run.placement.id,
+    pieces: p.run.quantity,
+    why: p.run.reasons.map(reasonOut),
+  },
+  press: adviceOut(p.pressAdvice),
+  bases: p.colours.map((c) => ({ ink: c.inkId, ...adviceOut(c.base) })),
+  secondWhite: adviceOut(p.secondWhite),
+  ...maybe('baseCoverage', p.baseCoverage),
+  sequence: {
+    fits: p.sequence.fits,
+    byHand: p.sequence.byHand,
+    places: p.sequence.cells.map((c) => {
+      const station = 'station' in c && c.station !== undefined ? { station: c.station } : {}
+      const what = c.kind === 'print' ? { hit: c.hitId } : c.kind === 'flash' ? { flash: c.flash + 1 } : {}
+      return { does: c.kind, ...station, ...what }
+    }),
+    why: p.sequence.reasons.map(reasonOut),
+  },
+  hits: p.hits.map((h) => ({
+    id: h.hit.id,
+    name: h.hit.name,
+    role: h.hit.role,
+    frame: h.frame?.id ?? null,
+    mesh: adviceOut(h.mesh),
+    blade: adviceOut(h.stroke.blade),
+    angle: adviceOut(h.stroke.angle),
+    pressure: adviceOut(h.stroke.pressure),
+    strokeTime: adviceOut(h.stroke.time),
+    strokes: adviceOut(h.stroke.strokes),
+    flood: adviceOut(h.stroke.flood),
+    ...maybe('film', h.film),
+    ...maybe('ink', h.ink),
+    why: h.reasons.map(reasonOut),
+  })),
+  flashes: p.flashes.map((f) => ({
+    unit: f.unit?.name ?? null,
+    dwell: adviceOut(f.dwell),
+    why: f.reasons.map(reasonOut),
+  })),
+  ...maybe('flashHeight', p.flashHeight),
+  ...maybe('coolDown', p.coolDown),
+  offContact: adviceOut(p.offContact),
+  bladeLength: adviceOut(p.bladeLength),
+  ...maybe('direction', p.direction),
+  cure: {
+    film: adviceOut(p.cure.film),
+    dwell: adviceOut(p.cure.dwell),
+    dryer: adviceOut(p.cure.dryer),
+    ...maybe('belt', p.cure.belt),
+  },
+  placement: {
+    groups: p.placement.groups.map((g) => ({ group: g.group, sizes: g.sizes, down: adviceOut(g.down) })),
+    ...maybe('side', p.placement.side),
+  },
+  ...(p.time && {
+    time: { setup: adviceOut(p.time.setup), rate: adviceOut(p.time.rate), total: adviceOut(p.time.total) },
+  }),
+  warnings: p.warnings.map(reasonOut),
+})

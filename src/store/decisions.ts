@@ -1,0 +1,85 @@
+import { group } from 'd3-array'
+import type { ShopMethod } from '@/core/advice'
+import type { Decisions } from '@/core/plan'
+import type { Database } from './database'
+import type { Tables } from './schema'
+
+/** What the lead decided for a run, with the version it was read at. */
+export interface StoredDecisions {
+  readonly decisions: Decisions
+  readonly version: number
+}
+
+export type SavedDecisions =
+  | { readonly ok: true; readonly version: number }
+  | { readonly ok: false; readonly now: StoredDecisions | undefined }
+
+const decisionsOf = (runId: string, rows: readonly Tables['decision'][]): Decisions => {
+  const of = (kind: string) => rows.filter((r) => r.kind === kind)
+  return {
+    runId,
+    method: Object.fromEntries(of('school').map((r) => [r.key, r.word])) as Partial<ShopMethod>,
+    overrides: Object.fromEntries(of('override').map((r) => [r.key, r.number ?? r.word ?? ''])),
+    order: of('order').flatMap((r) => (r.word ?? '').split(',').filter(Boolean)),
+  }
+}
+
+/** Decisions of every run, or of one order's runs, by run id. */
+export async function loadDecisions(
+  db: Database,
+  orderId?: string,
+): Promise<ReadonlyMap<string, StoredDecisions>> {
+  const runs = db.selectFrom('run').select(['id', 'version'])
+  const rows = db.selectFrom('decision').innerJoin('run', 'run.id', 'decision.run_id').selectAll('decision')
+  const [found, decided] = await Promise.all([
+    (orderId === undefined ? runs : runs.where('order_id', '=', orderId)).execute(),
+    (orderId === undefined ? rows : rows.where('run.order_id', '=', orderId)).execute(),
+  ])
+  const byRun = group(decided, (r) => r.run_id)
+  return new Map(
+    found.map(({ id, version }) => [id, { decisions: decisionsOf(id, byRun.get(id) ?? []), version }]),
+  )
+}
+
+/** Replaces the decisions of a run if they are still at `version`. */
+export async function saveDecisions(
+  db: Database,
+  decisions: Decisions,
+  version: number,
+): Promise<SavedDecisions> {
+  const { runId, method, overrides, order } = decisions
+  const rows: Tables['decision'][] = [
+    ...Object.entries(overrides).map(([key, value]) => ({
+      run_id: runId,
+      kind: 'override' as const,
+      key,
+      number: typeof value === 'number' ? value : null,
+      word: typeof value === 'string' ? value : null,
+    })),
+    ...Object.entries(method).map(([key, word]) => ({
+      run_id: runId,
+      kind: 'school' as const,
+      key,
+      number: null,
+      word,
+    })),
+    ...(order.length > 0
+      ? [{ run_id: runId, kind: 'order' as const, key: 'order', number: null, word: order.join(',') }]
+      : []),
+  ]
+  const done = await db.transaction().execute(async (tx) => {
+    const { numUpdatedRows } = await tx
+      .updateTable('run')
+      .set({ version: version + 1 })
+      .where('id', '=', runId)
+      .where('version', '=', version)
+      .executeTakeFirst()
+    if (numUpdatedRows === 0n) return false
+    await tx.deleteFrom('decision').where('run_id', '=', runId).execute()
+    if (rows.length > 0) await tx.insertInto('decision').values(rows).execute()
+    return true
+  })
+  if (done) return { ok: true, version: version + 1 }
+  const run = await db.selectFrom('run').select('order_id').where('id', '=', runId).executeTakeFirst()
+  return { ok: false, now: run && (await loadDecisions(db, run.order_id)).get(runId) }
+}

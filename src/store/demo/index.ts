@@ -1,0 +1,16 @@
+import type { Database } from '../database'
+import { saveDecisions } from '../decisions'
+import { addOrder } from '../orders'
+import { seedShop } from '../shop'
+import { DEMO_DECISIONS, demoOrders } from './orders'
+import { DEMO_CLOTHS, DEMO_INKS, DEMO_SHOP } from './shop'
+
+export { DEMO_CLOTHS, DEMO_DECISIONS, DEMO_INKS, DEMO_SHOP, demoOrders }
+
+/** Puts the demo shop and its ten orders into a database that holds no shop yet; due dates lie around `today`. */
+export async function seedDemo(db: Database, today: string): Promise<void> {
+  if (await db.selectFrom('shop').select('id').executeTakeFirst()) return
+  await seedShop(db, { shop: DEMO_SHOP, inks: DEMO_INKS, cloths: DEMO_CLOTHS })
+  for (const order of demoOrders(today)) await addOrder(db, order)
+  for (const decisions of DEMO_DECISIONS) await saveDecisions(db, decisions, 1)
+}

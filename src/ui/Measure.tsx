@@ -1,0 +1,21 @@
+'use client'
+
+import { Box } from '@chakra-ui/react'
+import { type Kind, showQuantity } from '@/core/quantity'
+import { useSettings } from './settings'
+
+/** A quantity to read: the number strong, its unit lighter. */
+export function Measure({ kind, value }: { readonly kind: Kind; readonly value: number }) {
+  const { units } = useSettings()
+  const { number, unit } = showQuantity(kind, value, units)
+  return (
+    <Box as="span" whiteSpace="nowrap">
+      {number}
+      {unit && (
+        <Box as="span" fontSize="0.8em" fontWeight="400" color="soft">
+          {unit === '°' ? unit : `\u00a0${unit}`}
+        </Box>
+      )}
+    </Box>
+  )
+}

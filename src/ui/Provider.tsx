@@ -1,0 +1,54 @@
+'use client'
+
+import { ChakraProvider } from '@chakra-ui/react'
+import createCache from '@emotion/cache'
+import { CacheProvider } from '@emotion/react'
+import { useServerInsertedHTML } from 'next/navigation'
+import { type ReactNode, useState } from 'react'
+import { SettingsProvider } from './settings'
+import { system } from './system'
+
+/** Collects the styles that a server render makes and sends them along, so that the browser hydrates the same page. */
+function useEmotionRegistry() {
+  const [registry] = useState(() => {
+    const cache = createCache({ key: 'css' })
+    cache.compat = true
+    const insert = cache.insert
+    let fresh: string[] = []
+    cache.insert = (...args) => {
+      const [, serialized] = args
+      if (cache.inserted[serialized.name] === undefined) fresh.push(serialized.name)
+      return insert(...args)
+    }
+    const flush = () => {
+      const names = fresh
+      fresh = []
+      return names
+    }
+    return { cache, flush }
+  })
+  useServerInsertedHTML(() => {
+    const names = registry.flush()
+    if (names.length === 0) return null
+    const styles = names.map((n) => registry.cache.inserted[n]).join('')
+    return (
+      <style
+        key={registry.cache.key}
+        data-emotion={`${registry.cache.key} ${names.join(' ')}`}
+        // biome-ignore lint/security/noDangerouslySetInnerHtml: styles made by this app, from no one's input
+        dangerouslySetInnerHTML={{ __html: styles }}
+      />
+    )
+  })
+  return registry.cache
+}
+
+export function Provider({ children }: { readonly children: ReactNode }) {
+  return (
+    <CacheProvider value={useEmotionRegistry()}>
+      <ChakraProvider value={system}>
+        <SettingsProvider>{children}</SettingsProvider>
+      </ChakraProvider>
+    </CacheProvider>
+  )
+}

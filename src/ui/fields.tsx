@@ -1,0 +1,248 @@
+'use client'
+
+import { Box, chakra } from '@chakra-ui/react'
+import { type ReactNode, useId, useState } from 'react'
+import {
+  type FieldError,
+  type FieldPath,
+  get,
+  useController,
+  useFormContext,
+  useFormState,
+} from 'react-hook-form'
+import type { Order } from '@/core/order'
+import { type Kind, parseQuantity, writeQuantity } from '@/core/quantity'
+import { Select } from './Select'
+import { useSettings } from './settings'
+
+const Input = chakra('input')
+const Label = chakra('label')
+const Textarea = chakra('textarea')
+
+type Path = FieldPath<Order>
+
+const INVALID = { '&[aria-invalid=true]': { borderBottomWidth: '3px', borderColor: 'ink' } } as const
+const BOX = {
+  width: '100%',
+  bg: 'raised',
+  px: '1.5',
+  py: '1',
+  borderBottom: '1px solid',
+  borderColor: 'soft',
+  minHeight: '2.1rem',
+  css: INVALID,
+} as const
+
+interface FieldProps {
+  readonly name: Path
+  readonly label: string
+  /** The label is said but not shown: the column head shows it. */
+  readonly bare?: boolean
+  readonly width?: string
+  /** The message grows to the left: for fields at the right edge. */
+  readonly atRight?: boolean
+}
+
+/** The first message at a path, also where it belongs to a whole list. */
+function useMessage(name: Path): string | undefined {
+  const { control } = useFormContext<Order>()
+  const { errors } = useFormState({ control, name })
+  const error = get(errors, name) as FieldError | undefined
+  return error?.message ?? (error?.root as FieldError | undefined)?.message
+}
+
+/** Label above, message below, both tied to the input. */
+function Labelled({
+  name,
+  label,
+  bare,
+  width,
+  atRight,
+  children,
+}: FieldProps & {
+  readonly children: (ids: { id: string; 'aria-invalid': boolean; 'aria-describedby'?: string }) => ReactNode
+}) {
+  const id = useId()
+  const message = useMessage(name)
+  return (
+    <Box width={width ?? '100%'} minWidth="0" position="relative">
+      <Label htmlFor={id} display="block" fontSize="0.82rem" color="soft" srOnly={bare === true}>
+        {label}
+      </Label>
+      {children({
+        id,
+        'aria-invalid': message !== undefined,
+        ...(message === undefined ? {} : { 'aria-describedby': `${id}-message` }),
+      })}
+      {message !== undefined && (
+        <Box
+          id={`${id}-message`}
+          position="absolute"
+          top="calc(100% + 2px)"
+          {...(atRight ? { right: '0' } : { left: '0' })}
+          zIndex="4"
+          width="max-content"
+          maxWidth="15rem"
+          bg="ink"
+          color="work"
+          fontSize="0.82rem"
+          px="2"
+          py="1"
+        >
+          {message}
+        </Box>
+      )}
+    </Box>
+  )
+}
+
+/** Says what is wrong with a whole list. */
+export function ListMessage({ name }: { readonly name: Path }) {
+  const message = useMessage(name)
+  return message === undefined ? null : (
+    <Box role="alert" fontSize="0.87rem" fontWeight="650" pt="1">
+      {message}
+    </Box>
+  )
+}
+
+export function TextField({
+  type = 'text',
+  rows,
+  ...props
+}: FieldProps & { readonly type?: 'text' | 'date' | 'color'; readonly rows?: number }) {
+  const { register, getValues } = useFormContext<Order>()
+  // The server renders the value too; without it the page would come up empty.
+  const value = String(getValues(props.name) ?? '')
+  return (
+    <Labelled {...props}>
+      {(ids) =>
+        rows === undefined ? (
+          <Input
+            type={type}
+            {...BOX}
+            {...(type === 'color' ? { p: '0', width: '2.1rem', height: '2.1rem' } : {})}
+            {...ids}
+            defaultValue={value}
+            {...register(props.name)}
+          />
+        ) : (
+          <Textarea rows={rows} {...BOX} {...ids} defaultValue={value} {...register(props.name)} />
+        )
+      }
+    </Labelled>
+  )
+}
+
+/** A whole number of pieces. */
+export function CountField(props: FieldProps) {
+  const { register, getValues } = useFormContext<Order>()
+  // The server renders the value too; without it the page would come up empty.
+  const value = String(getValues(props.name) ?? '')
+  return (
+    <Labelled {...props}>
+      {(ids) => (
+        <Input
+          inputMode="numeric"
+          textAlign="right"
+          {...BOX}
+          {...ids}
+          defaultValue={value}
+          {...register(props.name, { setValueAs: (x) => (x === '' ? undefined : Number(x)) })}
+        />
+      )}
+    </Labelled>
+  )
+}
+
+export function SelectField({
+  options,
+  ...props
+}: FieldProps & { readonly options: Readonly<Record<string, string>> }) {
+  const { field } = useController<Order>({ name: props.name })
+  return (
+    <Labelled {...props}>
+      {(ids) => (
+        <Select
+          field
+          css={INVALID}
+          {...ids}
+          ref={field.ref}
+          name={field.name}
+          value={String(field.value ?? '')}
+          onChange={field.onChange}
+          onBlur={field.onBlur}
+        >
+          {Object.entries(options).map(([value, label]) => (
+            <option key={value} value={value}>
+              {label}
+            </option>
+          ))}
+        </Select>
+      )}
+    </Labelled>
+  )
+}
+
+export function CheckField({ name, label, bare }: FieldProps) {
+  const { register, getValues } = useFormContext<Order>()
+  return (
+    <Label display="inline-flex" alignItems="center" gap="1.5" minHeight="2.1rem" fontSize="0.9rem">
+      <Input
+        type="checkbox"
+        width="1.05rem"
+        height="1.05rem"
+        accentColor="#555"
+        defaultChecked={getValues(name) === true}
+        {...register(name)}
+      />
+      <Box as="span" srOnly={bare === true}>
+        {label}
+      </Box>
+    </Label>
+  )
+}
+
+/**
+ * A quantity typed in any unit of its kind. The form holds SI; what no one can read stays as text and is refused with
+ * an example. An empty optional field holds nothing.
+ */
+export function QuantityField({
+  kind,
+  optional = false,
+  ...props
+}: FieldProps & { readonly kind: Kind; readonly optional?: boolean }) {
+  const { field } = useController<Order>({ name: props.name })
+  const { units } = useSettings()
+  const [typed, setTyped] = useState<string>()
+  const value: unknown = field.value
+  const shown =
+    typeof value === 'number' ? writeQuantity(kind, value, units) : typeof value === 'string' ? value : ''
+  const take = (text: string) => {
+    setTyped(text)
+    if (optional && text.trim() === '') return field.onChange(undefined)
+    const read = parseQuantity(kind, text, units)
+    field.onChange(read.ok ? read.value : text)
+  }
+  return (
+    <Labelled {...props}>
+      {(ids) => (
+        <Input
+          textAlign="right"
+          autoComplete="off"
+          {...BOX}
+          {...ids}
+          ref={field.ref}
+          name={field.name}
+          value={typed ?? shown}
+          onChange={(e) => take(e.target.value)}
+          onFocus={(e) => e.target.select()}
+          onBlur={() => {
+            setTyped(undefined)
+            field.onBlur()
+          }}
+        />
+      )}
+    </Labelled>
+  )
+}

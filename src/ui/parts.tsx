@@ -1,0 +1,43 @@
+'use client'
+
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import type { ReactNode } from 'react'
+import type { NumberAdvice } from '@/core/advice'
+import { AdviceNumber } from './AdviceValue'
+import { Swatch } from './Swatch'
+
+export const PageTitle = chakra('h1', {
+  base: { fontSize: '1.7rem', fontWeight: '750', fontStretch: '80%', lineHeight: '1.1' },
+})
+
+/** An ink or screen by its colour and name. */
+export function InkName({ hex, name }: { readonly hex: string; readonly name: string }) {
+  return (
+    <Flex gap="2" align="center">
+      <Swatch hex={hex} /> <Box fontWeight="600">{name}</Box>
+    </Flex>
+  )
+}
+
+/** What matters most at a stage: large, under its name. */
+export function Headline({ label, children }: { readonly label: string; readonly children: ReactNode }) {
+  return (
+    <Box>
+      <Box fontSize="0.87rem" color="soft">
+        {label}
+      </Box>
+      <Box fontSize="1.9rem" fontWeight="650" lineHeight="1.15">
+        {children}
+      </Box>
+    </Box>
+  )
+}
+
+/** An advised number as a headline. */
+export function Figure({ advice, label }: { readonly advice: NumberAdvice; readonly label?: string }) {
+  return (
+    <Headline label={label ?? advice.label}>
+      <AdviceNumber advice={advice} size="1.9rem" />
+    </Headline>
+  )
+}

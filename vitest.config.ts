@@ -1,0 +1,16 @@
+import { fileURLToPath } from 'node:url'
+import { defineConfig } from 'vitest/config'
+
+export default defineConfig({
+  resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
+  test: {
+    include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
+    testTimeout: 30_000,
+    coverage: {
+      include: ['src/core/**/*.ts'],
+      exclude: ['**/*.test.ts', '**/index.ts'],
+      reporter: ['text-summary'],
+      thresholds: { lines: 90 },
+    },
+  },
+})
