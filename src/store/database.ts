@@ -1,6 +1,6 @@
 import { mkdirSync } from 'node:fs'
 import { join } from 'node:path'
-import { Kysely, type MigrationProvider, Migrator, SqliteDialect } from 'kysely'
+import { Kysely, type MigrationProvider, Migrator, SqliteDialect, sql, type Transaction } from 'kysely'
 import Sqlite from 'libsql'
 import { up as shopAndOrders } from './migrations/001_shop_and_orders'
 import type { Tables } from './schema'
@@ -28,17 +28,50 @@ export async function openDatabase(file: string): Promise<Database> {
   const db = new Kysely<Tables>({ dialect: new SqliteDialect({ database: sqlite as never }) })
   const { error } = await new Migrator({ db, provider: migrations }).migrateToLatest()
   if (error) throw error
+  // Summaries were computed by the program that wrote them; this one may know better.
+  await db.deleteFrom('run_summary').execute()
   return db
 }
 
-const shared = globalThis as { orvintDatabase?: Promise<Database> }
+/** The database in the data folder. */
+export const FILE = 'orvint.sqlite'
+
+const shared = globalThis as { orvintDatabase?: Promise<Database> | undefined }
+
+/**
+ * Runs a transaction. On a full disk the engine rolls back by itself and the rollback after it fails; the error that
+ * says why is the first one.
+ */
+export async function transact<T>(db: Database, work: (tx: Transaction<Tables>) => Promise<T>): Promise<T> {
+  let why: unknown
+  try {
+    return await db.transaction().execute((tx) =>
+      work(tx).catch((error) => {
+        why = error
+        throw error
+      }),
+    )
+  } catch (error) {
+    throw why ?? error
+  }
+}
+
+/** Changes when anything was written, by this server or by another program. */
+export async function changeStamp(db: Database): Promise<string> {
+  const { rows } = await sql<{ stamp: string }>`
+    SELECT total_changes() || '.' || data_version AS stamp FROM pragma_data_version`.execute(db)
+  return rows[0]?.stamp ?? ''
+}
 
 /** The one open database of the server; kept across hot reloads. */
 export function database(): Promise<Database> {
-  shared.orvintDatabase ??= (() => {
+  shared.orvintDatabase ??= (async () => {
     const folder = dataFolder()
     mkdirSync(folder, { recursive: true })
-    return openDatabase(join(folder, 'orvint.sqlite'))
-  })()
+    return openDatabase(join(folder, FILE))
+  })().catch((error) => {
+    shared.orvintDatabase = undefined
+    throw error
+  })
   return shared.orvintDatabase
 }

@@ -1,7 +1,7 @@
 import { group } from 'd3-array'
 import type { ShopMethod } from '@/core/advice'
 import type { Decisions } from '@/core/plan'
-import type { Database } from './database'
+import { type Database, transact } from './database'
 import type { Tables } from './schema'
 
 /** What the lead decided for a run, with the version it was read at. */
@@ -24,16 +24,17 @@ const decisionsOf = (runId: string, rows: readonly Tables['decision'][]): Decisi
   }
 }
 
-/** Decisions of every run, or of one order's runs, by run id. */
+/** Decisions of every run, or of the runs of these orders, by run id. */
 export async function loadDecisions(
   db: Database,
-  orderId?: string,
+  orderIds?: readonly string[],
 ): Promise<ReadonlyMap<string, StoredDecisions>> {
+  if (orderIds?.length === 0) return new Map()
   const runs = db.selectFrom('run').select(['id', 'version'])
   const rows = db.selectFrom('decision').innerJoin('run', 'run.id', 'decision.run_id').selectAll('decision')
   const [found, decided] = await Promise.all([
-    (orderId === undefined ? runs : runs.where('order_id', '=', orderId)).execute(),
-    (orderId === undefined ? rows : rows.where('run.order_id', '=', orderId)).execute(),
+    (orderIds === undefined ? runs : runs.where('order_id', 'in', orderIds)).execute(),
+    (orderIds === undefined ? rows : rows.where('run.order_id', 'in', orderIds)).execute(),
   ])
   const byRun = group(decided, (r) => r.run_id)
   return new Map(
@@ -47,8 +48,28 @@ export async function saveDecisions(
   decisions: Decisions,
   version: number,
 ): Promise<SavedDecisions> {
-  const { runId, method, overrides, order } = decisions
-  const rows: Tables['decision'][] = [
+  const { runId } = decisions
+  const rows = decisionRows(decisions)
+  const done = await transact(db, async (tx) => {
+    const { numUpdatedRows } = await tx
+      .updateTable('run')
+      .set({ version: version + 1 })
+      .where('id', '=', runId)
+      .where('version', '=', version)
+      .executeTakeFirst()
+    if (numUpdatedRows === 0n) return false
+    await tx.deleteFrom('decision').where('run_id', '=', runId).execute()
+    if (rows.length > 0) await tx.insertInto('decision').values([...rows]).execute()
+    return true
+  })
+  if (done) return { ok: true, version: version + 1 }
+  const run = await db.selectFrom('run').select('order_id').where('id', '=', runId).executeTakeFirst()
+  return { ok: false, now: run && (await loadDecisions(db, [run.order_id])).get(runId) }
+}
+
+/** Decisions as rows of the table. */
+export function decisionRows({ runId, method, overrides, order }: Decisions): readonly Tables['decision'][] {
+  return [
     ...Object.entries(overrides).map(([key, value]) => ({
       run_id: runId,
       kind: 'override' as const,
@@ -67,19 +88,4 @@ export async function saveDecisions(
       ? [{ run_id: runId, kind: 'order' as const, key: 'order', number: null, word: order.join(',') }]
       : []),
   ]
-  const done = await db.transaction().execute(async (tx) => {
-    const { numUpdatedRows } = await tx
-      .updateTable('run')
-      .set({ version: version + 1 })
-      .where('id', '=', runId)
-      .where('version', '=', version)
-      .executeTakeFirst()
-    if (numUpdatedRows === 0n) return false
-    await tx.deleteFrom('decision').where('run_id', '=', runId).execute()
-    if (rows.length > 0) await tx.insertInto('decision').values(rows).execute()
-    return true
-  })
-  if (done) return { ok: true, version: version + 1 }
-  const run = await db.selectFrom('run').select('order_id').where('id', '=', runId).executeTakeFirst()
-  return { ok: false, now: run && (await loadDecisions(db, run.order_id)).get(runId) }
 }

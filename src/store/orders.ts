@@ -1,14 +1,26 @@
 import { group } from 'd3-array'
-import type { Transaction } from 'kysely'
+import { subDays } from 'date-fns'
+import { sql, type Transaction } from 'kysely'
 import type { ArtRelation, GarmentLine, InkColour, Order, Placement, Weave } from '@/core/order'
 import { splitOrder } from '@/core/order'
-import type { Database } from './database'
+import { type Database, transact } from './database'
 import type { Tables } from './schema'
 
 /** An order with the version it was read at. */
 export interface StoredOrder {
   readonly order: Order
   readonly version: number
+  /** ISO time when it was deleted, if it was. */
+  readonly deletedAt?: string
+}
+
+/** Which orders a list shows. */
+export interface OrderQuery {
+  /** Part of a customer, job or number; empty finds all. */
+  readonly text: string
+  readonly deleted: boolean
+  readonly offset: number
+  readonly limit: number
 }
 
 /** A write that came too late carries what is there now. */
@@ -16,8 +28,26 @@ export type Saved =
   | { readonly ok: true; readonly version: number }
   | { readonly ok: false; readonly now: StoredOrder | undefined }
 
-/** All orders, or one, complete, by due date. */
-export async function loadOrders(db: Database, id?: string): Promise<readonly StoredOrder[]> {
+/** The orders a list shows, by due date, and how many there are in all. */
+export async function findOrders(
+  db: Database,
+  { text, deleted, offset, limit }: OrderQuery,
+): Promise<{ readonly ids: readonly string[]; readonly total: number }> {
+  const like = `%${text.replace(/[\\%_]/g, '\\$&')}%`
+  const base = db.selectFrom('customer_order').where('deleted_at', deleted ? 'is not' : 'is', null)
+  const found = text
+    ? base.where(sql<boolean>`(customer LIKE ${like} ESCAPE '\\' OR title LIKE ${like} ESCAPE '\\' OR id LIKE ${like} ESCAPE '\\')`)
+    : base
+  const [rows, { total }] = await Promise.all([
+    found.select('id').orderBy('due').orderBy('id').limit(limit).offset(offset).execute(),
+    found.select((e) => e.fn.countAll<number>().as('total')).executeTakeFirstOrThrow(),
+  ])
+  return { ids: rows.map((r) => r.id), total: Number(total) }
+}
+
+/** These orders, or all that are not deleted, complete, by due date. */
+export async function loadOrders(db: Database, ids?: readonly string[]): Promise<readonly StoredOrder[]> {
+  if (ids?.length === 0) return []
   const of = <T extends 'garment_line' | 'size_quantity' | 'placement' | 'placement_ink' | 'ink_relation'>(
     table: T,
   ) => {
@@ -25,13 +55,13 @@ export async function loadOrders(db: Database, id?: string): Promise<readonly St
       .selectFrom(table as 'placement')
       .selectAll()
       .orderBy('place')
-    return (id === undefined ? query : query.where('order_id', '=', id)).execute() as unknown as Promise<
+    return (ids === undefined ? query : query.where('order_id', 'in', ids)).execute() as unknown as Promise<
       Tables[T][]
     >
   }
   const heads = db.selectFrom('customer_order').selectAll().orderBy('due').orderBy('id')
   const [orders, lines, sizes, placements, inks, relations] = await Promise.all([
-    (id === undefined ? heads : heads.where('id', '=', id)).execute(),
+    (ids === undefined ? heads.where('deleted_at', 'is', null) : heads.where('id', 'in', ids)).execute(),
     of('garment_line'),
     of('size_quantity'),
     of('placement'),
@@ -46,8 +76,9 @@ export async function loadOrders(db: Database, id?: string): Promise<readonly St
     by(inks),
     by(relations),
   ]
-  return orders.map(({ version, ...head }) => ({
+  return orders.map(({ version, deleted_at, ...head }) => ({
     version,
+    ...(deleted_at === null ? {} : { deletedAt: deleted_at }),
     order: {
       ...head,
       lines: (linesBy.get(head.id) ?? []).map((l) => lineOf(l, sizesBy.get(head.id) ?? [])),
@@ -59,7 +90,7 @@ export async function loadOrders(db: Database, id?: string): Promise<readonly St
 }
 
 export const loadOrder = async (db: Database, id: string): Promise<StoredOrder | undefined> =>
-  (await loadOrders(db, id))[0]
+  (await loadOrders(db, [id]))[0]
 
 const lineOf = (l: Tables['garment_line'], sizes: readonly Tables['size_quantity'][]): GarmentLine => ({
   id: l.id,
@@ -111,28 +142,48 @@ const placementOf = (
 
 /** The next free order number. */
 export async function nextOrderId(db: Database): Promise<string> {
-  const ids = await db.selectFrom('customer_order').select('id').execute()
-  return `O-${Math.max(1000, ...ids.map((r) => Number(r.id.slice(2)))) + 1}`
+  const { last } = await db
+    .selectFrom('customer_order')
+    .select(sql<number | null>`max(cast(substr(id, 3) AS INTEGER))`.as('last'))
+    .executeTakeFirstOrThrow()
+  return `O-${Math.max(1000, last ?? 0) + 1}`
 }
 
 /** Adds a new order at version 1. */
 export async function addOrder(db: Database, order: Order): Promise<void> {
-  await db.transaction().execute(async (tx) => {
-    const { id, customer, title, due, notes } = order
-    await tx.insertInto('customer_order').values({ id, customer, title, due, notes }).execute()
-    await writeParts(tx, order)
+  await transact(db, (tx) => insertOrder(tx, { order, version: 1 }))
+}
+
+/** Adds orders, all or none. Lets others have a turn now and then: it may be thousands. */
+export async function addOrders(db: Database, orders: readonly Order[]): Promise<void> {
+  await transact(db, async (tx) => {
+    for (const [i, order] of orders.entries()) {
+      await insertOrder(tx, { order, version: 1 })
+      if (i % 50 === 49) await new Promise((resume) => setImmediate(resume))
+    }
   })
+}
+
+export async function insertOrder(tx: Transaction<Tables>, stored: StoredOrder): Promise<void> {
+  const { id, customer, title, due, notes } = stored.order
+  const { version, deletedAt } = stored
+  await tx
+    .insertInto('customer_order')
+    .values({ id, customer, title, due, notes, version, deleted_at: deletedAt ?? null })
+    .execute()
+  await writeParts(tx, stored.order)
 }
 
 /** Replaces an order if it is still at `version`; a stale write changes nothing and returns what is there. */
 export async function saveOrder(db: Database, order: Order, version: number): Promise<Saved> {
-  const done = await db.transaction().execute(async (tx) => {
+  const done = await transact(db, async (tx) => {
     const { id, customer, title, due, notes } = order
     const { numUpdatedRows } = await tx
       .updateTable('customer_order')
       .set({ customer, title, due, notes, version: version + 1 })
       .where('id', '=', id)
       .where('version', '=', version)
+      .where('deleted_at', 'is', null)
       .executeTakeFirst()
     if (numUpdatedRows === 0n) return false
     for (const table of ['garment_line', 'placement'] as const)
@@ -141,6 +192,31 @@ export async function saveOrder(db: Database, order: Order, version: number): Pr
     return true
   })
   return done ? { ok: true, version: version + 1 } : { ok: false, now: await loadOrder(db, order.id) }
+}
+
+/** Deletes an order so that it can be brought back. Says whether it was there. */
+export const deleteOrder = async (db: Database, id: string, now: Date): Promise<boolean> =>
+  mark(db, id, now.toISOString())
+
+export const bringBackOrder = async (db: Database, id: string): Promise<boolean> => mark(db, id, null)
+
+async function mark(db: Database, id: string, deleted_at: string | null): Promise<boolean> {
+  const { numUpdatedRows } = await db
+    .updateTable('customer_order')
+    .set((e) => ({ deleted_at, version: e('version', '+', 1) }))
+    .where('id', '=', id)
+    .where('deleted_at', deleted_at === null ? 'is not' : 'is', null)
+    .executeTakeFirst()
+  return numUpdatedRows > 0n
+}
+
+/** How long a deleted order can be brought back. */
+export const DELETED_DAYS = 30
+
+/** Forgets orders deleted more than thirty days ago. */
+export async function forgetDeleted(db: Database, now: Date): Promise<void> {
+  const before = subDays(now, DELETED_DAYS).toISOString()
+  await db.deleteFrom('customer_order').where('deleted_at', '<', before).execute()
 }
 
 /** Decisions of a run outlive a change that makes the run disappear for a moment. */

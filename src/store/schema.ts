@@ -2,7 +2,16 @@ import type { ColumnType } from 'kysely'
 
 /** Columns that must hold one of a few words are checked by the database; quantities are SI. */
 export interface Tables {
-  shop: { id: 1; name: string }
+  shop: {
+    id: 1
+    name: string
+    /** `1,2,3,4,5` */
+    days: string
+    opens: number
+    closes: number
+    version: ColumnType<number, number | undefined, number>
+  }
+  pause: { place: number; begins: number; ends: number }
   method: { school: string; option: string }
   press: {
     id: string
@@ -18,8 +27,8 @@ export interface Tables {
   station: { press_id: string; number: number; usable: number; flash_allowed: number }
   flash_unit: { id: string; place: number; name: string; kind: string; press_id: string }
   dryer: { id: string; place: number; name: string; heated_length: number; belt_width: number }
-  frame: { id: string; width: number; height: number; mesh: number; tension: number; state: string }
-  blade: { id: string; hardness: string; length: number; edge: string }
+  frame: { id: string; place: number; width: number; height: number; mesh: number; tension: number; state: string }
+  blade: { id: string; place: number; hardness: string; length: number; edge: string }
   ink: {
     id: string
     place: number
@@ -37,6 +46,7 @@ export interface Tables {
     due: string
     notes: string
     version: ColumnType<number, number | undefined, number>
+    deleted_at: ColumnType<string | null, string | null | undefined, string | null>
   }
   garment_line: {
     order_id: string
@@ -92,6 +102,18 @@ export interface Tables {
     number: number | null
     word: string | null
   }
+  revision: RevisionColumns
+  /** What lists show of a run's plan, kept as long as `stamp` names the facts it was computed from. */
+  run_summary: { run_id: string; stamp: string; facts: string }
+}
+
+/** What was released, whole; never edited. `frozen` is JSON. */
+interface RevisionColumns {
+  run_id: string
+  number: number
+  code: string
+  released_at: string
+  frozen: string
 }
 
 interface ClothColumns {

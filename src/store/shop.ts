@@ -1,37 +1,53 @@
+import type { Selectable, Transaction } from 'kysely'
 import { DEFAULT_METHOD, type ShopMethod } from '@/core/advice'
-import type { Blade, FlashUnit, Frame, Press, ShelfInk, Shop } from '@/core/equipment'
-import type { Cloth, Weave } from '@/core/order'
-import type { Database } from './database'
+import {
+  type Blade,
+  type FlashUnit,
+  type Frame,
+  type Press,
+  type Shop,
+  type ShopAndShelf,
+  USUAL_HOURS,
+} from '@/core/equipment'
+import type { Weave } from '@/core/order'
+import { type Database, transact } from './database'
+import type { Tables } from './schema'
 
-/** The shop with its shelf: what a plan reads, and what forms offer. */
-export interface ShopAndShelf {
-  readonly shop: Shop
-  readonly inks: readonly ShelfInk[]
-  readonly cloths: readonly Cloth[]
+/** The shop with the version it was read at. */
+export interface StoredShop {
+  readonly shelf: ShopAndShelf
+  readonly version: number
 }
 
-/** Reads the whole shop. A shop not yet set up has no presses. */
-export async function loadShop(db: Database): Promise<ShopAndShelf> {
-  const all = <T extends 'press' | 'flash_unit' | 'dryer' | 'ink' | 'cloth'>(table: T) =>
+/** A write that came too late carries what is there now. */
+export type SavedShop =
+  | { readonly ok: true; readonly version: number }
+  | { readonly ok: false; readonly now: StoredShop }
+
+/** Reads the whole shop. A shop not yet set up has no presses, and version 0. */
+export async function loadShop(db: Database): Promise<StoredShop> {
+  const all = <T extends 'press' | 'flash_unit' | 'dryer' | 'frame' | 'blade' | 'ink' | 'cloth' | 'pause'>(
+    table: T,
+  ) =>
     db
       .selectFrom(table as 'press')
       .selectAll()
       .orderBy('place')
       .execute() as unknown as Promise<Row<T>[]>
-  const [name, options, presses, stations, flashes, dryers, frames, blades, inks, cloths] = await Promise.all(
-    [
-      db.selectFrom('shop').select('name').executeTakeFirst(),
+  const [head, options, presses, stations, flashes, dryers, frames, blades, inks, cloths, pauses] =
+    await Promise.all([
+      db.selectFrom('shop').selectAll().executeTakeFirst(),
       db.selectFrom('method').selectAll().execute(),
       all('press'),
       db.selectFrom('station').selectAll().orderBy('press_id').orderBy('number').execute(),
       all('flash_unit'),
       all('dryer'),
-      db.selectFrom('frame').selectAll().orderBy('mesh').orderBy('id').execute(),
-      db.selectFrom('blade').selectAll().orderBy('length').orderBy('hardness').execute(),
+      all('frame'),
+      all('blade'),
       all('ink'),
       all('cloth'),
-    ],
-  )
+      all('pause'),
+    ])
   const press = (p: Row<'press'>): Press => {
     const base = {
       id: p.id,
@@ -40,107 +56,156 @@ export async function loadShop(db: Database): Promise<ShopAndShelf> {
       palletHeight: p.pallet_height,
       board: p.board as Press['board'],
     }
+    const places = stations.filter((s) => s.press_id === p.id)
+    const down = places.filter((s) => s.usable === 0).map((s) => s.number)
     switch (p.kind) {
       case 'bench':
         return { ...base, kind: p.kind }
       case 'single':
-        return { ...base, kind: p.kind, heads: p.heads ?? 1 }
+        return { ...base, kind: p.kind, heads: p.heads ?? 1, down }
       case 'manual':
-        return { ...base, kind: p.kind, heads: p.heads ?? 1, pallets: p.pallets ?? 1 }
+        return { ...base, kind: p.kind, heads: p.heads ?? 1, pallets: p.pallets ?? 1, down }
       case 'automatic':
         return {
           ...base,
           kind: p.kind,
-          stations: stations
-            .filter((s) => s.press_id === p.id)
-            .map((s) => ({ number: s.number, usable: s.usable === 1, flashAllowed: s.flash_allowed === 1 })),
+          stations: places.map((s) => ({
+            number: s.number,
+            usable: s.usable === 1,
+            flashAllowed: s.flash_allowed === 1,
+          })),
         }
       default:
         return p.kind satisfies never
     }
   }
+  const shop: Shop = {
+    name: head?.name ?? '',
+    method: {
+      ...DEFAULT_METHOD,
+      ...Object.fromEntries(options.map((o) => [o.school, o.option])),
+    } as ShopMethod,
+    presses: presses.map(press),
+    flashes: flashes.map((f) => ({
+      id: f.id,
+      name: f.name,
+      kind: f.kind as FlashUnit['kind'],
+      pressId: f.press_id,
+    })),
+    dryers: dryers.map((d) => ({
+      id: d.id,
+      name: d.name,
+      heatedLength: d.heated_length,
+      beltWidth: d.belt_width,
+    })),
+    frames: frames.map(({ place: _, ...f }) => ({ ...f, state: f.state as Frame['state'] })),
+    blades: blades.map(({ place: _, ...b }) => ({ ...b, edge: b.edge as Blade['edge'] })),
+    hours: head
+      ? {
+          days: head.days.split(',').filter(Boolean).map(Number),
+          from: head.opens,
+          to: head.closes,
+          breaks: pauses.map((p) => ({ from: p.begins, to: p.ends })),
+        }
+      : USUAL_HOURS,
+  }
   return {
-    shop: {
-      name: name?.name ?? '',
-      method: {
-        ...DEFAULT_METHOD,
-        ...Object.fromEntries(options.map((o) => [o.school, o.option])),
-      } as ShopMethod,
-      presses: presses.map(press),
-      flashes: flashes.map((f) => ({
-        id: f.id,
-        name: f.name,
-        kind: f.kind as FlashUnit['kind'],
-        pressId: f.press_id,
-      })),
-      dryers: dryers.map((d) => ({
-        id: d.id,
-        name: d.name,
-        heatedLength: d.heated_length,
-        beltWidth: d.belt_width,
-      })),
-      frames: frames.map((f) => ({ ...f, state: f.state as Frame['state'] })),
-      blades: blades.map((b) => ({ ...b, edge: b.edge as Blade['edge'] })),
+    version: head?.version ?? 0,
+    shelf: {
+      shop,
+      inks: inks.map(({ place: _, ...ink }) => ink),
+      cloths: cloths.map(({ place: _, ...c }) => ({ ...c, weave: c.weave as Weave })),
     },
-    inks: inks.map(({ place: _, ...ink }) => ink),
-    cloths: cloths.map(({ place: _, ...c }) => ({ ...c, weave: c.weave as Weave })),
   }
 }
 
-type Row<T extends keyof import('./schema').Tables> = import('kysely').Selectable<
-  import('./schema').Tables[T]
->
+type Row<T extends keyof Tables> = Selectable<Tables[T]>
 
-/** Writes a whole shop into an empty database, in one transaction. */
-export async function seedShop(db: Database, { shop, inks, cloths }: ShopAndShelf): Promise<void> {
+const PARTS = [
+  'method',
+  'pause',
+  'station',
+  'flash_unit',
+  'press',
+  'dryer',
+  'frame',
+  'blade',
+  'ink',
+  'cloth',
+] as const
+
+/** Replaces the whole shop if it is still at `version` (0: not set up yet), in one transaction. */
+export async function saveShop(db: Database, shelf: ShopAndShelf, version: number): Promise<SavedShop> {
+  const done = await transact(db, async (tx) => {
+    const head = await tx.selectFrom('shop').select('version').executeTakeFirst()
+    if ((head?.version ?? 0) !== version) return false
+    await writeShop(tx, shelf, version + 1)
+    return true
+  })
+  return done ? { ok: true, version: version + 1 } : { ok: false, now: await loadShop(db) }
+}
+
+/** Writes a whole shop over what is there. */
+export async function writeShop(
+  tx: Transaction<Tables>,
+  { shop, inks, cloths }: ShopAndShelf,
+  version: number,
+): Promise<void> {
   const placed = <T>(rows: readonly T[]) => rows.map((row, place) => ({ ...row, place }))
-  await db.transaction().execute(async (tx) => {
-    await tx.insertInto('shop').values({ id: 1, name: shop.name }).execute()
-    await tx
-      .insertInto('method')
-      .values(Object.entries(shop.method).map(([school, option]) => ({ school, option })))
-      .execute()
-    for (const [place, p] of shop.presses.entries()) {
-      await tx
-        .insertInto('press')
-        .values({
-          id: p.id,
-          place,
-          name: p.name,
-          kind: p.kind,
-          pallet_width: p.palletWidth,
-          pallet_height: p.palletHeight,
-          board: p.board,
-          heads: p.kind === 'manual' || p.kind === 'single' ? p.heads : null,
-          pallets: p.kind === 'manual' ? p.pallets : null,
-        })
-        .execute()
-      if (p.kind !== 'automatic') continue
-      const stations = p.stations.map((s) => ({
-        press_id: p.id,
-        number: s.number,
-        usable: Number(s.usable),
-        flash_allowed: Number(s.flashAllowed),
-      }))
-      await tx.insertInto('station').values(stations).execute()
-    }
-    const flashes = placed(shop.flashes).map(({ pressId, ...f }) => ({ ...f, press_id: pressId }))
-    await tx.insertInto('flash_unit').values(flashes).execute()
-    const dryers = placed(shop.dryers).map(({ heatedLength, beltWidth, ...d }) => ({
+  const { days, from, to, breaks } = shop.hours
+  for (const table of [...PARTS, 'shop'] as const) await tx.deleteFrom(table).execute()
+  const rows: { readonly [T in keyof Tables]?: readonly object[] } = {
+    shop: [{ id: 1, name: shop.name, days: days.join(','), opens: from, closes: to, version }],
+    method: Object.entries(shop.method).map(([school, option]) => ({ school, option })),
+    pause: breaks.map((b, place) => ({ place, begins: b.from, ends: b.to })),
+    press: shop.presses.map((p, place) => ({
+      id: p.id,
+      place,
+      name: p.name,
+      kind: p.kind,
+      pallet_width: p.palletWidth,
+      pallet_height: p.palletHeight,
+      board: p.board,
+      heads: p.kind === 'manual' || p.kind === 'single' ? p.heads : null,
+      pallets: p.kind === 'manual' ? p.pallets : null,
+    })),
+    station: shop.presses.flatMap(stationsOf),
+    flash_unit: placed(shop.flashes).map(({ pressId, ...f }) => ({ ...f, press_id: pressId })),
+    dryer: placed(shop.dryers).map(({ heatedLength, beltWidth, ...d }) => ({
       ...d,
       heated_length: heatedLength,
       belt_width: beltWidth,
-    }))
-    await tx.insertInto('dryer').values(dryers).execute()
-    await tx
-      .insertInto('frame')
-      .values(shop.frames.map((f) => ({ ...f })))
-      .execute()
-    await tx
-      .insertInto('blade')
-      .values(shop.blades.map((b) => ({ ...b })))
-      .execute()
-    await tx.insertInto('ink').values(placed(inks)).execute()
-    await tx.insertInto('cloth').values(placed(cloths)).execute()
+    })),
+    frame: placed(shop.frames),
+    blade: placed(shop.blades),
+    ink: placed(inks),
+    cloth: placed(cloths),
+  }
+  for (const [table, values] of Object.entries(rows))
+    if (values.length > 0)
+      await tx
+        .insertInto(table as 'method')
+        .values(values as Tables['method'][])
+        .execute()
+}
+
+/** Every station of an automatic; of other presses the heads that are down. */
+function stationsOf(press: Press): readonly Tables['station'][] {
+  const row = (number: number, usable: boolean, flash: boolean) => ({
+    press_id: press.id,
+    number,
+    usable: Number(usable),
+    flash_allowed: Number(flash),
   })
+  switch (press.kind) {
+    case 'automatic':
+      return press.stations.map((s) => row(s.number, s.usable, s.flashAllowed))
+    case 'manual':
+    case 'single':
+      return press.down.map((n) => row(n, false, false))
+    case 'bench':
+      return []
+    default:
+      return press satisfies never
+  }
 }

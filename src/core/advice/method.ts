@@ -1,6 +1,8 @@
+import { type Kind, type System, writeQuantity } from '../quantity'
+
 /**
  * Where printers disagree: each question with its schools. A shop picks once; a job may differ. Rules read the
- * method as data. The first option of each question is the default.
+ * method as data. The first option of each question is the default. `{kind:value}` is a quantity in SI.
  */
 export const SCHOOLS = {
   white: {
@@ -14,8 +16,8 @@ export const SCHOOLS = {
   baseMesh: {
     question: 'Mesh of the base',
     options: {
-      coarse: 'Coarse, 43 to 64 T/cm: one strong hit',
-      fine: 'Fine, 77 to 90 T/cm: softer hand, second white on top',
+      coarse: 'Coarse, {meshCount:4300} to {meshCount:6400}: one strong hit',
+      fine: 'Fine, {meshCount:7700} to {meshCount:9000}: softer hand, second white on top',
     },
   },
   inBetween: {
@@ -35,7 +37,7 @@ export const SCHOOLS = {
   flash: {
     question: 'Flash',
     options: {
-      where: 'Where wet ink would spoil the next print',
+      where: 'Where wet ink would spoil the next print: fewest flashes that print clean',
       afterBase: 'After the base only: widest blends, more risk of mud',
       every: 'After every colour: safest register, slower, no wet blends but declared ones',
     },
@@ -44,44 +46,44 @@ export const SCHOOLS = {
     question: 'Order of the colours',
     options: {
       overpower: 'By what overpowers what, small areas first, highlight and black last',
-      light: 'Light to dark',
+      light: 'Light to dark: easy to explain, weaker where a light colour should stand on top',
     },
   },
   ruling: {
     question: 'Mesh against halftone ruling',
-    options: { four: 'At least 4.5 times the ruling', lean: 'From 3.5 times with thin stencils' },
+    options: { four: 'At least 4.5 times the ruling: no moire, finer mesh, less ink', lean: 'From 3.5 times with thin stencils: more ink, more risk of moire' },
   },
   offContact: {
     question: 'Off-contact',
-    options: { eighth: '3 mm by hand, 1.6 mm on an automatic', low: 'As low as the stencil allows' },
+    options: { eighth: '{length:0.0032} by hand, {length:0.0016} on an automatic: sharp with usual stencils', low: 'As low as the stencil allows: less image growth, needs tight screens' },
   },
   placement: {
     question: 'Full front below the collar',
-    options: { high: '64 to 76 mm', palm: 'A palm, 100 mm' },
+    options: { high: '{length:0.064} to {length:0.076}: reads on a table and on a body', palm: 'A palm, {length:0.1}: quick to check, sits low on small sizes' },
   },
   stroke: {
     question: 'Stroke',
-    options: { push: 'Push: easier on the wrist, like an automatic', pull: 'Pull' },
+    options: { push: 'Push: easier on the wrist, like an automatic', pull: 'Pull: sees the print as it comes, harder on the back' },
   },
   release: {
     question: 'Keeping the smoothing screen free of ink',
     options: {
-      clear: 'Lubricated screen with a sticky clear in it',
+      clear: 'Lubricated screen with a sticky clear in it: clean cloth, one more mix',
       spray: 'Silicone spray: contaminates cloth and later prints',
     },
   },
   cure: {
     question: 'Cure',
-    options: { tunnel: 'Tunnel', panel: 'Flash panel for a minute a piece: at most 60 an hour' },
+    options: { tunnel: 'Tunnel: even heat, keeps up with the press', panel: 'Flash panel for a minute a piece: at most 60 an hour' },
   },
   cureTemperature: {
     question: 'Film temperature at the cure',
-    options: { standard: '160 °C', hotter: '165 to 170 °C' },
+    options: { standard: '{temperature:433.15}: the usual cure', hotter: '{temperature:438.15} to {temperature:443.15}: safe for thick ink, more scorch and dye bleeding' },
   },
   ink: {
     question: 'House ink system',
     options: {
-      plastisol: 'Plastisol: stays open in the screen',
+      plastisol: 'Plastisol: stays open in the screen, heavier hand',
       highSolids: 'High-solids water-based: cleans with water, dries in the screen',
       waterBased: 'Water-based: softest, dries in the screen',
     },
@@ -95,3 +97,11 @@ export type ShopMethod = { readonly [S in School]: keyof (typeof SCHOOLS)[S]['op
 export const DEFAULT_METHOD = Object.fromEntries(
   Object.entries(SCHOOLS).map(([school, { options }]) => [school, Object.keys(options)[0]]),
 ) as ShopMethod
+
+/** What an option means and what it costs, in the reader's units. */
+export function optionWords(school: School, option: string, units: System): string {
+  const words = (SCHOOLS[school].options as Readonly<Record<string, string>>)[option] ?? option
+  return words.replace(/\{(\w+):([\d.]+)\}/g, (_, kind: Kind, value: string) =>
+    writeQuantity(kind, Number(value), units),
+  )
+}

@@ -1,6 +1,6 @@
 import type { ShopMethod } from '../advice'
 import type { Hex } from '../color'
-import type { Length, MeshCount } from '../quantity'
+import type { Duration, Length, MeshCount } from '../quantity'
 
 interface PressBase {
   readonly id: string
@@ -8,6 +8,12 @@ interface PressBase {
   readonly palletWidth: Length
   readonly palletHeight: Length
   readonly board: 'aluminium' | 'honeycomb' | 'rubber-topped' | 'wood'
+}
+
+interface Heads {
+  readonly heads: number
+  /** Numbers of the heads that are out of order. */
+  readonly down: readonly number[]
 }
 
 export interface Station {
@@ -20,9 +26,13 @@ export interface Station {
 /** A press by its kind: what it is, no behaviour. */
 export type Press =
   | (PressBase & { readonly kind: 'bench' })
-  | (PressBase & { readonly kind: 'single'; readonly heads: number })
-  | (PressBase & { readonly kind: 'manual'; readonly heads: number; readonly pallets: number })
+  | (PressBase & Heads & { readonly kind: 'single' })
+  | (PressBase & Heads & { readonly kind: 'manual'; readonly pallets: number })
   | (PressBase & { readonly kind: 'automatic'; readonly stations: readonly Station[] })
+
+/** Heads a screen can hang in; a bench takes one screen after another. */
+export const usableHeads = (press: Press & Heads): number =>
+  Array.from({ length: press.heads }, (_, i) => i + 1).filter((n) => !press.down.includes(n)).length
 
 export const PRESS_KINDS: Readonly<Record<Press['kind'], string>> = {
   bench: 'Bench',
@@ -90,6 +100,22 @@ export interface ShelfInk {
   readonly system: string
 }
 
+/** When the shop works; times of day in seconds after midnight. */
+export interface Hours {
+  /** Days of the week, Monday is 1. */
+  readonly days: readonly number[]
+  readonly from: Duration
+  readonly to: Duration
+  readonly breaks: readonly { readonly from: Duration; readonly to: Duration }[]
+}
+
+export const USUAL_HOURS: Hours = {
+  days: [1, 2, 3, 4, 5],
+  from: 8 * 3600,
+  to: 17 * 3600,
+  breaks: [{ from: 12 * 3600, to: 12.5 * 3600 }],
+}
+
 /** Everything the plan may know of the shop. */
 export interface Shop {
   readonly name: string
@@ -99,6 +125,7 @@ export interface Shop {
   readonly dryers: readonly Dryer[]
   readonly frames: readonly Frame[]
   readonly blades: readonly Blade[]
+  readonly hours: Hours
 }
 
 export const flashesAt = (shop: Shop, press: Press): readonly FlashUnit[] =>

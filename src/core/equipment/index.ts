@@ -1,2 +1,5 @@
 export * from './equipment'
+export * from './ringShape'
 export * from './schema'
+export * from './stock'
+export * from './templates'

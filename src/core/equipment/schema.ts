@@ -1,6 +1,7 @@
 import * as yup from 'yup'
 import { SCHOOLS, type School } from '../advice'
-import { FLASH_KINDS, FRAME_STATES, PRESS_KINDS, type Shop } from './equipment'
+import { CHARACTERS, type Cloth, checkWith, clothSchema, hexSchema, OPACITIES, SYSTEMS } from '../order'
+import { FLASH_KINDS, FRAME_STATES, PRESS_KINDS, type ShelfInk, type Shop, USUAL_HOURS } from './equipment'
 
 const id = yup.string().trim().required('An id is missing.')
 const name = yup.string().trim().max(80, 'At most 80 characters.').required('A name is missing.')
@@ -35,6 +36,14 @@ const press = yup.object({
     is: (kind: string) => kind !== 'manual' && kind !== 'single',
     then: (s) => s.optional().strip(),
   }),
+  down: yup
+    .array(whole('Head', 40))
+    .default([])
+    .test('heads', 'No such head.', (down, { parent }) => (down ?? []).every((n) => n <= parent.heads))
+    .when('kind', {
+      is: (kind: string) => kind !== 'manual' && kind !== 'single',
+      then: () => yup.mixed().optional().strip(),
+    }),
   pallets: whole('Pallets', 40).when('kind', {
     is: (kind: string) => kind !== 'manual',
     then: (s) => s.optional().strip(),
@@ -46,6 +55,23 @@ const press = yup.object({
     .when('kind', { is: (kind: string) => kind !== 'automatic', then: () => yup.mixed().optional().strip() }),
 })
 
+const clock = yup
+  .number()
+  .typeError('A time of day, for example 8:00.')
+  .min(0, 'A time of day, for example 8:00.')
+  .max(86_400, 'A time of day, for example 8:00.')
+  .required('A time of day, for example 8:00.')
+const after = (start: string) =>
+  clock.test('after', 'Must end after it starts.', (to, { parent }) => !(to <= parent[start]))
+
+/** Working days, hours and breaks. */
+const hours = yup.object({
+  days: yup.array(whole('Day', 7)).min(1, 'At least one working day.').required('Which days?'),
+  from: clock,
+  to: after('from'),
+  breaks: yup.array(yup.object({ from: clock, to: after('from') })).default([]),
+})
+
 const method = yup.object(
   Object.fromEntries(
     Object.entries(SCHOOLS).map(([school, { options }]) => [
@@ -54,6 +80,15 @@ const method = yup.object(
     ]),
   ) as Record<School, yup.StringSchema>,
 )
+
+const frame = yup.object({
+  id,
+  width: positive('Frame width', 3),
+  height: positive('Frame height', 3),
+  mesh: positive('Mesh', 30_000),
+  tension: positive('Tension', 10_000),
+  state: oneOf(FRAME_STATES),
+})
 
 /** Schools chosen; every one may be left out. */
 export const methodSchema = method
@@ -81,18 +116,7 @@ export const shopSchema = yup.object({
       }),
     )
     .default([]),
-  frames: yup
-    .array(
-      yup.object({
-        id,
-        width: positive('Frame width', 3),
-        height: positive('Frame height', 3),
-        mesh: positive('Mesh', 30_000),
-        tension: positive('Tension', 10_000),
-        state: oneOf(FRAME_STATES),
-      }),
-    )
-    .default([]),
+  frames: yup.array(frame).default([]),
   blades: yup
     .array(
       yup.object({
@@ -103,7 +127,59 @@ export const shopSchema = yup.object({
       }),
     )
     .default([]),
+  hours: hours.default(USUAL_HOURS),
 })
+
+/** The shop with its shelf: what a plan reads, and what forms offer. */
+export interface ShopAndShelf {
+  readonly shop: Shop
+  readonly inks: readonly ShelfInk[]
+  readonly cloths: readonly Cloth[]
+}
+
+const ink = yup.object({
+  id,
+  name,
+  hex: hexSchema,
+  character: oneOf(CHARACTERS),
+  opacity: oneOf(OPACITIES),
+  system: oneOf(SYSTEMS),
+})
+
+const once = <T>(key: (row: T) => unknown) => (rows: readonly T[] | undefined) =>
+  new Set((rows ?? []).map(key)).size === (rows ?? []).length
+
+/** A whole shop as its own forms and the archive check it: everything there, references lead somewhere. */
+export const shelfSchema = yup.object({
+  shop: shopSchema
+    .shape({
+      presses: yup
+        .array(press)
+        .defined()
+        .test('once', 'Two presses have the same id.', once((p: { id: string }) => p.id)),
+      frames: yup
+        .array(frame)
+        .defined()
+        .test('once', 'Two frames have the same number.', once((f: { id: string }) => f.id)),
+      method: yup.object(
+        Object.fromEntries(Object.entries(method.fields).map(([k, f]) => [k, (f as yup.StringSchema).required()])),
+      ),
+    })
+    .test('stands', 'A flash unit stands at a press that is gone.', ({ flashes, presses }) =>
+      (flashes ?? []).every((f) => (presses ?? []).some((p) => p.id === f.pressId)),
+    ),
+  inks: yup
+    .array(ink)
+    .defined()
+    .test('once', 'Two inks have the same name.', once((i: { name: string }) => i.name)),
+  cloths: yup
+    .array(clothSchema)
+    .defined()
+    .test('once', 'Two cloths have the same name.', once((c: { name: string }) => c.name)),
+})
+
+/** Checks a whole shop; every mistake at its place (`shop.presses[0].name`). */
+export const checkShelf = (value: unknown) => checkWith<ShopAndShelf>(shelfSchema, value)
 
 /** The type of a checked shop but for the schools, which the reader fills up with defaults. */
 export type CheckedShop = Omit<Shop, 'method'> & { readonly method: Partial<Shop['method']> }

@@ -54,16 +54,16 @@ describe('cool-down', () => {
   const at = (press: object) => coolDown(press as Press, {})
   it('one empty head, idle pallets, a wait, or the rack', () => {
     expect(at({ kind: 'automatic', stations: [] })).toMatchObject({ kind: 'count', advised: 1 })
-    expect(at({ kind: 'manual', pallets: 6, heads: 6 })).toMatchObject({
+    expect(at({ kind: 'manual', pallets: 6, heads: 6, down: [] })).toMatchObject({
       kind: 'duration',
       advised: 20,
       range: [10, 30],
     })
-    expect(at({ kind: 'single', heads: 4 })).toMatchObject({ advised: 30 })
+    expect(at({ kind: 'single', heads: 4, down: [] })).toMatchObject({ advised: 30 })
     expect(at({ kind: 'bench' }).advised).toBeGreaterThanOrEqual(120)
   })
   it('counts the idle pallets: P less two', () => {
-    expect(at({ kind: 'manual', pallets: 6, heads: 6 }).reasons[0]?.inputs.idle).toEqual({
+    expect(at({ kind: 'manual', pallets: 6, heads: 6, down: [] }).reasons[0]?.inputs.idle).toEqual({
       kind: 'count',
       value: 4,
     })

@@ -28,7 +28,7 @@ const oneOf = <T extends string>(table: Readonly<Record<T, unknown>>) =>
     .mixed<T>()
     .oneOf(Object.keys(table) as T[], 'Choose one of the list.')
     .required('Choose one of the list.')
-const hex = yup
+export const hexSchema = yup
   .string()
   .required('Choose a colour.')
   .test('hex', 'A colour is written #1f2a44.', (x) => isHex(x))
@@ -49,10 +49,11 @@ const sizes = yup
   .defined()
   .test('once', 'Each size once.', (rows) => new Set(rows.map((r) => r.size)).size === rows.length)
 
-const cloth = yup
+/** A cloth as an order and the shelf check it. */
+export const clothSchema = yup
   .object({
     name: name('Cloth colour'),
-    hex,
+    hex: hexSchema,
     weave: oneOf(WEAVES),
     cotton: quantity('share', 0, 1),
     polyester: quantity('share', 0, 1),
@@ -70,7 +71,7 @@ const cloth = yup
 const ink = yup.object({
   id: yup.string().required(),
   name: name('Ink'),
-  hex,
+  hex: hexSchema,
   character: oneOf(CHARACTERS),
   opacity: oneOf(OPACITIES),
   coverage: quantity('share', 0.001, 1),
@@ -115,7 +116,7 @@ const placement = yup.object({
 const line = yup.object({
   id: yup.string().required(),
   style: name('Style'),
-  cloth,
+  cloth: clothSchema,
   sizes,
   group: yup.string().defined(),
 })
@@ -149,11 +150,17 @@ export type Checked =
 
 /** Checks anything that claims to be an order; every mistake at its place. */
 export function checkOrder(value: unknown): Checked {
+  const checked = checkWith<Order>(orderSchema, value)
+  return checked.ok ? { ok: true, order: checked.value } : checked
+}
+
+/** Checks a value against a schema; every mistake at its place, the first of several at one place. */
+export function checkWith<T>(
+  schema: yup.Schema,
+  value: unknown,
+): { readonly ok: true; readonly value: T } | { readonly ok: false; readonly errors: FieldErrors } {
   try {
-    return {
-      ok: true,
-      order: orderSchema.validateSync(value, { abortEarly: false, stripUnknown: true }) as Order,
-    }
+    return { ok: true, value: schema.validateSync(value, { abortEarly: false, stripUnknown: true }) as T }
   } catch (error) {
     if (!(error instanceof yup.ValidationError)) throw error
     const rows = error.inner.length > 0 ? error.inner : [error]

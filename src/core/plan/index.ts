@@ -1,2 +1,4 @@
 export { plan, runOf } from './plan'
+export * from './planChanges'
 export * from './runPlan'
+export * from './sheetCode'

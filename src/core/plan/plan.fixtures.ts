@@ -1,5 +1,5 @@
 import { DEFAULT_METHOD, type Reason, type ShopMethod } from '../advice'
-import type { Blade, Frame, Press, Shop } from '../equipment'
+import { type Blade, type Frame, type Press, type Shop, USUAL_HOURS } from '../equipment'
 import type { Cloth, InkColour, Order, Placement } from '../order'
 import { mm, perCm } from '../quantity'
 import { type Decisions, noDecisions, plan, type RunPlan } from './index'
@@ -8,7 +8,7 @@ import { type Decisions, noDecisions, plan, type RunPlan } from './index'
 const pallet = { palletWidth: mm(406), palletHeight: mm(560), board: 'aluminium' } as const
 
 export const PRESSES = {
-  manual: { ...pallet, id: 'manual', name: 'Manual', kind: 'manual', heads: 6, pallets: 6 },
+  manual: { ...pallet, id: 'manual', name: 'Manual', kind: 'manual', heads: 6, down: [], pallets: 6 },
   automatic: {
     ...pallet,
     id: 'automatic',
@@ -20,7 +20,7 @@ export const PRESSES = {
       flashAllowed: i !== 6,
     })),
   },
-  single: { ...pallet, id: 'single', name: 'Single', kind: 'single', heads: 4 },
+  single: { ...pallet, id: 'single', name: 'Single', kind: 'single', heads: 4, down: [] },
   bench: { ...pallet, id: 'bench', name: 'Bench', kind: 'bench' },
 } as const satisfies Record<string, Press>
 
@@ -54,6 +54,7 @@ export const SHOP: Shop = {
   dryers: [{ id: 'tunnel', name: 'Tunnel', heatedLength: 2.4, beltWidth: 0.9 }],
   frames,
   blades,
+  hours: USUAL_HOURS,
 }
 
 export const CLOTHS = {

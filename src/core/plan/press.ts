@@ -7,7 +7,7 @@ import {
   type Reason,
   ruleTable,
 } from '../advice'
-import { flashesAt, type Press, type Shop } from '../equipment'
+import { flashesAt, type Press, type Shop, usableHeads } from '../equipment'
 import type { Run } from '../order'
 import type { PressSpace } from '../sequence'
 
@@ -107,7 +107,7 @@ export function spaceOf(press: Press, shop: Shop, cool: number): PressSpace {
       return { kind: 'heads', heads: 'unlimited', hasFlash: true, wetOnWet: false }
     case 'single':
     case 'manual':
-      return { kind: 'heads', heads: press.heads, hasFlash: units > 0, wetOnWet: true }
+      return { kind: 'heads', heads: usableHeads(press), hasFlash: units > 0, wetOnWet: true }
     default:
       return press satisfies never
   }

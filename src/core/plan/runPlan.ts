@@ -21,6 +21,10 @@ export interface Decisions {
 
 export const noDecisions = (runId: string): Decisions => ({ runId, method: {}, overrides: {}, order: [] })
 
+/** Nothing was chosen by hand: the plan follows the advice. */
+export const isUndecided = ({ method, overrides, order }: Decisions): boolean =>
+  Object.keys(method).length + Object.keys(overrides).length + order.length === 0
+
 /** One colour of the art and its base. */
 export interface ColourPlan {
   readonly inkId: string

@@ -1,6 +1,15 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { KINDS, type Kind, parseQuantity, showQuantity, writeQuantity } from './index'
+import {
+  KINDS,
+  type Kind,
+  parseClock,
+  parseQuantity,
+  showQuantity,
+  shownUnit,
+  writeClock,
+  writeQuantity,
+} from './index'
 
 const si = (kind: Kind, text: string, system: 'metric' | 'inch' = 'metric') => {
   const read = parseQuantity(kind, text, system)
@@ -40,6 +49,13 @@ describe('what a printer types', () => {
     ['ruling', '55 lpi', 55 / 0.0254],
     ['duration', '2 min', 120],
     ['arealMass', '6 oz/yd2', 0.203434],
+    ['mass', '2 lb 3 oz', 35 * 0.028349523125],
+    ['mass', '2lb3oz', 35 * 0.028349523125],
+    ['length', `5' 3 1/2"`, 63.5 * 0.0254],
+    ['length', '1/8"', 0.003175],
+    ['length', '0.125 in', 0.003175],
+    ['meshCount', '230 tpi', 230 / 0.0254],
+    ['workTime', '1 h 30 min', 5400],
   ] as const)('%s %s', (kind, text, value) => {
     expect(si(kind, text)).toBeCloseTo(value, 5)
   })
@@ -49,7 +65,7 @@ describe('what a printer types', () => {
     expect(si('length', '12', 'inch')).toBeCloseTo(0.3048)
   })
 
-  it.each(['', 'abc', '1/0', '12 bananas', '--3', '-4 mm', '3 C mm'])(
+  it.each(['', 'abc', '1/0', '12 bananas', '--3', '3 in 5 ft', '2 mm -1 mm', '1 m 2 in 3 mm', '-4 mm', '3 C mm'])(
     'refuses %j with an example',
     (text) => {
       const read = parseQuantity('length', text, 'metric')
@@ -90,5 +106,51 @@ describe('what is shown', () => {
         },
       ),
     )
+  })
+})
+
+describe('a time of day', () => {
+  it.each([
+    ['8:00', 28_800],
+    ['16.30', 59_400],
+    ['4 pm', 57_600],
+    ['12am', 0],
+    ['7', 25_200],
+  ])('%s', (text, seconds) => expect(parseClock(text)).toBe(seconds))
+  it.each(['', '24:00', '8:75', '13 pm', 'noon'])('not %j', (text) => expect(parseClock(text)).toBeUndefined())
+  it('is written as it is read (property)', () => {
+    fc.assert(fc.property(fc.nat(1439), (m) => parseClock(writeClock(m * 60)) === m * 60))
+  })
+})
+
+describe('every kind, in both systems (property)', () => {
+  it('what is written is read back as the same text, in either system', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...(Object.keys(KINDS) as Kind[])),
+        fc.constantFrom('metric' as const, 'inch' as const),
+        fc.constantFrom('metric' as const, 'inch' as const),
+        fc.double({ min: 0, max: 1000, noNaN: true }),
+        (kind, shown, typing, units) => {
+          const unit = shownUnit(kind, shown)
+          const text = writeQuantity(kind, units * unit.factor + (unit.offset ?? 0), shown)
+          const read = parseQuantity(kind, text, typing)
+          if (!read.ok) throw new Error(`${text}: ${read.message}`)
+          expect(writeQuantity(kind, read.value, shown)).toBe(text)
+        },
+      ),
+      { numRuns: 2000 },
+    )
+  })
+  it('every message shows an example that is itself understood', () => {
+    for (const kind of Object.keys(KINDS) as Kind[]) {
+      const read = parseQuantity(kind, 'nonsense', 'metric')
+      if (read.ok) throw new Error(`${kind} took nonsense`)
+      const example = KINDS[kind].example.split(' or ')
+      for (const e of example) {
+        expect(read.message).toContain(e)
+        expect(parseQuantity(kind, e, 'inch').ok, e).toBe(true)
+      }
+    }
   })
 })

@@ -1,4 +1,4 @@
-import { KINDS, type Kind, type System } from './kinds'
+import { type Duration, KINDS, type Kind, type System } from './kinds'
 
 /** What parsing gives: the SI value, or a message for the person who typed. */
 export type Parsed =
@@ -28,9 +28,26 @@ export const shownUnit = (kind: Kind, system: System) => {
  * @example parseQuantity('length', '1/8"', 'metric') // { ok: true, value: 0.003175 }
  * @example parseQuantity('temperature', '320F', 'metric') // { ok: true, value: 433.15 }
  * @example parseQuantity('meshCount', '230 tpi', 'metric') // 9055.1 threads per metre
+ * @example parseQuantity('mass', '2 lb 3 oz', 'metric') // { ok: true, value: 0.9922 }
  * @returns a message with an example when the text is no such quantity, never NaN
  */
 export function parseQuantity(kind: Kind, text: string, system: System): Parsed {
+  const one = parseTerm(kind, text, system)
+  if (one.ok) return one
+  const [first, ...rest] = text.trim().split(BETWEEN)
+  const last = rest.length === 1 ? rest[0] : undefined
+  if (first === undefined || last === undefined || /^[+-]/.test(last)) return one
+  const parts = [parseTerm(kind, first, system), parseTerm(kind, last, system)]
+  const [big, small] = parts.map((p) => (p.ok ? p.value : Number.NaN)) as [number, number]
+  return ADDS.has(kind) && big > small ? { ok: true, value: big + small } : fail(kind)
+}
+
+/** Kinds told in two units at once: `2 lb 3 oz`, `5' 3"`, `1 min 30 s`. */
+const ADDS: ReadonlySet<Kind> = new Set<Kind>(['length', 'mass', 'duration', 'workTime'])
+/** Where a unit ends and the next number begins. */
+const BETWEEN = /(?<=[a-z"'″])\s*(?=\d)/i
+
+function parseTerm(kind: Kind, text: string, system: System): Parsed {
   const match = TERM.exec(text.trim())
   if (!match) return fail(kind)
   const [, whole, top, bottom, typedUnit] = match
@@ -91,4 +108,20 @@ export function writeQuantity(kind: Kind, value: number, system: System): string
   const { number, unit } = showQuantity(kind, value, system)
   if (unit === '') return number
   return unit === '°' ? `${number}°` : `${number} ${unit}`
+}
+
+/** Seconds after midnight of a time of day as people write it: `8:00`, `16.30`, `4 pm`; undefined if it is none. */
+export function parseClock(text: string): Duration | undefined {
+  const match = /^(\d{1,2})(?:[:.](\d{2}))?\s*(am|pm)?$/i.exec(text.trim())
+  if (!match) return undefined
+  const [, hours, minutes = '0', half] = match
+  const hour = half ? (Number(hours) % 12) + (half.toLowerCase() === 'pm' ? 12 : 0) : Number(hours)
+  if (hour > 23 || Number(minutes) > 59 || (half && Number(hours) > 12)) return undefined
+  return hour * 3600 + Number(minutes) * 60
+}
+
+/** A time of day in hours and minutes: `08:00`. */
+export const writeClock = (time: Duration): string => {
+  const minutes = Math.round(time / 60)
+  return `${String(Math.floor(minutes / 60) % 24).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`
 }

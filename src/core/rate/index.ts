@@ -1,1 +1,2 @@
 export * from './rate'
+export * from './finish'

@@ -3,9 +3,9 @@ import type { Press } from '../equipment'
 import { beltRate, cycleTime, runTime, sustained } from './rate'
 
 const pallet = { id: 'p', name: 'Press', palletWidth: 0.4, palletHeight: 0.5, board: 'aluminium' } as const
-const four: Press = { ...pallet, kind: 'manual', heads: 6, pallets: 4 }
+const four: Press = { ...pallet, kind: 'manual', heads: 6, down: [], pallets: 4 }
 const automatic: Press = { ...pallet, kind: 'automatic', stations: [] }
-const single: Press = { ...pallet, kind: 'single', heads: 4 }
+const single: Press = { ...pallet, kind: 'single', heads: 4, down: [] }
 const benchPress: Press = { ...pallet, kind: 'bench' }
 const BASE_AND_THREE = [[2], [1, 1, 1]]
 const need = { press: four, groups: BASE_AND_THREE, flash: 8, cool: 20, pieces: 100 }

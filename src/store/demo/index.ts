@@ -1,16 +1,19 @@
+import type { ShopAndShelf } from '@/core/equipment'
 import type { Database } from '../database'
 import { saveDecisions } from '../decisions'
-import { addOrder } from '../orders'
-import { seedShop } from '../shop'
+import { addOrders } from '../orders'
+import { saveShop } from '../shop'
 import { DEMO_DECISIONS, demoOrders } from './orders'
 import { DEMO_CLOTHS, DEMO_INKS, DEMO_SHOP } from './shop'
 
 export { DEMO_CLOTHS, DEMO_DECISIONS, DEMO_INKS, DEMO_SHOP, demoOrders }
 
+export const DEMO_SHELF: ShopAndShelf = { shop: DEMO_SHOP, inks: DEMO_INKS, cloths: DEMO_CLOTHS }
+
 /** Puts the demo shop and its ten orders into a database that holds no shop yet; due dates lie around `today`. */
 export async function seedDemo(db: Database, today: string): Promise<void> {
   if (await db.selectFrom('shop').select('id').executeTakeFirst()) return
-  await seedShop(db, { shop: DEMO_SHOP, inks: DEMO_INKS, cloths: DEMO_CLOTHS })
-  for (const order of demoOrders(today)) await addOrder(db, order)
+  await saveShop(db, DEMO_SHELF, 0)
+  await addOrders(db, demoOrders(today))
   for (const decisions of DEMO_DECISIONS) await saveDecisions(db, decisions, 1)
 }

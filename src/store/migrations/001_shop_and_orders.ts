@@ -1,7 +1,10 @@
 import { type Kysely, sql } from 'kysely'
 
 const TABLES = [
-  `shop (id INTEGER PRIMARY KEY CHECK (id = 1), name TEXT NOT NULL)`,
+  `shop (
+    id INTEGER PRIMARY KEY CHECK (id = 1), name TEXT NOT NULL, days TEXT NOT NULL, opens REAL NOT NULL,
+    closes REAL NOT NULL CHECK (closes > opens), version INTEGER NOT NULL DEFAULT 1)`,
+  `pause (place INTEGER PRIMARY KEY, begins REAL NOT NULL, ends REAL NOT NULL CHECK (ends > begins))`,
   `method (school TEXT PRIMARY KEY, option TEXT NOT NULL)`,
   `press (
     id TEXT PRIMARY KEY, place INTEGER NOT NULL, name TEXT NOT NULL,
@@ -20,10 +23,10 @@ const TABLES = [
     id TEXT PRIMARY KEY, place INTEGER NOT NULL, name TEXT NOT NULL,
     heated_length REAL NOT NULL CHECK (heated_length > 0), belt_width REAL NOT NULL CHECK (belt_width > 0))`,
   `frame (
-    id TEXT PRIMARY KEY, width REAL NOT NULL, height REAL NOT NULL, mesh REAL NOT NULL CHECK (mesh > 0),
+    id TEXT PRIMARY KEY, place INTEGER NOT NULL, width REAL NOT NULL, height REAL NOT NULL, mesh REAL NOT NULL CHECK (mesh > 0),
     tension REAL NOT NULL, state TEXT NOT NULL CHECK (state IN ('clean', 'retired', 'tension', 'busy')))`,
   `blade (
-    id TEXT PRIMARY KEY, hardness TEXT NOT NULL, length REAL NOT NULL CHECK (length > 0),
+    id TEXT PRIMARY KEY, place INTEGER NOT NULL, hardness TEXT NOT NULL, length REAL NOT NULL CHECK (length > 0),
     edge TEXT NOT NULL CHECK (edge IN ('square', 'rounded')))`,
   `ink (
     id TEXT PRIMARY KEY, place INTEGER NOT NULL, name TEXT NOT NULL, hex TEXT NOT NULL, character TEXT NOT NULL,
@@ -34,7 +37,7 @@ const TABLES = [
     weight REAL NOT NULL CHECK (weight > 0))`,
   `customer_order (
     id TEXT PRIMARY KEY, customer TEXT NOT NULL, title TEXT NOT NULL, due TEXT NOT NULL, notes TEXT NOT NULL,
-    version INTEGER NOT NULL DEFAULT 1)`,
+    version INTEGER NOT NULL DEFAULT 1, deleted_at TEXT)`,
   `garment_line (
     order_id TEXT NOT NULL REFERENCES customer_order ON DELETE CASCADE, id TEXT NOT NULL, place INTEGER NOT NULL,
     style TEXT NOT NULL, cloth_name TEXT NOT NULL, hex TEXT NOT NULL, weave TEXT NOT NULL,
@@ -67,15 +70,27 @@ const TABLES = [
     run_id TEXT NOT NULL REFERENCES run ON DELETE CASCADE,
     kind TEXT NOT NULL CHECK (kind IN ('override', 'school', 'order')), key TEXT NOT NULL, number REAL, word TEXT,
     PRIMARY KEY (run_id, kind, key), CHECK ((number IS NULL) <> (word IS NULL)))`,
+  `revision (
+    run_id TEXT NOT NULL REFERENCES run ON DELETE CASCADE, number INTEGER NOT NULL CHECK (number > 0),
+    code TEXT NOT NULL UNIQUE, released_at TEXT NOT NULL, frozen TEXT NOT NULL CHECK (json_valid(frozen)),
+    PRIMARY KEY (run_id, number))`,
+  `run_summary (
+    run_id TEXT PRIMARY KEY REFERENCES run ON DELETE CASCADE, stamp TEXT NOT NULL,
+    facts TEXT NOT NULL CHECK (json_valid(facts)))`,
 ] as const
 
+/** What was released is never edited. */
+const FROZEN = `CREATE TRIGGER revision_frozen BEFORE UPDATE ON revision
+  BEGIN SELECT RAISE(ABORT, 'a released revision is never edited'); END`
+
 const INDEXES = [
-  'customer_order_due ON customer_order (due)',
+  'customer_order_due ON customer_order (deleted_at, due, id)',
   'run_order ON run (order_id)',
   'flash_press ON flash_unit (press_id)',
 ] as const
 
 export async function up(db: Kysely<unknown>): Promise<void> {
   for (const table of TABLES) await sql.raw(`CREATE TABLE ${table} STRICT`).execute(db)
+  await sql.raw(FROZEN).execute(db)
   for (const index of INDEXES) await sql.raw(`CREATE INDEX ${index}`).execute(db)
 }

@@ -1,9 +1,10 @@
 'use client'
 
 import { Box, chakra, Grid } from '@chakra-ui/react'
-import { SCHOOLS } from '@/core/advice'
+import { optionWords, SCHOOLS } from '@/core/advice'
 import { Section } from '@/ui/Section'
 import { Select } from '@/ui/Select'
+import { useSettings } from '@/ui/settings'
 import { useOrder } from '../orderContext'
 import { STAGES, type StageName } from '../stages'
 
@@ -12,6 +13,7 @@ const Label = chakra('label')
 /** The schools that belong to a stage: the shop's, or another for this job. */
 export function Schools({ stage }: { readonly stage: StageName }) {
   const { decisions, shelf, setSchool } = useOrder()
+  const { units } = useSettings()
   const { schools } = STAGES[stage]
   if (schools.length === 0) return null
   return (
@@ -35,9 +37,9 @@ export function Schools({ stage }: { readonly stage: StageName }) {
                 width="100%"
                 textOverflow="ellipsis"
               >
-                {Object.entries(options).map(([option, words]) => (
+                {Object.keys(options).map((option) => (
                   <option key={option} value={option}>
-                    {words}
+                    {optionWords(school, option, units)}
                     {option === usual ? ' (shop)' : ''}
                   </option>
                 ))}

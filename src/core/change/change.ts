@@ -1,0 +1,119 @@
+import same from 'fast-deep-equal'
+
+/**
+ * One difference between two states of plain data. A path goes through fields by name and through lists by the item's
+ * own key (`lines`, `G1`, `sizes`, `M`, `quantity`). An item that came or went is an `Item` on one side and undefined on
+ * the other.
+ */
+export interface Change {
+  readonly path: readonly string[]
+  readonly from: unknown
+  readonly to: unknown
+}
+
+/** An item of a keyed list with its place in it. */
+export interface Item {
+  readonly item: unknown
+  readonly at: number
+}
+
+type Fields = Readonly<Record<string, unknown>>
+
+const isFields = (x: unknown): x is Fields => typeof x === 'object' && x !== null && !Array.isArray(x)
+const isItem = (x: unknown): x is Item => isFields(x) && 'item' in x && 'at' in x
+
+/** What names an item of a list, in this order of preference. */
+const KEYS = ['id', 'size', 'number', 'name'] as const
+
+/** The keys of a list whose items all carry one of their own; undefined for a list of plain values. */
+function keysOf(list: readonly unknown[]): readonly string[] | undefined {
+  if (!list.every(isFields)) return undefined
+  const name = KEYS.find((k) => list.every((x) => typeof x[k] === 'string' || typeof x[k] === 'number'))
+  const keys = name === undefined ? [] : list.map((x) => String(x[name]))
+  return name !== undefined && new Set(keys).size === keys.length ? keys : undefined
+}
+
+function listChanges(before: readonly unknown[], after: readonly unknown[], path: readonly string[]) {
+  const was = keysOf(before)
+  const is = keysOf(after)
+  const whole: readonly Change[] = [{ path, from: before, to: after }]
+  if (!was || !is) return whole
+  const stayed = was.filter((k) => is.includes(k))
+  if (!same(stayed, is.filter((k) => was.includes(k)))) return whole
+  const gone = was
+    .map((key, at): Change => ({ path: [...path, key], from: { item: before[at], at }, to: undefined }))
+    .filter((c) => !is.includes(c.path.at(-1) ?? ''))
+    .reverse()
+  const come = is
+    .map((key, at): Change => ({ path: [...path, key], from: undefined, to: { item: after[at], at } }))
+    .filter((c) => !was.includes(c.path.at(-1) ?? ''))
+  const inside = stayed.flatMap((key) =>
+    changes(before[was.indexOf(key)], after[is.indexOf(key)], [...path, key]),
+  )
+  return [...gone, ...come, ...inside]
+}
+
+/**
+ * What changed between two states of plain data, field by field.
+ *
+ * @example changes({ title: 'Tees' }, { title: 'Hoods' }) // [{ path: ['title'], from: 'Tees', to: 'Hoods' }]
+ */
+export function changes(before: unknown, after: unknown, path: readonly string[] = []): readonly Change[] {
+  if (same(before, after)) return []
+  if (Array.isArray(before) && Array.isArray(after)) return listChanges(before, after, path)
+  if (!isFields(before) || !isFields(after)) return [{ path, from: before, to: after }]
+  return [...new Set([...Object.keys(before), ...Object.keys(after)])].flatMap((key) =>
+    changes(before[key], after[key], [...path, key]),
+  )
+}
+
+/** The changes that lead back. */
+export const reversed = (list: readonly Change[]): readonly Change[] =>
+  list.map(({ path, from, to }) => ({ path, from: to, to: from })).reverse()
+
+export const samePath = (a: Change, b: Change): boolean => same(a.path, b.path)
+
+function inList(list: readonly unknown[], [key, ...rest]: readonly string[], change: Change): unknown {
+  const keys = keysOf(list) ?? []
+  const at = keys.indexOf(key ?? '')
+  if (rest.length > 0) return at < 0 ? list : list.with(at, put(list[at], rest, change))
+  const without = at < 0 ? list : list.toSpliced(at, 1)
+  return isItem(change.to) ? without.toSpliced(change.to.at, 0, change.to.item) : without
+}
+
+function put(value: unknown, path: readonly string[], change: Change): unknown {
+  const [key, ...rest] = path
+  if (key === undefined) return change.to
+  if (Array.isArray(value)) return inList(value, path, change)
+  if (!isFields(value)) return value
+  if (rest.length > 0 || change.to !== undefined) return { ...value, [key]: put(value[key], rest, change) }
+  const { [key]: _, ...others } = value
+  return others
+}
+
+/** What stands at a path now, as a change would name it. */
+function standing(value: unknown, [key, ...rest]: readonly string[]): unknown {
+  if (key === undefined) return value
+  if (!Array.isArray(value)) return isFields(value) ? standing(value[key], rest) : undefined
+  const at = keysOf(value)?.indexOf(key) ?? -1
+  if (at < 0) return undefined
+  return rest.length > 0 ? standing(value[at], rest) : { item: value[at], at }
+}
+
+const sameState = (a: unknown, b: unknown) => (isItem(a) && isItem(b) ? same(a.item, b.item) : same(a, b))
+
+/** Makes the changes whatever stands there now: the last word wins; what is gone stays gone. */
+export const overlaid = <T>(value: T, list: readonly Change[]): T =>
+  list.reduce((v: unknown, c) => put(v, c.path, c), value) as T
+
+/** The first change that no longer finds what it would replace, if any. */
+export function misfit(value: unknown, list: readonly Change[]): Change | undefined {
+  let now = value
+  for (const c of list) {
+    if (!sameState(standing(now, c.path), c.from)) return c
+    now = put(now, c.path, c)
+    // Nothing can be put into a list that is gone.
+    if (!sameState(standing(now, c.path), c.to)) return c
+  }
+  return undefined
+}

@@ -1,0 +1,17 @@
+/** Plain sentences for what a disk can do to a database, by the start of its error code. */
+const SENTENCES: readonly (readonly [RegExp, string])[] = [
+  [/SQLITE_FULL|ENOSPC|EDQUOT/, 'The disk is full, so nothing was saved. Free some space, then try again.'],
+  [
+    /SQLITE_READONLY|SQLITE_CANTOPEN|SQLITE_PERM|EACCES|EPERM|EROFS/,
+    'The data folder cannot be written, so nothing was saved. Check its permissions, then try again.',
+  ],
+  [/SQLITE_IOERR|EIO/, 'The disk could not be written or read, so nothing was saved. Check the disk, then try again.'],
+  [/SQLITE_BUSY|SQLITE_LOCKED/, 'Another program holds the data, so nothing was saved. Close it, then try again.'],
+  [/SQLITE_CORRUPT|SQLITE_NOTADB/, 'The data file is damaged. Restore a backup at Shop, Data.'],
+]
+
+/** What to tell a person about an error of the disk or the database; undefined when it is another kind of error. */
+export function diskProblem(error: unknown): string | undefined {
+  const { code = '', message = '' } = error as { code?: string; message?: string }
+  return SENTENCES.find(([test]) => test.test(`${code} ${message}`))?.[1]
+}

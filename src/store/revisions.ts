@@ -1,0 +1,102 @@
+import type { Order } from '@/core/order'
+import { type RunPlan, sheetCode } from '@/core/plan'
+import { type Database, transact } from './database'
+import type { Tables } from './schema'
+
+/** What was released, whole: the plan with the order it was made for. */
+export interface Frozen {
+  readonly order: Order
+  readonly plan: RunPlan
+  readonly shopName: string
+}
+
+/** A numbered revision that the crew works from. */
+export interface Revision extends Frozen {
+  readonly runId: string
+  readonly number: number
+  /** Printed on the sheet; the app answers whether that sheet is still good. */
+  readonly code: string
+  /** ISO time. */
+  readonly releasedAt: string
+}
+
+const revisionOf = (r: Tables['revision']): Revision => ({
+  ...(JSON.parse(r.frozen) as Frozen),
+  runId: r.run_id,
+  number: r.number,
+  code: r.code,
+  releasedAt: r.released_at,
+})
+
+export const revisionRow = ({ runId, number, code, releasedAt, ...frozen }: Revision): Tables['revision'] => ({
+  run_id: runId,
+  number,
+  code,
+  released_at: releasedAt,
+  frozen: JSON.stringify(frozen),
+})
+
+export const allRevisions = async (db: Database): Promise<readonly Revision[]> =>
+  (await db.selectFrom('revision').selectAll().orderBy('run_id').orderBy('number').execute()).map(revisionOf)
+
+/** Revisions of one run, the first first. */
+export const revisionsOf = async (db: Database, runId: string): Promise<readonly Revision[]> =>
+  (
+    await db.selectFrom('revision').selectAll().where('run_id', '=', runId).orderBy('number').execute()
+  ).map(revisionOf)
+
+/** The last revision of each of these runs. */
+export async function latestRevisions(
+  db: Database,
+  runIds: readonly string[],
+): Promise<ReadonlyMap<string, Revision>> {
+  if (runIds.length === 0) return new Map()
+  const rows = await db
+    .selectFrom('revision')
+    .selectAll()
+    .where('run_id', 'in', runIds)
+    .orderBy('number')
+    .execute()
+  return new Map(rows.map((r) => [r.run_id, revisionOf(r)]))
+}
+
+/** The revision a code on a sheet stands for, with the number of the last one. */
+export async function revisionByCode(
+  db: Database,
+  code: string,
+): Promise<{ readonly revision: Revision; readonly last: Revision } | undefined> {
+  const row = await db.selectFrom('revision').selectAll().where('code', '=', code.toUpperCase()).executeTakeFirst()
+  if (!row) return undefined
+  const last = (await revisionsOf(db, row.run_id)).at(-1)
+  return { revision: revisionOf(row), last: last ?? revisionOf(row) }
+}
+
+/**
+ * Freezes the next revision of a run. Refused (undefined) when someone else released meanwhile.
+ *
+ * @param last the number of the revision that was the last one when the lead decided; 0 for none
+ */
+export async function release(
+  db: Database,
+  frozen: Frozen,
+  last: number,
+  now: Date,
+): Promise<Revision | undefined> {
+  const run_id = frozen.plan.run.id
+  return transact(db, async (tx) => {
+    const { newest } = await tx
+      .selectFrom('revision')
+      .select((e) => e.fn.max('number').as('newest'))
+      .where('run_id', '=', run_id)
+      .executeTakeFirstOrThrow()
+    if ((newest ?? 0) !== last) return undefined
+    const taken = async (code: string) =>
+      (await tx.selectFrom('revision').select('code').where('code', '=', code).executeTakeFirst()) !== undefined
+    let salt = 0
+    let code = sheetCode(`${run_id} ${last + 1}`)
+    while (await taken(code)) code = sheetCode(`${run_id} ${last + 1} ${++salt}`)
+    const revision = { ...frozen, runId: run_id, number: last + 1, code, releasedAt: now.toISOString() }
+    await tx.insertInto('revision').values(revisionRow(revision)).execute()
+    return revision
+  })
+}
