@@ -2,6 +2,7 @@
 const ROOMS = [
   'quantity',
   'advice',
+  'change',
   'color',
   'order',
   'equipment',
@@ -27,7 +28,7 @@ export default {
     forbid(
       'core-takes-only-pure-packages',
       { path: '^src/core', pathNot: '\\.test\\.ts$' },
-      { path: 'node_modules', pathNot: 'node_modules/(@types/)?(culori|tinyqueue|yup)' },
+      { path: 'node_modules', pathNot: 'node_modules/(@types/)?(culori|fast-deep-equal|tinyqueue|yup)' },
     ),
     forbid('core-knows-no-machine', { path: '^src/core' }, { dependencyTypes: ['core'] }),
     ...ROOMS.map((room, i) =>
@@ -53,7 +54,7 @@ export default {
       { path: '^src/ui', pathNot: '\\.test\\.ts$' },
       { path: '^src/(store|app|formats|workers)' },
     ),
-    forbid('worker-holds-core-only', { path: '^src/workers' }, { path: '^src/(?!core|workers)' }),
+    forbid('worker-computes-only', { path: '^src/workers' }, { path: '^src/(?!core|formats|workers)' }),
   ],
   options: {
     doNotFollow: { path: 'node_modules' },

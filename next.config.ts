@@ -4,6 +4,9 @@ const config: NextConfig = {
   serverExternalPackages: ['libsql'],
   devIndicators: false,
   poweredByHeader: false,
+  // The head is whole before the page is shown: a browser that meets no icon there asks for one that is not there.
+  htmlLimitedBots: /.*/,
+  rewrites: async () => [{ source: '/favicon.ico', destination: '/icon.svg' }],
   outputFileTracingRoot: import.meta.dirname,
 }
 

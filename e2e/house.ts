@@ -11,7 +11,9 @@ export const test = plain.extend<{ quiet: undefined; mayFail: RegExp }>({
       const heard: string[] = []
       page.on(
         'console',
-        (m) => ['error', 'warning'].includes(m.type()) && heard.push(`${m.type()}: ${m.text()}`),
+        (m) =>
+          ['error', 'warning'].includes(m.type()) &&
+          heard.push(`${m.type()}: ${m.text()} (${m.location().url})`),
       )
       page.on('pageerror', (e) => heard.push(`page error: ${e.message}`))
       page.on('request', (r) => {
@@ -29,8 +31,5 @@ export const test = plain.extend<{ quiet: undefined; mayFail: RegExp }>({
 /** Goes to a page and waits until it listens to keys. */
 export async function open(page: Page, path: string): Promise<void> {
   await page.goto(path)
-  await page.waitForFunction(() =>
-    Object.keys(document.querySelector('nav') ?? {}).some((key) => key.startsWith('__reactFiber')),
-  )
-  await page.waitForTimeout(150)
+  await page.locator('html[data-keys=on]').waitFor({ state: 'attached' })
 }

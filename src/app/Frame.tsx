@@ -1,10 +1,9 @@
 'use client'
 
 import { Box, Flex } from '@chakra-ui/react'
-import { type ReactNode, useCallback } from 'react'
+import type { ReactNode } from 'react'
 import { Rail } from '@/ui/Rail'
-import { useKey } from '@/ui/settings'
-import { newOrder } from './orders/actions'
+import { PAGES } from './pages'
 
 interface FrameProps {
   readonly shopName: string
@@ -15,11 +14,9 @@ interface FrameProps {
 
 /** Rail, work surface, optional right panel. */
 export function Frame({ shopName, rail, aside, children }: FrameProps) {
-  const make = useCallback(() => void newOrder(), [])
-  useKey('n', make)
   return (
     <Flex minHeight="100vh" align="stretch">
-      <Rail shopName={shopName} onNew={make}>
+      <Rail shopName={shopName} places={PAGES}>
         {rail}
       </Rail>
       <Box as="main" flex="1" minWidth="0" bg="work" px="6" py="4">

@@ -3,23 +3,27 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { differenceInCalendarDays, format, parseISO } from 'date-fns'
 import NextLink from 'next/link'
-import { tell } from '@/core/advice'
-import { groupLabel, WHERES } from '@/core/order'
+import { because, q, tell } from '@/core/advice'
+import { FACT_RULES } from '@/core/plan'
+import { AskNumber } from '@/ui/AskNumber'
+import { type PageOf, Pager } from '@/ui/Pager'
 import { PageTitle } from '@/ui/parts'
 import { Table, TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { InkRow } from '@/ui/Swatch'
 import { useSettings } from '@/ui/settings'
-import { Frame } from './Frame'
-import { newOrder } from './orders/actions'
-import type { TodayLine } from './today'
+import { AskFrame } from './AskFrame'
+import { useNewOrder } from './orders/useNewOrder'
+import { settledAt } from './settledAt'
+import type { OrderLine, RunLine } from './today'
 
 const Link = chakra(NextLink)
 
 interface TodayProps {
   readonly shopName: string
   readonly today: string
-  readonly lines: readonly TodayLine[]
+  readonly lines: readonly OrderLine[]
+  readonly page: PageOf
 }
 
 /** How far away a day is, in the words of a shop. */
@@ -29,23 +33,34 @@ function inWords(days: number): string {
   return days === 1 ? 'tomorrow' : `in ${days} days`
 }
 
+const isStopped = (run: RunLine | undefined) =>
+  run === undefined || run.inks.length === 0 || run.open.some((r) => r.severity === 'Stop')
+
 /** Runs by due date, each with what is open and the way to where it is settled. */
-export function TodayBoard({ shopName, today, lines }: TodayProps) {
-  const stops = lines.filter((l) => l.missing || l.open.some((r) => r.severity === 'Stop')).length
+export function TodayBoard({ shopName, today, lines, page }: TodayProps) {
+  const make = useNewOrder()
+  // An order that makes no run yet stands there with what it misses.
+  const rows = lines.flatMap((line) =>
+    (line.runs.length === 0 || line.missing ? [undefined] : line.runs).map((run) => ({ line, run })),
+  )
+  const stops = rows.filter(({ run }) => isStopped(run)).length
   return (
-    <Frame shopName={shopName}>
+    <AskFrame shopName={shopName}>
       <Flex align="baseline" gap="4" mb="3">
         <PageTitle>{format(parseISO(today), 'EEEE d MMMM')}</PageTitle>
         <Box color="soft">
-          {lines.length} {lines.length === 1 ? 'run' : 'runs'} to print
+          {rows.length} {rows.length === 1 ? 'run' : 'runs'}{' '}
+          {page.total > lines.length ? `of the ${page.total.toLocaleString('en')} orders` : 'to print'}
           {stops > 0 && `, ${stops} cannot go to press yet`}
         </Box>
-        <TextButton onClick={() => void newOrder()} ml="auto">
+        <TextButton onClick={() => void make()} ml="auto">
           New order
         </TextButton>
       </Flex>
-      {lines.length === 0 ? (
-        <Empty />
+      {rows.length === 0 ? (
+        <Box maxWidth="32rem" pt="8" fontSize="1.15rem">
+          No orders yet. <TextButton onClick={() => void make()}>Enter the first one</TextButton> or press n.
+        </Box>
       ) : (
         <Table>
           <thead>
@@ -56,43 +71,37 @@ export function TodayBoard({ shopName, today, lines }: TodayProps) {
               <th className="num">Pieces</th>
               <th>Press</th>
               <th className="num">Minutes</th>
-              <th style={{ width: '38%' }}>Open</th>
+              <th style={{ width: '36%' }}>Open</th>
             </tr>
           </thead>
           <tbody>
-            {lines.map((line, i) => (
-              <Line
-                key={line.run?.id ?? line.order.id}
-                line={line}
-                today={today}
-                before={lines[i - 1]?.order}
-              />
+            {rows.map(({ line, run }, i) => (
+              <Line key={run?.id ?? line.id} line={line} run={run} today={today} before={rows[i - 1]?.line} />
             ))}
           </tbody>
         </Table>
       )}
-    </Frame>
+      <Pager page={page} />
+    </AskFrame>
   )
 }
 
-function Line({
-  line,
-  today,
-  before,
-}: {
-  readonly line: TodayLine
+interface LineProps {
+  readonly line: OrderLine
+  readonly run: RunLine | undefined
   readonly today: string
-  readonly before: TodayLine['order'] | undefined
-}) {
-  const { order, run, time } = line
-  const days = differenceInCalendarDays(parseISO(order.due), parseISO(today))
+  readonly before: OrderLine | undefined
+}
+
+function Line({ line, run, today, before }: LineProps) {
+  const days = differenceInCalendarDays(parseISO(line.due), parseISO(today))
   return (
     <tr>
       <td>
-        {before?.due !== order.due && (
+        {before?.due !== line.due && (
           <Box lineHeight="1.15" whiteSpace="nowrap">
             <Box fontSize="1.15rem" fontWeight="700">
-              {format(parseISO(order.due), 'EEE d')}
+              {format(parseISO(line.due), 'EEE d')}
             </Box>
             <Flex fontSize="0.85rem" color={days < 0 ? 'ink' : 'soft'} fontWeight={days < 0 ? '700' : '400'}>
               {inWords(days)}
@@ -101,17 +110,13 @@ function Line({
         )}
       </td>
       <td>
-        {before?.id !== order.id && (
+        {before?.id !== line.id && (
           <>
-            <Link
-              href={`/orders/${order.id}/order`}
-              fontWeight="650"
-              _hover={{ textDecoration: 'underline' }}
-            >
-              {order.customer || 'New order'}
+            <Link href={`/orders/${line.id}/order`} fontWeight="650" _hover={{ textDecoration: 'underline' }}>
+              {line.customer || 'New order'}
             </Link>
             <Box fontSize="0.85rem" color="soft" truncate maxWidth="12rem">
-              {order.id} {order.title}
+              {line.id} {line.title}
             </Box>
           </>
         )}
@@ -119,67 +124,79 @@ function Line({
       <td>
         {run && (
           <>
-            <InkRow
-              cloth={run.lines[0]?.cloth.hex ?? '#808080'}
-              inks={run.placement.inks.map((i) => i.hex)}
-            />
+            <InkRow cloth={run.cloth} inks={run.inks} />
             <Box fontSize="0.85rem" color="soft" whiteSpace="nowrap">
-              {WHERES[run.placement.where]}, {groupLabel(run.group).toLowerCase()}
+              {run.where}
             </Box>
           </>
         )}
       </td>
       <td className="num">
         <Box fontSize="1.3rem" fontWeight="650" lineHeight="1.15">
-          {run?.quantity ?? ''}
+          {run && (
+            <AskNumber
+              label={`Pieces of ${run.id}`}
+              reasons={[because(FACT_RULES, 'PIECES', { pieces: q('count', run.quantity) })]}
+            >
+              {run.quantity}
+            </AskNumber>
+          )}
         </Box>
       </td>
       <td style={{ whiteSpace: 'nowrap' }}>
-        {line.press}
-        {line.screens > 0 && (
+        {run?.press}
+        {run && run.screens > 0 && (
           <Box fontSize="0.85rem" color="soft" whiteSpace="nowrap">
-            {line.screens} {line.screens === 1 ? 'screen' : 'screens'}
+            <AskNumber
+              label={`Screens of ${run.id}`}
+              reasons={[because(FACT_RULES, 'SCREENS', { screens: q('count', run.screens) })]}
+            >
+              {run.screens} {run.screens === 1 ? 'screen' : 'screens'}
+            </AskNumber>
           </Box>
         )}
       </td>
       <td className="num">
-        {time && (
+        {run?.time && (
           <Box whiteSpace="nowrap">
-            {Math.round(time[0] / 60)}–{Math.round(time[1] / 60)}
+            <AskNumber label={`Minutes of ${run.id}`} reasons={run.timeWhy}>
+              {Math.round(run.time[0] / 60)}–{Math.round(run.time[1] / 60)}
+            </AskNumber>
           </Box>
         )}
       </td>
       <td>
-        <OpenPoints line={line} />
+        <OpenPoints line={line} run={run} />
+        {run && run.revision > 0 && (
+          <Box fontSize="0.85rem" color="soft">
+            {run.changed ? `Changed since revision ${run.revision}` : `Revision ${run.revision} released`}
+          </Box>
+        )}
       </td>
     </tr>
   )
 }
 
-function OpenPoints({ line }: { readonly line: TodayLine }) {
+function OpenPoints({ line, run }: { readonly line: OrderLine; readonly run: RunLine | undefined }) {
   const { units } = useSettings()
-  const [worst, ...more] = line.open
-  if (line.missing)
+  const href = settledAt(line, run)
+  const missing = run === undefined ? line.missing : run.inks.length === 0 ? 'No colours yet' : ''
+  const [worst, ...more] = run?.open ?? []
+  if (missing)
     return (
-      <Link
-        href={line.href}
-        display="flex"
-        gap="2"
-        alignItems="baseline"
-        _hover={{ textDecoration: 'underline' }}
-      >
-        <SeverityMark severity="Stop" /> {line.missing}
+      <Link href={href} display="flex" gap="2" alignItems="baseline" _hover={{ textDecoration: 'underline' }}>
+        <SeverityMark severity="Stop" /> {missing}
       </Link>
     )
   if (!worst)
     return (
-      <Link href={line.href} color="soft" _hover={{ textDecoration: 'underline' }}>
+      <Link href={href} color="soft" _hover={{ textDecoration: 'underline' }}>
         Planned
       </Link>
     )
   return (
     <Link
-      href={line.href}
+      href={href}
       display="flex"
       gap="2.5"
       alignItems="baseline"
@@ -199,9 +216,3 @@ function OpenPoints({ line }: { readonly line: TodayLine }) {
     </Link>
   )
 }
-
-const Empty = () => (
-  <Box maxWidth="32rem" pt="8" fontSize="1.15rem">
-    No orders yet. <TextButton onClick={() => void newOrder()}>Enter the first one</TextButton> or press n.
-  </Box>
-)

@@ -1,61 +1,120 @@
-import { describe, expect, it } from 'vitest'
-import { splitOrder } from '@/core/order'
+import { beforeAll, describe, expect, it } from 'vitest'
+import type { ShopAndShelf } from '@/core/equipment'
+import { type Order, splitOrder } from '@/core/order'
 import { noDecisions, plan } from '@/core/plan'
-import { DEMO_DECISIONS, DEMO_SHOP, demoOrders } from '@/store/demo'
+import { type Database, openDatabase } from '@/store/database'
+import { loadDecisions, saveDecisions } from '@/store/decisions'
+import { DEMO_SHELF, DEMO_SHOP, demoOrders, seedDemo } from '@/store/demo'
+import { addOrder, loadOrder } from '@/store/orders'
+import { release } from '@/store/revisions'
+import { saveShop } from '@/store/shop'
 import { isStage, STAGE_NAMES, settledWords, stageOf } from './orders/[id]/stages'
-import { todayLines } from './today'
+import { settledAt } from './settledAt'
+import { asKind, toggleDown, toggleFlash, withPlaces } from './shop/pressKinds'
+import { everyOrderLine, orderLines } from './today'
 
 const orders = demoOrders('2026-11-23')
-const stored = orders.map((order) => ({ order, version: 1 }))
-const decided = new Map(DEMO_DECISIONS.map((d) => [d.runId, { decisions: d, version: 2 }]))
-const today = todayLines(stored, DEMO_SHOP, decided)
-const line = (runId: string) => {
-  const found = today.find((l) => l.run?.id === runId)
-  if (!found) throw new Error(`no line ${runId}`)
-  return found
-}
+const ALL = { text: '', deleted: false, offset: 0, limit: 50 }
 
-describe('today', () => {
-  it('has a line for every run, with press, screens and minutes', () => {
-    expect(today).toHaveLength(orders.flatMap(splitOrder).length)
-    for (const l of today) {
-      expect(l.screens).toBeGreaterThan(0)
-      expect(l.time?.[1]).toBeGreaterThan(l.time?.[0] ?? Number.POSITIVE_INFINITY)
-    }
+describe('the list of orders', () => {
+  let db: Database
+  beforeAll(async () => {
+    db = await openDatabase(':memory:')
+    await seedDemo(db, '2026-11-23')
   })
-  it('puts Stops before Watches, leaves Notes out, and leads to where the worst is settled', () => {
-    const engine = line('R-1004-P1-light')
-    expect(engine.open.map((r) => r.severity)).toEqual(['Stop', 'Watch'])
+  const runLine = async (runId: string) => {
+    const { lines } = await orderLines(db, ALL)
+    const order = lines.find((o) => o.runs.some((r) => r.id === runId))
+    const run = order?.runs.find((r) => r.id === runId)
+    if (!order || !run) throw new Error(`no line ${runId}`)
+    return { order, run, href: settledAt(order, run) }
+  }
+  it('has a line for every run, with press, screens and minutes', async () => {
+    const { lines, total } = await orderLines(db, ALL)
+    expect(total).toBe(10)
+    const runs = lines.flatMap((o) => o.runs)
+    expect(runs).toHaveLength(orders.flatMap(splitOrder).length)
+    for (const r of runs) {
+      expect(r.screens).toBeGreaterThan(0)
+      expect(r.time?.[1]).toBeGreaterThan(r.time?.[0] ?? Number.POSITIVE_INFINITY)
+    }
+    expect(await everyOrderLine(db)).toEqual(lines)
+  })
+  it('puts Stops before Watches, leaves Notes out, and leads to where the worst is settled', async () => {
+    const engine = await runLine('R-1004-P1-light')
+    expect(engine.run.open.map((r) => r.severity)).toEqual(['Stop', 'Watch'])
     expect(engine.href).toBe('/orders/O-1004/screens?run=R-1004-P1-light')
-    expect(line('R-1010-P1-in-between').href).toMatch(/\/ink\?/)
-    expect(line('R-1003-P1-dark').href).toMatch(/\/sequence\?/)
-    expect(line('R-1007-P1-dark-poly')).toMatchObject({
-      open: [],
+    expect((await runLine('R-1010-P1-in-between')).href).toMatch(/\/ink\?/)
+    expect((await runLine('R-1003-P1-dark')).href).toMatch(/\/sequence\?/)
+    expect(await runLine('R-1007-P1-dark-poly')).toMatchObject({
+      run: { open: [] },
       href: '/orders/O-1007/run?run=R-1007-P1-dark-poly',
     })
   })
-  it('follows what the lead decided', () => {
-    expect(line('R-1005-P1-dark').screens).toBe(1)
-    const undecided = todayLines(stored, DEMO_SHOP, new Map()).find((l) => l.run?.id === 'R-1005-P1-dark')
-    expect(undecided?.screens).toBe(2)
+  it('follows what the lead decides, the shop, and what was released', async () => {
+    const id = 'R-1005-P1-dark'
+    const decided = (await loadDecisions(db, ['O-1005'])).get(id)
+    expect((await runLine(id)).run.screens).toBe(1)
+    await saveDecisions(db, noDecisions(id), decided?.version ?? 1)
+    expect((await runLine(id)).run.screens).toBe(2)
+
+    const order = (await loadOrder(db, 'O-1005'))?.order as Order
+    const frozen = { order, plan: plan(order, DEMO_SHOP, noDecisions(id)), shopName: '' }
+    await release(db, frozen, 0, new Date())
+    expect((await runLine(id)).run).toMatchObject({ revision: 1, changed: 0 })
+    const slow: ShopAndShelf = {
+      ...DEMO_SHELF,
+      shop: { ...DEMO_SHOP, dryers: DEMO_SHOP.dryers.map((d) => ({ ...d, heatedLength: 1 })) },
+    }
+    await saveShop(db, slow, 1)
+    expect((await runLine(id)).run.changed).toBeGreaterThan(0)
+    await saveShop(db, DEMO_SHELF, 2)
+    expect((await runLine(id)).run.changed).toBe(0)
   })
-  it('says what an order still misses', () => {
+  it('says what an order still misses', async () => {
     const [order] = orders
-    if (!order) throw new Error('no order')
-    const missing = (change: Partial<typeof order>, shop = DEMO_SHOP) =>
-      todayLines([{ order: { ...order, ...change }, version: 1 }], shop, decided)[0]?.missing
-    expect(missing({ customer: '' })).toBe('Customer is missing')
-    expect(missing({ lines: [] })).toBe('No quantities yet')
-    expect(missing({ placements: order.placements.map((p) => ({ ...p, inks: [], relations: [] })) })).toBe(
-      'No colours yet',
-    )
-    expect(missing({}, { ...DEMO_SHOP, presses: [] })).toBe('The shop has no press')
-    expect(missing({})).toBe('')
-    const [first] = order.placements
-    if (!first) throw new Error('no print')
-    const half = { placements: [first, { ...first, id: 'P2', inks: [], relations: [] }] }
-    const lines = todayLines([{ order: { ...order, ...half }, version: 1 }], DEMO_SHOP, decided)
-    expect(lines.map((l) => l.missing)).toEqual(['', 'No colours yet'])
+    const [first] = order?.placements ?? []
+    if (!order || !first) throw new Error('no order')
+    const bare = { ...first, inks: [], relations: [] }
+    const cases: readonly (readonly [Partial<Order>, string, string])[] = [
+      [{ customer: '' }, 'Customer is missing', 'order'],
+      [{ lines: [] }, 'No quantities yet', 'order'],
+      [{ placements: [bare] }, 'No colours yet', 'art'],
+      [{ placements: [first, { ...bare, id: 'P2' }] }, '', 'run'],
+    ]
+    for (const [i, [change, missing, stage]] of cases.entries()) {
+      const id = `O-${2000 + i}`
+      await addOrder(db, { ...order, ...change, id })
+      const line = (await orderLines(db, { ...ALL, text: id })).lines[0]
+      if (!line) throw new Error(`no ${id}`)
+      expect(line.missing).toBe(missing)
+      expect(settledAt(line, missing ? undefined : line.runs[0])).toContain(`/${stage}`)
+      if (!missing) expect(settledAt(line, line.runs[1])).toContain('/art?')
+    }
+    const empty = await openDatabase(':memory:')
+    await addOrder(empty, order)
+    expect((await orderLines(empty, ALL)).lines[0]?.missing).toBe('The shop has no press')
+  })
+})
+
+describe('a press in the editor', () => {
+  const [four] = DEMO_SHOP.presses
+  if (four?.kind !== 'manual') throw new Error('no carousel')
+  it('keeps what both kinds have', () => {
+    const ring = asKind(four, 'automatic')
+    expect(ring).toMatchObject({ id: 'four', name: 'Carousel Four', palletWidth: four.palletWidth })
+    expect(asKind(asKind(four, 'bench'), 'manual')).toMatchObject({ kind: 'manual', down: [] })
+    expect(asKind(four, 'single')).toMatchObject({ kind: 'single', heads: 6 })
+  })
+  it('loses only the places that go', () => {
+    const down = toggleDown(toggleDown(four, 6), 2)
+    expect(down).toMatchObject({ down: [2, 6] })
+    expect(withPlaces(down, 4)).toMatchObject({ heads: 4, down: [2] })
+    const ring = toggleDown(toggleFlash(asKind(four, 'automatic'), 3), 3)
+    const longer = withPlaces(ring, 10)
+    if (longer.kind !== 'automatic') throw new Error('no ring')
+    expect(longer.stations).toHaveLength(10)
+    expect(longer.stations[2]).toEqual({ number: 3, usable: false, flashAllowed: false })
   })
 })
 

@@ -3,6 +3,7 @@ import type { Metadata } from 'next'
 import type { ReactNode } from 'react'
 import { Provider } from '@/ui/Provider'
 import { MODE_SCRIPT } from '@/ui/settings'
+import { Companions } from './Companions'
 
 export const metadata: Metadata = { title: { default: 'Orvint', template: '%s · Orvint' } }
 export const dynamic = 'force-dynamic'
@@ -15,7 +16,10 @@ export default function RootLayout({ children }: { readonly children: ReactNode 
         <script dangerouslySetInnerHTML={{ __html: MODE_SCRIPT }} />
       </head>
       <body>
-        <Provider>{children}</Provider>
+        <Provider>
+          {children}
+          <Companions />
+        </Provider>
       </body>
     </html>
   )

@@ -1,21 +1,31 @@
 import { format } from 'date-fns'
 import { database } from '@/store/database'
-import { loadDecisions } from '@/store/decisions'
-import { loadOrders } from '@/store/orders'
 import { loadShop } from '@/store/shop'
+import { FirstStart } from './shop/FirstStart'
 import { TodayBoard } from './TodayBoard'
-import { todayLines } from './today'
+import { orderLines } from './today'
 
 export const metadata = { title: 'Today' }
 
-export default async function TodayPage() {
+/** Orders on one page of Today. */
+const PAGE = 20
+
+interface Props {
+  readonly searchParams: Promise<{ readonly from?: string }>
+}
+
+export default async function TodayPage({ searchParams }: Props) {
   const db = await database()
-  const [orders, { shop }, decisions] = await Promise.all([loadOrders(db), loadShop(db), loadDecisions(db)])
+  const { shelf } = await loadShop(db)
+  if (shelf.shop.presses.length === 0) return <FirstStart />
+  const offset = Math.max(0, Number((await searchParams).from) || 0)
+  const { lines, total } = await orderLines(db, { text: '', deleted: false, offset, limit: PAGE })
   return (
     <TodayBoard
-      shopName={shop.name}
+      shopName={shelf.shop.name}
       today={format(new Date(), 'yyyy-MM-dd')}
-      lines={todayLines(orders, shop, decisions)}
+      lines={lines}
+      page={{ offset, size: PAGE, total, path: '/' }}
     />
   )
 }

@@ -1,63 +1,155 @@
 import { type Reason, settled } from '@/core/advice'
 import type { Shop } from '@/core/equipment'
-import { type Order, type Run, splitOrder } from '@/core/order'
-import { noDecisions, plan } from '@/core/plan'
-import type { StoredDecisions } from '@/store/decisions'
-import type { StoredOrder } from '@/store/orders'
-import { stageOf } from './orders/[id]/stages'
+import { groupLabel, type Order, type Run, splitOrder, WHERES } from '@/core/order'
+import { type Decisions, noDecisions, plan, planChanges } from '@/core/plan'
+import type { Database } from '@/store/database'
+import { loadDecisions } from '@/store/decisions'
+import { findOrders, loadOrders, type OrderQuery } from '@/store/orders'
+import { latestNumbers, latestRevisions, type Revision } from '@/store/revisions'
+import { loadShop } from '@/store/shop'
+import { keepSummaries, keptSummaries } from '@/store/summaries'
 
-/** A line of Today: a run with what is open, or an order that makes no run yet. */
-export interface TodayLine {
-  readonly order: Order
-  readonly run: Run | undefined
+/** What a plan comes to, for lists. */
+export interface RunSummary {
   readonly press: string
   /** Seconds, lowest and highest. */
   readonly time: readonly [number, number] | undefined
+  readonly timeWhy: readonly Reason[]
   readonly screens: number
   readonly open: readonly Reason[]
-  /** Where the worst open point is settled. */
-  readonly href: string
+  /** How many settings differ from the last released revision; none when there is none. */
+  readonly changed: number | undefined
+}
+
+/** A run as lists show it. */
+export interface RunLine extends RunSummary {
+  readonly id: string
+  readonly where: string
+  readonly quantity: number
+  readonly cloth: { readonly name: string; readonly hex: string } | undefined
+  readonly inks: readonly { readonly name: string; readonly hex: string }[]
+  /** Number of the last revision; 0 for none. */
+  readonly revision: number
+}
+
+/** An order with its runs as lists show it. */
+export interface OrderLine {
+  readonly id: string
+  readonly customer: string
+  readonly title: string
+  readonly due: string
+  readonly pieces: number
+  readonly deletedAt: string | undefined
+  readonly runs: readonly RunLine[]
+  /** What the order still misses before it makes a run; empty when nothing. */
   readonly missing: string
 }
 
-function missingIn(order: Order): string {
+function missingIn(order: Order, shop: Shop): string {
   if (order.customer === '') return 'Customer is missing'
   if (order.placements.every((p) => p.inks.length === 0)) return 'No colours yet'
-  return splitOrder(order).length === 0 ? 'No quantities yet' : ''
+  if (splitOrder(order).length === 0) return 'No quantities yet'
+  return shop.presses.length === 0 ? 'The shop has no press' : ''
 }
 
-function runLine(order: Order, run: Run, shop: Shop, decided: StoredDecisions | undefined): TodayLine {
-  const base = { order, run }
-  const link = (stage: string) => `/orders/${order.id}/${stage}?run=${run.id}`
-  const empty = { ...base, press: '', time: undefined, screens: 0, open: [] }
-  if (run.placement.inks.length === 0) return { ...empty, href: link('art'), missing: 'No colours yet' }
-  if (shop.presses.length === 0) return { ...empty, href: link('order'), missing: 'The shop has no press' }
-  const p = plan(order, shop, decided?.decisions ?? noDecisions(run.id))
-  const open = p.warnings.filter((w) => w.severity !== 'Note')
-  const [worst] = open
+const NOTHING: RunSummary = {
+  press: '',
+  time: undefined,
+  timeWhy: [],
+  screens: 0,
+  open: [],
+  changed: undefined,
+}
+
+/** Plans a run for a list. */
+export function summarize(
+  order: Order,
+  run: Run,
+  shop: Shop,
+  decisions: Decisions | undefined,
+  last: Revision | undefined,
+): RunSummary {
+  if (run.placement.inks.length === 0 || shop.presses.length === 0) return NOTHING
+  const p = plan(order, shop, decisions ?? noDecisions(run.id))
   return {
-    ...base,
     press: p.pressAdvice.choices.find((c) => c.value === settled(p.pressAdvice))?.label ?? '',
     time: p.time?.total.range,
+    timeWhy: p.time?.total.reasons ?? [],
     screens: p.hits.filter((h) => h.sameScreenAs === '').length,
-    open,
-    href: link(worst ? stageOf(worst.rule) : 'run'),
-    missing: '',
+    open: p.warnings.filter((w) => w.severity !== 'Note'),
+    changed: last && planChanges(last.plan, p).length,
   }
 }
 
-/** Every run of every order by due date, with what is open; computed afresh from facts and decisions. */
-export function todayLines(
-  orders: readonly StoredOrder[],
-  shop: Shop,
-  decisions: ReadonlyMap<string, StoredDecisions>,
-): readonly TodayLine[] {
-  return orders.flatMap(({ order }) => {
-    const missing = missingIn(order)
-    if (missing) {
-      const href = `/orders/${order.id}/${missing === 'No colours yet' ? 'art' : 'order'}`
-      return [{ order, run: undefined, press: '', time: undefined, screens: 0, open: [], href, missing }]
-    }
-    return splitOrder(order).map((run) => runLine(order, run, shop, decisions.get(run.id)))
-  })
+/**
+ * A page of orders with their runs, by due date. Plans are computed once for each state of order, decisions, shop and
+ * revision, and kept for the next reader.
+ */
+export async function orderLines(
+  db: Database,
+  query: OrderQuery,
+): Promise<{ readonly lines: readonly OrderLine[]; readonly total: number }> {
+  const { ids, total } = await findOrders(db, query)
+  const [orders, { shelf, version }, decided] = await Promise.all([
+    loadOrders(db, ids),
+    loadShop(db),
+    loadDecisions(db, ids),
+  ])
+  const runs = orders.flatMap((stored) => splitOrder(stored.order).map((run) => ({ stored, run })))
+  const numbers = await latestNumbers(
+    db,
+    runs.map((r) => r.run.id),
+  )
+  const wanted = runs.map(({ stored, run }) => ({
+    stored,
+    run,
+    runId: run.id,
+    stamp: [stored.version, decided.get(run.id)?.version ?? 1, version, numbers.get(run.id) ?? 0].join('.'),
+  }))
+  const kept = await keptSummaries<RunSummary>(db, wanted)
+  const fresh = wanted.filter((w) => !kept.has(w.runId))
+  const released = await latestRevisions(
+    db,
+    fresh.map((w) => w.runId),
+  )
+  const computed = fresh.map(({ stored, run, runId, stamp }) => ({
+    runId,
+    stamp,
+    facts: summarize(stored.order, run, shelf.shop, decided.get(runId)?.decisions, released.get(runId)),
+  }))
+  await keepSummaries(db, computed)
+  const facts = new Map([...kept, ...computed.map((c) => [c.runId, c.facts] as const)])
+  return {
+    total,
+    lines: orders.map(({ order, deletedAt }) => ({
+      id: order.id,
+      customer: order.customer,
+      title: order.title,
+      due: order.due,
+      pieces: order.lines.flatMap((l) => l.sizes).reduce((sum, s) => sum + s.quantity, 0),
+      deletedAt,
+      missing: missingIn(order, shelf.shop),
+      runs: splitOrder(order).map((run) => ({
+        ...(facts.get(run.id) ?? NOTHING),
+        id: run.id,
+        where: `${WHERES[run.placement.where]}, ${groupLabel(run.group).toLowerCase()}`,
+        quantity: run.quantity,
+        cloth: run.lines[0]?.cloth,
+        inks: run.placement.inks.map(({ name, hex }) => ({ name, hex })),
+        revision: numbers.get(run.id) ?? 0,
+      })),
+    })),
+  }
+}
+
+/** Every order that is not deleted, a page at a time so that others have their turn. */
+export async function everyOrderLine(db: Database): Promise<readonly OrderLine[]> {
+  const limit = 100
+  const all: OrderLine[] = []
+  for (let offset = 0; ; offset += limit) {
+    const { lines, total } = await orderLines(db, { text: '', deleted: false, offset, limit })
+    all.push(...lines)
+    if (offset + limit >= total) return all
+    await new Promise((resume) => setImmediate(resume))
+  }
 }

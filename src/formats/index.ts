@@ -1,2 +1,4 @@
+export * from './archive'
+export * from './csv'
 export * from './job'
 export * from './plan'

@@ -1,4 +1,4 @@
-import { KINDS } from '@/core/quantity'
+import { KINDS, parseClock, writeClock } from '@/core/quantity'
 
 /**
  * In files a quantity carries its unit in its name: `widthMm`. Here each such name with its SI name and factor; both
@@ -28,6 +28,8 @@ const NAMES: Readonly<Record<string, readonly [fileName: string, factor: number]
   mesh: ['meshPerCm', unit('meshCount', 'T/cm')],
   tension: ['tensionNPerCm', unit('tension', 'N/cm')],
 }
+/** Times of day are written `08:00`. */
+const CLOCKS: ReadonlySet<string> = new Set(['from', 'to'])
 const BY_FILE_NAME = new Map(
   Object.entries(NAMES).map(([name, [file, factor]]) => [file, [name, factor] as const]),
 )
@@ -52,6 +54,7 @@ function walk(value: unknown, rename: (key: string, value: unknown) => readonly 
 /** From file names and units to SI. What is no number stays as it is, for the check to refuse. */
 export const toSi = (value: unknown): unknown =>
   walk(value, (key, x) => {
+    if (CLOCKS.has(key) && typeof x === 'string') return [key, parseClock(x) ?? x]
     const found = BY_FILE_NAME.get(key)
     if (!found) return [key, x]
     return [found[0], typeof x === 'number' ? Number((x * found[1]).toPrecision(12)) : x]
@@ -60,6 +63,7 @@ export const toSi = (value: unknown): unknown =>
 /** From SI to file names and units. */
 export const toNamedUnits = (value: unknown): unknown =>
   walk(value, (key, x) => {
+    if (CLOCKS.has(key) && typeof x === 'number') return [key, writeClock(x)]
     const found = NAMES[key]
     return found && typeof x === 'number' ? [found[0], tidy(x / found[1])] : [key, x]
   })

@@ -22,18 +22,16 @@ export interface ArchivedOrder {
 
 /** Reads everything, orders and runs by their numbers. */
 export async function readArchive(db: Database): Promise<Archive> {
-  const all = await db.selectFrom('customer_order').select('id').orderBy('id').execute()
-  const ids = all.map((r) => r.id)
   const [{ shelf }, orders, decisions, revisions] = await Promise.all([
     loadShop(db),
-    loadOrders(db, ids),
+    loadOrders(db, 'every'),
     loadDecisions(db),
     allRevisions(db),
   ])
   return {
     shelf,
     orders: [...orders]
-      .sort((a, b) => ids.indexOf(a.order.id) - ids.indexOf(b.order.id))
+      .sort((a, b) => a.order.id.localeCompare(b.order.id))
       .map(({ order, deletedAt }) => (deletedAt === undefined ? { order } : { order, deletedAt })),
     decisions: [...decisions.values()]
       .map((d) => d.decisions)
@@ -60,8 +58,16 @@ export async function replaceAll(db: Database, archive: Archive): Promise<void> 
     const named = [...archive.decisions.map((d) => d.runId), ...archive.revisions.map((r) => r.runId)]
     // Runs that a later change of the order dissolved still carry what was decided and released.
     for (const id of new Set(named))
-      if (!known.has(id)) await tx.insertInto('run').values({ id, order_id: orderOf(id) }).execute()
-    for (const d of archive.decisions) await tx.insertInto('decision').values([...decisionRows(d)]).execute()
+      if (!known.has(id))
+        await tx
+          .insertInto('run')
+          .values({ id, order_id: orderOf(id) })
+          .execute()
+    for (const d of archive.decisions)
+      await tx
+        .insertInto('decision')
+        .values([...decisionRows(d)])
+        .execute()
     for (const r of archive.revisions) await tx.insertInto('revision').values(revisionRow(r)).execute()
     await tx.updateTable('run').set({ version }).execute()
   })

@@ -1,6 +1,6 @@
 import { mkdir, readdir, rm, stat } from 'node:fs/promises'
 import { join } from 'node:path'
-import { format } from 'date-fns'
+import { format, parseISO, set, subDays } from 'date-fns'
 import { sql } from 'kysely'
 import { type Database, dataFolder, openDatabase, transact } from './database'
 
@@ -65,18 +65,22 @@ export async function restore(db: Database, name: string, now: Date): Promise<vo
         WHERE type = 'table' AND name NOT LIKE 'sqlite_%' AND name NOT LIKE 'kysely_%'`.execute(tx)
       for (const table of rows) await sql`DELETE FROM main.${sql.ref(table.name)}`.execute(tx)
       for (const table of rows)
-        await sql`INSERT INTO main.${sql.ref(table.name)} SELECT * FROM backup.${sql.ref(table.name)}`.execute(tx)
+        await sql`INSERT INTO main.${sql.ref(table.name)} SELECT * FROM backup.${sql.ref(table.name)}`.execute(
+          tx,
+        )
     })
   } finally {
     await sql`DETACH backup`.execute(db)
   }
 }
 
-const HOURS = 24
+/** When the night's backup is due, in hours after midnight. */
+const NIGHT = 2
 
-/** A backup when the last one is older than a day. */
-export async function backUpDaily(db: Database, now: Date): Promise<void> {
+/** A backup unless there is one since the last night; so the first is made at once. */
+export async function backUpNightly(db: Database, now: Date): Promise<void> {
   const [last] = await listBackups()
-  if (last && now.getTime() - Date.parse(last.at) < HOURS * 3_600_000) return
-  await backUp(db, now)
+  const today = set(now, { hours: NIGHT, minutes: 0, seconds: 0, milliseconds: 0 })
+  const night = today > now ? subDays(today, 1) : today
+  if (!last || parseISO(last.at) < night) await backUp(db, now)
 }

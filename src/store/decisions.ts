@@ -59,7 +59,11 @@ export async function saveDecisions(
       .executeTakeFirst()
     if (numUpdatedRows === 0n) return false
     await tx.deleteFrom('decision').where('run_id', '=', runId).execute()
-    if (rows.length > 0) await tx.insertInto('decision').values([...rows]).execute()
+    if (rows.length > 0)
+      await tx
+        .insertInto('decision')
+        .values([...rows])
+        .execute()
     return true
   })
   if (done) return { ok: true, version: version + 1 }

@@ -6,7 +6,7 @@ import { beforeEach, describe, expect, it } from 'vitest'
 import { TEMPLATES } from '@/core/equipment'
 import { noDecisions, plan } from '@/core/plan'
 import { readArchive, replaceAll } from './archive'
-import { backUp, backUpDaily, listBackups, restore } from './backup'
+import { backUp, backUpNightly, listBackups, restore } from './backup'
 import { changeStamp, type Database, openDatabase } from './database'
 import { loadDecisions, saveDecisions } from './decisions'
 import { DEMO_SHELF, DEMO_SHOP, demoOrders, seedDemo } from './demo'
@@ -99,7 +99,8 @@ describe('a deleted order', () => {
 })
 
 describe('a list of orders', () => {
-  const find = (text: string, offset = 0, limit = 50) => findOrders(db, { text, deleted: false, offset, limit })
+  const find = (text: string, offset = 0, limit = 50) =>
+    findOrders(db, { text, deleted: false, offset, limit })
   it('is found by customer, job and number, a page at a time', async () => {
     expect((await find('kittiwake')).ids).toEqual(['O-1003'])
     expect((await find('1007')).ids).toEqual(['O-1007'])
@@ -121,15 +122,21 @@ describe('a list of orders', () => {
 })
 
 describe('the shop', () => {
-  it.each(TEMPLATES.map((t) => [t.name, t.shelf] as const))('%s reads back as it was written', async (_, shelf) => {
-    expect(await saveShop(db, shelf, 1)).toEqual({ ok: true, version: 2 })
-    expect((await loadShop(db)).shelf).toEqual(shelf)
-  })
+  it.each(TEMPLATES.map((t) => [t.name, t.shelf] as const))(
+    '%s reads back as it was written',
+    async (_, shelf) => {
+      expect(await saveShop(db, shelf, 1)).toEqual({ ok: true, version: 2 })
+      expect((await loadShop(db)).shelf).toEqual(shelf)
+    },
+  )
   it('keeps heads that are down, hours and breaks', async () => {
     const [first, ...rest] = DEMO_SHOP.presses
     if (first?.kind !== 'manual') throw new Error('no manual press')
     const hours = { days: [2, 6], from: 3600, to: 7200, breaks: [{ from: 4000, to: 5000 }] }
-    const shelf = { ...DEMO_SHELF, shop: { ...DEMO_SHOP, presses: [{ ...first, down: [3] }, ...rest], hours } }
+    const shelf = {
+      ...DEMO_SHELF,
+      shop: { ...DEMO_SHOP, presses: [{ ...first, down: [3] }, ...rest], hours },
+    }
     await saveShop(db, shelf, 1)
     expect((await loadShop(db)).shelf).toEqual(shelf)
   })
@@ -209,16 +216,19 @@ describe('backups', () => {
   it('that are missing or damaged change nothing', async () => {
     await backUp(db, NOW)
     const before = await readArchive(db)
-    writeFileSync(join(folder, 'backups', 'orvint-2026-01-01-000000.sqlite'), 'not a database, whatever it says')
+    writeFileSync(
+      join(folder, 'backups', 'orvint-2026-01-01-000000.sqlite'),
+      'not a database, whatever it says',
+    )
     await expect(restore(db, 'orvint-2026-01-01-000000.sqlite', NOW)).rejects.toThrow()
     await expect(restore(db, 'orvint-2025-01-01-000000.sqlite', NOW)).rejects.toThrow()
     await expect(restore(db, '../orvint.sqlite', NOW)).rejects.toThrow(/no backup/)
     expect(await readArchive(db)).toEqual(before)
   })
-  it('are made once a day, and the oldest go', async () => {
+  it('are made once a night, and the oldest go', async () => {
     const now = new Date()
-    await backUpDaily(db, now)
-    await backUpDaily(db, now)
+    await backUpNightly(db, now)
+    await backUpNightly(db, now)
     expect(await listBackups()).toHaveLength(1)
     for (let i = 1; i <= 31; i++) await backUp(db, new Date(now.getTime() + i * 60_000))
     expect(await listBackups()).toHaveLength(30)

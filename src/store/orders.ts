@@ -19,6 +19,8 @@ export interface OrderQuery {
   /** Part of a customer, job or number; empty finds all. */
   readonly text: string
   readonly deleted: boolean
+  /** Only orders without a customer. */
+  readonly nameless?: boolean
   readonly offset: number
   readonly limit: number
 }
@@ -31,12 +33,15 @@ export type Saved =
 /** The orders a list shows, by due date, and how many there are in all. */
 export async function findOrders(
   db: Database,
-  { text, deleted, offset, limit }: OrderQuery,
+  { text, deleted, nameless, offset, limit }: OrderQuery,
 ): Promise<{ readonly ids: readonly string[]; readonly total: number }> {
   const like = `%${text.replace(/[\\%_]/g, '\\$&')}%`
-  const base = db.selectFrom('customer_order').where('deleted_at', deleted ? 'is not' : 'is', null)
+  const all = db.selectFrom('customer_order').where('deleted_at', deleted ? 'is not' : 'is', null)
+  const base = nameless ? all.where('customer', '=', '') : all
   const found = text
-    ? base.where(sql<boolean>`(customer LIKE ${like} ESCAPE '\\' OR title LIKE ${like} ESCAPE '\\' OR id LIKE ${like} ESCAPE '\\')`)
+    ? base.where(
+        sql<boolean>`(customer LIKE ${like} ESCAPE '\\' OR title LIKE ${like} ESCAPE '\\' OR id LIKE ${like} ESCAPE '\\')`,
+      )
     : base
   const [rows, { total }] = await Promise.all([
     found.select('id').orderBy('due').orderBy('id').limit(limit).offset(offset).execute(),
@@ -45,8 +50,12 @@ export async function findOrders(
   return { ids: rows.map((r) => r.id), total: Number(total) }
 }
 
-/** These orders, or all that are not deleted, complete, by due date. */
-export async function loadOrders(db: Database, ids?: readonly string[]): Promise<readonly StoredOrder[]> {
+/** These orders, or all that are not deleted (`live`), or really all, complete, by due date. */
+export async function loadOrders(
+  db: Database,
+  which: readonly string[] | 'live' | 'every' = 'live',
+): Promise<readonly StoredOrder[]> {
+  const ids = typeof which === 'string' ? undefined : which
   if (ids?.length === 0) return []
   const of = <T extends 'garment_line' | 'size_quantity' | 'placement' | 'placement_ink' | 'ink_relation'>(
     table: T,
@@ -61,7 +70,12 @@ export async function loadOrders(db: Database, ids?: readonly string[]): Promise
   }
   const heads = db.selectFrom('customer_order').selectAll().orderBy('due').orderBy('id')
   const [orders, lines, sizes, placements, inks, relations] = await Promise.all([
-    (ids === undefined ? heads.where('deleted_at', 'is', null) : heads.where('id', 'in', ids)).execute(),
+    (ids
+      ? heads.where('id', 'in', ids)
+      : which === 'every'
+        ? heads
+        : heads.where('deleted_at', 'is', null)
+    ).execute(),
     of('garment_line'),
     of('size_quantity'),
     of('placement'),
@@ -139,6 +153,10 @@ const placementOf = (
       ...(r.width === null ? {} : { width: r.width }),
     })),
 })
+
+/** Every order number there is, those of deleted orders too. */
+export const orderIds = async (db: Database): Promise<readonly string[]> =>
+  (await db.selectFrom('customer_order').select('id').execute()).map((r) => r.id)
 
 /** The next free order number. */
 export async function nextOrderId(db: Database): Promise<string> {

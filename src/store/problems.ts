@@ -5,8 +5,14 @@ const SENTENCES: readonly (readonly [RegExp, string])[] = [
     /SQLITE_READONLY|SQLITE_CANTOPEN|SQLITE_PERM|EACCES|EPERM|EROFS/,
     'The data folder cannot be written, so nothing was saved. Check its permissions, then try again.',
   ],
-  [/SQLITE_IOERR|EIO/, 'The disk could not be written or read, so nothing was saved. Check the disk, then try again.'],
-  [/SQLITE_BUSY|SQLITE_LOCKED/, 'Another program holds the data, so nothing was saved. Close it, then try again.'],
+  [
+    /SQLITE_IOERR|EIO/,
+    'The disk could not be written or read, so nothing was saved. Check the disk, then try again.',
+  ],
+  [
+    /SQLITE_BUSY|SQLITE_LOCKED/,
+    'Another program holds the data, so nothing was saved. Close it, then try again.',
+  ],
   [/SQLITE_CORRUPT|SQLITE_NOTADB/, 'The data file is damaged. Restore a backup at Shop, Data.'],
 ]
 

@@ -28,7 +28,13 @@ const revisionOf = (r: Tables['revision']): Revision => ({
   releasedAt: r.released_at,
 })
 
-export const revisionRow = ({ runId, number, code, releasedAt, ...frozen }: Revision): Tables['revision'] => ({
+export const revisionRow = ({
+  runId,
+  number,
+  code,
+  releasedAt,
+  ...frozen
+}: Revision): Tables['revision'] => ({
   run_id: runId,
   number,
   code,
@@ -41,9 +47,24 @@ export const allRevisions = async (db: Database): Promise<readonly Revision[]> =
 
 /** Revisions of one run, the first first. */
 export const revisionsOf = async (db: Database, runId: string): Promise<readonly Revision[]> =>
-  (
-    await db.selectFrom('revision').selectAll().where('run_id', '=', runId).orderBy('number').execute()
-  ).map(revisionOf)
+  (await db.selectFrom('revision').selectAll().where('run_id', '=', runId).orderBy('number').execute()).map(
+    revisionOf,
+  )
+
+/** Number of the last revision of each of these runs that was released. */
+export async function latestNumbers(
+  db: Database,
+  runIds: readonly string[],
+): Promise<ReadonlyMap<string, number>> {
+  if (runIds.length === 0) return new Map()
+  const rows = await db
+    .selectFrom('revision')
+    .select((e) => ['run_id', e.fn.max('number').as('number')])
+    .where('run_id', 'in', runIds)
+    .groupBy('run_id')
+    .execute()
+  return new Map(rows.map((r) => [r.run_id, r.number]))
+}
 
 /** The last revision of each of these runs. */
 export async function latestRevisions(
@@ -60,12 +81,32 @@ export async function latestRevisions(
   return new Map(rows.map((r) => [r.run_id, revisionOf(r)]))
 }
 
+/** Runs with a released revision, of orders that are not deleted, those due last first. */
+export const releasedRuns = (
+  db: Database,
+  limit: number,
+): Promise<readonly { readonly runId: string; readonly orderId: string }[]> =>
+  db
+    .selectFrom('run')
+    .innerJoin('customer_order', 'customer_order.id', 'run.order_id')
+    .select(['run.id as runId', 'run.order_id as orderId'])
+    .where('customer_order.deleted_at', 'is', null)
+    .where('run.id', 'in', (e) => e.selectFrom('revision').select('run_id'))
+    .orderBy('customer_order.due', 'desc')
+    .orderBy('run.id')
+    .limit(limit)
+    .execute()
+
 /** The revision a code on a sheet stands for, with the number of the last one. */
 export async function revisionByCode(
   db: Database,
   code: string,
 ): Promise<{ readonly revision: Revision; readonly last: Revision } | undefined> {
-  const row = await db.selectFrom('revision').selectAll().where('code', '=', code.toUpperCase()).executeTakeFirst()
+  const row = await db
+    .selectFrom('revision')
+    .selectAll()
+    .where('code', '=', code.toUpperCase())
+    .executeTakeFirst()
   if (!row) return undefined
   const last = (await revisionsOf(db, row.run_id)).at(-1)
   return { revision: revisionOf(row), last: last ?? revisionOf(row) }
@@ -91,7 +132,8 @@ export async function release(
       .executeTakeFirstOrThrow()
     if ((newest ?? 0) !== last) return undefined
     const taken = async (code: string) =>
-      (await tx.selectFrom('revision').select('code').where('code', '=', code).executeTakeFirst()) !== undefined
+      (await tx.selectFrom('revision').select('code').where('code', '=', code).executeTakeFirst()) !==
+      undefined
     let salt = 0
     let code = sheetCode(`${run_id} ${last + 1}`)
     while (await taken(code)) code = sheetCode(`${run_id} ${last + 1} ${++salt}`)

@@ -27,7 +27,15 @@ export interface Tables {
   station: { press_id: string; number: number; usable: number; flash_allowed: number }
   flash_unit: { id: string; place: number; name: string; kind: string; press_id: string }
   dryer: { id: string; place: number; name: string; heated_length: number; belt_width: number }
-  frame: { id: string; place: number; width: number; height: number; mesh: number; tension: number; state: string }
+  frame: {
+    id: string
+    place: number
+    width: number
+    height: number
+    mesh: number
+    tension: number
+    state: string
+  }
   blade: { id: string; place: number; hardness: string; length: number; edge: string }
   ink: {
     id: string

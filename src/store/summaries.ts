@@ -31,7 +31,9 @@ export async function keepSummaries<T>(db: Database, summaries: readonly Summary
     .insertInto('run_summary')
     .values(summaries.map((s) => ({ run_id: s.runId, stamp: s.stamp, facts: JSON.stringify(s.facts) })))
     .onConflict((c) =>
-      c.column('run_id').doUpdateSet((e) => ({ stamp: e.ref('excluded.stamp'), facts: e.ref('excluded.facts') })),
+      c
+        .column('run_id')
+        .doUpdateSet((e) => ({ stamp: e.ref('excluded.stamp'), facts: e.ref('excluded.facts') })),
     )
     .execute()
 }

@@ -3,11 +3,11 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { type KeyboardEvent, useEffect, useRef } from 'react'
 import { choiceOf, numberOf, type Reason } from '@/core/advice'
-import type { Cell, RunPlan } from '@/core/plan'
+import { type Cell, lapStripShape, type RunPlan, type StripCell } from '@/core/plan'
 import { writeQuantity } from '@/core/quantity'
 import { useDesk } from './desk'
-import { lapStripShape, type StripCell } from './lapStripShape'
 import { Measure } from './Measure'
+import { usePaint } from './paint'
 import { useSettings } from './settings'
 
 const Button = chakra('button')
@@ -127,6 +127,7 @@ function CellView({ plan, strip, tallest, place, onMove }: CellProps) {
 /** What hangs or stands at the place. */
 function Top({ plan, cell }: { readonly plan: RunPlan; readonly cell: Cell }) {
   const { units } = useSettings()
+  const { background } = usePaint()
   const lines = (big: string, ...rest: string[]) => (
     <Box as="span" display="block" px="1.5" pt="1.5" minHeight="6.4rem" fontSize="0.84rem" lineHeight="1.25">
       <Box as="span" display="block" fontWeight="650" fontStretch="82%" overflowWrap="anywhere">
@@ -149,8 +150,8 @@ function Top({ plan, cell }: { readonly plan: RunPlan; readonly cell: Cell }) {
           as="span"
           display="block"
           height="14px"
-          boxShadow="inset 0 0 0 1px #808080"
-          style={{ background: hit.hit.role === 'smoothing' ? 'transparent' : hit.hex }}
+          boxShadow="inset 0 0 0 1px {colors.ring}"
+          style={{ background: hit.hit.role === 'smoothing' ? 'transparent' : background(hit.hex) }}
         />
         {lines(
           hit.hit.name,
@@ -203,6 +204,7 @@ function Stack({
   readonly strip: StripCell
   readonly tallest: number
 }) {
+  const { fill } = usePaint()
   const y = (h: number) => STACK - (h / tallest) * (STACK - 10)
   return (
     <svg
@@ -213,13 +215,13 @@ function Stack({
       aria-hidden="true"
       style={{ display: 'block' }}
     >
-      <rect x="0" y={STACK} width="100" height="12" fill={plan.cloth.hex} />
+      <rect x="0" y={STACK} width="100" height="12" fill={fill(plan.cloth.hex)} />
       <line
         x1="0"
         x2="100"
         y1={STACK}
         y2={STACK}
-        stroke="#808080"
+        stroke="var(--chakra-colors-ring)"
         strokeWidth="1"
         vectorEffect="non-scaling-stroke"
       />
@@ -230,8 +232,8 @@ function Stack({
             width={(l.to - l.from) * 96}
             y={y(l.top)}
             height={Math.max(1, y(l.bottom) - y(l.top))}
-            fill={l.hex}
-            stroke={l.fresh ? 'currentColor' : '#808080'}
+            fill={fill(l.hex)}
+            stroke={l.fresh ? 'currentColor' : 'var(--chakra-colors-ring)'}
             strokeWidth={l.fresh ? 2 : 0.7}
             strokeDasharray={l.wet ? '3 2' : undefined}
             vectorEffect="non-scaling-stroke"

@@ -1,8 +1,7 @@
 'use client'
 
-import type { RunPlan } from '@/core/plan'
+import { palletShape, type RunPlan } from '@/core/plan'
 import { writeQuantity } from '@/core/quantity'
-import { palletShape } from './palletShape'
 import { useSettings } from './settings'
 
 /** Below this height the labels of the lines could not be read. */

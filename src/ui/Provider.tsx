@@ -5,6 +5,9 @@ import createCache from '@emotion/cache'
 import { CacheProvider } from '@emotion/react'
 import { useServerInsertedHTML } from 'next/navigation'
 import { type ReactNode, useState } from 'react'
+import { FocusKeeper } from './focusKeeper'
+import { Keyboard } from './keys'
+import { Hatches } from './paint'
 import { SettingsProvider } from './settings'
 import { system } from './system'
 
@@ -47,7 +50,11 @@ export function Provider({ children }: { readonly children: ReactNode }) {
   return (
     <CacheProvider value={useEmotionRegistry()}>
       <ChakraProvider value={system}>
-        <SettingsProvider>{children}</SettingsProvider>
+        <SettingsProvider>
+          <Keyboard>{children}</Keyboard>
+          <FocusKeeper />
+          <Hatches />
+        </SettingsProvider>
       </ChakraProvider>
     </CacheProvider>
   )

@@ -4,27 +4,33 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import NextLink from 'next/link'
 import { usePathname } from 'next/navigation'
 import type { ReactNode } from 'react'
+import { Key } from './Key'
+import { useBindings } from './keys'
 import { useSettings } from './settings'
 
 const Link = chakra(NextLink)
 const Button = chakra('button')
 
-const PLACES = [
-  { href: '/', label: 'Today' },
-  { href: '/shop', label: 'Shop' },
-] as const
-
 interface RailProps {
+  readonly places: readonly { readonly href: string; readonly label: string }[]
   readonly shopName: string
-  /** Makes a new order. */
-  readonly onNew: () => void
   readonly children?: ReactNode
 }
 
+/** Keys that everyone should meet. */
+const SHOWN = [
+  ['n', 'new order'],
+  ['/', 'find'],
+  ['?', 'all keys'],
+] as const
+
+const isHere = (path: string, href: string) => (href === '/' ? path === '/' : path.startsWith(href))
+
 /** The fixed left rail: places, then whatever the place adds, then how to read numbers on this device. */
-export function Rail({ shopName, onNew, children }: RailProps) {
+export function Rail({ shopName, places, children }: RailProps) {
   const path = usePathname()
-  const { units, mode, switchUnits, switchMode } = useSettings()
+  const { units, mode, switchUnits, switchMode, switchSafelight } = useSettings()
+  const bound = useBindings()
   return (
     <Flex
       as="nav"
@@ -46,15 +52,15 @@ export function Rail({ shopName, onNew, children }: RailProps) {
       <Box fontSize="0.8rem" color="soft" mb="3">
         {shopName || 'No shop set up yet'}
       </Box>
-      <Flex gap="5" mb="4" align="baseline">
-        {PLACES.map((p) => (
+      <Flex columnGap="4" rowGap="1" mb="4" align="baseline" wrap="wrap">
+        {places.map((p) => (
           <Link
             key={p.href}
             href={p.href}
-            aria-current={path === p.href ? 'page' : undefined}
-            fontWeight={path === p.href ? '750' : '500'}
+            aria-current={isHere(path, p.href) ? 'page' : undefined}
+            fontWeight={isHere(path, p.href) ? '750' : '500'}
             borderBottom="2px solid"
-            borderColor={path === p.href ? 'ink' : 'transparent'}
+            borderColor={isHere(path, p.href) ? 'ink' : 'transparent'}
           >
             {p.label}
           </Link>
@@ -68,31 +74,20 @@ export function Rail({ shopName, onNew, children }: RailProps) {
         <Button type="button" onClick={switchMode} cursor="pointer">
           <Key>m</Key> {mode === 'light' ? 'light' : 'dark'}
         </Button>
-        <Button type="button" onClick={onNew} cursor="pointer">
-          <Key>n</Key> new order
+        <Button type="button" onClick={switchSafelight} aria-pressed={mode === 'safelight'} cursor="pointer">
+          <Key>s</Key> safelight {mode === 'safelight' ? 'on' : 'off'}
         </Button>
+        {SHOWN.map(([keys, label]) => (
+          <Button
+            key={keys}
+            type="button"
+            onClick={() => bound.findLast((b) => b.keys === keys)?.act()}
+            cursor="pointer"
+          >
+            <Key>{keys}</Key> {label}
+          </Button>
+        ))}
       </Flex>
     </Flex>
-  )
-}
-
-/** A key of the keyboard. */
-export function Key({ children }: { readonly children: ReactNode }) {
-  return (
-    <Box
-      as="kbd"
-      display="inline-block"
-      minWidth="1.5em"
-      textAlign="center"
-      border="1px solid"
-      borderColor="soft"
-      borderRadius="3px"
-      px="1"
-      mr="1"
-      fontFamily="inherit"
-      fontSize="0.9em"
-    >
-      {children}
-    </Box>
   )
 }

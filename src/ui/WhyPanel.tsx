@@ -1,21 +1,37 @@
 'use client'
 
-import { Box, Flex } from '@chakra-ui/react'
-import { numberOf, type Reason, settled, tell } from '@/core/advice'
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import NextLink from 'next/link'
+import { inputText, numberOf, type Reason, settled, tell } from '@/core/advice'
+import { dependsOn } from '@/core/plan'
 import { writeQuantity } from '@/core/quantity'
 import type { Asked } from './desk'
 import { SeverityMark } from './Severity'
 import { useSettings } from './settings'
 
+const Link = chakra(NextLink)
+
+/** `clothL` as `cloth L`. */
+const spaced = (name: string) => name.replace(/[A-Z]/g, (c) => ` ${c}`)
+
 /** One reason in words, with what kind of knowledge it is. */
 export function ReasonLine({ reason }: { readonly reason: Reason }) {
   const { units } = useSettings()
+  const inputs = Object.entries(reason.inputs)
+    .map(([name, input]) => [name, inputText(input, units)] as const)
+    .filter(([, text]) => text !== '')
+    .map(([name, text]) => `${spaced(name)} ${text}`)
   return (
     <Box as="li" listStyleType="none" py="1.5" borderTop="1px solid" borderColor="rule">
       {reason.severity && <SeverityMark severity={reason.severity} />}
       <Box>{tell(reason, units)}</Box>
       <Box fontSize="0.8rem" color="soft">
         {reason.source} · {reason.rule.toLowerCase().replaceAll('_', ' ')}
+        {inputs.length > 0 && (
+          <Box as="span" display="block">
+            from {inputs.join(', ')}
+          </Box>
+        )}
       </Box>
     </Box>
   )
@@ -56,6 +72,11 @@ function Answer({ asked }: { readonly asked: Asked }) {
           <ReasonLine key={`${r.rule}${tell(r, 'metric')}`} reason={r} />
         ))}
       </Box>
+      {asked.kind !== 'event' && (
+        <Box fontSize="0.87rem" borderTop="1px solid" borderColor="rule" pt="1.5">
+          <strong>Would change with</strong> {dependsOn(asked.key).join('; ')}.
+        </Box>
+      )}
     </>
   )
 }
@@ -92,7 +113,10 @@ export function WhyPanel({
         </Box>
       )}
       <Box mt="auto" pt="4" fontSize="0.8rem" color="soft">
-        Figures follow common practice and were never measured at your press. Trust your own log first.
+        Figures follow common practice and were never measured at your press. Trust your own log first.{' '}
+        <Link href="/rules" textDecoration="underline">
+          All rules
+        </Link>
       </Box>
     </Flex>
   )

@@ -10,8 +10,10 @@ import {
   useFormContext,
   useFormState,
 } from 'react-hook-form'
+import type { ShopAndShelf } from '@/core/equipment'
 import type { Order } from '@/core/order'
-import { type Kind, parseQuantity, writeQuantity } from '@/core/quantity'
+import { type Kind, parseClock, parseQuantity, writeClock, writeQuantity } from '@/core/quantity'
+import { usePaint } from './paint'
 import { Select } from './Select'
 import { useSettings } from './settings'
 
@@ -19,7 +21,7 @@ const Input = chakra('input')
 const Label = chakra('label')
 const Textarea = chakra('textarea')
 
-type Path = FieldPath<Order>
+type Path = FieldPath<Order> | FieldPath<ShopAndShelf>
 
 const INVALID = { '&[aria-invalid=true]': { borderBottomWidth: '3px', borderColor: 'ink' } } as const
 const BOX = {
@@ -45,7 +47,7 @@ interface FieldProps {
 
 /** The first message at a path, also where it belongs to a whole list. */
 function useMessage(name: Path): string | undefined {
-  const { control } = useFormContext<Order>()
+  const { control } = useFormContext()
   const { errors } = useFormState({ control, name })
   const error = get(errors, name) as FieldError | undefined
   return error?.message ?? (error?.root as FieldError | undefined)?.message
@@ -111,17 +113,19 @@ export function TextField({
   rows,
   ...props
 }: FieldProps & { readonly type?: 'text' | 'date' | 'color'; readonly rows?: number }) {
-  const { register, getValues } = useFormContext<Order>()
-  // The server renders the value too; without it the page would come up empty.
+  const { register, getValues } = useFormContext()
   const value = String(getValues(props.name) ?? '')
+  // Pickers of the browser know no safelight.
+  const { safe } = usePaint()
+  const color = type === 'color' && !safe
   return (
     <Labelled {...props}>
       {(ids) =>
         rows === undefined ? (
           <Input
-            type={type}
+            type={safe ? 'text' : type}
             {...BOX}
-            {...(type === 'color' ? { p: '0', width: '2.1rem', height: '2.1rem' } : {})}
+            {...(color ? { p: '0', width: '2.1rem', height: '2.1rem' } : {})}
             {...ids}
             defaultValue={value}
             {...register(props.name)}
@@ -136,7 +140,7 @@ export function TextField({
 
 /** A whole number of pieces. */
 export function CountField(props: FieldProps) {
-  const { register, getValues } = useFormContext<Order>()
+  const { register, getValues } = useFormContext()
   // The server renders the value too; without it the page would come up empty.
   const value = String(getValues(props.name) ?? '')
   return (
@@ -159,7 +163,7 @@ export function SelectField({
   options,
   ...props
 }: FieldProps & { readonly options: Readonly<Record<string, string>> }) {
-  const { field } = useController<Order>({ name: props.name })
+  const { field } = useController({ name: props.name })
   return (
     <Labelled {...props}>
       {(ids) => (
@@ -185,14 +189,14 @@ export function SelectField({
 }
 
 export function CheckField({ name, label, bare }: FieldProps) {
-  const { register, getValues } = useFormContext<Order>()
+  const { register, getValues } = useFormContext()
   return (
     <Label display="inline-flex" alignItems="center" gap="1.5" minHeight="2.1rem" fontSize="0.9rem">
       <Input
         type="checkbox"
         width="1.05rem"
         height="1.05rem"
-        accentColor="#555"
+        accentColor="soft"
         defaultChecked={getValues(name) === true}
         {...register(name)}
       />
@@ -203,26 +207,22 @@ export function CheckField({ name, label, bare }: FieldProps) {
   )
 }
 
-/**
- * A quantity typed in any unit of its kind. The form holds SI; what no one can read stays as text and is refused with
- * an example. An empty optional field holds nothing.
- */
-export function QuantityField({
-  kind,
-  optional = false,
-  ...props
-}: FieldProps & { readonly kind: Kind; readonly optional?: boolean }) {
-  const { field } = useController<Order>({ name: props.name })
-  const { units } = useSettings()
-  const [typed, setTyped] = useState<string>()
+interface ParsedProps extends FieldProps {
+  /** What the form holds for a text; the text itself when no one can read it, for the check to refuse. */
+  readonly read: (text: string) => unknown
+  readonly write: (value: number) => string
+}
+
+/** A number typed in the words of the trade. The form holds SI. */
+function ParsedField({ read, write, ...props }: ParsedProps) {
+  const { field } = useController({ name: props.name })
+  const [typed, setTyped] = useState<{ readonly text: string; readonly value: unknown }>()
   const value: unknown = field.value
-  const shown =
-    typeof value === 'number' ? writeQuantity(kind, value, units) : typeof value === 'string' ? value : ''
+  const shown = typeof value === 'number' ? write(value) : typeof value === 'string' ? value : ''
   const take = (text: string) => {
-    setTyped(text)
-    if (optional && text.trim() === '') return field.onChange(undefined)
-    const read = parseQuantity(kind, text, units)
-    field.onChange(read.ok ? read.value : text)
+    const next = read(text)
+    setTyped({ text, value: next })
+    field.onChange(next)
   }
   return (
     <Labelled {...props}>
@@ -234,7 +234,8 @@ export function QuantityField({
           {...ids}
           ref={field.ref}
           name={field.name}
-          value={typed ?? shown}
+          // What was typed stays as it was typed until something else changes the value.
+          value={typed && Object.is(typed.value, value) ? typed.text : shown}
           onChange={(e) => take(e.target.value)}
           onFocus={(e) => e.target.select()}
           onBlur={() => {
@@ -246,3 +247,26 @@ export function QuantityField({
     </Labelled>
   )
 }
+
+/**
+ * A quantity typed in any unit of its kind. What no one can read stays as text and is refused with an example. An empty
+ * optional field holds nothing.
+ */
+export function QuantityField({
+  kind,
+  optional = false,
+  ...props
+}: FieldProps & { readonly kind: Kind; readonly optional?: boolean }) {
+  const { units } = useSettings()
+  const read = (text: string) => {
+    if (optional && text.trim() === '') return undefined
+    const parsed = parseQuantity(kind, text, units)
+    return parsed.ok ? parsed.value : text
+  }
+  return <ParsedField {...props} read={read} write={(x) => writeQuantity(kind, x, units)} />
+}
+
+/** A time of day. */
+export const ClockField = (props: FieldProps) => (
+  <ParsedField {...props} read={(text) => parseClock(text) ?? text} write={writeClock} />
+)

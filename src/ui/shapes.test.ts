@@ -1,9 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { splitOrder } from '@/core/order'
-import { noDecisions, plan } from '@/core/plan'
+import { lapStripShape, noDecisions, palletShape, plan } from '@/core/plan'
 import { DEMO_SHOP, demoOrders } from '@/store/demo'
-import { lapStripShape } from './lapStripShape'
-import { palletShape } from './palletShape'
 
 const planOf = (orderId: string) => {
   const order = demoOrders('2026-11-23').find((o) => o.id === orderId)

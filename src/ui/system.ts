@@ -1,24 +1,36 @@
 import { createSystem, defaultConfig, defineConfig } from '@chakra-ui/react'
 
-/** Neutral greys only: people judge ink on these screens, so nothing but inks and cloths has a hue. */
-const grey = (light: string, dark: string) => ({ value: { base: light, _dark: dark } })
+/**
+ * Neutral greys only: people judge ink on these screens, so nothing but inks and cloths has a hue. Beside coated
+ * screens amber and deep red on black, without any blue.
+ */
+const tone = (light: string, dark: string, safelight: string) => ({
+  value: { base: light, _dark: dark, _safelight: safelight },
+})
 
 const config = defineConfig({
+  conditions: { safelight: '.safelight &' },
   globalCss: {
     html: { fontSize: '15px', colorPalette: 'gray' },
+    'html.dark': { colorScheme: 'dark' },
+    'html.safelight': { colorScheme: 'dark', scrollbarColor: '#7a3200 #000000', accentColor: '#ffa000' },
     body: {
       bg: 'surround',
       color: 'ink',
+      caretColor: 'ink',
       fontFamily: 'body',
       fontVariantNumeric: 'tabular-nums lining-nums',
       lineHeight: 1.35,
     },
     '*': { borderColor: 'rule' },
+    '::selection': { bg: 'ink', color: 'work' },
     ':where(a, button, input, select, textarea, [tabindex]):focus-visible': {
       outline: '2px solid {colors.ink}',
       outlineOffset: '2px',
       borderRadius: '2px',
     },
+    dialog: { border: 'none', color: 'ink', bg: 'raised' },
+    'dialog::backdrop': { background: 'rgba(0, 0, 0, 0.55)' },
   },
   theme: {
     tokens: {
@@ -29,14 +41,18 @@ const config = defineConfig({
     },
     semanticTokens: {
       colors: {
-        surround: grey('#d6d6d6', '#1a1a1a'),
-        work: grey('#e6e6e6', '#222222'),
-        rail: grey('#c6c6c6', '#121212'),
-        raised: grey('#f1f1f1', '#2d2d2d'),
-        ink: grey('#111111', '#ececec'),
-        soft: grey('#444444', '#b4b4b4'),
-        rule: grey('#b2b2b2', '#414141'),
-        paper: { value: '#ffffff' },
+        surround: tone('#d6d6d6', '#1a1a1a', '#000000'),
+        work: tone('#e6e6e6', '#222222', '#000000'),
+        rail: tone('#c6c6c6', '#121212', '#140500'),
+        raised: tone('#f1f1f1', '#2d2d2d', '#220a00'),
+        ink: tone('#111111', '#ececec', '#ffa000'),
+        soft: tone('#444444', '#b4b4b4', '#d07c00'),
+        rule: tone('#b2b2b2', '#414141', '#6e1c00'),
+        /** Round swatches, so that white and black show on any surround. */
+        ring: tone('#808080', '#808080', '#a05000'),
+        paper: tone('#ffffff', '#ffffff', '#000000'),
+        paperShade: tone('#e2e2e2', '#e2e2e2', '#3a1200'),
+        onPaper: tone('#000000', '#000000', '#ffa000'),
       },
     },
   },

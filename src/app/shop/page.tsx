@@ -1,9 +1,5 @@
-import { database } from '@/store/database'
-import { loadShop } from '@/store/shop'
-import { ShopView } from './ShopView'
+import { Presses } from './Presses'
 
-export const metadata = { title: 'Shop' }
-
-export default async function ShopPage() {
-  return <ShopView shelf={await loadShop(await database())} />
+export default function PressesPage() {
+  return <Presses />
 }

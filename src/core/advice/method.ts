@@ -51,19 +51,31 @@ export const SCHOOLS = {
   },
   ruling: {
     question: 'Mesh against halftone ruling',
-    options: { four: 'At least 4.5 times the ruling: no moire, finer mesh, less ink', lean: 'From 3.5 times with thin stencils: more ink, more risk of moire' },
+    options: {
+      four: 'At least 4.5 times the ruling: no moire, finer mesh, less ink',
+      lean: 'From 3.5 times with thin stencils: more ink, more risk of moire',
+    },
   },
   offContact: {
     question: 'Off-contact',
-    options: { eighth: '{length:0.0032} by hand, {length:0.0016} on an automatic: sharp with usual stencils', low: 'As low as the stencil allows: less image growth, needs tight screens' },
+    options: {
+      eighth: '{length:0.0032} by hand, {length:0.0016} on an automatic: sharp with usual stencils',
+      low: 'As low as the stencil allows: less image growth, needs tight screens',
+    },
   },
   placement: {
     question: 'Full front below the collar',
-    options: { high: '{length:0.064} to {length:0.076}: reads on a table and on a body', palm: 'A palm, {length:0.1}: quick to check, sits low on small sizes' },
+    options: {
+      high: '{length:0.064} to {length:0.076}: reads on a table and on a body',
+      palm: 'A palm, {length:0.1}: quick to check, sits low on small sizes',
+    },
   },
   stroke: {
     question: 'Stroke',
-    options: { push: 'Push: easier on the wrist, like an automatic', pull: 'Pull: sees the print as it comes, harder on the back' },
+    options: {
+      push: 'Push: easier on the wrist, like an automatic',
+      pull: 'Pull: sees the print as it comes, harder on the back',
+    },
   },
   release: {
     question: 'Keeping the smoothing screen free of ink',
@@ -74,11 +86,18 @@ export const SCHOOLS = {
   },
   cure: {
     question: 'Cure',
-    options: { tunnel: 'Tunnel: even heat, keeps up with the press', panel: 'Flash panel for a minute a piece: at most 60 an hour' },
+    options: {
+      tunnel: 'Tunnel: even heat, keeps up with the press',
+      panel: 'Flash panel for a minute a piece: at most 60 an hour',
+    },
   },
   cureTemperature: {
     question: 'Film temperature at the cure',
-    options: { standard: '{temperature:433.15}: the usual cure', hotter: '{temperature:438.15} to {temperature:443.15}: safe for thick ink, more scorch and dye bleeding' },
+    options: {
+      standard: '{temperature:433.15}: the usual cure',
+      hotter:
+        '{temperature:438.15} to {temperature:443.15}: safe for thick ink, more scorch and dye bleeding',
+    },
   },
   ink: {
     question: 'House ink system',

@@ -39,7 +39,13 @@ function listChanges(before: readonly unknown[], after: readonly unknown[], path
   const whole: readonly Change[] = [{ path, from: before, to: after }]
   if (!was || !is) return whole
   const stayed = was.filter((k) => is.includes(k))
-  if (!same(stayed, is.filter((k) => was.includes(k)))) return whole
+  if (
+    !same(
+      stayed,
+      is.filter((k) => was.includes(k)),
+    )
+  )
+    return whole
   const gone = was
     .map((key, at): Change => ({ path: [...path, key], from: { item: before[at], at }, to: undefined }))
     .filter((c) => !is.includes(c.path.at(-1) ?? ''))
@@ -70,8 +76,6 @@ export function changes(before: unknown, after: unknown, path: readonly string[]
 /** The changes that lead back. */
 export const reversed = (list: readonly Change[]): readonly Change[] =>
   list.map(({ path, from, to }) => ({ path, from: to, to: from })).reverse()
-
-export const samePath = (a: Change, b: Change): boolean => same(a.path, b.path)
 
 function inList(list: readonly unknown[], [key, ...rest]: readonly string[], change: Change): unknown {
   const keys = keysOf(list) ?? []
@@ -116,4 +120,27 @@ export function misfit(value: unknown, list: readonly Change[]): Change | undefi
     if (!sameState(standing(now, c.path), c.to)) return c
   }
   return undefined
+}
+
+/** Two changes meet when one is made inside what the other made. */
+export function meet(a: Change, b: Change): boolean {
+  const n = Math.min(a.path.length, b.path.length)
+  return same(a.path.slice(0, n), b.path.slice(0, n))
+}
+
+/** An item came or went, or a list was put in another order: more than one value in its place. */
+export const isStructural = ({ from, to }: Change): boolean =>
+  [from, to].some((x) => isItem(x) || Array.isArray(x) || isFields(x))
+
+/**
+ * A path with the places of list items instead of their keys, as forms name a field.
+ *
+ * @example indexPath(order, ['lines', 'G2', 'style']) // 'lines.1.style'
+ */
+export function indexPath(value: unknown, path: readonly string[]): string {
+  const [key, ...rest] = path
+  if (key === undefined) return ''
+  const at = Array.isArray(value) ? (keysOf(value)?.indexOf(key) ?? -1) : key
+  const inside = Array.isArray(value) ? value[Number(at)] : isFields(value) ? value[key] : undefined
+  return [at, indexPath(inside, rest)].filter((x) => x !== '').join('.')
 }

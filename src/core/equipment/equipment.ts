@@ -2,12 +2,19 @@ import type { ShopMethod } from '../advice'
 import type { Hex } from '../color'
 import type { Duration, Length, MeshCount } from '../quantity'
 
+export const BOARDS = {
+  aluminium: 'aluminium',
+  honeycomb: 'honeycomb',
+  'rubber-topped': 'rubber-topped',
+  wood: 'wood',
+} as const
+
 interface PressBase {
   readonly id: string
   readonly name: string
   readonly palletWidth: Length
   readonly palletHeight: Length
-  readonly board: 'aluminium' | 'honeycomb' | 'rubber-topped' | 'wood'
+  readonly board: keyof typeof BOARDS
 }
 
 interface Heads {

@@ -76,7 +76,11 @@ export function ringShape(press: Press, shop: Shop): RingShape {
         flashAllowed: s.flashAllowed,
         loader: false,
       }))
-      return { heads: [...loading, ...heads], pallets: Array.from({ length: places }, (_, i) => turn(i)), flashes }
+      return {
+        heads: [...loading, ...heads],
+        pallets: Array.from({ length: places }, (_, i) => turn(i)),
+        flashes,
+      }
     }
     default:
       return press satisfies never

@@ -1,7 +1,15 @@
 import * as yup from 'yup'
 import { SCHOOLS, type School } from '../advice'
 import { CHARACTERS, type Cloth, checkWith, clothSchema, hexSchema, OPACITIES, SYSTEMS } from '../order'
-import { FLASH_KINDS, FRAME_STATES, PRESS_KINDS, type ShelfInk, type Shop, USUAL_HOURS } from './equipment'
+import {
+  BOARDS,
+  FLASH_KINDS,
+  FRAME_STATES,
+  PRESS_KINDS,
+  type ShelfInk,
+  type Shop,
+  USUAL_HOURS,
+} from './equipment'
 
 const id = yup.string().trim().required('An id is missing.')
 const name = yup.string().trim().max(80, 'At most 80 characters.').required('A name is missing.')
@@ -31,7 +39,7 @@ const press = yup.object({
   kind: oneOf(PRESS_KINDS),
   palletWidth: positive('Pallet width', 3),
   palletHeight: positive('Pallet height', 3),
-  board: oneOf({ aluminium: 1, honeycomb: 1, 'rubber-topped': 1, wood: 1 }),
+  board: oneOf(BOARDS),
   heads: whole('Heads', 40).when('kind', {
     is: (kind: string) => kind !== 'manual' && kind !== 'single',
     then: (s) => s.optional().strip(),
@@ -146,8 +154,10 @@ const ink = yup.object({
   system: oneOf(SYSTEMS),
 })
 
-const once = <T>(key: (row: T) => unknown) => (rows: readonly T[] | undefined) =>
-  new Set((rows ?? []).map(key)).size === (rows ?? []).length
+const once =
+  <T>(key: (row: T) => unknown) =>
+  (rows: readonly T[] | undefined) =>
+    new Set((rows ?? []).map(key)).size === (rows ?? []).length
 
 /** A whole shop as its own forms and the archive check it: everything there, references lead somewhere. */
 export const shelfSchema = yup.object({
@@ -156,13 +166,23 @@ export const shelfSchema = yup.object({
       presses: yup
         .array(press)
         .defined()
-        .test('once', 'Two presses have the same id.', once((p: { id: string }) => p.id)),
+        .test(
+          'once',
+          'Two presses have the same id.',
+          once((p: { id: string }) => p.id),
+        ),
       frames: yup
         .array(frame)
         .defined()
-        .test('once', 'Two frames have the same number.', once((f: { id: string }) => f.id)),
+        .test(
+          'once',
+          'Two frames have the same number.',
+          once((f: { id: string }) => f.id),
+        ),
       method: yup.object(
-        Object.fromEntries(Object.entries(method.fields).map(([k, f]) => [k, (f as yup.StringSchema).required()])),
+        Object.fromEntries(
+          Object.entries(method.fields).map(([k, f]) => [k, (f as yup.StringSchema).required()]),
+        ),
       ),
     })
     .test('stands', 'A flash unit stands at a press that is gone.', ({ flashes, presses }) =>
@@ -171,11 +191,19 @@ export const shelfSchema = yup.object({
   inks: yup
     .array(ink)
     .defined()
-    .test('once', 'Two inks have the same name.', once((i: { name: string }) => i.name)),
+    .test(
+      'once',
+      'Two inks have the same name.',
+      once((i: { name: string }) => i.name),
+    ),
   cloths: yup
     .array(clothSchema)
     .defined()
-    .test('once', 'Two cloths have the same name.', once((c: { name: string }) => c.name)),
+    .test(
+      'once',
+      'Two cloths have the same name.',
+      once((c: { name: string }) => c.name),
+    ),
 })
 
 /** Checks a whole shop; every mistake at its place (`shop.presses[0].name`). */

@@ -1,4 +1,8 @@
+export * from './depends'
+export * from './lapStripShape'
+export * from './palletShape'
 export { plan, runOf } from './plan'
 export * from './planChanges'
+export * from './ruleBook'
 export * from './runPlan'
 export * from './sheetCode'

@@ -72,9 +72,7 @@ export function planChanges(before: RunPlan, after: RunPlan): readonly PlanChang
   )
   const frameOf = (plan: RunPlan, id: string) => plan.hits.find((h) => h.hit.id === id)?.frame?.id ?? ''
   const hits = [...new Map([...before.hits, ...after.hits].map((h) => [h.hit.id, h.hit.name]))]
-  const frames = hits.flatMap(([id, name]) =>
-    fact(`Frame, ${name}`, frameOf(before, id), frameOf(after, id)),
-  )
+  const frames = hits.flatMap(([id, name]) => fact(`Frame, ${name}`, frameOf(before, id), frameOf(after, id)))
   const old = new Map(advicesIn(before).map((a) => [a.key, a]))
   const now = new Map(advicesIn(after).map((a) => [a.key, a]))
   const settings = [...new Set([...now.keys(), ...old.keys()])]

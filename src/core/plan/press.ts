@@ -11,7 +11,7 @@ import { flashesAt, type Press, type Shop, usableHeads } from '../equipment'
 import type { Run } from '../order'
 import type { PressSpace } from '../sequence'
 
-const PRESS_RULES = ruleTable({
+export const PRESS_RULES = ruleTable({
   PRESS_ODD: {
     says: 'An odd item in one pass belongs on a bench or a manual press.',
     source: 'common practice',

@@ -5,8 +5,8 @@ import {
   type Kind,
   parseClock,
   parseQuantity,
-  showQuantity,
   shownUnit,
+  showQuantity,
   writeClock,
   writeQuantity,
 } from './index'
@@ -65,13 +65,21 @@ describe('what a printer types', () => {
     expect(si('length', '12', 'inch')).toBeCloseTo(0.3048)
   })
 
-  it.each(['', 'abc', '1/0', '12 bananas', '--3', '3 in 5 ft', '2 mm -1 mm', '1 m 2 in 3 mm', '-4 mm', '3 C mm'])(
-    'refuses %j with an example',
-    (text) => {
-      const read = parseQuantity('length', text, 'metric')
-      expect(read).toEqual({ ok: false, message: 'Not a length: type, for example, 305 mm or 12 in.' })
-    },
-  )
+  it.each([
+    '',
+    'abc',
+    '1/0',
+    '12 bananas',
+    '--3',
+    '3 in 5 ft',
+    '2 mm -1 mm',
+    '1 m 2 in 3 mm',
+    '-4 mm',
+    '3 C mm',
+  ])('refuses %j with an example', (text) => {
+    const read = parseQuantity('length', text, 'metric')
+    expect(read).toEqual({ ok: false, message: 'Not a length: type, for example, 305 mm or 12 in.' })
+  })
 })
 
 describe('what is shown', () => {
@@ -117,7 +125,9 @@ describe('a time of day', () => {
     ['12am', 0],
     ['7', 25_200],
   ])('%s', (text, seconds) => expect(parseClock(text)).toBe(seconds))
-  it.each(['', '24:00', '8:75', '13 pm', 'noon'])('not %j', (text) => expect(parseClock(text)).toBeUndefined())
+  it.each(['', '24:00', '8:75', '13 pm', 'noon'])('not %j', (text) =>
+    expect(parseClock(text)).toBeUndefined(),
+  )
   it('is written as it is read (property)', () => {
     fc.assert(fc.property(fc.nat(1439), (m) => parseClock(writeClock(m * 60)) === m * 60))
   })

@@ -17,7 +17,9 @@ describe('when a run is done (clock arithmetic; 8 to 5 with half an hour at noon
     ['begun before opening', MONDAY, h(6), h(1), { days: 0, clock: h(9) }],
     ['begun in the break', MONDAY, h(12.25), h(1), { days: 0, clock: h(13.5) }],
     ['begun after closing', FRIDAY, h(20), h(1), { days: 3, clock: h(9) }],
-  ] as const)('%s', (_, day, start, work, end) => expect(finishAt(USUAL_HOURS, day, start, work)).toEqual(end))
+  ] as const)('%s', (_, day, start, work, end) =>
+    expect(finishAt(USUAL_HOURS, day, start, work)).toEqual(end),
+  )
   it('never comes where no one works', () => {
     expect(finishAt({ ...USUAL_HOURS, days: [] }, 1, 0, 60)).toBeUndefined()
     expect(finishAt({ ...USUAL_HOURS, breaks: [{ from: 0, to: h(24) }] }, 1, 0, 60)).toBeUndefined()

@@ -1,2 +1,2 @@
-export * from './rate'
 export * from './finish'
+export * from './rate'

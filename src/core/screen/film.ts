@@ -2,7 +2,7 @@ import { because, decideNumber, type NumberAdvice, type Overrides, q, ruleTable 
 import type { MeshCount } from '../quantity'
 import { dryFilm, fabricOf, inkVolume, type Solids } from './fabric'
 
-const FILM_RULES = ruleTable({
+export const FILM_RULES = ruleTable({
   FILM_VOLUME: { says: '{mesh} holds {held} of ink: open area x thickness.', source: 'published' },
   FILM_LAID: {
     says: '60 % of it is laid, a second stroke adds a quarter; the cloth drinks a share of the first hit and water leaves. Tuned to common practice, never measured: yours may be entered.',

@@ -1,5 +1,13 @@
 import { DEFAULT_METHOD } from '@/core/advice'
-import { bladeStock, frameStock, type ShelfInk, type Shop, shelfCloth, shelfInk, USUAL_HOURS } from '@/core/equipment'
+import {
+  bladeStock,
+  frameStock,
+  type ShelfInk,
+  type Shop,
+  shelfCloth,
+  shelfInk,
+  USUAL_HOURS,
+} from '@/core/equipment'
 import type { Cloth } from '@/core/order'
 import { mm } from '@/core/quantity'
 
@@ -12,7 +20,8 @@ export const DEMO_SHOP: Shop = {
       id: 'four',
       name: 'Carousel Four',
       kind: 'manual',
-      heads: 6, down: [],
+      heads: 6,
+      down: [],
       pallets: 4,
       palletWidth: mm(406),
       palletHeight: mm(560),
@@ -22,7 +31,8 @@ export const DEMO_SHOP: Shop = {
       id: 'six',
       name: 'Carousel Six',
       kind: 'manual',
-      heads: 6, down: [],
+      heads: 6,
+      down: [],
       pallets: 6,
       palletWidth: mm(406),
       palletHeight: mm(560),

@@ -3,45 +3,50 @@
 import { chakra } from '@chakra-ui/react'
 import { yupResolver } from '@hookform/resolvers/yup'
 import { useParams, useRouter, useSearchParams } from 'next/navigation'
-import {
-  type ReactNode,
-  useCallback,
-  useEffect,
-  useMemo,
-  useRef,
-  useState,
-  useSyncExternalStore,
-} from 'react'
+import { type ReactNode, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { FormProvider, type Resolver, useForm } from 'react-hook-form'
 import { advicesIn } from '@/core/advice'
-import { type Order, orderSchema, splitOrder } from '@/core/order'
-import { type Decisions, noDecisions, type RunPlan } from '@/core/plan'
+import { checkOrder, type Order, orderSchema, splitOrder } from '@/core/order'
+import type { RunPlan } from '@/core/plan'
+import type { SheetMark } from '@/formats/sheet'
 import type { StoredDecisions } from '@/store/decisions'
 import type { StoredOrder } from '@/store/orders'
-import type { ShopAndShelf } from '@/store/shop'
+import type { StoredShop } from '@/store/shop'
+import type { Lookup } from '@/ui/changeWords'
 import { type Asked, DeskProvider } from '@/ui/desk'
-import { useKey } from '@/ui/settings'
+import { useFindable } from '@/ui/findable'
+import { useKeys } from '@/ui/keys'
+import { useHydrated } from '@/ui/useHydrated'
 import { WhyPanel } from '@/ui/WhyPanel'
+import { ConflictPanel } from '../../edits/ConflictPanel'
+import { type Enqueue, useAutosave } from '../../edits/useAutosave'
 import { Frame } from '../../Frame'
-import { storeDecisions } from '../actions'
+import { storeOrder } from '../actions'
 import { OrderHead } from './OrderHead'
 import { type OrderContext, OrderProvider } from './orderContext'
-import { STAGE_NAMES, type StageName } from './stages'
+import { STAGE_NAMES, STAGES, type StageName, stageShowing } from './stages'
 import { Traveller } from './Traveller'
-import { type Enqueue, useAutosave } from './useAutosave'
+import { useDecisions } from './useDecisions'
 import { usePlan } from './usePlan'
 
 const Fieldset = chakra('fieldset')
 
+const checkForm = (value: unknown) => {
+  const checked = checkOrder(value)
+  return checked.ok ? { ok: true as const, value: checked.order } : checked
+}
+
 interface Props {
   readonly stored: StoredOrder
-  readonly shelf: ShopAndShelf
+  readonly shop: StoredShop
   readonly decided: Readonly<Record<string, StoredDecisions>>
+  readonly released: Readonly<Record<string, SheetMark>>
   readonly children: ReactNode
 }
 
 /** Everything about one order on one desk: the form, the runs, the plan of the run in hand and what was decided. */
-export function OrderDesk({ stored, shelf, decided, children }: Props) {
+export function OrderDesk({ stored, shop, decided, released, children }: Props) {
+  const { shelf } = shop
   const form = useForm<Order>({
     defaultValues: stored.order as Order,
     // The schema reads the same values that the form holds; the resolver's own types insist on exact inference.
@@ -53,14 +58,25 @@ export function OrderDesk({ stored, shelf, decided, children }: Props) {
   const line = useRef(Promise.resolve())
   const enqueue = useCallback<Enqueue>((write) => {
     line.current = line.current.then(write)
+    return line.current
   }, [])
-  const save = useAutosave(form, stored, setOrder, enqueue)
+  const read = useMemo(() => ({ value: stored.order, version: stored.version }), [stored])
+  const edited = useMemo(() => ({ kind: 'order' as const, id: stored.order.id }), [stored.order.id])
+  const saving = useAutosave(form, read, edited, checkForm, storeOrder, setOrder, enqueue)
 
   const runs = useMemo(() => splitOrder(order), [order])
   const search = useSearchParams()
   const run = runs.find((r) => r.id === search.get('run')) ?? runs[0]
-  const { decisions, decide, problem } = useDecisions(decided, run?.id, enqueue)
+  const decided_ = useDecisions(decided, run?.id, enqueue)
+  const { decisions, decide } = decided_
   const plan = usePlan(order, shelf.shop, decisions)
+  const lookup = useCallback<Lookup>(
+    (key) => {
+      const advice = advicesIn(plan).find((a) => a.key === key)
+      return advice && { label: advice.label, kind: advice.kind === 'choice' ? undefined : advice.kind }
+    },
+    [plan],
+  )
 
   const stage = (useParams<{ stage?: StageName }>().stage ?? 'order') as StageName
   const router = useRouter()
@@ -72,13 +88,16 @@ export function OrderDesk({ stored, shelf, decided, children }: Props) {
   // biome-ignore lint/correctness/useExhaustiveDependencies: another stage or run asks nothing yet
   useEffect(() => setAsked(undefined), [stage, run?.id])
   const fresh = useMemo(() => freshest(asked, plan), [asked, plan])
-  useKey(
-    'Escape',
-    useCallback(() => setAsked(undefined), []),
-  )
-  useDigits(
-    useCallback(
-      (n) => STAGE_NAMES[n - 1] && router.push(stagePath(STAGE_NAMES[n - 1] as StageName)),
+  useKeys(
+    useMemo(
+      () => [
+        { keys: 'Escape', label: 'Close the answer', act: () => setAsked(undefined) },
+        ...STAGE_NAMES.map((name, i) => ({
+          keys: String(i + 1),
+          label: STAGES[name].label,
+          act: () => router.push(stagePath(name)),
+        })),
+      ],
       [router, stagePath],
     ),
   )
@@ -97,6 +116,17 @@ export function OrderDesk({ stored, shelf, decided, children }: Props) {
     }),
     [decide],
   )
+  const setPrintOrder = useCallback(
+    (hitIds: readonly string[]) => decide((d) => ({ ...d, order: hitIds })),
+    [decide],
+  )
+  useFindable(
+    useMemo(
+      () =>
+        advicesIn(plan).map((a) => ({ key: a.key, label: a.label, href: stagePath(stageShowing(a.key)) })),
+      [plan, stagePath],
+    ),
+  )
   const value = useMemo(
     (): OrderContext => ({
       order,
@@ -104,6 +134,13 @@ export function OrderDesk({ stored, shelf, decided, children }: Props) {
       runs,
       run,
       plan,
+      mark: run && released[run.id],
+      seen: {
+        order: stored.version,
+        decisions: (run && decided[run.id]?.version) ?? 1,
+        shop: shop.version,
+        revision: (run && released[run.id]?.number) ?? 0,
+      },
       decisions,
       stage,
       stagePath,
@@ -116,9 +153,24 @@ export function OrderDesk({ stored, shelf, decided, children }: Props) {
             method: option === shelf.shop.method[school] ? method : { ...method, [school]: option },
           }
         }),
-      setPrintOrder: (hitIds) => decide((d) => ({ ...d, order: hitIds })),
+      setPrintOrder,
     }),
-    [order, shelf, runs, run, plan, decisions, stage, stagePath, decide],
+    [
+      order,
+      stored.version,
+      shop,
+      shelf,
+      runs,
+      run,
+      plan,
+      released,
+      decided,
+      decisions,
+      stage,
+      stagePath,
+      decide,
+      setPrintOrder,
+    ],
   )
   return (
     <OrderProvider value={value}>
@@ -129,7 +181,14 @@ export function OrderDesk({ stored, shelf, decided, children }: Props) {
             rail={<Traveller />}
             aside={<WhyPanel asked={fresh} warnings={plan?.warnings} />}
           >
-            <OrderHead saveState={problem ?? save} />
+            {saving.conflict && <ConflictPanel conflict={saving.conflict} onAgree={saving.agree} />}
+            {decided_.conflict && (
+              <ConflictPanel conflict={decided_.conflict} lookup={lookup} onAgree={decided_.agree} />
+            )}
+            <OrderHead
+              saveState={decided_.state ?? saving.state}
+              problem={decided_.problem || saving.problem}
+            />
             {/* Nothing can be typed before the page listens, so nothing typed is lost. */}
             <Fieldset border="none" mt="4" disabled={!hydrated}>
               {children}
@@ -144,66 +203,3 @@ export function OrderDesk({ stored, shelf, decided, children }: Props) {
 /** After a change the panel explains the value as it is now. */
 const freshest = (asked: Asked | undefined, plan: RunPlan | undefined): Asked | undefined =>
   !asked || asked.kind === 'event' ? asked : (advicesIn(plan).find((a) => a.key === asked.key) ?? asked)
-
-const NONE: Readonly<Record<string, StoredDecisions>> = {}
-
-/** The decisions of the run in hand; each change is stored at once. */
-function useDecisions(
-  decided: Readonly<Record<string, StoredDecisions>>,
-  runId: string | undefined,
-  enqueue: Enqueue,
-) {
-  /** What was decided here, over what was read. */
-  const [own, setOwn] = useState(NONE)
-  const written = useRef<Record<string, number>>({})
-  const [problem, setProblem] = useState<'conflict' | 'failed'>()
-  const read = runId === undefined ? undefined : decided[runId]
-  const mine = runId === undefined ? undefined : own[runId]
-  // What is read again and is newer than what was decided here holds that too.
-  const newest = mine && mine.version >= (read?.version ?? 1) ? mine : read
-  const decisions = useMemo(
-    () => newest?.decisions ?? (runId === undefined ? undefined : noDecisions(runId)),
-    [newest, runId],
-  )
-  const decide = useCallback(
-    (change: (d: Decisions) => Decisions) => {
-      if (!decisions) return
-      const next = change(decisions)
-      const seen = read?.version ?? 1
-      setOwn((d) => ({ ...d, [next.runId]: { decisions: next, version: (newest?.version ?? 1) + 1 } }))
-      enqueue(async () => {
-        try {
-          const saved = await storeDecisions(next, Math.max(written.current[next.runId] ?? 1, seen))
-          if (saved.ok) written.current[next.runId] = saved.version
-          setProblem(saved.ok ? undefined : 'conflict')
-        } catch {
-          setProblem('failed')
-        }
-      })
-    },
-    [decisions, newest, read, enqueue],
-  )
-  return { decisions, decide, problem }
-}
-
-function useDigits(go: (digit: number) => void): void {
-  useEffect(() => {
-    const listen = (e: KeyboardEvent) => {
-      if (!/^[1-8]$/.test(e.key) || e.ctrlKey || e.metaKey || e.altKey) return
-      if (e.target instanceof Element && e.target.closest('input, textarea, select')) return
-      go(Number(e.key))
-    }
-    window.addEventListener('keydown', listen)
-    return () => window.removeEventListener('keydown', listen)
-  }, [go])
-}
-
-const NEVER = () => () => undefined
-
-/** False on the server and until the page listens. */
-const useHydrated = (): boolean =>
-  useSyncExternalStore(
-    NEVER,
-    () => true,
-    () => false,
-  )

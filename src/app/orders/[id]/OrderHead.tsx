@@ -10,22 +10,23 @@ import { AdviceChoice } from '@/ui/AdviceValue'
 import { PageTitle } from '@/ui/parts'
 import { SeverityMark } from '@/ui/Severity'
 import { InkRow } from '@/ui/Swatch'
+import { SAVE_WORDS } from '../../edits/saveWords'
+import type { SaveState } from '../../edits/useAutosave'
+import { DeleteOrder } from './DeleteOrder'
 import { useOrder } from './orderContext'
+import { ReleaseStatus } from './Release'
 import { STAGES } from './stages'
-import type { SaveState } from './useAutosave'
 
 const Link = chakra(NextLink)
 
-const SAVE_WORDS: Readonly<Record<SaveState, string>> = {
-  saved: 'Saved',
-  saving: 'Saving',
-  incomplete: 'Not saved yet: see the marked fields',
-  conflict: 'Someone else changed this order. Your last changes are not saved: copy them, then reload.',
-  failed: 'Could not save. Your input is still here; the next change tries again.',
+/** Head of every stage: whose order, which run, on which press, and what stands in the way. */
+interface HeadProps {
+  readonly saveState: SaveState
+  /** What the disk said. */
+  readonly problem: string
 }
 
-/** Head of every stage: whose order, which run, on which press, and what stands in the way. */
-export function OrderHead({ saveState }: { readonly saveState: SaveState }) {
+export function OrderHead({ saveState, problem }: HeadProps) {
   const { order, stage, runs, run, plan, stagePath } = useOrder()
   const counts = (['Stop', 'Watch'] as const)
     .map((severity): readonly [Severity, number] => [
@@ -48,8 +49,9 @@ export function OrderHead({ saveState }: { readonly saveState: SaveState }) {
           color="soft"
           fontWeight={saveState === 'saved' ? '400' : '700'}
         >
-          {SAVE_WORDS[saveState]}
+          {problem || SAVE_WORDS[saveState]}
         </Box>
+        <DeleteOrder />
       </Flex>
       {runs.length > 0 && (
         <Flex as="nav" aria-label="Runs" mt="3" gap="2" wrap="wrap">
@@ -69,10 +71,7 @@ export function OrderHead({ saveState }: { readonly saveState: SaveState }) {
                 borderBottom="3px solid"
                 borderColor={here ? 'ink' : 'rule'}
               >
-                <InkRow
-                  cloth={r.lines[0]?.cloth.hex ?? '#808080'}
-                  inks={r.placement.inks.map((i) => i.hex)}
-                />
+                <InkRow cloth={r.lines[0]?.cloth} inks={r.placement.inks} />
                 <Box as="span" fontWeight={here ? '700' : '500'}>
                   {WHERES[r.placement.where]}
                   {r.placement.sizes === 'all' ? '' : ` ${r.placement.sizes}`}
@@ -98,9 +97,12 @@ export function OrderHead({ saveState }: { readonly saveState: SaveState }) {
               <SeverityMark severity={severity} /> {n}
             </Flex>
           ))}
+          <Box ml="auto">
+            <ReleaseStatus />
+          </Box>
           <Link
             href={`/runs/${plan.run.id}/sheet`}
-            ml="auto"
+            prefetch={false}
             display="inline-flex"
             alignItems="center"
             gap="2"

@@ -4,6 +4,7 @@ import type { ReactNode } from 'react'
 import { database } from '@/store/database'
 import { loadDecisions } from '@/store/decisions'
 import { loadOrder } from '@/store/orders'
+import { latestRevisions } from '@/store/revisions'
 import { loadShop } from '@/store/shop'
 import { OrderDesk } from './OrderDesk'
 
@@ -19,14 +20,25 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 export default async function OrderLayout({ params, children }: Props) {
   const { id } = await params
   const db = await database()
-  const [stored, shelf, decisions] = await Promise.all([
+  const [stored, shop, decisions] = await Promise.all([
     loadOrder(db, id),
     loadShop(db),
-    loadDecisions(db, id),
+    loadDecisions(db, [id]),
   ])
-  if (!stored) notFound()
+  if (!stored || stored.deletedAt !== undefined) notFound()
+  const released = await latestRevisions(db, [...decisions.keys()])
+  const marks = [...released].map(([runId, { number, code, releasedAt }]) => [
+    runId,
+    { number, code, releasedAt },
+  ])
   return (
-    <OrderDesk key={id} stored={stored} shelf={shelf} decided={Object.fromEntries(decisions)}>
+    <OrderDesk
+      key={id}
+      stored={stored}
+      shop={shop}
+      decided={Object.fromEntries(decisions)}
+      released={Object.fromEntries(marks)}
+    >
       {children}
     </OrderDesk>
   )

@@ -2,10 +2,12 @@
 
 import { createContext, useContext } from 'react'
 import type { School } from '@/core/advice'
+import type { ShopAndShelf } from '@/core/equipment'
 import type { Order, Run } from '@/core/order'
 import type { Decisions, RunPlan } from '@/core/plan'
-import type { ShopAndShelf } from '@/store/shop'
+import type { SheetMark } from '@/formats/sheet'
 import type { Asked } from '@/ui/desk'
+import type { Seen } from '../actions'
 import type { StageName } from './stages'
 
 export interface OrderContext {
@@ -15,6 +17,10 @@ export interface OrderContext {
   readonly runs: readonly Run[]
   readonly run: Run | undefined
   readonly plan: RunPlan | undefined
+  /** The last revision of this run; none while it was never released. */
+  readonly mark: SheetMark | undefined
+  /** Versions of what is on the desk. */
+  readonly seen: Seen
   readonly decisions: Decisions | undefined
   readonly stage: StageName
   readonly stagePath: (stage: StageName, runId?: string) => string

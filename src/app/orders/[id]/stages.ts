@@ -31,6 +31,20 @@ const STAGE_OF: readonly (readonly [RegExp, StageName])[] = [
 export const stageOf = (rule: string): StageName =>
   STAGE_OF.find(([test]) => test.test(rule))?.[1] ?? 'sequence'
 
+/** The stage that shows a computed setting, by the start of its key. */
+const SHOWN_AT: Readonly<Record<StageName, readonly string[]>> = {
+  order: [],
+  art: [],
+  screens: ['mesh', 'offContact'],
+  ink: ['base', 'white', 'coverage', 'ink', 'film'],
+  sequence: ['blade', 'angle', 'pressure', 'time', 'strokes', 'flood', 'bladeLength', 'direction', 'press'],
+  placement: ['down', 'side'],
+  heat: ['dwell', 'flashHeight', 'coolDown', 'cureFilm', 'cureDwell', 'dryer', 'belt'],
+  run: ['setup', 'rate', 'total'],
+}
+export const stageShowing = (key: string): StageName =>
+  STAGE_NAMES.find((name) => SHOWN_AT[name].includes(key.split('.')[0] ?? '')) ?? 'sequence'
+
 const count = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`
 
 /** What is settled at a stage, in a few words; empty while there is no plan. */

@@ -33,7 +33,7 @@ export function InkStage({ plan }: PlanProps) {
           <Box fontSize="0.87rem" color="soft">
             {plan.cloth.name}
           </Box>
-          <InkRow cloth={plan.cloth.hex} inks={inks.map((i) => i.hex)} />
+          <InkRow cloth={plan.cloth} inks={inks} />
         </Box>
       </Grid>
       <Section title="Base under each colour">

@@ -188,7 +188,7 @@ function Runs() {
           <Box width="3.4rem" flex="none" textAlign="right" fontSize="1.3rem" fontWeight="650">
             {r.quantity}
           </Box>
-          <InkRow cloth={r.lines[0]?.cloth.hex ?? '#808080'} inks={r.placement.inks.map((i) => i.hex)} />
+          <InkRow cloth={r.lines[0]?.cloth} inks={r.placement.inks} />
           <Box>
             <Box fontWeight="650">
               {WHERES[r.placement.where]} on {groupLabel(r.group).toLowerCase()}

@@ -2,6 +2,8 @@
 
 import { Box, Flex, Grid } from '@chakra-ui/react'
 import { tell } from '@/core/advice'
+import { writeClock } from '@/core/quantity'
+import { finishAt, type RunTime } from '@/core/rate'
 import { AskButton } from '@/ui/AdviceValue'
 import { Measure } from '@/ui/Measure'
 import { Figure, Headline } from '@/ui/parts'
@@ -9,7 +11,24 @@ import { Section, Table } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { Swatch } from '@/ui/Swatch'
 import { useSettings } from '@/ui/settings'
+import { useOrder } from '../orderContext'
+import { ReleaseSection } from '../Release'
 import type { PlanProps } from './planProps'
+
+/** When the run would be done if it began as the shop opens, breaks counted. */
+function Done({ time }: { readonly time: RunTime }) {
+  const { hours } = useOrder().shelf.shop
+  const [early, late] = time.total.range.map((work) => finishAt(hours, hours.days[0] ?? 1, hours.from, work))
+  if (!early || !late) return null
+  const say = ({ days, clock }: typeof early) =>
+    `${writeClock(clock)}${days === 0 ? '' : days === 1 ? ' the next day' : ` ${days} days later`}`
+  return (
+    <Box mb="5" mt="-3">
+      Begun as the shop opens at {writeClock(hours.from)} it is done between <strong>{say(early)}</strong> and{' '}
+      <strong>{say(late)}</strong>, breaks counted.
+    </Box>
+  )
+}
 
 /** Stage 8: how long, how many of each size, and what stands in the way. */
 export function RunStage({ plan }: PlanProps) {
@@ -33,6 +52,8 @@ export function RunStage({ plan }: PlanProps) {
           <Box color="soft">No time can be told until the order of printing fits.</Box>
         )}
       </Section>
+      {time && <Done time={time} />}
+      <ReleaseSection />
       <Section title="What stands in the way">
         {plan.warnings.length === 0 && <Box color="soft">Nothing.</Box>}
         {plan.warnings.map((w) => (

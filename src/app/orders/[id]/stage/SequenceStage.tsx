@@ -1,13 +1,15 @@
 'use client'
 
 import { Box, Flex } from '@chakra-ui/react'
+import { useCallback, useMemo } from 'react'
 import { tell } from '@/core/advice'
 import { AdviceChoice, AdviceNumber } from '@/ui/AdviceValue'
+import { useKeys } from '@/ui/keys'
 import { LapStrip } from '@/ui/LapStrip'
 import { InkName } from '@/ui/parts'
 import { Section, Table, TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
-import { useKey, useSettings } from '@/ui/settings'
+import { useSettings } from '@/ui/settings'
 import { useOrder } from '../orderContext'
 import type { PlanProps } from './planProps'
 
@@ -23,8 +25,16 @@ export function SequenceStage({ plan }: PlanProps) {
     ids[at] = other
     setPrintOrder(ids)
   }
-  const takeBack = () => setPrintOrder([])
-  useKey('Backspace', plan.sequence.byHand ? takeBack : NOTHING)
+  const takeBack = useCallback(() => setPrintOrder([]), [setPrintOrder])
+  useKeys(
+    useMemo(
+      () =>
+        plan.sequence.byHand
+          ? [{ keys: 'Backspace', label: 'Take the order by hand back', act: takeBack }]
+          : [],
+      [plan.sequence.byHand, takeBack],
+    ),
+  )
   return (
     <>
       <Section
@@ -44,8 +54,6 @@ export function SequenceStage({ plan }: PlanProps) {
     </>
   )
 }
-
-const NOTHING = () => undefined
 
 function DoesNotFit({ plan }: PlanProps) {
   const { units } = useSettings()

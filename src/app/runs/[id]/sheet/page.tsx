@@ -1,40 +1,38 @@
-import { format } from 'date-fns'
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
-import { noDecisions, plan, runOf } from '@/core/plan'
+import { planChanges } from '@/core/plan'
 import { database } from '@/store/database'
-import { loadDecisions } from '@/store/decisions'
-import { loadOrder } from '@/store/orders'
-import { loadShop } from '@/store/shop'
+import { type RunRead, readRun } from '../../readRun'
 import { Sheet } from './Sheet'
 
 interface Props {
   readonly params: Promise<{ id: string }>
+  readonly searchParams: Promise<{ readonly revision?: string; readonly draft?: string }>
 }
 
 export async function generateMetadata({ params }: Props): Promise<Metadata> {
   return { title: `Set-up sheet ${(await params).id}` }
 }
 
-export default async function SheetPage({ params }: Props) {
-  const runId = (await params).id
-  const orderId = /^R-(\d+)-/.exec(runId)?.[1]
-  if (orderId === undefined) notFound()
-  const db = await database()
-  const [stored, { shop }, decisions] = await Promise.all([
-    loadOrder(db, `O-${orderId}`),
-    loadShop(db),
-    loadDecisions(db, `O-${orderId}`),
-  ])
-  const run = stored && runOf(stored.order, runId)
-  if (!run || run.placement.inks.length === 0 || shop.presses.length === 0) notFound()
-  const found = plan(stored.order, shop, decisions.get(runId)?.decisions ?? noDecisions(runId))
-  return (
-    <Sheet
-      order={stored.order}
-      plan={found}
-      shopName={shop.name}
-      printed={format(new Date(), 'd MMM yyyy HH:mm')}
-    />
-  )
+/** Whether a revision is what the crew should work from. */
+function standingOf({ now, revisions }: RunRead, number: number): string {
+  const last = revisions.at(-1)
+  if (last && last.number > number) return `Out of date: revision ${last.number} is the one to work from`
+  const moved = last && now ? planChanges(last.plan, now.plan).length : 0
+  return moved > 0 ? `Released; the plan has changed since (${moved})` : 'Released: the one to work from'
+}
+
+/** The last released revision, another one, or the draft while nothing is released. */
+export default async function SheetPage({ params, searchParams }: Props) {
+  const { id } = await params
+  const { revision, draft } = await searchParams
+  const read = await readRun(await database(), id)
+  const wanted = draft
+    ? undefined
+    : revision
+      ? read.revisions.find((r) => r.number === Number(revision))
+      : read.revisions.at(-1)
+  if (wanted) return <Sheet facts={wanted} mark={wanted} standing={standingOf(read, wanted.number)} />
+  if (!read.now || revision) notFound()
+  return <Sheet facts={read.now} standing="Draft, not released" />
 }

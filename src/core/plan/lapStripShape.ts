@@ -1,6 +1,6 @@
-import { numberOf } from '@/core/advice'
-import type { Hex } from '@/core/color'
-import type { Cell, HitPlan, RunPlan } from '@/core/plan'
+import { numberOf } from '../advice'
+import type { Hex } from '../color'
+import type { Cell, HitPlan, RunPlan } from './runPlan'
 
 /** One film in the cross-section: a span of the art (0..1) and a height above the cloth in metres. */
 export interface Layer {

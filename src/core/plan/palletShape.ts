@@ -1,5 +1,5 @@
-import { numberOf } from '@/core/advice'
-import type { RunPlan } from '@/core/plan'
+import { numberOf } from '../advice'
+import type { RunPlan } from './runPlan'
 
 interface Box {
   readonly x: number

@@ -1,0 +1,113 @@
+'use client'
+
+import { Box } from '@chakra-ui/react'
+import { useRouter } from 'next/navigation'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { useKeys } from '@/ui/keys'
+import { useSettings } from '@/ui/settings'
+import { redo, type Told, undo } from './edits/history'
+import { KeySheet } from './KeySheet'
+import { useNewOrder } from './orders/useNewOrder'
+import { Palette } from './Palette'
+
+/** How often lists look for what others did, in milliseconds. */
+const LOOK_EVERY = 2000
+/** How long a note stays. */
+const NOTE = 4000
+
+/** What goes along on every page: finding, keys, undo, and news of what others did. */
+export function Companions() {
+  const router = useRouter()
+  const { switchUnits, switchMode, switchSafelight } = useSettings()
+  const [open, setOpen] = useState<'palette' | 'keys'>()
+  const [told, setTold] = useState<Told>()
+  const newOrder = useNewOrder()
+  useNews(useCallback(() => router.refresh(), [router]))
+  useEffect(() => {
+    if (!told) return
+    const end = setTimeout(() => setTold(undefined), NOTE)
+    return () => clearTimeout(end)
+  }, [told])
+  const step = useCallback(
+    async (take: () => Promise<Told>) => {
+      setTold(await take())
+      router.refresh()
+    },
+    [router],
+  )
+  const commands = useMemo(
+    () => [
+      { keys: 'n', label: 'New order', act: () => void newOrder() },
+      { keys: 't', label: 'Today', act: () => router.push('/') },
+      { keys: 'o', label: 'Orders', act: () => router.push('/orders') },
+      { keys: 'Ctrl+z', label: 'Undo', act: () => void step(undo) },
+      { keys: 'Ctrl+y', label: 'Redo', act: () => void step(redo) },
+    ],
+    [newOrder, router, step],
+  )
+  useKeys(
+    useMemo(
+      () => [
+        { keys: '/', label: 'Find anything', act: () => setOpen('palette') },
+        { keys: 'Ctrl+k', label: 'Find anything', act: () => setOpen('palette') },
+        { keys: '?', label: 'This list of keys', act: () => setOpen('keys') },
+        ...commands,
+        { keys: 'Ctrl+Shift+z', label: 'Redo', act: () => void step(redo) },
+      ],
+      [commands, step],
+    ),
+  )
+  const close = useCallback(() => setOpen(undefined), [])
+  return (
+    <>
+      {open === 'keys' && <KeySheet onClose={close} />}
+      {open === 'palette' && (
+        <Palette
+          onClose={close}
+          commands={[
+            ...commands,
+            { keys: 'u', label: 'Switch units', act: switchUnits },
+            { keys: 'm', label: 'Light or dark', act: switchMode },
+            { keys: 's', label: 'Safelight', act: switchSafelight },
+            { keys: '?', label: 'Keys', act: () => setOpen('keys') },
+          ]}
+        />
+      )}
+      <Box
+        role="status"
+        aria-label="Undo"
+        position="fixed"
+        bottom="4"
+        left="50%"
+        transform="translateX(-50%)"
+        zIndex="20"
+        bg={told ? 'ink' : undefined}
+        color="work"
+        px={told ? '4' : '0'}
+        py={told ? '2' : '0'}
+        fontWeight="600"
+      >
+        {told?.message}
+      </Box>
+    </>
+  )
+}
+
+/** Calls when anything was saved by anyone, while the page is seen. */
+function useNews(onNews: () => void): void {
+  const stamp = useRef<string>(undefined)
+  useEffect(() => {
+    const look = async () => {
+      if (document.visibilityState !== 'visible') return
+      const now = await fetch('/api/changes', { cache: 'no-store' })
+        .then((r) => (r.ok ? r.text() : undefined))
+        .catch(() => undefined)
+      if (now === undefined) return
+      if (stamp.current !== undefined && stamp.current !== now) onNews()
+      stamp.current = now
+    }
+    const timer = setInterval(() => void look(), LOOK_EVERY)
+    void look()
+    return () => clearInterval(timer)
+  }, [onNews])
+}

@@ -1,0 +1,35 @@
+import { diskProblem } from '@/store/problems'
+
+/** A JSON answer that no one keeps. */
+export const json = (value: unknown, status = 200, headers: Record<string, string> = {}): Response =>
+  Response.json(value, { status, headers: { 'cache-control': 'no-store', ...headers } })
+
+/** A file to keep, by its name. */
+export const file = (body: string | Buffer, type: string, name: string): Response =>
+  new Response(typeof body === 'string' ? body : new Uint8Array(body), {
+    headers: {
+      'content-type': type,
+      'content-disposition': `attachment; filename="${name}"`,
+      'cache-control': 'no-store',
+    },
+  })
+
+export const nothing = (what: string): Response => json({ wrong: [`There is no ${what}.`] }, 404)
+
+/** Refuses a write that a page of another site sent through the browser. */
+function foreign(request: Request): boolean {
+  const origin = request.headers.get('origin')
+  return origin !== null && new URL(origin).host !== request.headers.get('host')
+}
+
+/** Answers a write; what a disk can do comes back as a sentence. */
+export async function write(request: Request, act: () => Promise<Response>): Promise<Response> {
+  if (foreign(request)) return json({ wrong: ['This came from another site, so nothing was done.'] }, 403)
+  try {
+    return await act()
+  } catch (error) {
+    const problem = diskProblem(error)
+    if (problem === undefined) throw error
+    return json({ wrong: [problem] }, 507)
+  }
+}

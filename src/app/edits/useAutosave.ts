@@ -1,0 +1,192 @@
+'use client'
+
+import same from 'fast-deep-equal'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import type { FieldPath, FieldValues, UseFormReturn } from 'react-hook-form'
+import { changes, indexPath, isStructural } from '@/core/change'
+import type { FieldErrors } from '@/core/order'
+import { editLabel } from '@/ui/changeWords'
+import { type Edited, recordEdit, settleBeforeUndo } from './history'
+
+/** A value with the version it was read at. */
+export interface Versioned<T> {
+  readonly value: T
+  readonly version: number
+}
+
+/** What storing answers. `now` is missing when the thing itself is gone. */
+export type Stored<T> =
+  | { readonly ok: true; readonly version: number }
+  | { readonly ok: false; readonly now: Versioned<T> | undefined }
+  | { readonly ok: false; readonly errors: FieldErrors }
+  | { readonly ok: false; readonly problem: string }
+
+/** Two people changed the same thing: what it was, what each made of it. */
+export interface Conflict<T> {
+  readonly base: T
+  readonly mine: T
+  readonly theirs: T
+  readonly version: number
+}
+
+export type SaveState = 'saved' | 'saving' | 'incomplete' | 'conflict' | 'gone' | 'failed'
+
+/** Puts a write behind those that are under way; done when it is done. */
+export type Enqueue = (write: () => Promise<void>) => Promise<void>
+
+interface Autosave<T> {
+  readonly state: SaveState
+  /** What the disk said, when it said something. */
+  readonly problem: string
+  readonly conflict: Conflict<T> | undefined
+  /** Ends a conflict with what both agree on. */
+  readonly agree: (value: T) => void
+}
+
+const PAUSE = 350
+
+/** Shows a value in the form, field by field where it can, so that nothing else on the page moves. */
+function show<T extends FieldValues>(form: UseFormReturn<T>, value: T): void {
+  const now = form.getValues()
+  const list = changes(now, value)
+  if (!list.some(isStructural)) {
+    for (const c of list)
+      form.setValue(indexPath(now, c.path) as FieldPath<T>, c.to as never, { shouldValidate: true })
+    return
+  }
+  const name = document.activeElement?.getAttribute('name')
+  form.reset(value)
+  if (name)
+    requestAnimationFrame(() => document.querySelector<HTMLElement>(`[name="${CSS.escape(name)}"]`)?.focus())
+}
+
+/**
+ * Saves a form a moment after each change, as long as it is whole; half-typed input stays in the form with its message
+ * at the field. Each saved edit can be undone.
+ *
+ * @param read what was last read from the server; what is newer than the form and meets no unsaved input is shown
+ * @param onWhole gets every value that passed the check, at once, before it is stored
+ * @param enqueue writes go one after another
+ */
+export function useAutosave<T extends FieldValues>(
+  form: UseFormReturn<T>,
+  read: Versioned<T>,
+  edited: Edited,
+  check: (value: unknown) => { readonly ok: true; readonly value: T } | { readonly ok: false },
+  store: (value: T, version: number) => Promise<Stored<T>>,
+  onWhole: (value: T) => void,
+  enqueue: Enqueue,
+): Autosave<T> {
+  const [state, setState] = useState<SaveState>('saved')
+  const [problem, setProblem] = useState('')
+  const [conflict, setConflict] = useState<Conflict<T>>()
+  /** What the server is known to hold. */
+  const held = useRef(read)
+  const pending = useRef<ReturnType<typeof setTimeout>>(undefined)
+  const halted = useRef(false)
+  const showing = useRef(false)
+  const subject = useMemo(() => ({ kind: edited.kind, id: edited.id }), [edited.kind, edited.id])
+
+  const write = useCallback(
+    async (value: T) => {
+      if (halted.current) return setConflict((c) => c && { ...c, mine: value })
+      const before = held.current
+      if (same(before.value, value)) return setState('saved')
+      setState('saving')
+      try {
+        const saved = await store(value, before.version)
+        setProblem('problem' in saved ? saved.problem : '')
+        if (saved.ok) {
+          held.current = { value, version: saved.version }
+          const made = changes(before.value, value)
+          recordEdit(subject, editLabel(made), made)
+          setState((s) => (s === 'saving' ? 'saved' : s))
+        } else if ('errors' in saved) {
+          for (const [path, message] of Object.entries(saved.errors))
+            form.setError(path as FieldPath<T>, { message })
+          setState('incomplete')
+        } else if ('problem' in saved) {
+          setState('failed')
+        } else {
+          halted.current = true
+          const { now } = saved
+          if (now) setConflict({ base: before.value, mine: value, theirs: now.value, version: now.version })
+          setState(now ? 'conflict' : 'gone')
+        }
+      } catch {
+        setState('failed')
+      }
+    },
+    [form, store, subject],
+  )
+  const settle = useCallback((): Promise<void> => {
+    clearTimeout(pending.current)
+    pending.current = undefined
+    const checked = check(form.getValues())
+    if (!checked.ok) {
+      void form.trigger()
+      setState('incomplete')
+      return Promise.resolve()
+    }
+    onWhole(checked.value)
+    return enqueue(() => write(checked.value))
+  }, [form, check, onWhole, enqueue, write])
+  const display = useCallback(
+    (value: T) => {
+      showing.current = true
+      show(form, value)
+      showing.current = false
+      onWhole(value)
+    },
+    [form, onWhole],
+  )
+
+  useEffect(() => {
+    const stop = form.watch(() => {
+      if (showing.current) return
+      clearTimeout(pending.current)
+      if (!halted.current) setState('saving')
+      pending.current = setTimeout(settle, PAUSE)
+    })
+    const leave = () => pending.current !== undefined && void settle()
+    window.addEventListener('pagehide', leave)
+    return () => {
+      stop.unsubscribe()
+      window.removeEventListener('pagehide', leave)
+      // Leaving the page does not wait for the pause to end.
+      leave()
+    }
+  }, [form, settle])
+  useEffect(
+    () =>
+      settleBeforeUndo(async () => {
+        const whole = check(form.getValues()).ok
+        if (!whole && !halted.current) {
+          clearTimeout(pending.current)
+          pending.current = undefined
+          display(held.current.value)
+          setState('saved')
+          return 'reverted'
+        }
+        if (pending.current !== undefined) await settle()
+        else await enqueue(async () => undefined)
+        return 'settled'
+      }),
+    [form, check, settle, display, enqueue],
+  )
+  useEffect(() => {
+    // What others saved is shown as long as nothing typed here waits to be saved.
+    if (read.version <= held.current.version || state !== 'saved' || pending.current !== undefined) return
+    held.current = read
+    display(read.value)
+  }, [read, state, display])
+  const agree = (value: T) => {
+    if (!conflict) return
+    held.current = { value: conflict.theirs, version: conflict.version }
+    halted.current = false
+    setConflict(undefined)
+    display(value)
+    void enqueue(() => write(value))
+  }
+  return { state, problem, conflict, agree }
+}

@@ -1,0 +1,74 @@
+'use server'
+
+import { SCHOOLS } from '@/core/advice'
+import { looksLikeSheetCode } from '@/core/plan'
+import { database } from '@/store/database'
+import { findOrders, loadOrders } from '@/store/orders'
+import { revisionByCode } from '@/store/revisions'
+import { runsNamed } from '@/store/runs'
+import { loadShop } from '@/store/shop'
+
+/** Something that was found, and where it is. */
+export interface Found {
+  readonly kind: 'Order' | 'Run' | 'Ink' | 'Cloth' | 'Frame' | 'Press' | 'School' | 'Sheet'
+  readonly label: string
+  readonly detail: string
+  readonly href: string
+}
+
+const MOST = 8
+
+/** Finds orders, runs, inks, cloths, frames, presses, schools, and the sheet with this code. */
+export async function find(text: string): Promise<readonly Found[]> {
+  const wanted = text.trim()
+  if (wanted === '') return []
+  const db = await database()
+  const has = (...words: string[]) => words.some((w) => w.toLowerCase().includes(wanted.toLowerCase()))
+  const [{ ids }, runs, { shelf }, sheet] = await Promise.all([
+    findOrders(db, { text: wanted, deleted: false, offset: 0, limit: MOST }),
+    runsNamed(db, wanted, MOST),
+    loadShop(db),
+    looksLikeSheetCode(wanted) ? revisionByCode(db, wanted) : undefined,
+  ])
+  const orders = await loadOrders(db, ids)
+  const { shop, inks, cloths } = shelf
+  return [
+    ...(sheet
+      ? [
+          {
+            kind: 'Sheet' as const,
+            label: sheet.revision.code,
+            detail: `${sheet.revision.runId}, revision ${sheet.revision.number} of ${sheet.last.number}`,
+            href: `/sheets/${sheet.revision.code}`,
+          },
+        ]
+      : []),
+    ...orders.map(({ order }) => ({
+      kind: 'Order' as const,
+      label: `${order.id} ${order.customer}`,
+      detail: order.title,
+      href: `/orders/${order.id}/order`,
+    })),
+    ...runs.map((r) => ({
+      kind: 'Run' as const,
+      label: r.id,
+      detail: r.customer,
+      href: `/orders/${r.orderId}/run?run=${r.id}`,
+    })),
+    ...inks
+      .filter((i) => has(i.name, i.id))
+      .map((i) => ({ kind: 'Ink' as const, label: i.name, detail: i.system, href: '/shop/shelf' })),
+    ...cloths
+      .filter((c) => has(c.name))
+      .map((c) => ({ kind: 'Cloth' as const, label: c.name, detail: '', href: '/shop/shelf' })),
+    ...shop.frames
+      .filter((f) => has(f.id))
+      .map((f) => ({ kind: 'Frame' as const, label: f.id, detail: f.state, href: '/shop/stock' })),
+    ...shop.presses
+      .filter((p) => has(p.name))
+      .map((p) => ({ kind: 'Press' as const, label: p.name, detail: p.kind, href: '/shop' })),
+    ...Object.values(SCHOOLS)
+      .filter((s) => has(s.question))
+      .map((s) => ({ kind: 'School' as const, label: s.question, detail: '', href: '/shop/method' })),
+  ].slice(0, 3 * MOST)
+}

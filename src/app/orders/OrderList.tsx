@@ -1,0 +1,201 @@
+'use client'
+
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { addDays, differenceInCalendarDays, format, parseISO } from 'date-fns'
+import NextLink from 'next/link'
+import { useRouter } from 'next/navigation'
+import { useEffect, useMemo, useRef, useState } from 'react'
+import { because, q } from '@/core/advice'
+import { FACT_RULES } from '@/core/plan'
+import { AskNumber } from '@/ui/AskNumber'
+import { useKeys } from '@/ui/keys'
+import { type PageOf, Pager } from '@/ui/Pager'
+import { PageTitle } from '@/ui/parts'
+import { Table, TextButton } from '@/ui/Section'
+import { InkRow } from '@/ui/Swatch'
+import { AskFrame } from '../AskFrame'
+import { recordEdit } from '../edits/history'
+import type { OrderLine } from '../today'
+import { restoreOrder } from './actions'
+import { useNewOrder } from './useNewOrder'
+
+const Link = chakra(NextLink)
+const Input = chakra('input')
+
+interface Props {
+  readonly shopName: string
+  readonly lines: readonly OrderLine[]
+  readonly find: string
+  readonly deleted: boolean
+  readonly page: PageOf
+}
+
+/** How long a deleted order can be brought back, in days. */
+const KEPT = 30
+/** Moment to wait for the next letter, in milliseconds. */
+const PAUSE = 200
+
+/** Every order by due date, found by customer, job or number; and those that were deleted. */
+export function OrderList({ shopName, lines, find, deleted, page }: Props) {
+  const make = useNewOrder()
+  return (
+    <AskFrame shopName={shopName}>
+      <Flex align="baseline" gap="5" mb="3" wrap="wrap">
+        <PageTitle>{deleted ? 'Deleted orders' : 'Orders'}</PageTitle>
+        <Box color="soft">{page.total.toLocaleString('en')}</Box>
+        <Find find={find} deleted={deleted} />
+        <Flex ml="auto" gap="4">
+          <Link href={deleted ? '/orders' : '/orders?deleted=1'} textDecoration="underline">
+            {deleted ? 'All orders' : 'Deleted'}
+          </Link>
+          <Link href="/orders/import" textDecoration="underline">
+            Import
+          </Link>
+          <TextButton onClick={() => void make()}>New order</TextButton>
+        </Flex>
+      </Flex>
+      {lines.length === 0 ? (
+        <Box pt="6" fontSize="1.15rem">
+          {find
+            ? `No order with “${find}”.`
+            : deleted
+              ? 'Nothing was deleted in the last 30 days.'
+              : 'No orders yet: press n.'}
+        </Box>
+      ) : (
+        <Table>
+          <thead>
+            <tr>
+              <th style={{ width: '6rem' }}>Number</th>
+              <th>Customer and job</th>
+              <th style={{ width: '7rem' }}>Due</th>
+              <th className="num" style={{ width: '6rem' }}>
+                Pieces
+              </th>
+              <th>Prints</th>
+              <th style={{ width: '13rem' }}>{deleted ? 'Deleted' : 'State'}</th>
+            </tr>
+          </thead>
+          <tbody>
+            {lines.map((line) => (
+              <Line key={line.id} line={line} />
+            ))}
+          </tbody>
+        </Table>
+      )}
+      <Pager page={page} />
+      {!deleted && page.total > 0 && (
+        <Flex gap="4" mt="5" fontSize="0.9rem" color="soft">
+          As CSV:
+          {['orders', 'runs', 'plans'].map((name) => (
+            <Link key={name} href={`/api/${name}.csv`} prefetch={false} download textDecoration="underline">
+              {name}
+            </Link>
+          ))}
+        </Flex>
+      )}
+    </AskFrame>
+  )
+}
+
+/** Finds while someone types. */
+function Find({ find, deleted }: { readonly find: string; readonly deleted: boolean }) {
+  const router = useRouter()
+  const [text, setText] = useState(find)
+  const input = useRef<HTMLInputElement>(null)
+  useKeys(useMemo(() => [{ keys: 'f', label: 'Find in this list', act: () => input.current?.focus() }], []))
+  useEffect(() => {
+    if (text === find) return
+    const timer = setTimeout(() => {
+      const query = new URLSearchParams({ ...(text && { find: text }), ...(deleted && { deleted: '1' }) })
+      router.replace(`/orders${query.size > 0 ? `?${query}` : ''}`)
+    }, PAUSE)
+    return () => clearTimeout(timer)
+  }, [text, find, deleted, router])
+  return (
+    <Input
+      ref={input}
+      type="search"
+      aria-label="Find in this list"
+      placeholder="customer, job or number (f)"
+      value={text}
+      onChange={(e) => setText(e.target.value)}
+      bg="raised"
+      px="2"
+      py="1"
+      width="17rem"
+      borderBottom="1px solid"
+      borderColor="soft"
+    />
+  )
+}
+
+function Line({ line }: { readonly line: OrderLine }) {
+  return (
+    <tr>
+      <td>{line.id}</td>
+      <td>
+        {line.deletedAt ? (
+          <Box fontWeight="650">{line.customer}</Box>
+        ) : (
+          <Link href={`/orders/${line.id}/order`} fontWeight="650" _hover={{ textDecoration: 'underline' }}>
+            {line.customer || 'New order'}
+          </Link>
+        )}
+        <Box color="soft" fontSize="0.87rem">
+          {line.title}
+        </Box>
+      </td>
+      <td>{format(parseISO(line.due), 'EEE d MMM')}</td>
+      <td className="num">
+        <Box fontSize="1.15rem" fontWeight="650">
+          <AskNumber
+            label={`Pieces of ${line.id}`}
+            reasons={[because(FACT_RULES, 'ORDER_PIECES', { pieces: q('count', line.pieces) })]}
+          >
+            {line.pieces}
+          </AskNumber>
+        </Box>
+      </td>
+      <td>
+        <Flex gap="2" wrap="wrap">
+          {line.runs.map((r) => (
+            <InkRow key={r.id} cloth={r.cloth} inks={r.inks} />
+          ))}
+        </Flex>
+      </td>
+      <td>{line.deletedAt ? <BringBack line={line} at={line.deletedAt} /> : stateOf(line)}</td>
+    </tr>
+  )
+}
+
+function stateOf({ missing, runs }: OrderLine): string {
+  if (missing) return missing
+  const released = runs.filter((r) => r.revision > 0)
+  const changed = released.filter((r) => r.changed)
+  if (changed.length > 0) return `${changed.length} of ${runs.length} changed since release`
+  if (released.length > 0) return `${released.length} of ${runs.length} released`
+  const stops = runs.filter((r) => r.open.some((o) => o.severity === 'Stop')).length
+  return stops > 0 ? `${stops} of ${runs.length} stopped` : 'Planned'
+}
+
+function BringBack({ line, at }: { readonly line: OrderLine; readonly at: string }) {
+  const router = useRouter()
+  const left = differenceInCalendarDays(addDays(parseISO(at), KEPT), new Date())
+  const bringBack = async () => {
+    const back = await restoreOrder(line.id)
+    if (!back.ok) return
+    recordEdit({ kind: 'presence', id: line.id }, `Bring back ${line.id}`, [
+      { path: ['deleted'], from: true, to: false },
+    ])
+    router.refresh()
+  }
+  return (
+    <>
+      <TextButton onClick={() => void bringBack()}>Bring back {line.id}</TextButton>
+      <Box color="soft" fontSize="0.87rem">
+        {left} {left === 1 ? 'day' : 'days'} left
+      </Box>
+    </>
+  )
+}

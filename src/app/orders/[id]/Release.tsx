@@ -1,0 +1,118 @@
+'use client'
+
+import { Box, chakra } from '@chakra-ui/react'
+import { format, parseISO } from 'date-fns'
+import NextLink from 'next/link'
+import { useRouter } from 'next/navigation'
+import { useMemo, useState } from 'react'
+import { tell } from '@/core/advice'
+import { AskFirst } from '@/ui/Dialog'
+import { Differences } from '@/ui/Differences'
+import { useKeys } from '@/ui/keys'
+import { Section, TextButton } from '@/ui/Section'
+import { SeverityMark } from '@/ui/Severity'
+import { useSettings } from '@/ui/settings'
+import { releaseRun } from '../actions'
+import { useOrder } from './orderContext'
+import { useReleased } from './useReleased'
+
+const Link = chakra(NextLink)
+
+/** Where the run in hand stands: a draft, released, or changed since; and the way to release it. */
+export function ReleaseStatus() {
+  const { plan, mark } = useOrder()
+  const changes = useReleased()
+  const [asking, setAsking] = useState(false)
+  const open = useMemo(() => [{ keys: 'r', label: 'Release the run', act: () => setAsking(true) }], [])
+  useKeys(open)
+  if (!plan) return null
+  const upToDate = mark && changes?.length === 0
+  return (
+    <>
+      {mark && (
+        <Box as="span" color="soft" mr="3">
+          Revision {mark.number}
+          {changes && changes.length > 0 && `, ${changes.length} changed since`}
+        </Box>
+      )}
+      {!upToDate && <TextButton onClick={() => setAsking(true)}>Release</TextButton>}
+      {asking && <ReleaseDialog onClose={() => setAsking(false)} />}
+    </>
+  )
+}
+
+function ReleaseDialog({ onClose }: { readonly onClose: () => void }) {
+  const { plan, mark, seen } = useOrder()
+  const { units } = useSettings()
+  const changes = useReleased()
+  const router = useRouter()
+  const [problem, setProblem] = useState('')
+  if (!plan) return null
+  const number = (mark?.number ?? 0) + 1
+  const stops = plan.warnings.filter((w) => w.severity === 'Stop')
+  const release = async () => {
+    const released = await releaseRun(plan.run.id, seen)
+    if (!released.ok) return setProblem(released.problem)
+    onClose()
+    router.refresh()
+  }
+  return (
+    <AskFirst
+      title={`Release revision ${number} of ${plan.run.id}?`}
+      yes="Release"
+      onYes={() => void release()}
+      onNo={onClose}
+    >
+      {problem && (
+        <Box role="alert" fontWeight="700" mb="2">
+          {problem}
+        </Box>
+      )}
+      <Box mb="2">
+        The crew works from it. It is kept as it is and never edited; a later change makes another.
+      </Box>
+      {stops.map((w) => (
+        <Box key={tell(w, 'metric')} py="1">
+          <SeverityMark severity="Stop" /> {tell(w, units)}
+        </Box>
+      ))}
+      {mark &&
+        (changes?.length === 0 ? (
+          <Box>Nothing has changed since revision {mark.number}.</Box>
+        ) : (
+          <>
+            <Box fontWeight="650" mt="2">
+              Changed since revision {mark.number}
+            </Box>
+            <Differences changes={changes ?? []} />
+          </>
+        ))}
+    </AskFirst>
+  )
+}
+
+/** At the last stage: what was released, and what has changed since. */
+export function ReleaseSection() {
+  const { plan, mark } = useOrder()
+  const changes = useReleased()
+  if (!plan) return null
+  return (
+    <Section title={mark ? `Revision ${mark.number}` : 'Not released yet'}>
+      {mark ? (
+        <>
+          <Box mb="1">
+            Released {format(parseISO(mark.releasedAt), 'EEE d MMM, HH:mm')}. Code on the sheet:{' '}
+            <strong>{mark.code}</strong>.{' '}
+            <Link href={`/runs/${plan.run.id}/revisions`} textDecoration="underline">
+              All revisions
+            </Link>
+          </Box>
+          {changes?.length === 0 && <Box color="soft">Nothing has changed since.</Box>}
+          {changes && changes.length > 0 && <Differences changes={changes} />}
+        </>
+      ) : (
+        <Box color="soft">The set-up sheet says Draft until the run is released (r).</Box>
+      )}
+    </Section>
+  )
+}

@@ -1,0 +1,16 @@
+/** The places of the app, as the rail and the palette list them. */
+export const PAGES = [
+  { href: '/', label: 'Today' },
+  { href: '/orders', label: 'Orders' },
+  { href: '/shop', label: 'Shop' },
+  { href: '/rules', label: 'Rules' },
+] as const
+
+/** The parts of Shop. */
+export const SHOP_PAGES = [
+  { href: '/shop', label: 'Presses' },
+  { href: '/shop/stock', label: 'Frames, blades, dryers' },
+  { href: '/shop/shelf', label: 'Inks and cloths' },
+  { href: '/shop/method', label: 'Method and hours' },
+  { href: '/shop/data', label: 'Data' },
+] as const

@@ -1,0 +1,12 @@
+import { stageOf } from './orders/[id]/stages'
+import type { OrderLine, RunLine } from './today'
+
+/** Where the worst open point of a run, or what its order misses, is settled. */
+export function settledAt(order: OrderLine, run: RunLine | undefined): string {
+  const query = run ? `?run=${run.id}` : ''
+  const link = (stage: string) => `/orders/${order.id}/${stage}${query}`
+  if (run === undefined) return link(order.missing === 'No colours yet' ? 'art' : 'order')
+  if (run.inks.length === 0) return link('art')
+  const [worst] = run.open
+  return link(worst ? stageOf(worst.rule) : 'run')
+}

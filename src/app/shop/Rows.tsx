@@ -1,0 +1,140 @@
+'use client'
+
+import { Box } from '@chakra-ui/react'
+import { X } from 'lucide-react'
+import type { ReactNode } from 'react'
+import { type FieldPath, useFieldArray, useFormContext } from 'react-hook-form'
+import type { ShopAndShelf } from '@/core/equipment'
+import type { Kind } from '@/core/quantity'
+import { CountField, ListMessage, QuantityField, SelectField, TextField } from '@/ui/fields'
+import { Section, Table, TextButton } from '@/ui/Section'
+
+/** What a column of a list holds. */
+export type As = 'text' | 'color' | 'count' | { readonly kind: Kind } | Readonly<Record<string, string>>
+
+export interface Column {
+  readonly field: string
+  readonly label: string
+  readonly as: As
+  readonly width?: string
+}
+
+type ListName =
+  | 'shop.flashes'
+  | 'shop.dryers'
+  | 'shop.frames'
+  | 'shop.blades'
+  | 'shop.hours.breaks'
+  | 'inks'
+  | 'cloths'
+
+type Row = Readonly<Record<string, unknown>>
+
+interface RowsProps {
+  readonly title: string
+  readonly name: ListName
+  readonly columns: readonly Column[]
+  readonly newRow: (rows: readonly Row[]) => Row
+  /** What the button adds: `frame`. */
+  readonly one: string
+  /** Only rows of which this is true; others are in other lists. */
+  readonly only?: (row: Row) => boolean
+  readonly above?: ReactNode
+}
+
+const isKind = (as: As): as is { readonly kind: Kind } => typeof as === 'object' && 'kind' in as
+
+/** One field of a list, by what it holds. */
+function Field({
+  name,
+  column,
+  of,
+}: {
+  readonly name: string
+  readonly column: Column
+  readonly of: string
+}) {
+  const { as } = column
+  const props = { name: name as FieldPath<ShopAndShelf>, label: `${column.label}, ${of}`, bare: true }
+  if (as === 'text' || as === 'color') return <TextField {...props} type={as} />
+  if (as === 'count') return <CountField {...props} />
+  return isKind(as) ? <QuantityField {...props} kind={as.kind} /> : <SelectField {...props} options={as} />
+}
+
+/** A list of equipment: a line each, with a way to add and to remove. */
+export function Rows({ title, name, columns, newRow, one, only = () => true, above }: RowsProps) {
+  const { control, getValues } = useFormContext<ShopAndShelf>()
+  const list = useFieldArray({ control, name, keyName: 'key' })
+  const rows = list.fields as unknown as readonly (Row & { readonly key: string })[]
+  const shown = rows.map((row, i) => ({ row, i })).filter(({ row }) => only(row))
+  return (
+    <Section
+      title={title}
+      side={
+        <TextButton onClick={() => list.append(newRow(getValues(name) as unknown as Row[]) as never)}>
+          Add {one}
+        </TextButton>
+      }
+    >
+      {above}
+      <ListMessage name={name} />
+      {shown.length === 0 ? (
+        <Box color="soft">None yet.</Box>
+      ) : (
+        <Table css={{ '& td': { paddingBlock: '2px', verticalAlign: 'top' } }}>
+          <thead>
+            <tr>
+              {columns.map((c) => (
+                <th key={c.field} style={c.width ? { width: c.width } : undefined}>
+                  {c.label}
+                </th>
+              ))}
+              <th style={{ width: '2rem' }}>
+                <Box srOnly>Remove</Box>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {shown.map(({ row, i }) => {
+              const of = String(row.name ?? row.id ?? `${one} ${i + 1}`)
+              return (
+                <tr key={row.key}>
+                  {columns.map((c) => (
+                    <td key={c.field}>
+                      <Field name={`${name}.${i}.${c.field}`} column={c} of={of} />
+                    </td>
+                  ))}
+                  <td>
+                    <TextButton
+                      onClick={() => list.remove(i)}
+                      aria-label={`Remove ${of}`}
+                      title="Remove"
+                      pt="1"
+                    >
+                      <X size={16} aria-hidden="true" />
+                    </TextButton>
+                  </td>
+                </tr>
+              )
+            })}
+          </tbody>
+        </Table>
+      )}
+    </Section>
+  )
+}
+
+/** The next free id: `B3` after `B1` and `B2`. */
+export function nextId(rows: readonly Row[], before: string): string {
+  const numbers = rows.map((r) => Number(String(r.id).slice(before.length))).filter(Number.isInteger)
+  return `${before}${Math.max(0, ...numbers) + 1}`
+}
+
+/** The next free name: `New ink`, then `New ink 2`. */
+export function nextName(rows: readonly Row[], name: string): string {
+  const names = new Set(rows.map((r) => r.name))
+  for (let n = 1; ; n++) {
+    const found = n === 1 ? name : `${name} ${n}`
+    if (!names.has(found)) return found
+  }
+}

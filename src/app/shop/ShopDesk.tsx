@@ -1,0 +1,123 @@
+'use client'
+
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { yupResolver } from '@hookform/resolvers/yup'
+import NextLink from 'next/link'
+import { usePathname } from 'next/navigation'
+import { type ReactNode, useCallback, useMemo, useRef, useState } from 'react'
+import { FormProvider, type Resolver, useForm } from 'react-hook-form'
+import { checkShelf, type ShopAndShelf, shelfSchema } from '@/core/equipment'
+import type { StoredShop } from '@/store/shop'
+import { PageTitle } from '@/ui/parts'
+import { SeverityMark } from '@/ui/Severity'
+import { useHydrated } from '@/ui/useHydrated'
+import { AskFrame } from '../AskFrame'
+import { ConflictPanel } from '../edits/ConflictPanel'
+import { SAVE_WORDS } from '../edits/saveWords'
+import { type Enqueue, useAutosave } from '../edits/useAutosave'
+import { SHOP_PAGES } from '../pages'
+import { storeShop } from './actions'
+import { ShopProvider } from './shopContext'
+
+const Link = chakra(NextLink)
+const Fieldset = chakra('fieldset')
+const EDITED = { kind: 'shop', id: 'shop' } as const
+
+/** The shop on one desk: one form over all its pages, saved as it is typed. */
+export function ShopDesk({
+  stored,
+  children,
+}: {
+  readonly stored: StoredShop
+  readonly children: ReactNode
+}) {
+  const form = useForm<ShopAndShelf>({
+    defaultValues: stored.shelf as ShopAndShelf,
+    // The schema reads the same values that the form holds; the resolver's own types insist on exact inference.
+    resolver: yupResolver(shelfSchema) as unknown as Resolver<ShopAndShelf>,
+    mode: 'onChange',
+  })
+  const [shelf, setShelf] = useState(stored.shelf)
+  const [altered, setAltered] = useState<readonly string[]>([])
+  const line = useRef(Promise.resolve())
+  const enqueue = useCallback<Enqueue>((write) => {
+    line.current = line.current.then(write)
+    return line.current
+  }, [])
+  const store = useCallback(async (value: ShopAndShelf, version: number) => {
+    const saved = await storeShop(value, version)
+    if (saved.ok) setAltered(saved.altered ?? [])
+    return saved
+  }, [])
+  const read = useMemo(() => ({ value: stored.shelf, version: stored.version }), [stored])
+  const saving = useAutosave(form, read, EDITED, checkShelf, store, setShelf, enqueue)
+  const path = usePathname()
+  const hydrated = useHydrated()
+  return (
+    <ShopProvider value={shelf}>
+      <FormProvider {...form}>
+        <AskFrame
+          shopName={shelf.shop.name}
+          rail={
+            <Box as="ul" listStyleType="none">
+              {SHOP_PAGES.map((p) => (
+                <li key={p.href}>
+                  <Link
+                    href={p.href}
+                    aria-current={path === p.href ? 'page' : undefined}
+                    display="block"
+                    py="1.5"
+                    borderTop="1px solid"
+                    borderColor="rule"
+                    fontWeight={path === p.href ? '700' : '450'}
+                    bg={path === p.href ? 'work' : 'transparent'}
+                    px="2"
+                  >
+                    {p.label}
+                  </Link>
+                </li>
+              ))}
+            </Box>
+          }
+        >
+          {saving.conflict && <ConflictPanel conflict={saving.conflict} onAgree={saving.agree} />}
+          <Flex align="baseline" gap="4" mb="3">
+            <PageTitle>{SHOP_PAGES.find((p) => p.href === path)?.label ?? 'Shop'}</PageTitle>
+            <Box
+              role="status"
+              aria-label="Saving"
+              ml="auto"
+              fontSize="0.85rem"
+              color="soft"
+              fontWeight={saving.state === 'saved' ? '400' : '700'}
+            >
+              {saving.problem || SAVE_WORDS[saving.state]}
+            </Box>
+          </Flex>
+          {altered.length > 0 && (
+            <Box role="alert" bg="raised" px="4" py="2" mb="4">
+              <SeverityMark severity="Watch" /> This changes the plan of{' '}
+              {altered.length === 1 ? 'a released run' : `${altered.length} released runs`}:{' '}
+              {altered.map((id, i) => (
+                <span key={id}>
+                  {i > 0 && ', '}
+                  <Link
+                    href={`/orders/O-${/^R-(\d+)/.exec(id)?.[1]}/run?run=${id}`}
+                    textDecoration="underline"
+                  >
+                    {id}
+                  </Link>
+                </span>
+              ))}
+              . What was released stays as it is; release again to print from the new plan.
+            </Box>
+          )}
+          {/* Nothing can be typed before the page listens, so nothing typed is lost. */}
+          <Fieldset border="none" disabled={!hydrated}>
+            {children}
+          </Fieldset>
+        </AskFrame>
+      </FormProvider>
+    </ShopProvider>
+  )
+}

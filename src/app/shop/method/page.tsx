@@ -1,0 +1,5 @@
+import { Method } from './Method'
+
+export default function MethodPage() {
+  return <Method />
+}

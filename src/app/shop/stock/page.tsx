@@ -1,0 +1,5 @@
+import { Stock } from './Stock'
+
+export default function StockPage() {
+  return <Stock />
+}

@@ -1,0 +1,72 @@
+import { ruleTable } from '../advice'
+
+/** Numbers that no one advises: counted from facts, or facts themselves. */
+export const FACT_RULES = ruleTable({
+  PIECES: {
+    says: '{pieces}: the quantities of the sizes this print goes on, added up.',
+    source: 'the order',
+  },
+  ORDER_PIECES: {
+    says: '{pieces}: the quantities of all sizes of the order, added up.',
+    source: 'the order',
+  },
+  SCREENS: { says: '{screens}: one for each hit, hits of the same screen counted once.', source: 'geometry' },
+  STOCK: { says: '{value}: entered for this shop at Shop.', source: "the shop's choice" },
+})
+
+/** What each computed setting follows from, by the start of its key: the facts and schools that would change it. */
+const DEPENDS: Readonly<Record<string, readonly string[]>> = {
+  press: ['pieces', 'number of screens', 'halftones', 'presses and heads of the shop'],
+  base: [
+    'ink opacity and colour',
+    'cloth colour',
+    'school: colour on dark cloth',
+    'school: base on in-between cloth',
+  ],
+  white: ['cloth colour', 'a white in the art', 'school: bright white on dark cloth'],
+  coverage: ['coverage of the colours on base'],
+  mesh: [
+    'what the screen prints',
+    'ruling',
+    'frames in stock',
+    'school: mesh of the base',
+    'school: mesh against halftone ruling',
+  ],
+  blade: ['what the screen prints', 'halftones', 'blades of the shop'],
+  angle: ['what the screen prints', 'press'],
+  pressure: ['what the screen prints', 'halftones'],
+  time: ['what the screen prints', 'cloth'],
+  strokes: ['base or top colour', 'cloth weave'],
+  flood: ['ink system', 'halftones'],
+  ink: ['print size', 'coverage', 'mesh', 'strokes', 'pieces'],
+  film: ['mesh', 'strokes'],
+  dwell: ['kind of flash unit', 'which flash it is', 'ink system'],
+  offContact: ['kind of press', 'cloth', 'school: off-contact'],
+  bladeLength: ['width of the print', 'blades of the shop'],
+  direction: ['school: stroke'],
+  cureFilm: [
+    'ink system',
+    'polyester in the cloth',
+    'low-cure additive',
+    'school: film temperature at the cure',
+  ],
+  cureDwell: ['ink system', 'cloth', 'school: cure'],
+  dryer: ['dryers of the shop', 'width of the print'],
+  belt: ['heated length of the dryer', 'time in the heat'],
+  down: [
+    'where the print sits',
+    'size of the garment',
+    'height of the print',
+    'school: full front below the collar',
+  ],
+  side: ['where the print sits', 'size of the garment'],
+  setup: ['number of screens', 'kind of press'],
+  rate: ['press', 'strokes', 'flashes and their dwell', 'cool-down', 'belt speed'],
+  total: ['set-up', 'pace', 'pieces'],
+  flashHeight: ['kind of flash unit'],
+  coolDown: ['kind of press', 'number of pallets'],
+  group: ['cloth colour', 'polyester in the cloth'],
+}
+
+/** What would change an advised value, in words; empty for a key no one knows. */
+export const dependsOn = (key: string): readonly string[] => DEPENDS[key.split('.')[0] ?? ''] ?? []

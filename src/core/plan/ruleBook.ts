@@ -1,0 +1,103 @@
+import { OVERRIDE_RULES, type Rule } from '../advice'
+import { HEAT_CAUTIONS, HEAT_RULES } from '../heat'
+import { BASE_RULES, INK_RULES } from '../ink'
+import { SPLIT_RULES } from '../order'
+import { RATE_RULES } from '../rate'
+import { PLACEMENT_RULES } from '../registration'
+import { FILM_RULES, FRAME_RULES, MESH_RULES, OFF_CONTACT_RULES } from '../screen'
+import { SEQUENCE_RULES } from '../sequence'
+import { STROKE_RULES } from '../stroke'
+import { FACT_RULES } from './depends'
+import { PRESS_CAUTIONS, PRESS_RULES } from './press'
+
+/** A room of the trade with its rules and the computation it rests on. */
+export interface Chapter {
+  readonly title: string
+  /** What is computed here, in a sentence or two. */
+  readonly model: string
+  /** Where the computation comes from. */
+  readonly sources: string
+  /** The page of `docs/models` that tells more. */
+  readonly page: string
+  readonly rules: Readonly<Record<string, Rule>>
+}
+
+/** Every rule and model of the plan, in working order: what the app lists is what it computes with. */
+export const RULE_BOOK: readonly Chapter[] = [
+  {
+    title: 'Runs and presses',
+    model:
+      'An order splits by placement and cloth group; presses are tried in an order of preference, and the first on which a print order fits is advised.',
+    sources: 'Common practice. Lightness after CIE 1976 L*.',
+    page: 'sequence',
+    rules: { ...SPLIT_RULES, ...PRESS_RULES, ...FACT_RULES },
+  },
+  {
+    title: 'Base and whites',
+    model:
+      'Ink opacity against the depth of the cloth decides base or none; schools decide how white is made bright.',
+    sources: 'Common practice; limits in L* are table values, never measured.',
+    page: 'ink',
+    rules: BASE_RULES,
+  },
+  {
+    title: 'Ink',
+    model: 'Printed area x coverage x deposit x pieces, with waste and what stays in screen and pail.',
+    sources: 'Geometry of the mesh; deposit factors are common practice.',
+    page: 'ink',
+    rules: INK_RULES,
+  },
+  {
+    title: 'Screens',
+    model:
+      'Mesh from what the screen prints and its ruling, then the frames that are there; film height from the ink a mesh holds.',
+    sources: 'Geometry of the mesh; limits are common practice; the mesh table is from memory.',
+    page: 'screens',
+    rules: { ...MESH_RULES, ...FRAME_RULES, ...OFF_CONTACT_RULES, ...FILM_RULES },
+  },
+  {
+    title: 'Print order',
+    model:
+      'Exact search over orders, flashes and stations: no pair rule broken, least cost of flashes, mud and heads.',
+    sources: 'Common practice as rules; the search is checked against trying everything.',
+    page: 'sequence',
+    rules: SEQUENCE_RULES,
+  },
+  {
+    title: 'Strokes',
+    model: 'Blade, angle, pressure, speed, strokes and flood from what the screen prints.',
+    sources: 'Common practice.',
+    page: 'strokes',
+    rules: STROKE_RULES,
+  },
+  {
+    title: 'Placement',
+    model: 'Distances from collar and centre line by place and size; the print against the pallet.',
+    sources: 'Common practice.',
+    page: 'placement',
+    rules: PLACEMENT_RULES,
+  },
+  {
+    title: 'Heat',
+    model:
+      'Flash by kind of unit, later flashes shorter on warm boards; cure by ink system and cloth; belt speed from heated length and time.',
+    sources: 'Common practice; belt speed is geometry. No temperature is simulated yet.',
+    page: 'heat',
+    rules: { ...HEAT_RULES, ...HEAT_CAUTIONS },
+  },
+  {
+    title: 'Time',
+    model:
+      'Seconds of each operation added up by kind of press; the slowest station, the flash or the dryer sets the pace.',
+    sources: 'Fitted to common practice; single operations are from memory.',
+    page: 'time',
+    rules: RATE_RULES,
+  },
+  {
+    title: 'Own choices and safety',
+    model: 'What the lead chose stands beside the advice.',
+    sources: 'Local rules and the maker’s instructions come first.',
+    page: 'sequence',
+    rules: { ...OVERRIDE_RULES, ...PRESS_CAUTIONS },
+  },
+]

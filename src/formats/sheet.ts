@@ -1,0 +1,198 @@
+import { format, parseISO } from 'date-fns'
+import { choiceOf, numberOf, type Severity, tell } from '@/core/advice'
+import { type Order, WHERES } from '@/core/order'
+import type { Cell, HitPlan, RunPlan } from '@/core/plan'
+import { type Kind, type System, writeQuantity } from '@/core/quantity'
+
+/** What makes a sheet one of a kind: the revision it shows, or a draft. */
+export interface SheetMark {
+  readonly number: number
+  readonly code: string
+  /** ISO time. */
+  readonly releasedAt: string
+}
+
+/** Everything the set-up sheet says, in the reader's units: the screen and the PDF only lay it out. */
+export interface SheetContent {
+  readonly title: string
+  readonly subtitle: string
+  readonly press: string
+  readonly pieces: string
+  /** Which revision this is, or that it is a draft. */
+  readonly mark: string
+  /** The code to ask the app with; empty on a draft. */
+  readonly code: string
+  /** Why there is no strip, while no order of printing fits. */
+  readonly problem: string
+  readonly places: readonly SheetPlace[]
+  readonly hitHead: readonly string[]
+  readonly hits: readonly (readonly string[])[]
+  readonly facts: readonly { readonly label: string; readonly text: string }[]
+  readonly sizes: readonly string[]
+  readonly garments: readonly { readonly name: string; readonly counts: readonly string[] }[]
+  readonly placing: readonly { readonly length: string; readonly words: string }[]
+  readonly warnings: readonly { readonly severity: Severity; readonly text: string }[]
+  readonly notes: string
+  readonly cautions: string
+  readonly foot: string
+}
+
+export interface SheetPlace {
+  readonly number: string
+  readonly name: string
+  readonly detail: string
+  readonly flash: boolean
+}
+
+export interface SheetFacts {
+  readonly order: Order
+  readonly plan: RunPlan
+  readonly shopName: string
+}
+
+/** The sheet has room for so many warnings, and for so much of the customer's notes. */
+const WARNINGS = 6
+const NOTES = 300
+
+/** What the crew holds at the press, for a plan as it is now (a draft) or as it was released. */
+export function sheetOf(
+  { order, plan, shopName }: SheetFacts,
+  units: System,
+  mark?: SheetMark,
+): SheetContent {
+  const { run, cure, placement } = plan
+  const write = (kind: Kind, x: number) => writeQuantity(kind, x, units)
+  const ring = plan.press.kind === 'automatic'
+  const sizes = [...new Set(run.lines.flatMap((l) => l.sizes.map((s) => s.size)))]
+  const fact = (label: string, text: string | undefined) => (text === undefined ? [] : [{ label, text }])
+  return {
+    title: [order.customer, order.title].filter(Boolean).join(', '),
+    subtitle: [
+      order.id,
+      run.id,
+      WHERES[run.placement.where],
+      plan.cloth.name,
+      `due ${format(parseISO(order.due), 'EEE d MMM')}`,
+    ].join(' · '),
+    press: plan.press.name,
+    pieces: `${run.quantity} ${run.quantity === 1 ? 'piece' : 'pieces'}`,
+    mark: mark
+      ? `Revision ${mark.number}, released ${format(parseISO(mark.releasedAt), 'd MMM yyyy HH:mm')}`
+      : 'Draft, not released',
+    code: mark?.code ?? '',
+    problem: plan.sequence.fits ? '' : plan.sequence.reasons.map((r) => tell(r, units)).join(' '),
+    places: plan.sequence.cells.map((cell, i) => ({
+      number: String(ring && 'station' in cell ? cell.station : i + 1),
+      ...placeWords(plan, cell, write),
+    })),
+    hitHead: [
+      ring ? 'Station' : 'Step',
+      'Screen',
+      'Frame',
+      'Mesh',
+      'Strokes',
+      'Blade',
+      'Angle',
+      'Pressure',
+      'A stroke',
+      'Flood',
+      'Ink',
+    ],
+    hits: plan.hits.map((h) => [
+      stationOf(plan, h),
+      h.hit.name,
+      h.sameScreenAs ? 'same' : (h.frame?.id ?? 'none'),
+      write('meshCount', numberOf(h.mesh)),
+      String(numberOf(h.stroke.strokes)),
+      choiceOf(h.stroke.blade),
+      write('angle', numberOf(h.stroke.angle)),
+      choiceOf(h.stroke.pressure),
+      write('duration', numberOf(h.stroke.time)),
+      choiceOf(h.stroke.flood),
+      h.ink ? write('mass', numberOf(h.ink)) : '',
+    ]),
+    facts: [
+      ...fact('Off-contact', write('length', numberOf(plan.offContact))),
+      ...fact('Blade length', write('length', numberOf(plan.bladeLength))),
+      ...fact('Stroke', plan.direction && choiceOf(plan.direction)),
+      ...fact('Flash height', plan.flashHeight && write('length', numberOf(plan.flashHeight))),
+      ...fact(
+        plan.coolDown?.kind === 'count' ? 'Empty heads' : 'Cool-down',
+        plan.coolDown && write(plan.coolDown.kind, numberOf(plan.coolDown)),
+      ),
+      ...fact('Film at cure', write('temperature', numberOf(cure.film))),
+      ...fact('In the heat', write('duration', numberOf(cure.dwell))),
+      ...fact(
+        cure.dryer.choices.find((c) => c.value === choiceOf(cure.dryer))?.label ?? 'Belt',
+        cure.belt && write('beltSpeed', numberOf(cure.belt)),
+      ),
+      ...fact('Time, roughly', plan.time?.total.range.map((x) => write('workTime', x)).join(' to ')),
+    ],
+    sizes,
+    garments: run.lines.map((l) => ({
+      name: `${l.style}, ${l.cloth.name}`,
+      counts: sizes.map((s) => String(l.sizes.find((x) => x.size === s)?.quantity ?? '')),
+    })),
+    placing: [
+      ...placement.groups.map((g) => ({
+        length: write('length', numberOf(g.down)),
+        words: g.down.label.toLowerCase(),
+      })),
+      ...(placement.side
+        ? [{ length: write('length', numberOf(placement.side)), words: 'from the centre line' }]
+        : []),
+    ],
+    warnings: plan.warnings
+      .flatMap((w) =>
+        w.severity && w.severity !== 'Note' ? [{ severity: w.severity, text: tell(w, units) }] : [],
+      )
+      .slice(0, WARNINGS),
+    notes: order.notes.slice(0, NOTES),
+    cautions: plan.cautions
+      .slice(0, 2)
+      .map((c) => tell(c, units))
+      .join(' '),
+    foot: `${shopName}. Computed from common practice, not measured at this press.`,
+  }
+}
+
+function placeWords(
+  plan: RunPlan,
+  cell: Cell,
+  write: (kind: Kind, x: number) => string,
+): Omit<SheetPlace, 'number'> {
+  switch (cell.kind) {
+    case 'print': {
+      const hit = plan.hits.find((h) => h.hit.id === cell.hitId)
+      return {
+        name: hit?.hit.name ?? '',
+        detail: hit ? write('meshCount', numberOf(hit.mesh)) : '',
+        flash: false,
+      }
+    }
+    case 'flash': {
+      const flash = plan.flashes[cell.flash]
+      return {
+        name: flash?.unit ? 'FLASH' : 'DRY',
+        detail: flash ? write('duration', numberOf(flash.dwell)) : '',
+        flash: true,
+      }
+    }
+    case 'cool':
+      return { name: '', detail: 'cool', flash: false }
+    case 'down':
+      return { name: '', detail: 'down', flash: false }
+    case 'free':
+      return { name: '', detail: '', flash: false }
+    default:
+      return cell satisfies never
+  }
+}
+
+/** Where a hit is printed: its station on an automatic, else its step. */
+function stationOf(plan: RunPlan, h: HitPlan): string {
+  const at = plan.sequence.cells.findIndex((c) => c.kind === 'print' && c.hitId === h.hit.id)
+  const cell = plan.sequence.cells[at]
+  if (!cell) return '–'
+  return String('station' in cell ? (cell.station ?? at + 1) : at + 1)
+}

@@ -1,0 +1,20 @@
+const HOUR = 3_600_000
+
+/** Starts with the server: what is done by itself, once an hour. */
+export async function register(): Promise<void> {
+  if (process.env.NEXT_RUNTIME !== 'nodejs') return
+  const { database } = await import('./store/database')
+  const { backUpNightly } = await import('./store/backup')
+  const { forgetDeleted } = await import('./store/orders')
+  const tidy = async () => {
+    try {
+      const db = await database()
+      await forgetDeleted(db, new Date())
+      await backUpNightly(db, new Date())
+    } catch (error) {
+      console.error(`The nightly backup could not be made: ${(error as Error).message}`)
+    }
+  }
+  setInterval(tidy, HOUR).unref()
+  await tidy()
+}

@@ -1,0 +1,119 @@
+import type { Change } from '@/core/change'
+import { type Kind, type System, writeClock, writeQuantity } from '@/core/quantity'
+
+/** How a field is called and what it measures, by its last name in the data. */
+const FIELDS: Readonly<Record<string, readonly [label: string, kind?: Kind | 'clock']>> = {
+  customer: ['Customer'],
+  title: ['Job'],
+  due: ['Due'],
+  notes: ['Notes'],
+  lines: ['Garments'],
+  style: ['Style'],
+  cloth: ['Cloth'],
+  hex: ['Colour seen'],
+  weave: ['Weave'],
+  cotton: ['Cotton', 'share'],
+  polyester: ['Polyester', 'share'],
+  weight: ['Weight', 'arealMass'],
+  quantity: ['Pieces', 'count'],
+  sizes: ['Size'],
+  group: ['Prints with'],
+  placements: ['Print'],
+  where: ['Where'],
+  width: ['Width', 'length'],
+  height: ['Height', 'length'],
+  inks: ['Colour'],
+  relations: ['Where colours meet'],
+  character: ['Kind'],
+  opacity: ['Covers'],
+  coverage: ['Coverage', 'share'],
+  ruling: ['Ruling', 'ruling'],
+  system: ['Ink system'],
+  lowCure: ['Low cure'],
+  overrides: ['Own choice'],
+  method: ['School'],
+  order: ['Print order'],
+  shop: ['Shop'],
+  name: ['Name'],
+  presses: ['Press'],
+  kind: ['Kind'],
+  heads: ['Heads', 'count'],
+  pallets: ['Pallets', 'count'],
+  down: ['Heads down'],
+  stations: ['Station'],
+  usable: ['Works'],
+  flashAllowed: ['Flash may stand here'],
+  palletWidth: ['Pallet width', 'length'],
+  palletHeight: ['Pallet height', 'length'],
+  board: ['Board'],
+  flashes: ['Flash'],
+  pressId: ['At press'],
+  dryers: ['Dryer'],
+  heatedLength: ['Heated length', 'length'],
+  beltWidth: ['Belt width', 'length'],
+  frames: ['Frame'],
+  mesh: ['Mesh', 'meshCount'],
+  tension: ['Tension', 'tension'],
+  state: ['State'],
+  blades: ['Blade'],
+  hardness: ['Hardness'],
+  length: ['Length', 'length'],
+  edge: ['Edge'],
+  cloths: ['Cloth'],
+  hours: ['Hours'],
+  days: ['Working days'],
+  from: ['From', 'clock'],
+  to: ['To', 'clock'],
+  breaks: ['Breaks'],
+  deleted: ['Deleted'],
+}
+
+/** A change as a person reads it. */
+export interface ChangeWords {
+  readonly label: string
+  readonly from: string
+  readonly to: string
+}
+
+const isRecord = (x: unknown): x is Record<string, unknown> => typeof x === 'object' && x !== null
+
+function words(value: unknown, kind: Kind | 'clock' | undefined, units: System): string {
+  if (value === undefined || value === null || value === '') return 'none'
+  if (typeof value === 'boolean') return value ? 'yes' : 'no'
+  if (typeof value === 'number')
+    return kind === 'clock' ? writeClock(value) : kind ? writeQuantity(kind, value, units) : String(value)
+  if (Array.isArray(value))
+    return value.length === 0 ? 'none' : value.map((x) => words(x, kind, units)).join(', ')
+  if (!isRecord(value)) return String(value)
+  const item = 'item' in value && isRecord(value.item) ? value.item : value
+  return String(item.name ?? item.style ?? item.size ?? item.id ?? Object.values(item).join(' '))
+}
+
+/** What an override is called and measured in, where a plan is at hand. */
+export type Lookup = (key: string) => { readonly label: string; readonly kind: Kind | undefined } | undefined
+
+/** Where a change was made and what it changed, in the reader's units. */
+export function changeWords(change: Change, units: System, lookup: Lookup = () => undefined): ChangeWords {
+  const last = change.path.at(-1) ?? ''
+  const found = change.path[0] === 'overrides' ? lookup(last) : undefined
+  const [label, kind] = FIELDS[last] ?? [last, undefined]
+  const around = change.path
+    .slice(0, -1)
+    .filter((p) => !['shop', 'overrides', 'method', 'hours'].includes(p))
+    .map((p) => FIELDS[p]?.[0] ?? p)
+  const name = found?.label ?? label
+  const text = around.length > 0 ? `${around.join(' ')}, ${name.toLowerCase()}` : name
+  return {
+    label: text,
+    from: words(change.from, found?.kind ?? kind, units),
+    to: words(change.to, found?.kind ?? kind, units),
+  }
+}
+
+/** A name for a whole edit: its first change, and how many more. */
+export function editLabel(changes: readonly Change[], lookup?: Lookup): string {
+  const [first] = changes
+  if (!first) return ''
+  const { label } = changeWords(first, 'metric', lookup)
+  return changes.length === 1 ? label : `${label} and ${changes.length - 1} more`
+}

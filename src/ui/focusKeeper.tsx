@@ -1,0 +1,44 @@
+'use client'
+
+import { useEffect } from 'react'
+
+const FOCUSABLE =
+  'a[href], button:not(:disabled), input:not(:disabled), select:not(:disabled), textarea:not(:disabled), [tabindex]'
+
+/**
+ * Keeps the focus on the page: when what had it goes away, the nearest thing that can have it gets it. Someone who
+ * works by keyboard never has to start again at the top.
+ */
+export function FocusKeeper() {
+  useEffect(() => {
+    let last: Element | undefined
+    let around: readonly Element[] = []
+    const remember = (e: FocusEvent) => {
+      if (!(e.target instanceof Element)) return
+      last = e.target
+      around = ancestorsOf(e.target)
+    }
+    const keep = () => {
+      if (!last || last.isConnected || document.activeElement !== document.body) return
+      const home = around.find((el) => el.isConnected && el.querySelector(FOCUSABLE))
+      last = undefined
+      home?.querySelector<HTMLElement>(FOCUSABLE)?.focus({ preventScroll: true })
+    }
+    // After React has put everything in its place.
+    const watch = new MutationObserver(() => requestAnimationFrame(keep))
+    document.addEventListener('focusin', remember)
+    watch.observe(document.body, { childList: true, subtree: true })
+    return () => {
+      document.removeEventListener('focusin', remember)
+      watch.disconnect()
+    }
+  }, [])
+  return null
+}
+
+/** From the parent outwards. */
+function ancestorsOf(el: Element): readonly Element[] {
+  const found: Element[] = []
+  for (let at = el.parentElement; at; at = at.parentElement) found.push(at)
+  return found
+}

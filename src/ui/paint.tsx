@@ -1,0 +1,37 @@
+'use client'
+
+import { HATCHES, hatchCss, hatchId, hatchOf } from './hatch'
+import { useSettings } from './settings'
+
+/** How an ink or cloth is painted: its colour, or under a safelight its hatching. */
+export function usePaint() {
+  const safe = useSettings().mode === 'safelight'
+  return {
+    safe,
+    /** For CSS `background`. */
+    background: (hex: string) => (safe ? hatchCss(hex) : hex),
+    /** For SVG `fill`. */
+    fill: (hex: string) => (safe ? `url(#${hatchId(hatchOf(hex))})` : hex),
+  }
+}
+
+/** The SVG patterns that `fill` names. */
+export const Hatches = () => (
+  <svg width="0" height="0" aria-hidden="true" style={{ position: 'absolute' }}>
+    <defs>
+      {HATCHES.map((h) => (
+        <pattern
+          key={hatchId(h)}
+          id={hatchId(h)}
+          width={h.gap}
+          height={h.gap}
+          patternUnits="userSpaceOnUse"
+          patternTransform={`rotate(${h.angle})`}
+        >
+          <rect width={h.gap} height={h.gap} fill="#000000" />
+          <rect width="1.5" height={h.gap} fill="#c07000" />
+        </pattern>
+      ))}
+    </defs>
+  </svg>
+)
