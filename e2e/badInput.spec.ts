@@ -1,4 +1,4 @@
-import { expect, test } from './house'
+import { expect, saveStatus, test } from './house'
 
 /** Field label, what is typed, the message that must stand at the field. */
 const ORDER_FIELDS = [
@@ -42,11 +42,11 @@ for (const [stage, fields] of [
       await expect(page.getByText(message, { exact: true })).toBeVisible()
       await expect(field).toHaveAttribute('aria-invalid', 'true')
       await expect(field).toHaveAccessibleDescription(message)
-      await expect(page.getByRole('status')).toHaveText(/Not saved yet/)
+      await expect(saveStatus(page)).toHaveText(/Not saved yet/)
       await expect(field).toHaveValue(typed)
       await field.fill(before)
       await expect(page.getByText(message, { exact: true })).toBeHidden()
-      await expect(page.getByRole('status')).toHaveText('Saved')
+      await expect(saveStatus(page)).toHaveText('Saved')
     }
     await page.reload()
     for (const [label] of fields.filter(([name]) => !name.startsWith('Ruling')))

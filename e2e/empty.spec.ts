@@ -1,22 +1,45 @@
-import { expect, open, test } from './house'
+import { expect, open, saveStatus, test } from './house'
 
-const EMPTY = 'http://127.0.0.1:3419'
-test.use({ baseURL: EMPTY })
+test.use({ baseURL: 'http://127.0.0.1:3419' })
 
-test('a shop’s own database starts empty: it says so, and an order can be taken', async ({ page }) => {
-  await page.goto('/shop')
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('No shop set up yet')
+test('a new shop is named, set up from a template and plans a run, by keyboard only', async ({ page }) => {
+  const type = (text: string) => page.keyboard.type(text)
   await open(page, '/')
-  await expect(page.getByText('No orders yet.')).toBeVisible()
-  await page.getByRole('button', { name: 'Enter the first one' }).click()
-  await page.waitForURL(/O-1001/)
-  await page.getByLabel('Customer').fill('Cormorant Rowing')
-  await page.getByLabel('M', { exact: true }).fill('12')
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('What stands in your shop?')
+  for (const name of ['A bench', 'One manual carousel', 'Two manual carousels', 'An automatic'])
+    await expect(page.getByText(name, { exact: true })).toBeVisible()
+  const start = page.getByRole('button', { name: 'Start with two manual carousels' })
+  await start.focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('alert').filter({ hasText: 'How is the shop called?' })).toBeVisible()
+  await expect(page.getByLabel('Name of the shop')).toBeFocused()
+  await type('Pelican Lane Press')
+  await start.focus()
+  await page.keyboard.press('Enter')
+  await page.waitForURL('/shop')
+  await expect(page.getByRole('heading', { name: 'Carousel Two' })).toBeVisible()
+
+  await page.locator('main').evaluate((el) => (el.ownerDocument.activeElement as HTMLElement).blur())
+  await page.keyboard.press('n')
+  await page.waitForURL(/O-1001\/order/)
+  await page.getByLabel('Customer').focus()
+  await type('Cormorant Rowing')
+  await page.getByLabel('From the shelf').focus()
+  await type('Navy')
+  await page.getByLabel('M', { exact: true }).focus()
+  await type('48')
   await expect(page.getByRole('heading', { name: 'One run' })).toBeVisible()
-  await expect(page.getByRole('status')).toHaveText('Saved')
-  await page.getByRole('link', { name: /^2 Art/ }).click()
-  await page.getByRole('button', { name: 'Add another colour' }).click()
-  await page.getByLabel('Name', { exact: true }).fill('Buoy red')
-  await page.getByRole('link', { name: /^5 Sequence/ }).click()
-  await expect(page.getByText('This shop has no press yet')).toBeVisible()
+  await page.getByRole('link', { name: /^2 Art/ }).focus()
+  await page.keyboard.press('Enter')
+  await page.getByLabel('Add a colour from the shelf').focus()
+  await type('Red')
+  await expect(saveStatus(page)).toHaveText('Saved')
+  await page.getByRole('link', { name: /^5 Sequence/ }).focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('list', { name: 'Lap strip' }).getByRole('listitem')).toHaveText([
+    /Base white/,
+    /Flash/,
+    /Red/,
+  ])
+  await expect(page.locator('[data-advice="press"]')).toHaveValue('one')
 })

@@ -1,4 +1,4 @@
-import { type Page, test as plain } from '@playwright/test'
+import { type Locator, type Page, test as plain } from '@playwright/test'
 
 export { expect } from '@playwright/test'
 
@@ -32,4 +32,12 @@ export const test = plain.extend<{ quiet: undefined; mayFail: RegExp }>({
 export async function open(page: Page, path: string): Promise<void> {
   await page.goto(path)
   await page.locator('html[data-keys=on]').waitFor({ state: 'attached' })
+}
+
+/** How the page says that its input is saved. */
+export const saveStatus = (page: Page): Locator => page.getByRole('status', { name: 'Saving' })
+
+/** A page that hears nothing of what others do until it writes itself. */
+export async function deafen(page: Page): Promise<void> {
+  await page.route('**/api/changes', (route) => route.fulfill({ body: 'nothing new' }))
 }

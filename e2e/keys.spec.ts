@@ -1,7 +1,7 @@
-import { expect, open, test } from './house'
+import { expect, open, saveStatus, test } from './house'
 
 test('units and light or dark are remembered on this device', async ({ page }) => {
-  await open(page, '/shop')
+  await open(page, '/shop/stock')
   const dark = () => page.evaluate(() => document.documentElement.className)
   expect(await dark()).toBe('light')
   await page.keyboard.press('m')
@@ -26,7 +26,7 @@ test('keys do nothing while someone types', async ({ page }) => {
   await expect(page).toHaveURL(/\/order$/)
   await expect(page.getByRole('button', { name: 'u millimetres, °C' })).toBeVisible()
   await notes.fill('True process on white.')
-  await expect(page.getByRole('status')).toHaveText('Saved')
+  await expect(saveStatus(page)).toHaveText('Saved')
 })
 
 test('a value is edited, left with Escape, and keeps the focus', async ({ page }) => {

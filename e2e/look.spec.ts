@@ -1,28 +1,15 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test } from './house'
+import { PAGES } from './pages'
 
-const PAGES = {
-  today: '/',
-  shop: '/shop',
-  order: '/orders/O-1002/order',
-  art: '/orders/O-1003/art',
-  screens: '/orders/O-1003/screens',
-  ink: '/orders/O-1003/ink',
-  sequence: '/orders/O-1003/sequence',
-  placement: '/orders/O-1010/placement',
-  heat: '/orders/O-1001/heat',
-  run: '/orders/O-1004/run',
-  sheet: '/runs/R-1003-P1-dark/sheet',
-} as const
-
-for (const mode of ['light', 'dark'] as const) {
+for (const mode of ['light', 'dark', 'safelight'] as const) {
   test.describe(`${mode}`, () => {
     test.beforeEach(({ page }) => page.addInitScript((m) => localStorage.setItem('orvint.mode', m), mode))
     for (const [name, path] of Object.entries(PAGES)) {
       test(`${name} is accessible and fits the window`, async ({ page }) => {
         await page.goto(path)
         await expect(page.locator('h1')).toBeVisible()
-        if (path.startsWith('/orders') && !/order|art$/.test(name))
+        if (path.startsWith('/orders/O') && !/order|art$/.test(name))
           await expect(page.locator('[data-advice]').nth(1)).toBeVisible()
         const { violations } = await new AxeBuilder({ page }).analyze()
         expect(

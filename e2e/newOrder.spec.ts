@@ -1,4 +1,4 @@
-import { expect, open, test } from './house'
+import { expect, open, saveStatus, test } from './house'
 
 test('a new order by keyboard only: entered, planned, overridden, taken back, printed', async ({ page }) => {
   const key = (...keys: string[]) =>
@@ -45,7 +45,7 @@ test('a new order by keyboard only: entered, planned, overridden, taken back, pr
   await expect(page.getByLabel('Moon yellow and Buoy red')).toBeVisible()
   await tabTo('Moon yellow and Buoy red')
   await type('touch')
-  await expect(page.getByRole('status')).toHaveText('Saved')
+  await expect(saveStatus(page)).toHaveText('Saved')
 
   await page.locator('main').evaluate((el) => (el.ownerDocument.activeElement as HTMLElement).blur())
   await key('5')

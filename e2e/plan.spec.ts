@@ -1,4 +1,4 @@
-import { expect, test } from './house'
+import { expect, saveStatus, test } from './house'
 
 test('today lists runs by due date and leads to where a Stop is settled', async ({ page }) => {
   await page.goto('/')
@@ -57,7 +57,7 @@ test('cloth groups can be put together, and the runs follow', async ({ page }) =
   await expect(page.getByRole('heading', { name: '2 runs' })).toBeVisible()
   await page.getByLabel('Prints with').first().selectOption('')
   await expect(page.getByRole('heading', { name: '4 runs' })).toBeVisible()
-  await expect(page.getByRole('status')).toHaveText('Saved')
+  await expect(saveStatus(page)).toHaveText('Saved')
 })
 
 test('a press that cannot take the job says what does not fit', async ({ page }) => {
@@ -83,18 +83,4 @@ test('u shows inches and degrees Fahrenheit everywhere, and remembers', async ({
   await expect(page.locator('[data-advice="cureFilm"]')).toHaveText('320 °F')
   await page.goto('/orders/O-1001/art')
   await expect(page.getByLabel('Width', { exact: true })).toHaveValue('11.02 in')
-})
-
-test('two people: the second write is refused and says so', async ({ page, browser }) => {
-  await page.goto('/orders/O-1008/order')
-  const other = await browser.newPage()
-  await other.goto(page.url())
-  await other.getByLabel('Notes').fill('From the office.')
-  await expect(other.getByRole('status')).toHaveText('Saved')
-  await other.close()
-  await page.getByLabel('Notes').fill('From the press.')
-  await expect(page.getByRole('status')).toContainText('Someone else changed this order')
-  await expect(page.getByLabel('Notes')).toHaveValue('From the press.')
-  await page.reload()
-  await expect(page.getByLabel('Notes')).toHaveValue('From the office.')
 })

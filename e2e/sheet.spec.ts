@@ -1,4 +1,4 @@
-import { expect, test } from './house'
+import { expect, saveStatus, test } from './house'
 
 /** Pages of a PDF, counted by its page objects. */
 const pagesOf = (pdf: Buffer) => pdf.toString('latin1').match(/\/Type\s*\/Page\b/g)?.length ?? 0
@@ -20,7 +20,7 @@ test('eight screens still fit one page, black on white', async ({ page }) => {
   await page.getByRole('link', { name: /^1 Order/ }).click()
   const notes = await page.getByLabel('Notes').inputValue()
   await page.getByLabel('Notes').fill('Long notes from the customer, all of them to be read. '.repeat(6))
-  await expect(page.getByRole('status')).toHaveText('Saved')
+  await expect(saveStatus(page)).toHaveText('Saved')
   await page.locator('[data-advice="press"]').selectOption('bench')
   await expect(page.getByRole('button', { name: /Press: take back/ })).toBeVisible()
   await page.goto('/runs/R-1003-P1-dark/sheet')
@@ -44,7 +44,7 @@ test('eight screens still fit one page, black on white', async ({ page }) => {
     await page.getByRole('button', { name: `Remove ${name}` }).click()
   await page.getByRole('link', { name: /^1 Order/ }).click()
   await page.getByLabel('Notes').fill(notes)
-  await expect(page.getByRole('status')).toHaveText('Saved')
+  await expect(saveStatus(page)).toHaveText('Saved')
 })
 
 test('what the lead chose stands on the sheet', async ({ page }) => {

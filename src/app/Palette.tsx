@@ -102,7 +102,7 @@ export function Palette({ commands, onClose }: PaletteProps) {
         aria-controls="found"
         aria-activedescendant={rows[chosen] ? `found-${chosen}` : undefined}
         placeholder="order, run, ink, frame, setting, sheet code …"
-        autoFocus
+        data-first
         autoComplete="off"
         value={text}
         onChange={(e) => setText(e.target.value)}

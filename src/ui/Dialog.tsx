@@ -22,6 +22,7 @@ export function Dialog({ title, onClose, children, width = '34rem', top = '14vh'
     const el = dialog.current
     const before = document.activeElement
     el?.showModal()
+    el?.querySelector<HTMLElement>('[data-first]')?.focus()
     return () => {
       el?.close()
       if (before instanceof HTMLElement && before.isConnected) before.focus()
@@ -82,7 +83,7 @@ export function AskFirst({ title, yes, onYes, onNo, children }: AskProps) {
           px="4"
           py="1.5"
           cursor="pointer"
-          autoFocus
+          data-first
         >
           {yes}
         </Button>

@@ -52,7 +52,7 @@ export function Rail({ shopName, places, children }: RailProps) {
       <Box fontSize="0.8rem" color="soft" mb="3">
         {shopName || 'No shop set up yet'}
       </Box>
-      <Flex columnGap="4" rowGap="1" mb="4" align="baseline" wrap="wrap">
+      <Flex columnGap="3" rowGap="1" mb="4" align="baseline" wrap="wrap">
         {places.map((p) => (
           <Link
             key={p.href}

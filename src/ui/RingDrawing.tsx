@@ -28,10 +28,10 @@ export function RingDrawing({ press, shop, size = 190 }: DrawingProps) {
         pallets.map((turn) => (
           <rect
             key={turn}
-            x="-8"
-            y="18"
-            width="16"
-            height="40"
+            x={pallets.length > 8 ? -6 : -8}
+            y={pallets.length > 8 ? 26 : 18}
+            width={pallets.length > 8 ? 12 : 16}
+            height={pallets.length > 8 ? 33 : 40}
             rx="3"
             fill="none"
             stroke="currentColor"

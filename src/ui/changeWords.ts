@@ -99,7 +99,7 @@ export function changeWords(change: Change, units: System, lookup: Lookup = () =
   const [label, kind] = FIELDS[last] ?? [last, undefined]
   const around = change.path
     .slice(0, -1)
-    .filter((p) => !['shop', 'overrides', 'method', 'hours'].includes(p))
+    .filter((p) => !['shop', 'method', 'hours'].includes(p))
     .map((p) => FIELDS[p]?.[0] ?? p)
   const name = found?.label ?? label
   const text = around.length > 0 ? `${around.join(' ')}, ${name.toLowerCase()}` : name

@@ -15,10 +15,13 @@ export function usePaint() {
   }
 }
 
-/** The SVG patterns that `fill` names. */
+/** The SVG patterns that `fill` names, and the filter that takes the blue out. */
 export const Hatches = () => (
   <svg width="0" height="0" aria-hidden="true" style={{ position: 'absolute' }}>
     <defs>
+      <filter id="safelight" colorInterpolationFilters="sRGB">
+        <feColorMatrix values="1 0 0 0 0  0 0.63 0 0 0  0 0 0 0 0  0 0 0 1 0" />
+      </filter>
       {HATCHES.map((h) => (
         <pattern
           key={hatchId(h)}

@@ -65,12 +65,14 @@ function show<T extends FieldValues>(form: UseFormReturn<T>, value: T): void {
  * at the field. Each saved edit can be undone.
  *
  * @param read what was last read from the server; what is newer than the form and meets no unsaved input is shown
+ * @param there false while the thing is deleted
  * @param onWhole gets every value that passed the check, at once, before it is stored
  * @param enqueue writes go one after another
  */
 export function useAutosave<T extends FieldValues>(
   form: UseFormReturn<T>,
   read: Versioned<T>,
+  there: boolean,
   edited: Edited,
   check: (value: unknown) => { readonly ok: true; readonly value: T } | { readonly ok: false },
   store: (value: T, version: number) => Promise<Stored<T>>,
@@ -175,11 +177,19 @@ export function useAutosave<T extends FieldValues>(
     [form, check, settle, display, enqueue],
   )
   useEffect(() => {
+    // It was brought back: what was typed meanwhile can be saved after all.
+    if (state !== 'gone' || read.version <= held.current.version || !there) return
+    halted.current = false
+    held.current = read
+    void settle()
+  }, [state, read, there, settle])
+  useEffect(() => {
     // What others saved is shown as long as nothing typed here waits to be saved.
-    if (read.version <= held.current.version || state !== 'saved' || pending.current !== undefined) return
+    if (!there || read.version <= held.current.version || state !== 'saved' || pending.current !== undefined)
+      return
     held.current = read
     display(read.value)
-  }, [read, state, display])
+  }, [read, there, state, display])
   const agree = (value: T) => {
     if (!conflict) return
     held.current = { value: conflict.theirs, version: conflict.version }

@@ -67,7 +67,7 @@ export function OrderList({ shopName, lines, find, deleted, page }: Props) {
           <thead>
             <tr>
               <th style={{ width: '6rem' }}>Number</th>
-              <th>Customer and job</th>
+              <th style={{ width: '22%' }}>Customer and job</th>
               <th style={{ width: '7rem' }}>Due</th>
               <th className="num" style={{ width: '6rem' }}>
                 Pieces

@@ -88,7 +88,7 @@ function PressEditor({ at, onRemove }: { readonly at: number; readonly onRemove:
       <Grid templateColumns="12.5rem 1fr" gap="5" alignItems="center">
         <RingDrawing press={press} shop={shop} />
         <Box>
-          <Grid templateColumns="1.4fr 1.2fr 5rem 5rem 6rem 6rem 8rem" gap="3">
+          <Grid templateColumns="1.2fr 1.4fr 4.6rem 4.2rem 5.6rem 5.6rem 7.6rem" gap="3">
             <TextField name={`shop.presses.${at}.name`} label="Name" />
             <Choice
               id={`kind-${at}`}

@@ -85,7 +85,11 @@ export function Rows({ title, name, columns, newRow, one, only = () => true, abo
           <thead>
             <tr>
               {columns.map((c) => (
-                <th key={c.field} style={c.width ? { width: c.width } : undefined}>
+                <th
+                  key={c.field}
+                  className={isKind(c.as) || c.as === 'count' ? 'num' : undefined}
+                  style={c.width ? { width: c.width } : undefined}
+                >
                   {c.label}
                 </th>
               ))}

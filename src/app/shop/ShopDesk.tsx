@@ -50,7 +50,7 @@ export function ShopDesk({
     return saved
   }, [])
   const read = useMemo(() => ({ value: stored.shelf, version: stored.version }), [stored])
-  const saving = useAutosave(form, read, EDITED, checkShelf, store, setShelf, enqueue)
+  const saving = useAutosave(form, read, true, EDITED, checkShelf, store, setShelf, enqueue)
   const path = usePathname()
   const hydrated = useHydrated()
   return (

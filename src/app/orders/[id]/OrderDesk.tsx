@@ -1,6 +1,6 @@
 'use client'
 
-import { chakra } from '@chakra-ui/react'
+import { Box, chakra } from '@chakra-ui/react'
 import { yupResolver } from '@hookform/resolvers/yup'
 import { useParams, useRouter, useSearchParams } from 'next/navigation'
 import { type ReactNode, useCallback, useEffect, useMemo, useRef, useState } from 'react'
@@ -16,12 +16,14 @@ import type { Lookup } from '@/ui/changeWords'
 import { type Asked, DeskProvider } from '@/ui/desk'
 import { useFindable } from '@/ui/findable'
 import { useKeys } from '@/ui/keys'
+import { TextButton } from '@/ui/Section'
+import { SeverityMark } from '@/ui/Severity'
 import { useHydrated } from '@/ui/useHydrated'
 import { WhyPanel } from '@/ui/WhyPanel'
 import { ConflictPanel } from '../../edits/ConflictPanel'
 import { type Enqueue, useAutosave } from '../../edits/useAutosave'
 import { Frame } from '../../Frame'
-import { storeOrder } from '../actions'
+import { restoreOrder, storeOrder } from '../actions'
 import { OrderHead } from './OrderHead'
 import { type OrderContext, OrderProvider } from './orderContext'
 import { STAGE_NAMES, STAGES, type StageName, stageShowing } from './stages'
@@ -47,6 +49,7 @@ interface Props {
 /** Everything about one order on one desk: the form, the runs, the plan of the run in hand and what was decided. */
 export function OrderDesk({ stored, shop, decided, released, children }: Props) {
   const { shelf } = shop
+  const deleted = stored.deletedAt !== undefined
   const form = useForm<Order>({
     defaultValues: stored.order as Order,
     // The schema reads the same values that the form holds; the resolver's own types insist on exact inference.
@@ -62,12 +65,14 @@ export function OrderDesk({ stored, shop, decided, released, children }: Props) 
   }, [])
   const read = useMemo(() => ({ value: stored.order, version: stored.version }), [stored])
   const edited = useMemo(() => ({ kind: 'order' as const, id: stored.order.id }), [stored.order.id])
-  const saving = useAutosave(form, read, edited, checkForm, storeOrder, setOrder, enqueue)
+  const saving = useAutosave(form, read, !deleted, edited, checkForm, storeOrder, setOrder, enqueue)
 
   const runs = useMemo(() => splitOrder(order), [order])
   const search = useSearchParams()
   const run = runs.find((r) => r.id === search.get('run')) ?? runs[0]
-  const decided_ = useDecisions(decided, run?.id, enqueue)
+  /** What settings are called, as soon as there is a plan to ask. */
+  const names = useRef<Lookup>(() => undefined)
+  const decided_ = useDecisions(decided, run?.id, enqueue, names)
   const { decisions, decide } = decided_
   const plan = usePlan(order, shelf.shop, decisions)
   const lookup = useCallback<Lookup>(
@@ -77,6 +82,9 @@ export function OrderDesk({ stored, shop, decided, released, children }: Props) 
     },
     [plan],
   )
+  useEffect(() => {
+    names.current = lookup
+  }, [lookup])
 
   const stage = (useParams<{ stage?: StageName }>().stage ?? 'order') as StageName
   const router = useRouter()
@@ -181,6 +189,7 @@ export function OrderDesk({ stored, shop, decided, released, children }: Props) 
             rail={<Traveller />}
             aside={<WhyPanel asked={fresh} warnings={plan?.warnings} />}
           >
+            {deleted && <Deleted id={order.id} />}
             {saving.conflict && <ConflictPanel conflict={saving.conflict} onAgree={saving.agree} />}
             {decided_.conflict && (
               <ConflictPanel conflict={decided_.conflict} lookup={lookup} onAgree={decided_.agree} />
@@ -197,6 +206,25 @@ export function OrderDesk({ stored, shop, decided, released, children }: Props) 
         </FormProvider>
       </DeskProvider>
     </OrderProvider>
+  )
+}
+
+/** Someone deleted the order that is on the desk. */
+function Deleted({ id }: { readonly id: string }) {
+  const router = useRouter()
+  return (
+    <Box role="alert" bg="raised" px="4" py="2" mb="4">
+      <SeverityMark severity="Stop" /> This order was deleted, so nothing is saved. What is typed here is
+      kept.{' '}
+      <TextButton
+        onClick={async () => {
+          await restoreOrder(id)
+          router.refresh()
+        }}
+      >
+        Bring it back
+      </TextButton>
+    </Box>
   )
 }
 

@@ -44,6 +44,7 @@ export function OrderHead({ saveState, problem }: HeadProps) {
         <Box color="soft">due {format(parseISO(order.due), 'EEE d MMM')}</Box>
         <Box
           role="status"
+          aria-label="Saving"
           ml="auto"
           fontSize="0.85rem"
           color="soft"
@@ -85,7 +86,7 @@ export function OrderHead({ saveState, problem }: HeadProps) {
         </Flex>
       )}
       {plan && (
-        <Flex mt="3" gap="5" align="baseline" wrap="wrap">
+        <Flex mt="3" gap="4" align="baseline" wrap="wrap">
           <Flex as="span" gap="2" align="baseline">
             <Box as="span" color="soft">
               on

@@ -25,7 +25,7 @@ export default async function OrderLayout({ params, children }: Props) {
     loadShop(db),
     loadDecisions(db, [id]),
   ])
-  if (!stored || stored.deletedAt !== undefined) notFound()
+  if (!stored) notFound()
   const released = await latestRevisions(db, [...decisions.keys()])
   const marks = [...released].map(([runId, { number, code, releasedAt }]) => [
     runId,

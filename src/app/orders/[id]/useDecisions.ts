@@ -1,10 +1,10 @@
 'use client'
 
-import { useCallback, useMemo, useRef, useState } from 'react'
+import { type RefObject, useCallback, useMemo, useRef, useState } from 'react'
 import { changes } from '@/core/change'
 import { type Decisions, noDecisions } from '@/core/plan'
 import type { StoredDecisions } from '@/store/decisions'
-import { editLabel } from '@/ui/changeWords'
+import { editLabel, type Lookup } from '@/ui/changeWords'
 import { recordEdit } from '../../edits/history'
 import type { Conflict, Enqueue, SaveState } from '../../edits/useAutosave'
 import { storeDecisions } from '../actions'
@@ -16,6 +16,7 @@ export function useDecisions(
   decided: Readonly<Record<string, StoredDecisions>>,
   runId: string | undefined,
   enqueue: Enqueue,
+  names: RefObject<Lookup>,
 ) {
   /** What was decided here, over what was read. */
   const [own, setOwn] = useState(NONE)
@@ -42,7 +43,7 @@ export function useDecisions(
           if (saved.ok) {
             held.current[next.runId] = { decisions: next, version: saved.version }
             const made = changes(from.decisions, next)
-            recordEdit({ kind: 'decisions', id: next.runId }, editLabel(made), made)
+            recordEdit({ kind: 'decisions', id: next.runId }, editLabel(made, names.current), made)
             setState(undefined)
           } else if ('problem' in saved) setState('failed')
           else if (saved.now) {
@@ -58,7 +59,7 @@ export function useDecisions(
           setState('failed')
         }
       }),
-    [enqueue],
+    [enqueue, names],
   )
   const decide = useCallback(
     (change: (d: Decisions) => Decisions) => {

@@ -1,0 +1,107 @@
+import { expect, open, test } from './house'
+
+test('anything is found from anywhere: order, run, ink, frame, setting, page, command', async ({ page }) => {
+  const find = async (text: string, option: RegExp) => {
+    await page.keyboard.press('Control+k')
+    await expect(page.getByRole('combobox', { name: /^Find/ })).toBeFocused()
+    await page.keyboard.type(text)
+    await expect(page.getByRole('listbox').getByRole('option', { name: option }).first()).toBeVisible()
+    const list = page.getByRole('listbox', { name: 'Found' })
+    await expect(list.getByRole('option').first()).toHaveAttribute('aria-selected', 'true')
+    const wanted = list.getByRole('option', { name: option, selected: true })
+    while ((await wanted.count()) === 0) await page.keyboard.press('ArrowDown')
+    await page.keyboard.press('Enter')
+  }
+  await open(page, '/')
+  await find('kittiwake', /^Order O-1003 Kittiwake Count/)
+  await page.waitForURL('/orders/O-1003/order')
+  await find('R-1002-P1-dark', /^Run R-1002-P1-dark/)
+  await page.waitForURL(/\/orders\/O-1002\/run\?run=R-1002-P1-dark/)
+  await find('copper', /^Ink Copper shimmer/)
+  await page.waitForURL('/shop/shelf')
+  await find('F90-3', /^Frame F90-3/)
+  await page.waitForURL('/shop/stock')
+  await find('bright white', /^School Bright white/)
+  await page.waitForURL('/shop/method')
+  await open(page, '/orders/O-1003/order')
+  await find('flash 1', /^Setting Flash 1/)
+  await page.waitForURL(/\/orders\/O-1003\/heat/)
+  await expect(page.locator('[data-advice="dwell.1"]')).toBeFocused()
+  await find('rules', /^Page Rules/)
+  await page.waitForURL('/rules')
+  await find('switch units', /^Do Switch units/)
+  await expect(page.getByRole('button', { name: 'u inches, °F' })).toBeVisible()
+  await page.keyboard.press('u')
+})
+
+test('the window of finding and of keys gives the focus back', async ({ page }) => {
+  await open(page, '/orders/O-1004/screens')
+  const gap = page.locator('[data-advice="offContact"]')
+  await gap.focus()
+  await page.keyboard.press('/')
+  await page.keyboard.type('zzzz')
+  await expect(page.getByText('Nothing of that name.')).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(gap).toBeFocused()
+  await page.keyboard.press('?')
+  const sheet = page.getByRole('dialog', { name: 'Keys' })
+  for (const label of [
+    'New order',
+    'Find anything',
+    'Undo',
+    'Release the run',
+    'Safelight',
+    'Why this value?',
+  ])
+    await expect(sheet).toContainText(label)
+  await page.keyboard.press('Escape')
+  await expect(gap).toBeFocused()
+})
+
+test('the list of orders finds while one types, and keeps the focus', async ({ page }) => {
+  await open(page, '/orders')
+  await page.keyboard.press('f')
+  await page.keyboard.type('school')
+  await expect(page.getByText('Larkfield School')).toBeVisible()
+  await expect(page.getByText('Kittiwake Count')).toBeHidden()
+  await expect(page).toHaveURL('/orders?find=school')
+  await expect(page.getByLabel('Find in this list')).toBeFocused()
+  await page.keyboard.type(' of fish')
+  await expect(page.getByText('No order with “school of fish”.')).toBeVisible()
+})
+
+test('every rule and model is listed, with its source, and can be found', async ({ page }) => {
+  await open(page, '/rules')
+  const count = page.getByRole('status', { name: 'Count' })
+  await expect(count).toHaveText(/^1\d\d rules in 10 chapters$/)
+  await page.getByLabel('Find a rule').focus()
+  await page.keyboard.type('cool-down')
+  await expect(count).not.toHaveText(/^1\d\d rules/)
+  await expect(page.getByRole('row').first()).toContainText(/common practice|geometry|physics/)
+})
+
+test('numbers of lists answer why too', async ({ page }) => {
+  for (const path of ['/', '/orders', '/shop/stock']) {
+    await open(page, path)
+    const numbers = page.locator('main [data-why]')
+    expect(await numbers.count()).toBeGreaterThan(4)
+    await numbers.first().focus()
+    await page.keyboard.press('w')
+    const answer = page.getByRole('complementary', { name: 'Why' })
+    await expect(answer).toContainText(/the order|geometry|common practice|the shop's choice/)
+    await page.keyboard.press('Escape')
+    await expect(answer).toBeHidden()
+    await expect(numbers.first()).toBeFocused()
+  }
+})
+
+test('an answer tells inputs, range, source and what would change it', async ({ page }) => {
+  await open(page, '/orders/O-1001/ink')
+  await page.locator('[data-advice="ink.base"]').focus()
+  await page.keyboard.press('w')
+  const answer = page.getByRole('complementary', { name: 'Why' })
+  await expect(answer).toContainText('fine from')
+  await expect(answer).toContainText(/from area .+, coverage .+, deposit .+, pieces 144/)
+  await expect(answer).toContainText('geometry')
+  await expect(answer).toContainText('Would change with print size; coverage; mesh; strokes; pieces.')
+})

@@ -1,0 +1,22 @@
+/** Every page of the app, by a name for tests. */
+export const PAGES = {
+  today: '/',
+  orders: '/orders',
+  deleted: '/orders?deleted=1',
+  import: '/orders/import',
+  rules: '/rules',
+  shop: '/shop',
+  stock: '/shop/stock',
+  shelf: '/shop/shelf',
+  method: '/shop/method',
+  data: '/shop/data',
+  order: '/orders/O-1002/order',
+  art: '/orders/O-1003/art',
+  screens: '/orders/O-1003/screens',
+  ink: '/orders/O-1003/ink',
+  sequence: '/orders/O-1003/sequence',
+  placement: '/orders/O-1010/placement',
+  heat: '/orders/O-1001/heat',
+  run: '/orders/O-1004/run',
+  sheet: '/runs/R-1003-P1-dark/sheet',
+} as const
