@@ -1,6 +1,6 @@
 import Papa from 'papaparse'
 import { choiceOf, numberOf, settled } from '@/core/advice'
-import { type Cloth, checkOrder, type Order } from '@/core/order'
+import { type Cloth, checkOrder, type Order, SIZE_NAMES } from '@/core/order'
 import type { RunPlan } from '@/core/plan'
 
 /** The columns of an orders file, in the order they are written, with what they are called for a person. */
@@ -40,6 +40,13 @@ export interface CsvProblem {
   readonly message: string
 }
 
+/** A comma, as RFC 4180 has it; a semicolon or tab where the head has more of them, as spreadsheets write elsewhere. */
+function delimiterOf(body: string): string {
+  const head = /^(?:"[^"]*"|[^\r\n"])*/.exec(body)?.[0].replace(/"[^"]*"/g, '') ?? ''
+  const count = (sign: string) => head.split(sign).length
+  return [';', '\t'].find((sign) => count(sign) > count(',')) ?? ','
+}
+
 /** Reads CSV text (RFC 4180: quotes, doubled quotes, line breaks inside quotes). Empty lines are left out. */
 export function readCsv(text: string): {
   readonly head: readonly string[]
@@ -52,6 +59,7 @@ export function readCsv(text: string): {
   let line = 1
   let begin = 0
   Papa.parse<string[]>(body, {
+    delimiter: delimiterOf(body),
     step: ({ data, errors, meta }) => {
       if (data.some((cell) => cell.trim() !== '')) all.push({ line, cells: data })
       for (const e of errors)
@@ -203,7 +211,7 @@ export function ordersFromCsv(
       const style = cell(r, 'style') || 'Classic tee'
       const key = JSON.stringify([style, cloth])
       const found = lines.get(key)
-      const size = { size: cell(r, 'size').toUpperCase(), quantity: quantity ?? 0 }
+      const size = { size: sizeOf(cell(r, 'size')), quantity: quantity ?? 0 }
       if (found) {
         found.sizes.push(size)
         found.at.push(r)
@@ -242,6 +250,10 @@ export function ordersFromCsv(
     : { orders, problems }
 }
 
+/** A size by its name, however it is written. */
+const sizeOf = (text: string): string =>
+  SIZE_NAMES.find((s) => s.toLowerCase() === text.toLowerCase()) ?? text
+
 /** The column that a field of the order comes from. */
 function columnFor(path: string): OrderColumn {
   const last = /[A-Za-z]+$/.exec(path)?.[0] ?? ''
@@ -256,8 +268,8 @@ function columnFor(path: string): OrderColumn {
   return names[last] ?? (last in ORDER_COLUMNS ? (last as OrderColumn) : 'customer')
 }
 
-const unparse = (fields: readonly string[], data: readonly (readonly unknown[])[]): string =>
-  `${Papa.unparse({ fields: [...fields], data: data.map((row) => [...row]) }, { newline: '\r\n' })}\r\n`
+const unparse = (head: readonly string[], rows: readonly (readonly unknown[])[]): string =>
+  `${Papa.unparse([[...head], ...rows.map((row) => [...row])], { newline: '\r\n' })}\r\n`
 
 const tidy = (x: number) => Number(x.toFixed(6))
 

@@ -1,6 +1,6 @@
 'use client'
 
-import { Box, chakra, Flex } from '@chakra-ui/react'
+import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import NextLink from 'next/link'
 import { usePathname } from 'next/navigation'
 import type { ReactNode } from 'react'
@@ -52,7 +52,7 @@ export function Rail({ shopName, places, children }: RailProps) {
       <Box fontSize="0.8rem" color="soft" mb="3">
         {shopName || 'No shop set up yet'}
       </Box>
-      <Flex columnGap="3" rowGap="1" mb="4" align="baseline" wrap="wrap">
+      <Grid templateColumns="1fr 1fr" rowGap="1.5" mb="4" justifyItems="start">
         {places.map((p) => (
           <Link
             key={p.href}
@@ -65,7 +65,7 @@ export function Rail({ shopName, places, children }: RailProps) {
             {p.label}
           </Link>
         ))}
-      </Flex>
+      </Grid>
       {children}
       <Flex direction="column" mt="auto" pt="4" gap="1" fontSize="0.8rem" color="soft" align="flex-start">
         <Button type="button" onClick={switchUnits} cursor="pointer">

@@ -8,6 +8,8 @@ export function usePaint() {
   const safe = useSettings().mode === 'safelight'
   return {
     safe,
+    /** Room for a field that holds a colour: a patch to pick from, or its number to type. */
+    fieldWidth: safe ? '5.4rem' : '2.6rem',
     /** For CSS `background`. */
     background: (hex: string) => (safe ? hatchCss(hex) : hex),
     /** For SVG `fill`. */

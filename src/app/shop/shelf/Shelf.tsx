@@ -1,12 +1,14 @@
 'use client'
 
 import { CHARACTERS, OPACITIES, SYSTEMS, WEAVES } from '@/core/order'
+import { usePaint } from '@/ui/paint'
 import { nextId, nextName, Rows } from '../Rows'
 
 const OPACITY_WORDS = Object.fromEntries(Object.entries(OPACITIES).map(([k, o]) => [k, o.label]))
 
 /** Inks and cloths that orders choose from. */
 export function Shelf() {
+  const { fieldWidth } = usePaint()
   return (
     <>
       <Rows
@@ -22,7 +24,7 @@ export function Shelf() {
           system: 'plastisol',
         })}
         columns={[
-          { field: 'hex', label: 'Seen', as: 'color', width: '3.4rem' },
+          { field: 'hex', label: 'Seen', as: 'color', width: fieldWidth },
           { field: 'name', label: 'Name', as: 'text' },
           { field: 'character', label: 'Kind', as: CHARACTERS },
           { field: 'opacity', label: 'Covers', as: OPACITY_WORDS },
@@ -42,7 +44,7 @@ export function Shelf() {
           weight: 0.18,
         })}
         columns={[
-          { field: 'hex', label: 'Seen', as: 'color', width: '3.4rem' },
+          { field: 'hex', label: 'Seen', as: 'color', width: fieldWidth },
           { field: 'name', label: 'Name', as: 'text' },
           { field: 'weave', label: 'Weave', as: WEAVES },
           { field: 'cotton', label: 'Cotton', as: { kind: 'share' }, width: '7rem' },

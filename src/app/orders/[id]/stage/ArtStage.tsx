@@ -13,6 +13,7 @@ import {
   WHERES,
 } from '@/core/order'
 import { CheckField, ListMessage, QuantityField, SelectField, TextField } from '@/ui/fields'
+import { usePaint } from '@/ui/paint'
 import { Section, Table, TextButton } from '@/ui/Section'
 import { Select } from '@/ui/Select'
 import { Swatch } from '@/ui/Swatch'
@@ -91,6 +92,7 @@ const newInk = (id: string): InkColour => ({
 
 function Inks({ at }: { readonly at: number }) {
   const { shelf } = useOrder()
+  const { fieldWidth } = usePaint()
   const { control, getValues, setValue } = useFormContext<Order>()
   const inks = useFieldArray({ control, name: `placements.${at}.inks`, keyName: 'key' })
   const live = useWatch({ control, name: `placements.${at}.inks` })
@@ -119,7 +121,7 @@ function Inks({ at }: { readonly at: number }) {
       <Table css={{ tableLayout: 'fixed', '& td': { paddingRight: '6px', verticalAlign: 'top' } }}>
         <thead>
           <tr>
-            <th style={{ width: '2.6rem' }}>
+            <th style={{ width: fieldWidth }}>
               <Box srOnly>Colour</Box>
             </th>
             <th>Name</th>

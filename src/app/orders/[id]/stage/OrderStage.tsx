@@ -6,6 +6,7 @@ import { useFieldArray, useFormContext, useWatch } from 'react-hook-form'
 import { tell } from '@/core/advice'
 import { clothGroup, groupLabel, type Order, SIZE_NAMES, WEAVES, WHERES } from '@/core/order'
 import { CountField, ListMessage, QuantityField, SelectField, TextField } from '@/ui/fields'
+import { usePaint } from '@/ui/paint'
 import { Section, TextButton } from '@/ui/Section'
 import { Select } from '@/ui/Select'
 import { InkRow } from '@/ui/Swatch'
@@ -68,13 +69,14 @@ function GarmentLine({
   readonly only: boolean
 }) {
   const { shelf } = useOrder()
+  const { fieldWidth } = usePaint()
   const { control, setValue } = useFormContext<Order>()
   const cloth = useWatch({ control, name: `lines.${at}.cloth` })
   const known = shelf.cloths.some((c) => c.name === cloth.name)
   return (
     <Box py="3" borderBottom="1px solid" borderColor="rule">
       <Grid
-        templateColumns="0.85fr 1.15fr 1fr 2.1rem 6rem 3.8rem 4.2rem 5.4rem 1.6rem"
+        templateColumns={`0.85fr 1.15fr 1fr ${fieldWidth} 6rem 3.8rem 4.2rem 5.4rem 1.6rem`}
         gap="2.5"
         alignItems="start"
       >

@@ -1,0 +1,70 @@
+import { describe, expect, it } from 'vitest'
+import { DEMO_DECISIONS, DEMO_SHELF, demoOrders } from '@/store/demo'
+import { readArchiveFile, writeArchiveFile } from './archive'
+
+const archive = {
+  shelf: DEMO_SHELF,
+  orders: demoOrders('2026-11-23').map((order, i) =>
+    i === 0 ? { order, deletedAt: '2026-11-20T08:00:00.000Z' } : { order },
+  ),
+  decisions: DEMO_DECISIONS,
+  revisions: [
+    {
+      runId: 'R-1001-P1-dark',
+      number: 1,
+      code: 'K7Q2M',
+      releasedAt: '2026-11-20T08:00:00.000Z',
+      plan: { offContact: 0.0032 },
+      order: {},
+    },
+  ],
+}
+const text = writeArchiveFile(archive)
+// biome-ignore lint/suspicious/noExplicitAny: the tests write nonsense on purpose
+const wrong = (edit: (file: any) => void) => {
+  const file = JSON.parse(text)
+  edit(file)
+  const read = readArchiveFile(JSON.stringify(file))
+  return read.ok ? [] : read.wrong
+}
+
+describe('the archive file', () => {
+  it('reads back as it was written, to the same text', () => {
+    const read = readArchiveFile<(typeof archive.revisions)[number]>(text)
+    if (!read.ok) throw new Error(read.wrong.join('\n'))
+    expect(read.archive.decisions).toEqual(archive.decisions)
+    expect(read.archive.revisions).toEqual(archive.revisions)
+    expect(read.archive.orders[0]?.deletedAt).toBe(archive.orders[0]?.deletedAt)
+    expect(read.archive.shelf.shop.hours).toEqual(DEMO_SHELF.shop.hours)
+    expect(writeArchiveFile(read.archive)).toBe(text)
+  })
+  it('carries units in names and keeps revisions as they were frozen', () => {
+    expect(text).toContain('"palletWidthMm": 406')
+    expect(text).toContain('"offContact": 0.0032')
+  })
+  it('says what is wrong at its place, and is taken whole or not at all', () => {
+    expect(wrong((f) => delete f.shop)).toEqual(['shop: shop is a required field'])
+    expect(
+      wrong((f) => {
+        f.version = 3
+      }),
+    ).toEqual(['version: version must be 1.'])
+    expect(
+      wrong((f) => {
+        f.orders[2].order.customer = ''
+      }),
+    ).toEqual(['orders[2].order.customer: Customer is missing.'])
+    expect(
+      wrong((f) => {
+        f.shop.frames[0].meshPerCm = -1
+      }),
+    ).toEqual(['shop.frames[0].meshPerCm: Mesh must be above 0.'])
+    expect(
+      wrong((f) => {
+        f.shop.flashes[0].pressId = 'sold'
+      })[0],
+    ).toMatch(/stands at a press that is gone/)
+    const read = readArchiveFile('nonsense')
+    expect(read.ok ? '' : read.wrong[0]).toMatch(/^Not JSON/)
+  })
+})

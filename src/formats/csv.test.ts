@@ -1,0 +1,196 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { type Order, SIZE_NAMES, splitOrder } from '@/core/order'
+import { noDecisions, plan } from '@/core/plan'
+import { DEMO_CLOTHS, DEMO_SHOP, demoOrders } from '@/store/demo'
+import { guessMapping, ORDER_COLUMN_NAMES, ordersCsv, ordersFromCsv, plansCsv, readCsv, runsCsv } from './csv'
+
+const CONTEXT = { cloths: DEMO_CLOTHS, taken: new Set(['O-1001']), next: 1011 }
+const take = (text: string, context = CONTEXT) => {
+  const { head, records, problems } = readCsv(text)
+  const read = ordersFromCsv(head, records, guessMapping(head), context)
+  return { ...read, problems: [...problems, ...read.problems] }
+}
+const HEAD = 'order,customer,job,due,cloth,size,quantity'
+const lines = (...rows: string[]) => [HEAD, ...rows].join('\r\n')
+
+describe('CSV as RFC 4180 has it (published)', () => {
+  it('quotes, doubled quotes, commas and line breaks inside quotes, with the line each record begins on', () => {
+    const { head, records } = readCsv('a,"b ""c""",d\r\n"1\r\n2","x,y",\r\n3,4,5\r\n')
+    expect(head).toEqual(['a', 'b "c"', 'd'])
+    expect(records).toEqual([
+      { line: 2, cells: ['1\r\n2', 'x,y', ''] },
+      { line: 4, cells: ['3', '4', '5'] },
+    ])
+  })
+  it('a mark at the start, other line ends, empty lines and no last line end', () => {
+    const { head, records } = readCsv('\uFEFFa,b\n\n1,2\n,\n3,4')
+    expect(head).toEqual(['a', 'b'])
+    expect(records.map((r) => r.line)).toEqual([3, 5])
+  })
+  it('a semicolon or a tab where spreadsheets write one', () => {
+    expect(readCsv('a;b\r\n1,5;2').records[0]?.cells).toEqual(['1,5', '2'])
+    expect(readCsv('a\tb\r\n1\t2').records[0]?.cells).toEqual(['1', '2'])
+    expect(readCsv('"a;b;c",d\r\n1,2').head).toEqual(['a;b;c', 'd'])
+  })
+  it('a quotation mark that is not closed is a mistake', () => {
+    expect(readCsv('a,b\r\n"1,2\r\n').problems).toEqual([
+      { line: 2, column: '', message: 'A quotation mark is not closed.' },
+    ])
+  })
+})
+
+describe('orders from CSV', () => {
+  it('one record a size; garments and orders are put together', () => {
+    const { orders, problems } = take(
+      lines(
+        'O-2001,Osprey Rugby,Away,2026-12-11,Navy,M,30',
+        'O-2001,Osprey Rugby,Away,2026-12-11,Navy,L,20',
+        'O-2001,Osprey Rugby,Away,2026-12-11,Heather grey,L,5',
+        ',Tern & Co,,2026-12-12,white,s,7',
+        'W-9,Tern & Co,,2026-12-13,White,S,8',
+      ),
+    )
+    expect(problems).toEqual([])
+    expect(orders.map((o) => o.id)).toEqual(['O-2001', 'O-1011', 'O-1012'])
+    expect(orders[0]?.lines.map((l) => [l.cloth.name, l.sizes])).toEqual([
+      [
+        'Navy',
+        [
+          { size: 'M', quantity: 30 },
+          { size: 'L', quantity: 20 },
+        ],
+      ],
+      ['Heather grey', [{ size: 'L', quantity: 5 }]],
+    ])
+    expect(orders[1]?.lines[0]).toMatchObject({
+      cloth: { name: 'White', weight: 0.16 },
+      sizes: [{ size: 'S' }],
+    })
+    expect(orders[2]?.notes).toBe('Their number: W-9.')
+  })
+  it.each([
+    ['a number that is taken', 'O-1001,A,,2026-12-11,Navy,M,1', 'order', /is there already/],
+    ['a cloth no one knows', ',A,,2026-12-11,Mauve,M,1', 'cloth', /not on the shelf/],
+    ['no pieces', ',A,,2026-12-11,Navy,M,', 'quantity', /How many/],
+    ['pieces in words', ',A,,2026-12-11,Navy,M,ten', 'quantity', /“ten” is no number/],
+    ['half a piece', ',A,,2026-12-11,Navy,M,1.5', 'quantity', /whole number/],
+    ['a size no one knows', ',A,,2026-12-11,Navy,Huge,1', 'size', /Choose a size/],
+    ['a day that is none', ',A,,soon,Navy,M,1', 'due', /2026-12-01/],
+    ['no customer', ',,,2026-12-11,Navy,M,1', 'customer', /missing/],
+  ])('%s is said at its line and column, and nothing is taken', (_, row, column, message) => {
+    const { orders, problems } = take(lines('O-3000,Good,,2026-12-11,Navy,M,1', row))
+    expect(orders).toEqual([])
+    expect(problems).toHaveLength(1)
+    expect(problems[0]).toMatchObject({ line: 3, column })
+    expect(problems[0]?.message).toMatch(message)
+  })
+  it('records of one order that contradict each other are a mistake', () => {
+    const { problems } = take(lines('O-3000,A,,2026-12-11,Navy,M,1', 'O-3000,A,,2026-12-18,Navy,L,1'))
+    expect(problems).toEqual([
+      { line: 3, column: 'due', message: 'Differs from line 2 of the same order: “2026-12-11”.' },
+    ])
+  })
+  it('columns are found by other heads, and what is needed is asked for', () => {
+    expect(guessMapping(['Qty', 'Garment colour', 'Client', 'Deadline', 'SIZE'])).toEqual({
+      quantity: 0,
+      cloth: 1,
+      customer: 2,
+      due: 3,
+      size: 4,
+    })
+    expect(take('Who\r\nA').problems.map((p) => p.message)).toContain('Say which column holds: Customer.')
+  })
+  it('a cloth of its own comes with its colour', () => {
+    const text =
+      'customer,due,cloth,hex,weave,cotton_percent,polyester_percent,weight_gsm,size,quantity\r\nA,2026-12-11,Mauve,#8A5B8C,fleece,80,20,280,M,3'
+    expect(take(text).orders[0]?.lines[0]?.cloth).toEqual({
+      name: 'Mauve',
+      hex: '#8a5b8c',
+      weave: 'fleece',
+      cotton: 0.8,
+      polyester: 0.2,
+      weight: 0.28,
+    })
+  })
+})
+
+describe('lists as CSV', () => {
+  const orders = demoOrders('2026-11-23')
+  it('orders read back as they were written, but for their prints', () => {
+    const { head, records } = readCsv(ordersCsv(orders))
+    const read = ordersFromCsv(head, records, guessMapping(head), { cloths: [], taken: new Set(), next: 1 })
+    expect(read.problems).toEqual([])
+    const bare = (o: Order) => ({
+      ...o,
+      placements: [],
+      lines: o.lines.map((l) => ({ ...l, id: '', group: '' })),
+    })
+    expect(read.orders.map(bare)).toEqual(orders.map(bare))
+  })
+  it('any text in an order reads back (property)', () => {
+    const [first] = orders
+    if (!first) throw new Error('no order')
+    const text = fc
+      .string({ unit: fc.constantFrom('a', ' ', '"', ',', '\n', ';', 'é', '='), minLength: 1, maxLength: 20 })
+      .map((t) => `x${t}`.trim())
+    fc.assert(
+      fc.property(text, text, fc.constantFrom(...SIZE_NAMES), (customer, notes, size) => {
+        const order = {
+          ...first,
+          customer,
+          notes,
+          lines: first.lines.map((l) => ({ ...l, sizes: [{ size, quantity: 3 }] })),
+        }
+        const { head, records } = readCsv(ordersCsv([order]))
+        const read = ordersFromCsv(head, records, guessMapping(head), {
+          cloths: [],
+          taken: new Set(),
+          next: 1,
+        })
+        expect(read.orders[0]).toMatchObject({ customer, notes, lines: [{ sizes: [{ size, quantity: 3 }] }] })
+      }),
+    )
+  })
+  it('head and line ends are those of RFC 4180', () => {
+    expect(ordersCsv([])).toBe(`${ORDER_COLUMN_NAMES.join(',')}\r\n`)
+    const run = {
+      run: 'R-1-P1-dark',
+      order: 'O-1',
+      customer: 'A, B',
+      due: '2026-12-01',
+      print: 'Full front',
+      pieces: 3,
+      press: 'Four',
+      screens: 2,
+      time: [600, 1290] as const,
+      revision: 0,
+      open: 1,
+    }
+    expect(runsCsv([run]).split('\r\n').slice(1)).toEqual([
+      'R-1-P1-dark,O-1,"A, B",2026-12-01,Full front,3,Four,2,10,22,,1',
+      '',
+    ])
+  })
+  it('plans have a record for each screen, with units in the head', () => {
+    const [order] = orders
+    const [run] = order ? splitOrder(order) : []
+    if (!order || !run) throw new Error('no run')
+    const { head, records } = readCsv(plansCsv([plan(order, DEMO_SHOP, noDecisions(run.id))]))
+    expect(head).toContain('mesh_per_cm')
+    expect(records.map((r) => r.cells[head.indexOf('screen')])).toEqual([
+      'Base white',
+      'Moon yellow',
+      'Comet blue',
+      'Harbour white',
+    ])
+    expect(records[0]?.cells.slice(0, 6)).toEqual([
+      'R-1001-P1-dark',
+      'Carousel Four',
+      '1',
+      'Base white',
+      'F61-1',
+      '61',
+    ])
+  })
+})

@@ -1,0 +1,61 @@
+import { readFileSync } from 'node:fs'
+import Ajv from 'ajv/dist/2020'
+import { describe, expect, it } from 'vitest'
+import { CHARACTERS, SIZE_NAMES, splitOrder, WEAVES, WHERES } from '@/core/order'
+import { noDecisions, plan } from '@/core/plan'
+import { DEMO_SHOP, demoOrders } from '@/store/demo'
+import { planOut, readJob, writeJob } from './index'
+
+/** JSON Schema 2020-12 (published standard), by the reference library ajv. */
+const ajv = new Ajv({ allErrors: true, strictTypes: false })
+const schema = (name: string) => JSON.parse(readFileSync(`docs/formats/${name}.schema.json`, 'utf8'))
+const isJob = ajv.compile(schema('orvint-job'))
+const isPlan = ajv.compile(schema('orvint-plan'))
+const example = readFileSync('docs/formats/job.example.json', 'utf8')
+
+const runs = demoOrders('2026-11-23').flatMap((order) =>
+  splitOrder(order).map((run) => ({ order, id: run.id })),
+)
+
+describe('the JSON Schemas', () => {
+  it.each(runs.map((r) => [r.id, r.order] as const))('hold for the job and the plan of %s', (id, order) => {
+    const job = JSON.parse(writeJob({ order, shop: DEMO_SHOP, decisions: noDecisions(id) }))
+    expect(isJob(job), ajv.errorsText(isJob.errors)).toBe(true)
+    const out = JSON.parse(JSON.stringify(planOut(plan(order, DEMO_SHOP, noDecisions(id)))))
+    expect(isPlan(out), ajv.errorsText(isPlan.errors)).toBe(true)
+  })
+  it('hold for a plan that does not fit and for one on every kind of press', () => {
+    const [first] = runs
+    if (!first) throw new Error('no run')
+    for (const press of ['four', 'twelve', 'bench'])
+      for (const order of [['I1', 'base'], []]) {
+        const p = plan(first.order, DEMO_SHOP, { ...noDecisions(first.id), overrides: { press }, order })
+        const out = JSON.parse(JSON.stringify(planOut(p)))
+        expect(isPlan(out), ajv.errorsText(isPlan.errors)).toBe(true)
+      }
+  })
+  // What one refuses the other refuses too: the schema and the app’s own check tell the same format.
+  it.each([
+    ['another version', '"version": 1', '"version": 2'],
+    ['a weave no one knows', '"weave": "jersey"', '"weave": "silk"'],
+    ['a colour in words', '"hex": "#3b3d40"', '"hex": "charcoal"'],
+    ['more than all', '"coveragePercent": 20', '"coveragePercent": 120'],
+    ['half a piece', '"quantity": 32', '"quantity": 32.5'],
+    ['a press that is none', '"kind": "bench"', '"kind": "table"'],
+    ['no frame number', '"meshPerCm": 43', '"meshPerCm": "fine"'],
+    ['a time that is none', '"from": "08:00"', '"from": "26:00"'],
+    ['a day that is none', '"due": "2026-11-24"', '"due": "soon"'],
+  ])('refuse %s, as the app does', (_, good, bad) => {
+    expect(example).toContain(good)
+    const text = example.replace(good, bad)
+    expect(isJob(JSON.parse(text))).toBe(false)
+    expect(readJob(text).ok).toBe(false)
+  })
+  it('know every word the code knows', () => {
+    const { $defs } = schema('orvint-job')
+    expect($defs.cloth.properties.weave.enum).toEqual(Object.keys(WEAVES))
+    expect($defs.size.properties.size.enum).toEqual(SIZE_NAMES)
+    expect($defs.ink.properties.character.enum).toEqual(Object.keys(CHARACTERS))
+    expect($defs.placement.properties.where.enum).toEqual(Object.keys(WHERES))
+  })
+})
