@@ -46,7 +46,7 @@ export default {
     forbid('by-the-front-door-from-outside', { pathNot: '^src/core' }, { path: '^src/core/[^/]+/(?!index)' }),
     forbid(
       'store-formats-devices-apart',
-      { path: '^src/(store|formats|devices)/' },
+      { path: '^src/(store|formats|devices)/', pathNot: '\\.test\\.ts$' },
       { path: '^src/(app|ui|workers|store|formats|devices)/', pathNot: '^src/$1/' },
     ),
     forbid(

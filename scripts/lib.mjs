@@ -84,6 +84,16 @@ const isFree = (port, host) =>
     probe.listen(port, host, () => probe.close(() => resolve(true)))
   })
 
+/** A port that nothing uses. */
+export const freePort = () =>
+  new Promise((resolve) => {
+    const probe = createServer()
+    probe.listen(0, '127.0.0.1', () => {
+      const { port } = probe.address()
+      probe.close(() => resolve(port))
+    })
+  })
+
 /** `--port N` and `--host H` of the command line, with their defaults. */
 export function address(args) {
   const after = (flag) => (args.includes(flag) ? args[args.indexOf(flag) + 1] : undefined)

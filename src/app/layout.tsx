@@ -1,6 +1,8 @@
 import '@fontsource-variable/archivo/wdth.css'
 import type { Metadata } from 'next'
 import type { ReactNode } from 'react'
+import { database, dataFolder } from '@/store/database'
+import { diskProblem } from '@/store/problems'
 import { Provider } from '@/ui/Provider'
 import { MODE_SCRIPT } from '@/ui/settings'
 import { Companions } from './Companions'
@@ -8,7 +10,8 @@ import { Companions } from './Companions'
 export const metadata: Metadata = { title: { default: 'Orvint', template: '%s · Orvint' } }
 export const dynamic = 'force-dynamic'
 
-export default function RootLayout({ children }: { readonly children: ReactNode }) {
+export default async function RootLayout({ children }: { readonly children: ReactNode }) {
+  const problem = await database().then(() => undefined, diskProblem)
   return (
     <html lang="en" suppressHydrationWarning>
       <head>
@@ -17,8 +20,18 @@ export default function RootLayout({ children }: { readonly children: ReactNode 
       </head>
       <body>
         <Provider>
-          {children}
-          <Companions />
+          {problem === undefined ? (
+            <>
+              {children}
+              <Companions />
+            </>
+          ) : (
+            <main style={{ padding: '4rem', fontSize: '1.2rem' }}>
+              <h1 style={{ fontWeight: 750 }}>The data cannot be opened</h1>
+              <p>{problem}</p>
+              <p>The data folder is {dataFolder()}.</p>
+            </main>
+          )}
         </Provider>
       </body>
     </html>

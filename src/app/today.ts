@@ -4,7 +4,8 @@ import { groupLabel, type Order, type Run, splitOrder, WHERES } from '@/core/ord
 import { type Decisions, noDecisions, plan, planChanges } from '@/core/plan'
 import type { Database } from '@/store/database'
 import { loadDecisions } from '@/store/decisions'
-import { findOrders, loadOrders, type OrderQuery } from '@/store/orders'
+import { findOrders, loadOrders, type OrderQuery, type StoredOrder } from '@/store/orders'
+import { diskProblem } from '@/store/problems'
 import { latestNumbers, latestRevisions, type Revision } from '@/store/revisions'
 import { loadShop } from '@/store/shop'
 import { keepSummaries, keptSummaries } from '@/store/summaries'
@@ -45,10 +46,10 @@ export interface OrderLine {
   readonly missing: string
 }
 
-function missingIn(order: Order, shop: Shop): string {
+function missingIn(order: Order, runs: readonly Run[], shop: Shop): string {
   if (order.customer === '') return 'Customer is missing'
   if (order.placements.every((p) => p.inks.length === 0)) return 'No colours yet'
-  if (splitOrder(order).length === 0) return 'No quantities yet'
+  if (runs.length === 0) return 'No quantities yet'
   return shop.presses.length === 0 ? 'The shop has no press' : ''
 }
 
@@ -95,7 +96,8 @@ export async function orderLines(
     loadShop(db),
     loadDecisions(db, ids),
   ])
-  const runs = orders.flatMap((stored) => splitOrder(stored.order).map((run) => ({ stored, run })))
+  const split = new Map(orders.map((stored) => [stored, splitOrder(stored.order)]))
+  const runs = orders.flatMap((stored) => (split.get(stored) ?? []).map((run) => ({ stored, run })))
   const numbers = await latestNumbers(
     db,
     runs.map((r) => r.run.id),
@@ -117,27 +119,40 @@ export async function orderLines(
     stamp,
     facts: summarize(stored.order, run, shelf.shop, decided.get(runId)?.decisions, released.get(runId)),
   }))
-  await keepSummaries(db, computed)
+  // A disk that cannot be written still lets people read.
+  await keepSummaries(db, computed).catch((error) => {
+    if (diskProblem(error) === undefined) throw error
+  })
   const facts = new Map([...kept, ...computed.map((c) => [c.runId, c.facts] as const)])
   return {
     total,
-    lines: orders.map(({ order, deletedAt }) => ({
-      id: order.id,
-      customer: order.customer,
-      title: order.title,
-      due: order.due,
-      pieces: order.lines.flatMap((l) => l.sizes).reduce((sum, s) => sum + s.quantity, 0),
-      deletedAt,
-      missing: missingIn(order, shelf.shop),
-      runs: splitOrder(order).map((run) => ({
-        ...(facts.get(run.id) ?? NOTHING),
-        id: run.id,
-        where: `${WHERES[run.placement.where]}, ${groupLabel(run.group).toLowerCase()}`,
-        quantity: run.quantity,
-        cloth: run.lines[0]?.cloth,
-        inks: run.placement.inks.map(({ name, hex }) => ({ name, hex })),
-        revision: numbers.get(run.id) ?? 0,
-      })),
+    lines: orders.map((stored) => lineOf(stored, split.get(stored) ?? [], facts, numbers, shelf.shop)),
+  }
+}
+
+function lineOf(
+  { order, deletedAt }: StoredOrder,
+  runs: readonly Run[],
+  facts: ReadonlyMap<string, RunSummary>,
+  numbers: ReadonlyMap<string, number>,
+  shop: Shop,
+): OrderLine {
+  return {
+    id: order.id,
+    customer: order.customer,
+    title: order.title,
+    due: order.due,
+    pieces: order.lines.flatMap((l) => l.sizes).reduce((sum, s) => sum + s.quantity, 0),
+    deletedAt,
+    missing: missingIn(order, runs, shop),
+    runs: runs.map((run) => ({
+      ...(facts.get(run.id) ?? NOTHING),
+      id: run.id,
+      where: `${WHERES[run.placement.where]}, ${groupLabel(run.group).toLowerCase()}`,
+      quantity: run.quantity,
+      cloth: run.lines[0]?.cloth,
+      inks: run.placement.inks.map(({ name, hex }) => ({ name, hex })),
+      revision: numbers.get(run.id) ?? 0,
     })),
   }
 }

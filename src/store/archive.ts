@@ -1,7 +1,7 @@
 import type { ShopAndShelf } from '@/core/equipment'
 import type { Order } from '@/core/order'
 import { type Decisions, isUndecided } from '@/core/plan'
-import { type Database, transact } from './database'
+import type { Database } from './database'
 import { decisionRows, loadDecisions } from './decisions'
 import { insertOrder, loadOrders } from './orders'
 import { allRevisions, type Revision, revisionRow } from './revisions'
@@ -43,7 +43,7 @@ export async function readArchive(db: Database): Promise<Archive> {
 
 /** Replaces everything, in one transaction. Versions go on counting, so that whoever still has an old page is told. */
 export async function replaceAll(db: Database, archive: Archive): Promise<void> {
-  await transact(db, async (tx) => {
+  await db.transaction().execute(async (tx) => {
     const { last } = await tx
       .selectFrom('customer_order')
       .select((e) => e.fn.max('version').as('last'))

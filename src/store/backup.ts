@@ -2,7 +2,7 @@ import { mkdir, readdir, rm, stat } from 'node:fs/promises'
 import { join } from 'node:path'
 import { format, parseISO, set, subDays } from 'date-fns'
 import { sql } from 'kysely'
-import { type Database, dataFolder, openDatabase, transact } from './database'
+import { type Database, dataFolder, openDatabase } from './database'
 
 /** A copy of the whole database in one file. */
 export interface Backup {
@@ -58,7 +58,7 @@ export async function restore(db: Database, name: string, now: Date): Promise<vo
   await backUp(db, now)
   await sql`ATTACH ${file} AS backup`.execute(db)
   try {
-    await transact(db, async (tx) => {
+    await db.transaction().execute(async (tx) => {
       await sql`PRAGMA defer_foreign_keys = ON`.execute(tx)
       const { rows } = await sql<{ name: string }>`
         SELECT name FROM backup.sqlite_schema

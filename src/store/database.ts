@@ -1,6 +1,6 @@
 import { mkdirSync } from 'node:fs'
 import { join } from 'node:path'
-import { Kysely, type MigrationProvider, Migrator, SqliteDialect, sql, type Transaction } from 'kysely'
+import { Kysely, type MigrationProvider, Migrator, SqliteDialect, sql } from 'kysely'
 import Sqlite from 'libsql'
 import { up as shopAndOrders } from './migrations/001_shop_and_orders'
 import type { Tables } from './schema'
@@ -25,6 +25,9 @@ export async function openDatabase(file: string): Promise<Database> {
   sqlite.pragma('journal_mode = WAL')
   sqlite.pragma('foreign_keys = ON')
   sqlite.pragma('busy_timeout = 5000')
+  // On a full disk the engine rolls back by itself; to roll back once more would only hide why.
+  const prepare = sqlite.prepare.bind(sqlite)
+  sqlite.prepare = (text) => prepare(text === 'rollback' && !sqlite.inTransaction ? 'SELECT 0' : text)
   const db = new Kysely<Tables>({ dialect: new SqliteDialect({ database: sqlite as never }) })
   const { error } = await new Migrator({ db, provider: migrations }).migrateToLatest()
   if (error) throw error
@@ -37,24 +40,6 @@ export async function openDatabase(file: string): Promise<Database> {
 export const FILE = 'orvint.sqlite'
 
 const shared = globalThis as { orvintDatabase?: Promise<Database> | undefined }
-
-/**
- * Runs a transaction. On a full disk the engine rolls back by itself and the rollback after it fails; the error that
- * says why is the first one.
- */
-export async function transact<T>(db: Database, work: (tx: Transaction<Tables>) => Promise<T>): Promise<T> {
-  let why: unknown
-  try {
-    return await db.transaction().execute((tx) =>
-      work(tx).catch((error) => {
-        why = error
-        throw error
-      }),
-    )
-  } catch (error) {
-    throw why ?? error
-  }
-}
 
 /** Changes when anything was written, by this server or by another program. */
 export async function changeStamp(db: Database): Promise<string> {

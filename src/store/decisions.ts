@@ -1,7 +1,7 @@
 import { group } from 'd3-array'
 import type { ShopMethod } from '@/core/advice'
 import type { Decisions } from '@/core/plan'
-import { type Database, transact } from './database'
+import type { Database } from './database'
 import type { Tables } from './schema'
 
 /** What the lead decided for a run, with the version it was read at. */
@@ -50,7 +50,7 @@ export async function saveDecisions(
 ): Promise<SavedDecisions> {
   const { runId } = decisions
   const rows = decisionRows(decisions)
-  const done = await transact(db, async (tx) => {
+  const done = await db.transaction().execute(async (tx) => {
     const { numUpdatedRows } = await tx
       .updateTable('run')
       .set({ version: version + 1 })

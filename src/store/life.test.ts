@@ -245,6 +245,7 @@ describe('a disk that fails', () => {
     const error = await saveOrder(db, long, 1).catch((e: unknown) => e)
     expect(diskProblem(error)).toMatch(/^The disk is full/)
     expect(await readArchive(db)).toEqual(before)
+    expect(await saveOrder(db, { ...order, notes: 'short' }, 1)).toEqual({ ok: true, version: 2 })
   })
   it('read-only: says so', async () => {
     await sql`PRAGMA query_only = ON`.execute(db)

@@ -3,7 +3,7 @@ import { subDays } from 'date-fns'
 import { sql, type Transaction } from 'kysely'
 import type { ArtRelation, GarmentLine, InkColour, Order, Placement, Weave } from '@/core/order'
 import { splitOrder } from '@/core/order'
-import { type Database, transact } from './database'
+import type { Database } from './database'
 import type { Tables } from './schema'
 
 /** An order with the version it was read at. */
@@ -169,12 +169,12 @@ export async function nextOrderId(db: Database): Promise<string> {
 
 /** Adds a new order at version 1. */
 export async function addOrder(db: Database, order: Order): Promise<void> {
-  await transact(db, (tx) => insertOrder(tx, { order, version: 1 }))
+  await db.transaction().execute((tx) => insertOrder(tx, { order, version: 1 }))
 }
 
 /** Adds orders, all or none. Lets others have a turn now and then: it may be thousands. */
 export async function addOrders(db: Database, orders: readonly Order[]): Promise<void> {
-  await transact(db, async (tx) => {
+  await db.transaction().execute(async (tx) => {
     for (const [i, order] of orders.entries()) {
       await insertOrder(tx, { order, version: 1 })
       if (i % 50 === 49) await new Promise((resume) => setImmediate(resume))
@@ -194,7 +194,7 @@ export async function insertOrder(tx: Transaction<Tables>, stored: StoredOrder):
 
 /** Replaces an order if it is still at `version`; a stale write changes nothing and returns what is there. */
 export async function saveOrder(db: Database, order: Order, version: number): Promise<Saved> {
-  const done = await transact(db, async (tx) => {
+  const done = await db.transaction().execute(async (tx) => {
     const { id, customer, title, due, notes } = order
     const { numUpdatedRows } = await tx
       .updateTable('customer_order')

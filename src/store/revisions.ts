@@ -1,6 +1,6 @@
 import type { Order } from '@/core/order'
 import { type RunPlan, sheetCode } from '@/core/plan'
-import { type Database, transact } from './database'
+import type { Database } from './database'
 import type { Tables } from './schema'
 
 /** What was released, whole: the plan with the order it was made for. */
@@ -124,7 +124,7 @@ export async function release(
   now: Date,
 ): Promise<Revision | undefined> {
   const run_id = frozen.plan.run.id
-  return transact(db, async (tx) => {
+  return db.transaction().execute(async (tx) => {
     const { newest } = await tx
       .selectFrom('revision')
       .select((e) => e.fn.max('number').as('newest'))

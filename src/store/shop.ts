@@ -10,7 +10,7 @@ import {
   USUAL_HOURS,
 } from '@/core/equipment'
 import type { Weave } from '@/core/order'
-import { type Database, transact } from './database'
+import type { Database } from './database'
 import type { Tables } from './schema'
 
 /** The shop with the version it was read at. */
@@ -136,7 +136,7 @@ const PARTS = [
 
 /** Replaces the whole shop if it is still at `version` (0: not set up yet), in one transaction. */
 export async function saveShop(db: Database, shelf: ShopAndShelf, version: number): Promise<SavedShop> {
-  const done = await transact(db, async (tx) => {
+  const done = await db.transaction().execute(async (tx) => {
     const head = await tx.selectFrom('shop').select('version').executeTakeFirst()
     if ((head?.version ?? 0) !== version) return false
     await writeShop(tx, shelf, version + 1)

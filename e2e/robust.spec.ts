@@ -1,0 +1,93 @@
+import { execFileSync, spawn } from 'node:child_process'
+import { mkdirSync, mkdtempSync, rmSync, statfsSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { expect, open, saveStatus, test } from './house'
+
+test('the server is killed in a stream of edits: every acknowledged edit is there', () => {
+  const out = execFileSync(process.execPath, ['scripts/torture.mjs', '4'], {
+    encoding: 'utf8',
+    timeout: 55_000,
+  })
+  const [, killed, edits, failures] =
+    /torture: killed (\d+) times, (\d+) edits acknowledged, (\d+) failures/.exec(out) ?? []
+  expect([killed, failures]).toEqual(['4', '0'])
+  expect(Number(edits)).toBeGreaterThan(0)
+})
+
+/** A small disk of its own, where this machine lets us have one. */
+const disk = mkdtempSync(join(tmpdir(), 'orvint-disk-'))
+const mount = (...args: string[]) => execFileSync('mount', args, { stdio: 'ignore' })
+let mounted = false
+try {
+  mount('-t', 'tmpfs', '-o', 'size=6m', 'tmpfs', disk)
+  mounted = true
+} catch {
+  // Without the right to mount, the store's own tests stand for this.
+}
+
+test.describe('a disk that fails', () => {
+  const PORT = 3421
+  test.use({ baseURL: `http://127.0.0.1:${PORT}` })
+  test.skip(!mounted, 'no right to mount a disk here')
+  let server: ReturnType<typeof spawn>
+  const start = async () => {
+    server = spawn(
+      process.execPath,
+      ['node_modules/next/dist/bin/next', 'start', '--port', String(PORT), '--hostname', '127.0.0.1'],
+      { env: { ...process.env, ORVINT_DATA: join(disk, 'data') }, stdio: 'ignore' },
+    )
+    while (!(await fetch(`http://127.0.0.1:${PORT}/icon.svg`).catch(() => undefined))?.ok)
+      await new Promise((resume) => setTimeout(resume, 100))
+  }
+  const end = async () => {
+    server.kill('SIGKILL')
+    await new Promise((gone) => server.on('exit', gone))
+  }
+  test.beforeAll(async () => {
+    mkdirSync(join(disk, 'data'))
+    execFileSync(process.execPath, ['--import', 'tsx', 'scripts/seed.ts'], {
+      env: { ...process.env, ORVINT_DATA: join(disk, 'data') },
+    })
+    await start()
+  })
+  test.afterAll(async () => {
+    await end()
+    execFileSync('umount', [disk])
+    rmSync(disk, { recursive: true, force: true })
+  })
+
+  test('full: it says so, keeps what was typed, and saves when there is room again', async ({ page }) => {
+    await open(page, '/orders/O-1001/order')
+    const filler = join(disk, 'filler')
+    const { bavail, bsize } = statfsSync(disk)
+    writeFileSync(filler, Buffer.alloc(bavail * bsize))
+    const notes = page.getByLabel('Notes')
+    await notes.fill('x'.repeat(1500))
+    await expect(async () => {
+      await notes.fill('y'.repeat(1900 + Math.floor(Math.random() * 99)))
+      await expect(saveStatus(page)).toHaveText(/^The disk is full, so nothing was saved/, { timeout: 1500 })
+    }).toPass()
+    const typed = await notes.inputValue()
+    rmSync(filler)
+    await page.getByLabel('Job').fill('Open nights')
+    await expect(saveStatus(page)).toHaveText('Saved')
+    await page.reload()
+    await expect(notes).toHaveValue(typed)
+  })
+
+  test('read-only: it says so instead of breaking', async ({ page }) => {
+    await end()
+    mount('-o', 'remount,ro', disk)
+    await start()
+    await page.goto('/')
+    await expect(page.getByRole('heading', { name: 'The data cannot be opened' })).toBeVisible()
+    await expect(page.locator('main')).toContainText('The data folder cannot be written')
+    await expect(page.locator('main')).toContainText(join(disk, 'data'))
+    await end()
+    mount('-o', 'remount,rw', disk)
+    await start()
+    await page.goto('/')
+    await expect(page.getByText('Kittiwake Count')).toBeVisible()
+  })
+})
