@@ -8,6 +8,7 @@ import { build, install, ROOT } from './lib.mjs'
 const PORT = 3418
 const VIEWS = {
   today: '/',
+  orders: '/orders',
   order: '/orders/O-1002/order',
   art: '/orders/O-1003/art',
   screens: '/orders/O-1003/screens',
@@ -18,6 +19,8 @@ const VIEWS = {
   run: '/orders/O-1004/run',
   sheet: '/runs/R-1003-P1-dark/sheet',
   shop: '/shop',
+  method: '/shop/method',
+  rules: '/rules',
 }
 
 install()
@@ -47,8 +50,33 @@ for (const [name, path] of Object.entries(VIEWS)) await picture(name, path)
 await page.goto(`http://127.0.0.1:${PORT}/orders/O-1001/sequence`, { waitUntil: 'networkidle' })
 await page.locator('[data-cell="flash"]').first().click()
 await page.screenshot({ path: join(folder, 'why.png') })
-await page.evaluate(() => localStorage.setItem('orvint.mode', 'dark'))
-await picture('dark', '/orders/O-1003/sequence')
+await page.keyboard.press('/')
+await page.keyboard.type('moon')
+await page.getByRole('option', { name: /Ink/ }).waitFor()
+await page.screenshot({ path: join(folder, 'find.png') })
+
+// A run released twice, so that there is a difference to read.
+const RUN = 'R-1009-P1-in-between'
+await page.goto(`http://127.0.0.1:${PORT}/orders/O-1009/heat?run=${RUN}`)
+const release = async () => {
+  await page.keyboard.press('r')
+  await page.getByRole('dialog').waitFor()
+  await page.keyboard.press('Enter')
+  await page.getByRole('dialog').waitFor({ state: 'detached' })
+}
+await page.locator('[data-advice="cureFilm"]').waitFor()
+await release()
+await page.locator('[data-advice="cureFilm"]').click()
+await page.locator('main input:focus').fill('165')
+await page.keyboard.press('Enter')
+await page.getByText('1 changed since').waitFor()
+await release()
+await picture('revisions', `/runs/${RUN}/revisions`)
+
+for (const mode of ['dark', 'safelight']) {
+  await page.evaluate((m) => localStorage.setItem('orvint.mode', m), mode)
+  await picture(mode, '/orders/O-1003/sequence')
+}
 
 await browser.close()
 server.kill()

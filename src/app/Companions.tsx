@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation'
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { useKeys } from '@/ui/keys'
 import { useSettings } from '@/ui/settings'
-import { redo, type Told, undo } from './edits/history'
+import { redo, type Told, undo, useHistory } from './edits/history'
 import { KeySheet } from './KeySheet'
 import { useNewOrder } from './orders/useNewOrder'
 import { Palette } from './Palette'
@@ -22,6 +22,7 @@ export function Companions() {
   const [open, setOpen] = useState<'palette' | 'keys'>()
   const [told, setTold] = useState<Told>()
   const newOrder = useNewOrder()
+  const history = useHistory()
   useNews(useCallback(() => router.refresh(), [router]))
   useEffect(() => {
     if (!told) return
@@ -40,10 +41,10 @@ export function Companions() {
       { keys: 'n', label: 'New order', act: () => void newOrder() },
       { keys: 't', label: 'Today', act: () => router.push('/') },
       { keys: 'o', label: 'Orders', act: () => router.push('/orders') },
-      { keys: 'Ctrl+z', label: 'Undo', act: () => void step(undo) },
-      { keys: 'Ctrl+y', label: 'Redo', act: () => void step(redo) },
+      { keys: 'Ctrl+z', label: history.undo ? `Undo: ${history.undo}` : 'Undo', act: () => void step(undo) },
+      { keys: 'Ctrl+y', label: history.redo ? `Redo: ${history.redo}` : 'Redo', act: () => void step(redo) },
     ],
-    [newOrder, router, step],
+    [newOrder, router, step, history],
   )
   useKeys(
     useMemo(

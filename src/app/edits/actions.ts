@@ -10,7 +10,7 @@ import { loadDecisions, saveDecisions } from '@/store/decisions'
 import { bringBackOrder, deleteOrder, loadOrder, saveOrder } from '@/store/orders'
 import { diskProblem } from '@/store/problems'
 import { loadShop, saveShop } from '@/store/shop'
-import type { Edited } from './history'
+import type { Edited } from './edited'
 
 export type Applied = { readonly ok: true } | { readonly ok: false; readonly message: string }
 

@@ -4,12 +4,7 @@ import same from 'fast-deep-equal'
 import { useSyncExternalStore } from 'react'
 import { type Change, reversed } from '@/core/change'
 import { type Applied, applyChanges } from './actions'
-
-/** What an edit was made to. `presence` is whether an order is deleted. */
-export interface Edited {
-  readonly kind: 'order' | 'decisions' | 'shop' | 'presence'
-  readonly id: string
-}
+import type { Edited } from './edited'
 
 interface Edit {
   readonly edited: Edited

@@ -6,7 +6,8 @@ import type { FieldPath, FieldValues, UseFormReturn } from 'react-hook-form'
 import { changes, indexPath, isStructural } from '@/core/change'
 import type { FieldErrors } from '@/core/order'
 import { editLabel } from '@/ui/changeWords'
-import { type Edited, recordEdit, settleBeforeUndo } from './history'
+import type { Edited } from './edited'
+import { recordEdit, settleBeforeUndo } from './history'
 
 /** A value with the version it was read at. */
 export interface Versioned<T> {

@@ -6,7 +6,11 @@ export type Parsed =
   | { readonly ok: false; readonly message: string }
 
 const NUMBER = String.raw`[+-]?\d+(?:[.,]\d+)?`
-const TERM = new RegExp(String.raw`^(${NUMBER})?(?:(?:\s+|^)?(\d+)\/(\d+))?\s*([^\d\s+-][^\d]*?\d?)?$`, 'u')
+/** A number, a fraction, or both with a space between them; then a unit. */
+const TERM = new RegExp(
+  String.raw`^(?:(${NUMBER})(?:\s+(\d+)\/(\d+))?|(\d+)\/(\d+))\s*([^\d\s+-][^\d]*?\d?)?$`,
+  'u',
+)
 
 const fail = (kind: Kind): Parsed => ({
   ok: false,
@@ -50,10 +54,9 @@ const BETWEEN = /(?<=[a-z"'″])\s*(?=\d)/i
 function parseTerm(kind: Kind, text: string, system: System): Parsed {
   const match = TERM.exec(text.trim())
   if (!match) return fail(kind)
-  const [, whole, top, bottom, typedUnit] = match
-  if (whole === undefined && top === undefined) return fail(kind)
+  const [, whole = '0', above, below, top = above, bottom = below, typedUnit] = match
   const fraction = top === undefined ? 0 : Number(top) / Number(bottom)
-  const number = Number((whole ?? '0').replace(',', '.')) + fraction
+  const number = Number(whole.replace(',', '.')) + fraction
   const name = typedUnit?.trim().toLowerCase()
   const unit = name
     ? unitsOf(kind).find(
@@ -81,10 +84,15 @@ const round = (x: number, digits: number): string => {
 /** Half the finest mark of a rule, 1/64 in. */
 const RULE_SLACK = 1 / 128
 
-/** Inches are read off a rule: a sixteenth is shown as one when the length is that close to it. */
+/**
+ * Inches are read off a rule: a sixteenth is shown as one when the length, or the decimal that would be shown, is that
+ * close to it. So what is shown is read back as it was shown.
+ */
 function inches(x: number): string {
+  const decimal = round(x, x < 1 ? 3 : 2)
   const sixteenths = Math.round(x * 16)
-  if (sixteenths === 0 || Math.abs(x - sixteenths / 16) > RULE_SLACK) return round(x, x < 1 ? 3 : 2)
+  const far = (length: number) => Math.abs(length - sixteenths / 16) > RULE_SLACK
+  if (sixteenths === 0 || (far(x) && far(Number(decimal)))) return decimal
   const whole = Math.floor(sixteenths / 16)
   const rest = sixteenths % 16
   if (rest === 0) return String(whole)

@@ -1,11 +1,12 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
-import { advicesIn } from '../advice'
-import { dependsOn, RULE_BOOK } from './index'
-import { CLOTHS, INKS, PRESSES, planFor } from './plan.fixtures'
+import { advicesIn } from '@/core/advice'
+import { splitOrder } from '@/core/order'
+import { dependsOn, noDecisions, plan, RULE_BOOK } from '@/core/plan'
+import { DEMO_SHOP, demoOrders } from '@/store/demo'
 
-const CORE = join(import.meta.dirname, '..')
+const CORE = join(import.meta.dirname, '..', '..', 'core')
 const sources = readdirSync(CORE, { recursive: true, encoding: 'utf8' })
   .filter((f) => f.endsWith('.ts') && !f.includes('.test.'))
   .map((f) => readFileSync(join(CORE, f), 'utf8'))
@@ -33,10 +34,11 @@ describe('the rule book', () => {
 })
 
 it('every advised value says what would change it', () => {
-  for (const press of Object.keys(PRESSES) as (keyof typeof PRESSES)[])
-    for (const where of ['front', 'leftChest', 'offPallet'] as const)
-      for (const cloth of [CLOTHS.navy, CLOTHS.maroon])
-        for (const a of advicesIn(planFor({ press, where, cloth, inks: [INKS.white, INKS.red] })))
-          expect(dependsOn(a.key).length, a.key).toBeGreaterThan(0)
+  for (const order of demoOrders('2026-11-23'))
+    for (const run of splitOrder(order))
+      for (const press of DEMO_SHOP.presses) {
+        const p = plan(order, DEMO_SHOP, { ...noDecisions(run.id), overrides: { press: press.id } })
+        for (const a of advicesIn(p)) expect(dependsOn(a.key).length, a.key).toBeGreaterThan(0)
+      }
   expect(dependsOn('nothing')).toEqual([])
 })

@@ -1,0 +1,136 @@
+'use client'
+
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { format, parseISO } from 'date-fns'
+import NextLink from 'next/link'
+import { useRouter } from 'next/navigation'
+import { useRef, useState } from 'react'
+import type { Backup } from '@/store/backup'
+import { AskFirst } from '@/ui/Dialog'
+import { Section, Table, TextButton } from '@/ui/Section'
+import { backUpNow, type Done, restoreBackup } from '../actions'
+
+const Link = chakra(NextLink)
+const Input = chakra('input')
+
+interface Props {
+  readonly folder: string
+  readonly backups: readonly Backup[]
+}
+
+/** Something that replaces everything: what it is called, and what it does. */
+interface Replace {
+  readonly title: string
+  readonly act: () => Promise<Done>
+}
+
+/** Takes an archive in through the server. */
+async function takeArchive(file: File): Promise<Done> {
+  const answer = await fetch('/api/archive', { method: 'POST', body: await file.text() })
+  if (answer.ok) return { ok: true }
+  const { wrong = [] } = (await answer.json()) as { wrong?: readonly string[] }
+  const more = wrong.length > 3 ? ` And ${wrong.length - 3} more.` : ''
+  return { ok: false, message: `${wrong.slice(0, 3).join(' ')}${more}` }
+}
+
+/** Files in and out, backups and how to get one back. */
+export function Data({ folder, backups }: Props) {
+  const router = useRouter()
+  const archive = useRef<HTMLInputElement>(null)
+  const [asking, setAsking] = useState<Replace>()
+  const [told, setTold] = useState('')
+  const [busy, setBusy] = useState(false)
+  const run = async (act: () => Promise<Done>, words: string) => {
+    setAsking(undefined)
+    setBusy(true)
+    const done = await act()
+    setBusy(false)
+    setTold(done.ok ? words : done.message)
+    router.refresh()
+  }
+  return (
+    <>
+      <Box role="status" aria-label="Data" minHeight="1.6rem" fontWeight="650" mb="2">
+        {busy ? 'Working …' : told}
+      </Box>
+      <Section title="Everything in one file">
+        <Flex gap="6" align="baseline">
+          <Link href="/api/archive" prefetch={false} download textDecoration="underline">
+            Save an archive
+          </Link>
+          <TextButton onClick={() => archive.current?.click()}>Open an archive</TextButton>
+          <Input
+            ref={archive}
+            type="file"
+            accept=".json,application/json"
+            aria-label="Archive file"
+            display="none"
+            onChange={(e) => {
+              const file = e.target.files?.[0]
+              if (file)
+                setAsking({ title: `Replace everything by ${file.name}?`, act: () => takeArchive(file) })
+              e.target.value = ''
+            }}
+          />
+          <Box color="soft">Shop, orders, decisions and released revisions, as JSON.</Box>
+        </Flex>
+      </Section>
+      <Section title="Lists for other programs">
+        <Flex gap="6">
+          {['orders', 'runs', 'plans'].map((name) => (
+            <Link key={name} href={`/api/${name}.csv`} prefetch={false} download textDecoration="underline">
+              {name}.csv
+            </Link>
+          ))}
+          <Link href="/orders/import" textDecoration="underline">
+            Import orders
+          </Link>
+        </Flex>
+      </Section>
+      <Section
+        title="Backups"
+        side={<TextButton onClick={() => void run(backUpNow, 'Backed up.')}>Back up now</TextButton>}
+      >
+        <Box color="soft" mb="2">
+          Made every night in {folder}/backups, the last thirty are kept. Copy them to another machine now and
+          then.
+        </Box>
+        {backups.length === 0 && <Box>None yet.</Box>}
+        <Table>
+          <tbody>
+            {backups.map((b) => (
+              <tr key={b.name}>
+                <td>{format(parseISO(b.at), 'EEE d MMM yyyy, HH:mm:ss')}</td>
+                <td className="num">{Math.round(b.bytes / 1024).toLocaleString('en')} kB</td>
+                <td>
+                  <TextButton
+                    aria-label={`Restore ${b.name}`}
+                    onClick={() =>
+                      setAsking({
+                        title: `Go back to ${format(parseISO(b.at), 'EEE d MMM, HH:mm')}?`,
+                        act: () => restoreBackup(b.name),
+                      })
+                    }
+                  >
+                    Restore
+                  </TextButton>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </Table>
+      </Section>
+      {asking && (
+        <AskFirst
+          title={asking.title}
+          yes="Replace everything"
+          onYes={() => void run(asking.act, 'Everything was replaced.')}
+          onNo={() => setAsking(undefined)}
+        >
+          All orders, releases and the whole shop become what they are in there. What is here now is backed up
+          first.
+        </AskFirst>
+      )}
+    </>
+  )
+}
