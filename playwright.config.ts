@@ -1,24 +1,26 @@
 import { defineConfig } from '@playwright/test'
+import { EMPTY_PORT, portOf, WORKERS } from './e2e/ports'
 
-const PORT = 3417
+const servers = [...Array.from({ length: WORKERS }, (_, i) => `${portOf(i)}`), `${EMPTY_PORT} --empty`]
 
 export default defineConfig({
   testDir: 'e2e',
   timeout: 60_000,
-  workers: 1,
+  // Two browsers and three servers share two cores.
+  expect: { timeout: 15_000 },
+  workers: WORKERS,
   reporter: [['line'], ['json']],
   use: {
-    baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
       args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
     },
   },
-  webServer: [`${PORT}`, `${PORT + 2} --empty`].map((args) => ({
+  webServer: servers.map((args) => ({
     command: `node e2e/server.mjs ${args}`,
     url: `http://127.0.0.1:${Number.parseInt(args, 10)}/shop`,
     reuseExistingServer: false,
-    timeout: 60_000,
+    timeout: 120_000,
   })),
 })

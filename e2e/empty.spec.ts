@@ -1,6 +1,7 @@
 import { expect, open, saveStatus, test } from './house'
+import { EMPTY_PORT } from './ports'
 
-test.use({ baseURL: 'http://127.0.0.1:3419' })
+test.use({ baseURL: `http://127.0.0.1:${EMPTY_PORT}` })
 
 test('a new shop is named, set up from a template and plans a run, by keyboard only', async ({ page }) => {
   const type = (text: string) => page.keyboard.type(text)

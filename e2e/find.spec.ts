@@ -105,3 +105,40 @@ test('an answer tells inputs, range, source and what would change it', async ({ 
   await expect(answer).toContainText('geometry')
   await expect(answer).toContainText('Would change with print size; coverage; mesh; strokes; pieces.')
 })
+
+test('no number on a stage is without its reason', async ({ page }) => {
+  for (const stage of ['screens', 'ink', 'sequence', 'placement', 'heat', 'run']) {
+    await open(page, `/orders/O-1001/${stage}`)
+    await expect(page.locator('main [data-advice]').nth(1)).toBeVisible()
+    // Digits that nothing answers for: not in a value, a field, a choice, the head, a name, a day or words of a reason.
+    const bare = await page.locator('fieldset').evaluate((root) => {
+      const walker = document.createTreeWalker(root, NodeFilter.SHOW_TEXT)
+      const found: string[] = []
+      while (walker.nextNode()) {
+        const text = walker.currentNode.textContent?.trim() ?? ''
+        const parent = walker.currentNode.parentElement
+        if (
+          !/\d/.test(text) ||
+          /^F\d+-\d+$/.test(text) ||
+          parent?.closest('[data-advice], [data-why], [data-cell], option, svg, h2')
+        )
+          continue
+        found.push(text)
+      }
+      return found
+    })
+    const explained = [
+      /^advised /,
+      /^Flash \d/,
+      /^F\d+-\d+$/,
+      /^[\d.]+ s$/,
+      /^\d+ \/h/,
+      /^[A-Z].*\.$/,
+      /^N\/cm$/,
+      /^[\d.]+ N\/cm/,
+      /^Revision/,
+      /^[A-Z0-9]{5}$/,
+    ]
+    expect(bare.filter((t) => !explained.some((e) => e.test(t)))).toEqual([])
+  }
+})

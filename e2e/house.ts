@@ -1,9 +1,12 @@
 import { type Locator, type Page, test as plain } from '@playwright/test'
+import { portOf } from './ports'
 
 export { expect } from '@playwright/test'
 
 /** Every test also fails on a request to another host and on any error or warning in the console. */
 export const test = plain.extend<{ quiet: undefined; mayFail: RegExp }>({
+  // biome-ignore lint/correctness/noEmptyPattern: fixtures are given by name
+  baseURL: async ({}, use, info) => use(`http://127.0.0.1:${portOf(info.parallelIndex)}`),
   /** What a test breaks on purpose. */
   mayFail: [/^$/, { option: true }],
   quiet: [
@@ -39,5 +42,5 @@ export const saveStatus = (page: Page): Locator => page.getByRole('status', { na
 
 /** A page that hears nothing of what others do until it writes itself. */
 export async function deafen(page: Page): Promise<void> {
-  await page.route('**/api/changes', (route) => route.fulfill({ body: 'nothing new' }))
+  await page.route('**/api/changes', (route) => route.fulfill({ status: 204 }))
 }

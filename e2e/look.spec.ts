@@ -1,28 +1,37 @@
 import AxeBuilder from '@axe-core/playwright'
-import { expect, test } from './house'
+import { BLUE, blueColours, bluest } from './blue'
+import { expect, open, test } from './house'
 import { PAGES } from './pages'
 
-for (const mode of ['light', 'dark', 'safelight'] as const) {
-  test.describe(`${mode}`, () => {
-    test.beforeEach(({ page }) => page.addInitScript((m) => localStorage.setItem('orvint.mode', m), mode))
-    for (const [name, path] of Object.entries(PAGES)) {
-      test(`${name} is accessible and fits the window`, async ({ page }) => {
-        await page.goto(path)
-        await expect(page.locator('h1')).toBeVisible()
-        if (path.startsWith('/orders/O') && !/order|art$/.test(name))
-          await expect(page.locator('[data-advice]').nth(1)).toBeVisible()
-        const { violations } = await new AxeBuilder({ page }).analyze()
-        expect(
-          violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`),
-        ).toEqual([])
-        const wide = await page.evaluate(
-          () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
-        )
-        expect(wide).toBeLessThanOrEqual(0)
-      })
+for (const [name, path] of Object.entries(PAGES))
+  test(`${name} is accessible and fits the window, by day, in the dark and under a safelight`, async ({
+    page,
+  }) => {
+    const violations = async (axe: AxeBuilder) =>
+      (await axe.analyze()).violations.map(
+        (v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`,
+      )
+    await open(page, path)
+    await expect(page.locator('h1')).toBeVisible()
+    if (path.startsWith('/orders/O') && !/order|art$/.test(name))
+      await expect(page.locator('[data-advice]').nth(1)).toBeVisible()
+    expect(await violations(new AxeBuilder({ page }))).toEqual([])
+    const wide = await page.evaluate(
+      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+    )
+    expect(wide).toBeLessThanOrEqual(0)
+    for (const [key, mode] of [
+      ['m', 'dark'],
+      ['s', 'safelight'],
+    ] as const) {
+      await page.keyboard.press(key)
+      await expect(page.locator(`html.${mode}`)).toBeAttached()
+      // Another mode changes nothing but colours.
+      expect(await violations(new AxeBuilder({ page }).withRules(['color-contrast']))).toEqual([])
     }
+    expect(await blueColours(page)).toEqual([])
+    expect(await bluest(page)).toBeLessThanOrEqual(BLUE)
   })
-}
 
 test('only inks and cloths have a hue', async ({ page }) => {
   await page.goto('/orders/O-1003/sequence')

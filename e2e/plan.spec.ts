@@ -1,4 +1,4 @@
-import { expect, saveStatus, test } from './house'
+import { expect, open, saveStatus, test } from './house'
 
 test('today lists runs by due date and leads to where a Stop is settled', async ({ page }) => {
   await page.goto('/')
@@ -11,7 +11,7 @@ test('today lists runs by due date and leads to where a Stop is settled', async 
 })
 
 test('a screen moved by key is checked at once, and one key takes it back', async ({ page }) => {
-  await page.goto('/orders/O-1003/sequence')
+  await open(page, '/orders/O-1003/sequence')
   const strip = page.getByRole('list', { name: 'Lap strip' })
   const cells = () =>
     strip.locator('[data-cell]').evaluateAll((all) => all.map((c) => c.getAttribute('data-cell')).join(' '))
@@ -46,8 +46,8 @@ test('a school for this job changes the plan, the shop keeps its own', async ({ 
   await page.getByLabel('Bright white on dark cloth').selectOption('highlight')
   await page.getByRole('link', { name: /Sequence/ }).click()
   await expect(page.getByRole('list', { name: 'Lap strip' })).not.toContainText('Smoothing screen')
-  await page.goto('/shop')
-  await expect(page.getByText('A separate highlight white, late in the order')).toBeVisible()
+  await page.goto('/shop/method')
+  await expect(page.getByLabel(/^A separate highlight white/)).toBeChecked()
 })
 
 test('cloth groups can be put together, and the runs follow', async ({ page }) => {

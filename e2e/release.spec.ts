@@ -1,4 +1,4 @@
-import { expect, open, test } from './house'
+import { deafen, expect, open, test } from './house'
 
 const RUN = 'R-1009-P1-in-between'
 const RUN_PAGE = `/orders/O-1009/run?run=${RUN}`
@@ -65,7 +65,7 @@ test('a run is released, changed and released again by keyboard; the difference 
 
 test('what changed while someone looked is not released', async ({ page, browser }) => {
   const path = '/orders/O-1008/run'
-  await page.route('**/api/changes', (route) => route.fulfill({ body: 'nothing new' }))
+  await deafen(page)
   await open(page, path)
   await expect(page.locator('[data-advice="press"]')).toBeVisible()
   const other = await browser.newPage()

@@ -3,6 +3,7 @@ import { mkdirSync, mkdtempSync, rmSync, statfsSync, writeFileSync } from 'node:
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect, open, saveStatus, test } from './house'
+import { BROKEN_PORT } from './ports'
 
 test('the server is killed in a stream of edits: every acknowledged edit is there', () => {
   const out = execFileSync(process.execPath, ['scripts/torture.mjs', '4'], {
@@ -27,7 +28,7 @@ try {
 }
 
 test.describe('a disk that fails', () => {
-  const PORT = 3421
+  const PORT = BROKEN_PORT
   test.use({ baseURL: `http://127.0.0.1:${PORT}` })
   test.skip(!mounted, 'no right to mount a disk here')
   let server: ReturnType<typeof spawn>

@@ -101,14 +101,12 @@ test.describe('when the server cannot be reached', () => {
     await page.goto('/orders/O-1006/order')
     const status = saveStatus(page)
     await expect(page.getByLabel('Notes')).toBeEnabled()
-    await page.route('**/orders/**', (route) =>
-      route.request().method() === 'POST' ? route.abort() : route.continue(),
-    )
+    await page.route('**/api/save/**', (route) => route.abort())
     await page.getByLabel('Notes').fill('Typed while the line was down.')
     await expect(status).toContainText('Could not save. Your input is still here')
     await page.locator('[data-advice="press"]').selectOption('six')
     await expect(status).toContainText('Could not save')
-    await page.unroute('**/orders/**')
+    await page.unroute('**/api/save/**')
     await page.getByLabel('Job').fill('Copper moth, again')
     await page.locator('[data-advice="press"]').selectOption('twelve')
     await expect(status).toHaveText('Saved')
@@ -140,5 +138,16 @@ test('leaving at once and coming back loses nothing and collides with nothing', 
   }
   await page.locator('[data-advice="cureDwell"]').press('Backspace')
   await expect(page.locator('[data-advice="cureDwell"]')).toHaveText('60 s')
+  await expect(saveStatus(page)).toHaveText('Saved')
+})
+
+test('closing the page in the middle of a word loses nothing', async ({ page }) => {
+  await open(page, '/orders/O-1010/order')
+  const notes = page.getByLabel('Notes')
+  const before = await notes.inputValue()
+  await notes.fill('Five inks to choose from, in a hurry.')
+  await page.reload()
+  await expect(notes).toHaveValue('Five inks to choose from, in a hurry.')
+  await notes.fill(before)
   await expect(saveStatus(page)).toHaveText('Saved')
 })

@@ -2,13 +2,14 @@
 
 import { Box } from '@chakra-ui/react'
 import { useRouter } from 'next/navigation'
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { useCallback, useEffect, useMemo, useState } from 'react'
 import { useKeys } from '@/ui/keys'
 import { useSettings } from '@/ui/settings'
 import { redo, type Told, undo, useHistory } from './edits/history'
 import { KeySheet } from './KeySheet'
 import { useNewOrder } from './orders/useNewOrder'
 import { Palette } from './Palette'
+import { saw, seenStamp } from './Seen'
 
 /** How often lists look for what others did, in milliseconds. */
 const LOOK_EVERY = 2000
@@ -94,21 +95,20 @@ export function Companions() {
   )
 }
 
-/** Calls when anything was saved by anyone, while the page is seen. */
+/** Calls when anything was saved since the page was read, by anyone, while the page is seen. */
 function useNews(onNews: () => void): void {
-  const stamp = useRef<string>(undefined)
   useEffect(() => {
     const look = async () => {
       if (document.visibilityState !== 'visible') return
       const now = await fetch('/api/changes', { cache: 'no-store' })
         .then((r) => (r.ok ? r.text() : undefined))
         .catch(() => undefined)
-      if (now === undefined) return
-      if (stamp.current !== undefined && stamp.current !== now) onNews()
-      stamp.current = now
+      if (!now || now === seenStamp()) return
+      const known = seenStamp() !== undefined
+      saw(now)
+      if (known) onNews()
     }
     const timer = setInterval(() => void look(), LOOK_EVERY)
-    void look()
     return () => clearInterval(timer)
   }, [onNews])
 }

@@ -1,6 +1,7 @@
 import { format } from 'date-fns'
-import { database } from '@/store/database'
+import { changeStamp, database } from '@/store/database'
 import { loadShop } from '@/store/shop'
+import { Seen } from './Seen'
 import { FirstStart } from './shop/FirstStart'
 import { TodayBoard } from './TodayBoard'
 import { orderLines } from './today'
@@ -16,16 +17,20 @@ interface Props {
 
 export default async function TodayPage({ searchParams }: Props) {
   const db = await database()
+  const stamp = await changeStamp(db)
   const { shelf } = await loadShop(db)
   if (shelf.shop.presses.length === 0) return <FirstStart />
   const offset = Math.max(0, Number((await searchParams).from) || 0)
   const { lines, total } = await orderLines(db, { text: '', deleted: false, offset, limit: PAGE })
   return (
-    <TodayBoard
-      shopName={shelf.shop.name}
-      today={format(new Date(), 'yyyy-MM-dd')}
-      lines={lines}
-      page={{ offset, size: PAGE, total, path: '/' }}
-    />
+    <>
+      <Seen stamp={stamp} />
+      <TodayBoard
+        shopName={shelf.shop.name}
+        today={format(new Date(), 'yyyy-MM-dd')}
+        lines={lines}
+        page={{ offset, size: PAGE, total, path: '/' }}
+      />
+    </>
   )
 }

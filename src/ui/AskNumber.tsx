@@ -2,8 +2,11 @@
 
 import { chakra } from '@chakra-ui/react'
 import type { KeyboardEvent, ReactNode } from 'react'
-import type { Reason } from '@/core/advice'
+import { because, q, type Reason } from '@/core/advice'
+import { FACT_RULES } from '@/core/plan'
+import type { Kind } from '@/core/quantity'
 import { useDesk } from './desk'
+import { Measure } from './Measure'
 
 const Button = chakra('button')
 
@@ -29,3 +32,18 @@ export function AskNumber({ label, reasons, children }: AskProps) {
     </Button>
   )
 }
+
+interface FactProps {
+  readonly label: string
+  readonly kind: Kind
+  readonly value: number
+  /** Who said so: the art of the order, or the shop; or that it is a sum. */
+  readonly rule: 'ART' | 'STOCK' | 'INK_TOTAL'
+}
+
+/** A quantity that someone entered, or a sum. */
+export const FactMeasure = ({ label, kind, value, rule }: FactProps) => (
+  <AskNumber label={label} reasons={[because(FACT_RULES, rule, { value: q(kind, value) })]}>
+    <Measure kind={kind} value={value} />
+  </AskNumber>
+)

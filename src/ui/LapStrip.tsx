@@ -2,9 +2,10 @@
 
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { type KeyboardEvent, useEffect, useRef } from 'react'
-import { choiceOf, numberOf, type Reason } from '@/core/advice'
-import { type Cell, lapStripShape, type RunPlan, type StripCell } from '@/core/plan'
+import { because, choiceOf, numberOf, q, type Reason } from '@/core/advice'
+import { type Cell, FACT_RULES, lapStripShape, type RunPlan, type StripCell } from '@/core/plan'
 import { writeQuantity } from '@/core/quantity'
+import { AskNumber } from './AskNumber'
 import { useDesk } from './desk'
 import { Measure } from './Measure'
 import { usePaint } from './paint'
@@ -57,7 +58,13 @@ export function LapStrip({ plan, onMove }: LapStripProps) {
           screen, w asks why.
         </Box>
         <Box as="span">
-          tallest film <Measure kind="film" value={tallest} />
+          tallest film{' '}
+          <AskNumber
+            label="Tallest film"
+            reasons={[because(FACT_RULES, 'TALLEST', { film: q('film', tallest) })]}
+          >
+            <Measure kind="film" value={tallest} />
+          </AskNumber>
         </Box>
       </Flex>
     </Box>

@@ -2,12 +2,9 @@
 
 import { useEffect } from 'react'
 
-const FOCUSABLE =
-  'a[href], button:not(:disabled), input:not(:disabled), select:not(:disabled), textarea:not(:disabled), [tabindex]'
-
 /**
- * Keeps the focus on the page: when what had it goes away, the nearest thing that can have it gets it. Someone who
- * works by keyboard never has to start again at the top.
+ * Keeps the focus on the page: when what had it goes away, its nearest surroundings get it. Someone who works by
+ * keyboard goes on from there and never has to start again at the top.
  */
 export function FocusKeeper() {
   useEffect(() => {
@@ -20,9 +17,12 @@ export function FocusKeeper() {
     }
     const keep = () => {
       if (!last || last.isConnected || document.activeElement !== document.body) return
-      const home = around.find((el) => el.isConnected && el.querySelector(FOCUSABLE))
+      const home = around.find((el): el is HTMLElement => el instanceof HTMLElement && el.isConnected)
       last = undefined
-      home?.querySelector<HTMLElement>(FOCUSABLE)?.focus({ preventScroll: true })
+      if (!home) return
+      // The place itself, not the next field: the next key must not change what no one chose.
+      if (!home.hasAttribute('tabindex')) home.tabIndex = -1
+      home.focus({ preventScroll: true })
     }
     // After React has put everything in its place.
     const watch = new MutationObserver(() => requestAnimationFrame(keep))

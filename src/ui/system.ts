@@ -44,6 +44,8 @@ const config = defineConfig({
     '.safelight :is([type=radio], [type=checkbox])': { filter: 'url(#safelight)' },
     '.safelight textarea': { resize: 'none' },
     '.safelight ::-webkit-search-cancel-button': { display: 'none' },
+    // A place that keeps the focus for what went away.
+    '[tabindex="-1"]:focus': { outline: 'none' },
     dialog: { border: 'none', color: 'ink', bg: 'raised' },
     'dialog::backdrop': { background: 'rgba(0, 0, 0, 0.55)' },
   },

@@ -1,26 +1,14 @@
 'use client'
 
 import same from 'fast-deep-equal'
+import { useRouter } from 'next/navigation'
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import type { FieldPath, FieldValues, UseFormReturn } from 'react-hook-form'
 import { changes, indexPath, isStructural } from '@/core/change'
-import type { FieldErrors } from '@/core/order'
 import { editLabel } from '@/ui/changeWords'
 import type { Edited } from './edited'
 import { recordEdit, settleBeforeUndo } from './history'
-
-/** A value with the version it was read at. */
-export interface Versioned<T> {
-  readonly value: T
-  readonly version: number
-}
-
-/** What storing answers. `now` is missing when the thing itself is gone. */
-export type Stored<T> =
-  | { readonly ok: true; readonly version: number }
-  | { readonly ok: false; readonly now: Versioned<T> | undefined }
-  | { readonly ok: false; readonly errors: FieldErrors }
-  | { readonly ok: false; readonly problem: string }
+import type { Stored, Versioned } from './save'
 
 /** Two people changed the same thing: what it was, what each made of it. */
 export interface Conflict<T> {
@@ -46,17 +34,22 @@ interface Autosave<T> {
 
 const PAUSE = 350
 
+/** The form goes on changing its values in place; what is compared and stored must not. */
+const copyOf = <T extends FieldValues>(form: UseFormReturn<T>): T => structuredClone(form.getValues())
+
 /** Shows a value in the form, field by field where it can, so that nothing else on the page moves. */
 function show<T extends FieldValues>(form: UseFormReturn<T>, value: T): void {
   const now = form.getValues()
   const list = changes(now, value)
   if (!list.some(isStructural)) {
     for (const c of list)
-      form.setValue(indexPath(now, c.path) as FieldPath<T>, c.to as never, { shouldValidate: true })
+      form.setValue(indexPath(now, c.path) as FieldPath<T>, structuredClone(c.to) as never, {
+        shouldValidate: true,
+      })
     return
   }
   const name = document.activeElement?.getAttribute('name')
-  form.reset(value)
+  form.reset(structuredClone(value))
   if (name)
     requestAnimationFrame(() => document.querySelector<HTMLElement>(`[name="${CSS.escape(name)}"]`)?.focus())
 }
@@ -80,6 +73,7 @@ export function useAutosave<T extends FieldValues>(
   onWhole: (value: T) => void,
   enqueue: Enqueue,
 ): Autosave<T> {
+  const router = useRouter()
   const [state, setState] = useState<SaveState>('saved')
   const [problem, setProblem] = useState('')
   const [conflict, setConflict] = useState<Conflict<T>>()
@@ -88,22 +82,30 @@ export function useAutosave<T extends FieldValues>(
   const pending = useRef<ReturnType<typeof setTimeout>>(undefined)
   const halted = useRef(false)
   const showing = useRef(false)
+  /** Writes asked for and not yet answered. */
+  const waiting = useRef(0)
   const subject = useMemo(() => ({ kind: edited.kind, id: edited.id }), [edited.kind, edited.id])
 
   const write = useCallback(
     async (value: T) => {
       if (halted.current) return setConflict((c) => c && { ...c, mine: value })
       const before = held.current
-      if (same(before.value, value)) return setState('saved')
+      if (same(before.value, value)) {
+        if (waiting.current === 1 && pending.current === undefined) setState('saved')
+        return
+      }
       setState('saving')
       try {
         const saved = await store(value, before.version)
         setProblem('problem' in saved ? saved.problem : '')
         if (saved.ok) {
           held.current = { value, version: saved.version }
+          router.refresh()
           const made = changes(before.value, value)
           recordEdit(subject, editLabel(made), made)
-          setState((s) => (s === 'saving' ? 'saved' : s))
+          // It is all saved only when nothing newer waits.
+          if (waiting.current === 1 && pending.current === undefined)
+            setState((s) => (s === 'saving' ? 'saved' : s))
         } else if ('errors' in saved) {
           for (const [path, message] of Object.entries(saved.errors))
             form.setError(path as FieldPath<T>, { message })
@@ -120,19 +122,20 @@ export function useAutosave<T extends FieldValues>(
         setState('failed')
       }
     },
-    [form, store, subject],
+    [form, store, subject, router],
   )
   const settle = useCallback((): Promise<void> => {
     clearTimeout(pending.current)
     pending.current = undefined
-    const checked = check(form.getValues())
+    const checked = check(copyOf(form))
     if (!checked.ok) {
       void form.trigger()
       setState('incomplete')
       return Promise.resolve()
     }
     onWhole(checked.value)
-    return enqueue(() => write(checked.value))
+    waiting.current++
+    return enqueue(() => write(checked.value).finally(() => void waiting.current--))
   }, [form, check, onWhole, enqueue, write])
   const display = useCallback(
     (value: T) => {
@@ -151,19 +154,25 @@ export function useAutosave<T extends FieldValues>(
       if (!halted.current) setState('saving')
       pending.current = setTimeout(settle, PAUSE)
     })
-    const leave = () => pending.current !== undefined && void settle()
-    window.addEventListener('pagehide', leave)
+    // The browser is leaving: what was typed in the last moment goes along with it.
+    const send = () => {
+      const checked = check(copyOf(form))
+      if (pending.current === undefined || !checked.ok || halted.current) return
+      const version = held.current.version + waiting.current
+      void store(checked.value, version)
+    }
+    window.addEventListener('pagehide', send)
     return () => {
       stop.unsubscribe()
-      window.removeEventListener('pagehide', leave)
-      // Leaving the page does not wait for the pause to end.
-      leave()
+      window.removeEventListener('pagehide', send)
+      // Going to another page does not wait for the pause to end.
+      if (pending.current !== undefined) void settle()
     }
-  }, [form, settle])
+  }, [form, check, store, settle])
   useEffect(
     () =>
       settleBeforeUndo(async () => {
-        const whole = check(form.getValues()).ok
+        const whole = check(copyOf(form)).ok
         if (!whole && !halted.current) {
           clearTimeout(pending.current)
           pending.current = undefined
@@ -197,7 +206,8 @@ export function useAutosave<T extends FieldValues>(
     halted.current = false
     setConflict(undefined)
     display(value)
-    void enqueue(() => write(value))
+    waiting.current++
+    void enqueue(() => write(value).finally(() => void waiting.current--))
   }
   return { state, problem, conflict, agree }
 }

@@ -2,10 +2,9 @@
 
 import { addDays, format } from 'date-fns'
 import { revalidatePath } from 'next/cache'
-import { checkOrder, type FieldErrors, type Order } from '@/core/order'
-import { type Decisions, noDecisions, plan, runOf } from '@/core/plan'
+import { noDecisions, plan, runOf } from '@/core/plan'
 import { database } from '@/store/database'
-import { loadDecisions, type SavedDecisions, saveDecisions } from '@/store/decisions'
+import { loadDecisions } from '@/store/decisions'
 import {
   addOrder,
   bringBackOrder,
@@ -14,12 +13,10 @@ import {
   loadOrder,
   loadOrders,
   nextOrderId,
-  saveOrder,
 } from '@/store/orders'
 import { diskProblem } from '@/store/problems'
 import { release } from '@/store/revisions'
 import { loadShop } from '@/store/shop'
-import type { Stored } from '../edits/useAutosave'
 
 const TWO_WEEKS = 14
 
@@ -71,27 +68,6 @@ export async function newOrder(): Promise<
     })
     return { ok: true as const, id, isNew: true }
   })
-}
-
-/** Saves an order seen at `version`. Bad input is refused with a message for each field. */
-export async function storeOrder(value: unknown, version: number): Promise<Stored<Order>> {
-  const checked = checkOrder(value)
-  if (!checked.ok) return checked satisfies { readonly ok: false; readonly errors: FieldErrors }
-  return onDisk(async (): Promise<Stored<Order>> => {
-    const saved = await saveOrder(await database(), checked.order, version)
-    if (saved.ok) return saved
-    const { now } = saved
-    const there = now && now.deletedAt === undefined
-    return { ok: false, now: there ? { value: now.order, version: now.version } : undefined }
-  })
-}
-
-/** Saves the decisions of a run seen at `version`. */
-export async function storeDecisions(
-  decisions: Decisions,
-  version: number,
-): Promise<SavedDecisions | Problem> {
-  return onDisk(async () => saveDecisions(await database(), decisions, version))
 }
 
 /** Deletes an order; it can be brought back for thirty days. */

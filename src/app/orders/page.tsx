@@ -1,5 +1,6 @@
-import { database } from '@/store/database'
+import { changeStamp, database } from '@/store/database'
 import { loadShop } from '@/store/shop'
+import { Seen } from '../Seen'
 import { orderLines } from '../today'
 import { OrderList } from './OrderList'
 
@@ -19,6 +20,7 @@ interface Props {
 export default async function OrdersPage({ searchParams }: Props) {
   const { from, find = '', deleted } = await searchParams
   const db = await database()
+  const stamp = await changeStamp(db)
   const offset = Math.max(0, Number(from) || 0)
   const [{ lines, total }, { shelf }] = await Promise.all([
     orderLines(db, { text: find, deleted: deleted !== undefined, offset, limit: PAGE }),
@@ -26,12 +28,15 @@ export default async function OrdersPage({ searchParams }: Props) {
   ])
   const query = new URLSearchParams({ ...(find && { find }), ...(deleted !== undefined && { deleted }) })
   return (
-    <OrderList
-      shopName={shelf.shop.name}
-      lines={lines}
-      find={find}
-      deleted={deleted !== undefined}
-      page={{ offset, size: PAGE, total, path: `/orders${query.size > 0 ? `?${query}` : ''}` }}
-    />
+    <>
+      <Seen stamp={stamp} />
+      <OrderList
+        shopName={shelf.shop.name}
+        lines={lines}
+        find={find}
+        deleted={deleted !== undefined}
+        page={{ offset, size: PAGE, total, path: `/orders${query.size > 0 ? `?${query}` : ''}` }}
+      />
+    </>
   )
 }

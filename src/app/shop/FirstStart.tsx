@@ -7,8 +7,8 @@ import { TEMPLATES } from '@/core/equipment'
 import { PageTitle } from '@/ui/parts'
 import { RingDrawing } from '@/ui/RingDrawing'
 import { TextButton } from '@/ui/Section'
+import { save } from '../edits/save'
 import { Frame } from '../Frame'
-import { storeShop } from './actions'
 
 const Button = chakra('button')
 const Input = chakra('input')
@@ -27,7 +27,7 @@ export function FirstStart() {
       return setProblem('How is the shop called?')
     }
     const { shelf } = template
-    const saved = await storeShop({ ...shelf, shop: { ...shelf.shop, name: name.trim() } }, 0)
+    const saved = await save('shop', { ...shelf, shop: { ...shelf.shop, name: name.trim() } }, 0)
     if (saved.ok) {
       router.push('/shop')
       return router.refresh()

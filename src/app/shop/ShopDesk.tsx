@@ -13,10 +13,10 @@ import { SeverityMark } from '@/ui/Severity'
 import { useHydrated } from '@/ui/useHydrated'
 import { AskFrame } from '../AskFrame'
 import { ConflictPanel } from '../edits/ConflictPanel'
+import { save } from '../edits/save'
 import { SAVE_WORDS } from '../edits/saveWords'
 import { type Enqueue, useAutosave } from '../edits/useAutosave'
 import { SHOP_PAGES } from '../pages'
-import { storeShop } from './actions'
 import { ShopProvider } from './shopContext'
 
 const Link = chakra(NextLink)
@@ -32,7 +32,7 @@ export function ShopDesk({
   readonly children: ReactNode
 }) {
   const form = useForm<ShopAndShelf>({
-    defaultValues: stored.shelf as ShopAndShelf,
+    defaultValues: structuredClone(stored.shelf) as ShopAndShelf,
     // The schema reads the same values that the form holds; the resolver's own types insist on exact inference.
     resolver: yupResolver(shelfSchema) as unknown as Resolver<ShopAndShelf>,
     mode: 'onChange',
@@ -45,7 +45,7 @@ export function ShopDesk({
     return line.current
   }, [])
   const store = useCallback(async (value: ShopAndShelf, version: number) => {
-    const saved = await storeShop(value, version)
+    const saved = await save('shop', value, version)
     if (saved.ok) setAltered(saved.altered ?? [])
     return saved
   }, [])

@@ -1,12 +1,21 @@
 import type { ReactNode } from 'react'
-import { database } from '@/store/database'
+import { changeStamp, database } from '@/store/database'
 import { loadShop } from '@/store/shop'
+import { Seen } from '../Seen'
 import { FirstStart } from './FirstStart'
 import { ShopDesk } from './ShopDesk'
 
 export const metadata = { title: 'Shop' }
 
 export default async function ShopLayout({ children }: { readonly children: ReactNode }) {
-  const stored = await loadShop(await database())
-  return stored.version === 0 ? <FirstStart /> : <ShopDesk stored={stored}>{children}</ShopDesk>
+  const db = await database()
+  const stamp = await changeStamp(db)
+  const stored = await loadShop(db)
+  if (stored.version === 0) return <FirstStart />
+  return (
+    <ShopDesk stored={stored}>
+      <Seen stamp={stamp} />
+      {children}
+    </ShopDesk>
+  )
 }

@@ -6,11 +6,18 @@ export const FACT_RULES = ruleTable({
     says: '{pieces}: the quantities of the sizes this print goes on, added up.',
     source: 'the order',
   },
+  SIZE_PIECES: { says: '{pieces}: as the customer ordered this size.', source: 'the order' },
+  TALLEST: {
+    says: '{film}: the dry films of the hits that lie on one another, added up.',
+    source: 'geometry',
+  },
   ORDER_PIECES: {
     says: '{pieces}: the quantities of all sizes of the order, added up.',
     source: 'the order',
   },
   SCREENS: { says: '{screens}: one for each hit, hits of the same screen counted once.', source: 'geometry' },
+  INK_TOTAL: { says: '{value}: the ink of every screen, added up.', source: 'geometry' },
+  ART: { says: '{value}: as given at Art.', source: 'the order' },
   STOCK: { says: '{value}: entered for this shop at Shop.', source: "the shop's choice" },
 })
 

@@ -34,6 +34,10 @@ export const RATE_RULES = ruleTable({
     says: '5 to 8 min a screen with levelling, inking and taping: {screens} screens.',
     source: 'from memory',
   },
+  FINISH: {
+    says: '{work} of work from {from}; nights, free days and breaks ({breaks}) do not count.',
+    source: 'geometry',
+  },
   TIME_TOTAL: { says: '{setup} set-up + {pieces} pieces at {rate}.', source: 'geometry' },
 })
 

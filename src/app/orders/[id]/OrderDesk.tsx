@@ -21,9 +21,10 @@ import { SeverityMark } from '@/ui/Severity'
 import { useHydrated } from '@/ui/useHydrated'
 import { WhyPanel } from '@/ui/WhyPanel'
 import { ConflictPanel } from '../../edits/ConflictPanel'
+import { save } from '../../edits/save'
 import { type Enqueue, useAutosave } from '../../edits/useAutosave'
 import { Frame } from '../../Frame'
-import { restoreOrder, storeOrder } from '../actions'
+import { restoreOrder } from '../actions'
 import { OrderHead } from './OrderHead'
 import { type OrderContext, OrderProvider } from './orderContext'
 import { STAGE_NAMES, STAGES, type StageName, stageShowing } from './stages'
@@ -38,6 +39,8 @@ const checkForm = (value: unknown) => {
   return checked.ok ? { ok: true as const, value: checked.order } : checked
 }
 
+const saveOrder = (value: Order, version: number) => save('order', value, version)
+
 interface Props {
   readonly stored: StoredOrder
   readonly shop: StoredShop
@@ -51,7 +54,7 @@ export function OrderDesk({ stored, shop, decided, released, children }: Props) 
   const { shelf } = shop
   const deleted = stored.deletedAt !== undefined
   const form = useForm<Order>({
-    defaultValues: stored.order as Order,
+    defaultValues: structuredClone(stored.order) as Order,
     // The schema reads the same values that the form holds; the resolver's own types insist on exact inference.
     resolver: yupResolver(orderSchema) as unknown as Resolver<Order>,
     mode: 'onChange',
@@ -65,7 +68,7 @@ export function OrderDesk({ stored, shop, decided, released, children }: Props) 
   }, [])
   const read = useMemo(() => ({ value: stored.order, version: stored.version }), [stored])
   const edited = useMemo(() => ({ kind: 'order' as const, id: stored.order.id }), [stored.order.id])
-  const saving = useAutosave(form, read, !deleted, edited, checkForm, storeOrder, setOrder, enqueue)
+  const saving = useAutosave(form, read, !deleted, edited, checkForm, saveOrder, setOrder, enqueue)
 
   const runs = useMemo(() => splitOrder(order), [order])
   const search = useSearchParams()

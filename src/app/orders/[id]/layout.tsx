@@ -1,11 +1,12 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import type { ReactNode } from 'react'
-import { database } from '@/store/database'
+import { changeStamp, database } from '@/store/database'
 import { loadDecisions } from '@/store/decisions'
 import { loadOrder } from '@/store/orders'
 import { latestRevisions } from '@/store/revisions'
 import { loadShop } from '@/store/shop'
+import { Seen } from '../../Seen'
 import { OrderDesk } from './OrderDesk'
 
 interface Props {
@@ -20,6 +21,7 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 export default async function OrderLayout({ params, children }: Props) {
   const { id } = await params
   const db = await database()
+  const stamp = await changeStamp(db)
   const [stored, shop, decisions] = await Promise.all([
     loadOrder(db, id),
     loadShop(db),
@@ -39,6 +41,7 @@ export default async function OrderLayout({ params, children }: Props) {
       decided={Object.fromEntries(decisions)}
       released={Object.fromEntries(marks)}
     >
+      <Seen stamp={stamp} />
       {children}
     </OrderDesk>
   )

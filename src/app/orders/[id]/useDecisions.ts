@@ -1,13 +1,14 @@
 'use client'
 
+import { useRouter } from 'next/navigation'
 import { type RefObject, useCallback, useMemo, useRef, useState } from 'react'
 import { changes } from '@/core/change'
 import { type Decisions, noDecisions } from '@/core/plan'
 import type { StoredDecisions } from '@/store/decisions'
 import { editLabel, type Lookup } from '@/ui/changeWords'
 import { recordEdit } from '../../edits/history'
+import { save } from '../../edits/save'
 import type { Conflict, Enqueue, SaveState } from '../../edits/useAutosave'
-import { storeDecisions } from '../actions'
 
 const NONE: Readonly<Record<string, StoredDecisions>> = {}
 
@@ -20,6 +21,7 @@ export function useDecisions(
 ) {
   /** What was decided here, over what was read. */
   const [own, setOwn] = useState(NONE)
+  const router = useRouter()
   const held = useRef<Record<string, StoredDecisions>>({})
   const [state, setState] = useState<SaveState>()
   const [problem, setProblem] = useState('')
@@ -38,19 +40,20 @@ export function useDecisions(
         const known = held.current[next.runId]
         const from = known && known.version > base.version ? known : base
         try {
-          const saved = await storeDecisions(next, from.version)
+          const saved = await save('decisions', next, from.version)
           setProblem('problem' in saved ? saved.problem : '')
           if (saved.ok) {
             held.current[next.runId] = { decisions: next, version: saved.version }
             const made = changes(from.decisions, next)
             recordEdit({ kind: 'decisions', id: next.runId }, editLabel(made, names.current), made)
             setState(undefined)
-          } else if ('problem' in saved) setState('failed')
+            router.refresh()
+          } else if (!('now' in saved)) setState('failed')
           else if (saved.now) {
             setConflict({
               base: from.decisions,
               mine: next,
-              theirs: saved.now.decisions,
+              theirs: saved.now.value,
               version: saved.now.version,
             })
             setState('conflict')
@@ -59,7 +62,7 @@ export function useDecisions(
           setState('failed')
         }
       }),
-    [enqueue, names],
+    [enqueue, names, router],
   )
   const decide = useCallback(
     (change: (d: Decisions) => Decisions) => {

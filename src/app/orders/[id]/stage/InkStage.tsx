@@ -4,7 +4,7 @@ import { Box, Grid } from '@chakra-ui/react'
 import { numberOf, tell } from '@/core/advice'
 import { SYSTEMS } from '@/core/order'
 import { AdviceChoice, AdviceNumber } from '@/ui/AdviceValue'
-import { Measure } from '@/ui/Measure'
+import { FactMeasure } from '@/ui/AskNumber'
 import { Headline, InkName } from '@/ui/parts'
 import { Section, Table } from '@/ui/Section'
 import { InkRow } from '@/ui/Swatch'
@@ -27,7 +27,7 @@ export function InkStage({ plan }: PlanProps) {
           <AdviceChoice advice={plan.secondWhite} size="1.5rem" />
         </Box>
         <Headline label="Ink to have ready">
-          <Measure kind="mass" value={total} />
+          <FactMeasure label="Ink to have ready" kind="mass" value={total} rule="INK_TOTAL" />
         </Headline>
         <Box>
           <Box fontSize="0.87rem" color="soft">
@@ -79,7 +79,12 @@ export function InkStage({ plan }: PlanProps) {
                   {h.hit.role === 'base' && plan.baseCoverage ? (
                     <AdviceNumber advice={plan.baseCoverage} />
                   ) : (
-                    <Measure kind="share" value={h.hit.coverage} />
+                    <FactMeasure
+                      label={`Coverage of ${h.hit.name}`}
+                      kind="share"
+                      value={h.hit.coverage}
+                      rule="ART"
+                    />
                   )}
                 </td>
                 <td>{SYSTEMS[h.hit.system as keyof typeof SYSTEMS]}</td>

@@ -3,8 +3,10 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { X } from 'lucide-react'
 import { useFieldArray, useFormContext, useWatch } from 'react-hook-form'
-import { tell } from '@/core/advice'
+import { because, q, tell } from '@/core/advice'
 import { clothGroup, groupLabel, type Order, SIZE_NAMES, WEAVES, WHERES } from '@/core/order'
+import { FACT_RULES } from '@/core/plan'
+import { AskNumber } from '@/ui/AskNumber'
 import { CountField, ListMessage, QuantityField, SelectField, TextField } from '@/ui/fields'
 import { usePaint } from '@/ui/paint'
 import { Section, TextButton } from '@/ui/Section'
@@ -188,7 +190,12 @@ function Runs() {
       {runs.map((r) => (
         <Flex key={r.id} gap="4" py="2" borderBottom="1px solid" borderColor="rule" align="baseline">
           <Box width="3.4rem" flex="none" textAlign="right" fontSize="1.3rem" fontWeight="650">
-            {r.quantity}
+            <AskNumber
+              label={`Pieces of ${r.id}`}
+              reasons={[because(FACT_RULES, 'PIECES', { pieces: q('count', r.quantity) }), ...r.reasons]}
+            >
+              {r.quantity}
+            </AskNumber>
           </Box>
           <InkRow cloth={r.lines[0]?.cloth} inks={r.placement.inks} />
           <Box>

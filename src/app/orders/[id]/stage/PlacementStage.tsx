@@ -1,7 +1,7 @@
 'use client'
 
 import { Box, Flex } from '@chakra-ui/react'
-import { Measure } from '@/ui/Measure'
+import { FactMeasure } from '@/ui/AskNumber'
 import { PalletDrawing } from '@/ui/PalletDrawing'
 import { Figure } from '@/ui/parts'
 import { Section } from '@/ui/Section'
@@ -29,8 +29,8 @@ export function PlacementStage({ plan }: PlanProps) {
               Pallet of {press.name}
             </Box>
             <Box fontSize="1.2rem" fontWeight="600">
-              <Measure kind="length" value={press.palletWidth} /> ×{' '}
-              <Measure kind="length" value={press.palletHeight} />
+              <FactMeasure label="Pallet width" kind="length" value={press.palletWidth} rule="STOCK" /> ×{' '}
+              <FactMeasure label="Pallet height" kind="length" value={press.palletHeight} rule="STOCK" />
             </Box>
           </Box>
         </Flex>

@@ -1,10 +1,12 @@
 'use client'
 
 import { Box, Flex, Grid } from '@chakra-ui/react'
-import { tell } from '@/core/advice'
+import { because, q, tell } from '@/core/advice'
+import { FACT_RULES } from '@/core/plan'
 import { writeClock } from '@/core/quantity'
-import { finishAt, type RunTime } from '@/core/rate'
+import { finishAt, RATE_RULES, type RunTime } from '@/core/rate'
 import { AskButton } from '@/ui/AdviceValue'
+import { AskNumber } from '@/ui/AskNumber'
 import { Measure } from '@/ui/Measure'
 import { Figure, Headline } from '@/ui/parts'
 import { Section, Table } from '@/ui/Section'
@@ -24,8 +26,25 @@ function Done({ time }: { readonly time: RunTime }) {
     `${writeClock(clock)}${days === 0 ? '' : days === 1 ? ' the next day' : ` ${days} days later`}`
   return (
     <Box mb="5" mt="-3">
-      Begun as the shop opens at {writeClock(hours.from)} it is done between <strong>{say(early)}</strong> and{' '}
-      <strong>{say(late)}</strong>, breaks counted.
+      Begun as the shop opens at{' '}
+      <AskNumber label="Opens" reasons={[because(FACT_RULES, 'STOCK', { value: writeClock(hours.from) })]}>
+        {writeClock(hours.from)}
+      </AskNumber>{' '}
+      it is done between{' '}
+      <AskNumber
+        label="Done by"
+        reasons={time.total.range.map((work) =>
+          because(RATE_RULES, 'FINISH', {
+            work: q('workTime', work),
+            from: writeClock(hours.from),
+            breaks:
+              hours.breaks.map((b) => `${writeClock(b.from)} to ${writeClock(b.to)}`).join(', ') || 'none',
+          }),
+        )}
+      >
+        <strong>{say(early)}</strong> and <strong>{say(late)}</strong>
+      </AskNumber>
+      , breaks counted.
     </Box>
   )
 }
@@ -80,7 +99,12 @@ export function RunStage({ plan }: PlanProps) {
                     <Box as="span" color="soft" fontSize="0.85rem">
                       {s.size}
                     </Box>{' '}
-                    <strong>{s.quantity}</strong>
+                    <AskNumber
+                      label={`Pieces, ${l.style}, ${s.size}`}
+                      reasons={[because(FACT_RULES, 'SIZE_PIECES', { pieces: q('count', s.quantity) })]}
+                    >
+                      <strong>{s.quantity}</strong>
+                    </AskNumber>
                   </td>
                 ))}
               </tr>

@@ -2,8 +2,8 @@
 
 import { Grid } from '@chakra-ui/react'
 import { AdviceNumber } from '@/ui/AdviceValue'
+import { FactMeasure } from '@/ui/AskNumber'
 import { useDesk } from '@/ui/desk'
-import { Measure } from '@/ui/Measure'
 import { Figure, Headline, InkName } from '@/ui/parts'
 import { Section, Table, TextButton } from '@/ui/Section'
 import type { PlanProps } from './planProps'
@@ -18,8 +18,8 @@ export function ScreensStage({ plan }: PlanProps) {
         <Figure advice={plan.offContact} />
         <Figure advice={plan.bladeLength} />
         <Headline label="Print">
-          <Measure kind="length" value={plan.run.placement.width} /> ×{' '}
-          <Measure kind="length" value={plan.run.placement.height} />
+          <FactMeasure label="Width" kind="length" value={plan.run.placement.width} rule="ART" /> ×{' '}
+          <FactMeasure label="Height" kind="length" value={plan.run.placement.height} rule="ART" />
         </Headline>
       </Grid>
       <Section title={`${screens.length} ${screens.length === 1 ? 'screen' : 'screens'}, in print order`}>
@@ -55,9 +55,27 @@ export function ScreensStage({ plan }: PlanProps) {
                       {h.frame ? h.frame.id : <strong>none left</strong>}
                     </TextButton>
                   </td>
-                  <td className="num">{h.frame && <Measure kind="tension" value={h.frame.tension} />}</td>
                   <td className="num">
-                    {ink?.ruling === undefined ? 'flat' : <Measure kind="ruling" value={ink.ruling} />}
+                    {h.frame && (
+                      <FactMeasure
+                        label={`Tension of ${h.frame.id}`}
+                        kind="tension"
+                        value={h.frame.tension}
+                        rule="STOCK"
+                      />
+                    )}
+                  </td>
+                  <td className="num">
+                    {ink?.ruling === undefined ? (
+                      'flat'
+                    ) : (
+                      <FactMeasure
+                        label={`Ruling of ${h.hit.name}`}
+                        kind="ruling"
+                        value={ink.ruling}
+                        rule="ART"
+                      />
+                    )}
                   </td>
                   <td className="num">{h.film ? <AdviceNumber advice={h.film} /> : 'none'}</td>
                 </tr>

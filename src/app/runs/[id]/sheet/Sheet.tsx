@@ -101,7 +101,7 @@ export function Sheet({ facts, mark, standing }: SheetProps) {
             <Box fontSize="15px">{content.pieces}</Box>
           </Box>
         </Flex>
-        <Flex fontSize="14px" mt="1" justify="space-between" align="baseline">
+        <Flex fontSize="13px" lineHeight="1.2" mt="0.5" justify="space-between" align="baseline">
           <Box fontWeight="650">{content.mark}</Box>
           {content.code && (
             <Box>
@@ -163,10 +163,17 @@ export function Sheet({ facts, mark, standing }: SheetProps) {
         <Box mt="3" fontSize="15px">
           Changed at the press, and why
           {[1, 2].map((row) => (
-            <Box key={row} borderBottom="1px solid" borderColor="onPaper" height="25px" />
+            <Box key={row} borderBottom="1px solid" borderColor="onPaper" height="22px" />
           ))}
         </Box>
-        <Box mt="2" fontSize="11px" borderTop="1px solid" borderColor="onPaper" pt="1">
+        <Box
+          mt="1.5"
+          fontSize="10.5px"
+          lineHeight="1.25"
+          borderTop="1px solid"
+          borderColor="onPaper"
+          pt="0.5"
+        >
           <div>{content.cautions}</div>
           <div>{content.foot}</div>
         </Box>

@@ -1,0 +1,50 @@
+import type { ShopAndShelf } from '@/core/equipment'
+import type { FieldErrors, Order } from '@/core/order'
+import type { Decisions } from '@/core/plan'
+
+/** A value with the version it was read at. */
+export interface Versioned<T> {
+  readonly value: T
+  readonly version: number
+}
+
+/** What storing answers. `now` is missing when the thing itself is gone. */
+export type Stored<T> =
+  | { readonly ok: true; readonly version: number }
+  | { readonly ok: false; readonly now: Versioned<T> | undefined }
+  | { readonly ok: false; readonly errors: FieldErrors }
+  | { readonly ok: false; readonly problem: string }
+
+/** What storing the shop answers. */
+export type StoredShop = Stored<ShopAndShelf> & {
+  /** Released runs whose plan is another one now; what was released is untouched. */
+  readonly altered?: readonly string[]
+}
+
+interface Answers {
+  readonly order: Stored<Order>
+  readonly decisions: Stored<Decisions>
+  readonly shop: StoredShop
+}
+
+/**
+ * Saves an edit seen at `version`. Not a server action: those belong to the page that is shown, and an edit may end when
+ * another one already is, or none; the browser finishes this even while it closes the page.
+ */
+export async function save<K extends keyof Answers>(
+  kind: K,
+  value: unknown,
+  version: number,
+): Promise<Answers[K]> {
+  const body = JSON.stringify({ value, version })
+  const answer = await fetch(`/api/save/${kind}`, {
+    method: 'POST',
+    body,
+    keepalive: body.length < KEEPALIVE,
+  })
+  if (!answer.ok) throw new Error(`${answer.status}`)
+  return (await answer.json()) as Answers[K]
+}
+
+/** Browsers keep requests of up to 64 kB alive. */
+const KEEPALIVE = 60_000
