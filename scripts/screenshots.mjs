@@ -33,6 +33,8 @@ await new Promise((ready) =>
   server.stdout.on('data', (text) => String(text).includes('Orvint is at') && ready()),
 )
 
+// The server ends with the script, however it ends.
+process.on('exit', () => server.kill())
 const browser = await chromium.launch({
   executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
@@ -79,4 +81,4 @@ for (const mode of ['dark', 'safelight']) {
 }
 
 await browser.close()
-server.kill()
+process.exit(0)

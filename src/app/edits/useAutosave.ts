@@ -30,6 +30,8 @@ interface Autosave<T> {
   readonly conflict: Conflict<T> | undefined
   /** Ends a conflict with what both agree on. */
   readonly agree: (value: T) => void
+  /** Waits until everything typed is stored; the version it then has. */
+  readonly rest: () => Promise<number>
 }
 
 const PAUSE = 350
@@ -209,5 +211,10 @@ export function useAutosave<T extends FieldValues>(
     waiting.current++
     void enqueue(() => write(value).finally(() => void waiting.current--))
   }
-  return { state, problem, conflict, agree }
+  const rest = useCallback(async () => {
+    if (pending.current !== undefined) await settle()
+    else await enqueue(async () => undefined)
+    return held.current.version
+  }, [settle, enqueue])
+  return { state, problem, conflict, agree, rest }
 }

@@ -127,6 +127,18 @@ export function OrderDesk({ stored, shop, decided, released, children }: Props) 
     }),
     [decide],
   )
+  const { rest } = saving
+  const { version: decidedVersion } = decided_
+  const lastRevision = (run && released[run.id]?.number) ?? 0
+  const seen = useCallback(
+    async () => ({
+      order: await rest(),
+      decisions: decidedVersion(),
+      shop: shop.version,
+      revision: lastRevision,
+    }),
+    [rest, decidedVersion, shop.version, lastRevision],
+  )
   const setPrintOrder = useCallback(
     (hitIds: readonly string[]) => decide((d) => ({ ...d, order: hitIds })),
     [decide],
@@ -146,12 +158,7 @@ export function OrderDesk({ stored, shop, decided, released, children }: Props) 
       run,
       plan,
       mark: run && released[run.id],
-      seen: {
-        order: stored.version,
-        decisions: (run && decided[run.id]?.version) ?? 1,
-        shop: shop.version,
-        revision: (run && released[run.id]?.number) ?? 0,
-      },
+      seen,
       decisions,
       stage,
       stagePath,
@@ -166,22 +173,7 @@ export function OrderDesk({ stored, shop, decided, released, children }: Props) 
         }),
       setPrintOrder,
     }),
-    [
-      order,
-      stored.version,
-      shop,
-      shelf,
-      runs,
-      run,
-      plan,
-      released,
-      decided,
-      decisions,
-      stage,
-      stagePath,
-      decide,
-      setPrintOrder,
-    ],
+    [order, seen, shelf, runs, run, plan, released, decisions, stage, stagePath, decide, setPrintOrder],
   )
   return (
     <OrderProvider value={value}>

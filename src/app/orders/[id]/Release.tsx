@@ -51,7 +51,7 @@ function ReleaseDialog({ onClose }: { readonly onClose: () => void }) {
   const number = (mark?.number ?? 0) + 1
   const stops = plan.warnings.filter((w) => w.severity === 'Stop')
   const release = async () => {
-    const released = await releaseRun(plan.run.id, seen)
+    const released = await releaseRun(plan.run.id, await seen())
     if (!released.ok) return setProblem(released.problem)
     onClose()
     router.refresh()

@@ -19,8 +19,8 @@ export interface OrderContext {
   readonly plan: RunPlan | undefined
   /** The last revision of this run; none while it was never released. */
   readonly mark: SheetMark | undefined
-  /** Versions of what is on the desk. */
-  readonly seen: Seen
+  /** Versions of what is on the desk, once all of it is stored. */
+  readonly seen: () => Promise<Seen>
   readonly decisions: Decisions | undefined
   readonly stage: StageName
   readonly stagePath: (stage: StageName, runId?: string) => string

@@ -81,5 +81,10 @@ export function useDecisions(
     setOwn((d) => ({ ...d, [next.runId]: { decisions: next, version: conflict.version + 1 } }))
     void write(next, theirs)
   }
-  return { decisions, decide, state, problem, conflict, agree }
+  /** The version of what is stored, once writes are at rest. */
+  const version = useCallback(
+    () => Math.max((runId && held.current[runId]?.version) || 1, read?.version ?? 1),
+    [runId, read],
+  )
+  return { decisions, decide, state, problem, conflict, agree, version }
 }
