@@ -40,6 +40,7 @@ export const OVERRIDE_RULES = ruleTable({
     source: "the shop's choice",
     severity: 'Watch',
   },
+  OVERRIDE: { says: 'the lead chose it; advised is {advised}.', source: "the shop's choice" },
   OVERRIDE_UNKNOWN: {
     says: '{label}: the lead’s choice “{chosen}” is no longer possible here; the advice is used.',
     source: "the shop's choice",

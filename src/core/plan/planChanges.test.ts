@@ -30,6 +30,11 @@ describe('what changed since a revision', () => {
       'Off-contact | 3.2 mm | 9 mm | Off-contact: the lead chose 9 mm; advised is 2.5 mm to 4 mm.',
     ])
   })
+  it('tells a choice inside the range as a choice', () => {
+    expect(told(before, planFor({ overrides: { offContact: 0.003 } }))).toEqual([
+      'Off-contact | 3.2 mm | 3 mm | the lead chose it; advised is 3.2 mm.',
+    ])
+  })
   it('tells pieces by size, before the settings that follow', () => {
     const list = told(before, planFor({ sizes: { M: 60, L: 20, XL: 5 } }))
     expect(list.slice(0, 2)).toEqual([

@@ -1,4 +1,13 @@
-import { type Advice, advicesIn, type Input, q, type Reason, settled } from '../advice'
+import {
+  type Advice,
+  advicesIn,
+  because,
+  type Input,
+  OVERRIDE_RULES,
+  q,
+  type Reason,
+  settled,
+} from '../advice'
 import type { Cell, RunPlan } from './runPlan'
 
 /** One difference between two plans that a printer can read. Empty text: it was not there, or is no more. */
@@ -16,10 +25,13 @@ const shown = (a: Advice | undefined): Input => {
   return a.choices.find((c) => c.value === settled(a))?.label ?? String(settled(a))
 }
 
-/** The reason that speaks now and did not before; else the first that speaks now. */
+/** The reason that speaks now and did not before, or that the lead chose; else the first that speaks now. */
 function newReason(now: Advice, before: Advice | undefined): Reason | undefined {
   const old = new Set(before?.reasons.map((r) => JSON.stringify(r)))
-  return now.reasons.find((r) => !old.has(JSON.stringify(r))) ?? now.reasons[0]
+  const fresh = now.reasons.find((r) => !old.has(JSON.stringify(r)))
+  if (fresh || now.chosen === undefined || now.chosen === before?.chosen) return fresh ?? now.reasons[0]
+  const { chosen: _, ...advice } = now
+  return because(OVERRIDE_RULES, 'OVERRIDE', { advised: shown(advice as Advice) })
 }
 
 const sameInput = (a: Input, b: Input) =>
