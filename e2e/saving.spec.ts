@@ -1,4 +1,4 @@
-import { expect, open, saveStatus, test } from './house'
+import { deafen, expect, open, saveStatus, test } from './house'
 
 test('every field of an order is saved by itself and read back', async ({ page }) => {
   await page.goto('/orders/O-1009/order')
@@ -149,5 +149,39 @@ test('closing the page in the middle of a word loses nothing', async ({ page }) 
   await page.reload()
   await expect(notes).toHaveValue('Five inks to choose from, in a hurry.')
   await notes.fill(before)
+  await expect(saveStatus(page)).toHaveText('Saved')
+})
+
+test('a page read before the last edit of the page before was stored does not take it for someone else’s', async ({
+  page,
+}) => {
+  await deafen(page)
+  await open(page, '/shop/stock')
+  const before = await (await page.request.get('/shop/stock')).text()
+  await page
+    .getByLabel(/^Heated length/)
+    .first()
+    .fill('2.5 m')
+  await page.route('**/shop/stock', (route) => route.fulfill({ contentType: 'text/html', body: before }))
+  await open(page, '/shop/stock')
+  await expect(page.getByLabel(/^Heated length/).first()).toHaveValue('2400 mm')
+  await page
+    .getByLabel(/^Belt width/)
+    .first()
+    .fill('95 cm')
+  await expect(saveStatus(page)).toHaveText('Saved')
+  await expect(page.getByLabel(/^Heated length/).first()).toHaveValue('2500 mm')
+  await page.unroute('**/shop/stock')
+  await open(page, '/shop/stock')
+  await expect(page.getByLabel(/^Heated length/).first()).toHaveValue('2500 mm')
+  await expect(page.getByLabel(/^Belt width/).first()).toHaveValue('950 mm')
+  await page
+    .getByLabel(/^Heated length/)
+    .first()
+    .fill('2.4 m')
+  await page
+    .getByLabel(/^Belt width/)
+    .first()
+    .fill('900 mm')
   await expect(saveStatus(page)).toHaveText('Saved')
 })

@@ -4,10 +4,11 @@ import same from 'fast-deep-equal'
 import { useRouter } from 'next/navigation'
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import type { FieldPath, FieldValues, UseFormReturn } from 'react-hook-form'
-import { changes, indexPath, isStructural } from '@/core/change'
+import { changes, indexPath, isStructural, overlaid } from '@/core/change'
 import { editLabel } from '@/ui/changeWords'
 import type { Edited } from './edited'
 import { recordEdit, settleBeforeUndo } from './history'
+import { leaveBehind, leftBehind } from './leaving'
 import type { Stored, Versioned } from './save'
 
 /** Two people changed the same thing: what it was, what each made of it. */
@@ -88,8 +89,23 @@ export function useAutosave<T extends FieldValues>(
   const waiting = useRef(0)
   const subject = useMemo(() => ({ kind: edited.kind, id: edited.id }), [edited.kind, edited.id])
 
+  const put = useCallback(
+    (value: T) => {
+      showing.current = true
+      show(form, value)
+      showing.current = false
+    },
+    [form],
+  )
+  const display = useCallback(
+    (value: T) => {
+      put(value)
+      onWhole(value)
+    },
+    [put, onWhole],
+  )
   const write = useCallback(
-    async (value: T) => {
+    async (value: T): Promise<void> => {
       if (halted.current) return setConflict((c) => c && { ...c, mine: value })
       const before = held.current
       if (same(before.value, value)) {
@@ -114,6 +130,14 @@ export function useAutosave<T extends FieldValues>(
           setState('incomplete')
         } else if ('problem' in saved) {
           setState('failed')
+        } else if (saved.now && same(saved.now.value, leftBehind(subject))) {
+          // Not someone else: what this tab sent while it left the last page was stored after this page was read.
+          const { now } = saved
+          held.current = now
+          const onTop = (mine: T) => overlaid(now.value, changes(before.value, mine))
+          put(onTop(copyOf(form)))
+          onWhole(onTop(value))
+          return write(onTop(value))
         } else {
           halted.current = true
           const { now } = saved
@@ -124,7 +148,7 @@ export function useAutosave<T extends FieldValues>(
         setState('failed')
       }
     },
-    [form, store, subject, router],
+    [form, store, subject, router, put, onWhole],
   )
   const settle = useCallback((): Promise<void> => {
     clearTimeout(pending.current)
@@ -139,15 +163,6 @@ export function useAutosave<T extends FieldValues>(
     waiting.current++
     return enqueue(() => write(checked.value).finally(() => void waiting.current--))
   }, [form, check, onWhole, enqueue, write])
-  const display = useCallback(
-    (value: T) => {
-      showing.current = true
-      show(form, value)
-      showing.current = false
-      onWhole(value)
-    },
-    [form, onWhole],
-  )
 
   useEffect(() => {
     const stop = form.watch(() => {
@@ -159,9 +174,9 @@ export function useAutosave<T extends FieldValues>(
     // The browser is leaving: what was typed in the last moment goes along with it.
     const send = () => {
       const checked = check(copyOf(form))
-      if (pending.current === undefined || !checked.ok || halted.current) return
-      const version = held.current.version + waiting.current
-      void store(checked.value, version)
+      if (!checked.ok || halted.current) return
+      if (pending.current !== undefined || waiting.current > 0) leaveBehind(subject, checked.value)
+      if (pending.current !== undefined) void store(checked.value, held.current.version + waiting.current)
     }
     window.addEventListener('pagehide', send)
     return () => {
@@ -170,7 +185,7 @@ export function useAutosave<T extends FieldValues>(
       // Going to another page does not wait for the pause to end.
       if (pending.current !== undefined) void settle()
     }
-  }, [form, check, store, settle])
+  }, [form, check, store, settle, subject])
   useEffect(
     () =>
       settleBeforeUndo(async () => {
