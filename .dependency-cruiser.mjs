@@ -28,7 +28,10 @@ export default {
     forbid(
       'core-takes-only-pure-packages',
       { path: '^src/core', pathNot: '\\.test\\.ts$' },
-      { path: 'node_modules', pathNot: 'node_modules/(@types/)?(culori|fast-deep-equal|tinyqueue|yup)' },
+      {
+        path: 'node_modules',
+        pathNot: 'node_modules/(@types/)?(culori|fast-deep-equal|fft.js|tinyqueue|yup)',
+      },
     ),
     forbid('core-knows-no-machine', { path: '^src/core' }, { dependencyTypes: ['core'] }),
     ...ROOMS.map((room, i) =>

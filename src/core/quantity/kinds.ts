@@ -187,6 +187,7 @@ declare const kind: unique symbol
 export type Quantity<K extends Kind> = number & { readonly [kind]?: K }
 
 export type Length = Quantity<'length'>
+export type Area = Quantity<'area'>
 export type Film = Quantity<'film'>
 export type Temperature = Quantity<'temperature'>
 export type ArealMass = Quantity<'arealMass'>

@@ -1,0 +1,142 @@
+import { CELL } from './coarse'
+import { distancesOf } from './distance'
+import type { Art } from './film'
+import { type Spread, Widths } from './histogram'
+import { eachEdge } from './pairs'
+import { bitAt, eachBit, emptyPlane, type Plane, TILE, tileCounts } from './plane'
+
+/** A place on the films in pixels, with how bad it is. */
+export interface Spot {
+  readonly x: number
+  readonly y: number
+  /** Pixels of area. */
+  readonly area: number
+}
+
+/** What the base does under its colours. Lengths and areas in pixels. */
+export interface BaseCheck {
+  /** Colour that needs a base and lies beside it by more than the tolerance. */
+  readonly uncovered: { readonly area: number; readonly places: readonly Spot[] }
+  /** Base that no colour covers within a millimetre of a colour: it peeps out as a rim. */
+  readonly peep: { readonly area: number; readonly places: readonly Spot[] }
+  /** Base that no colour covers, farther out: meant to show, or forgotten to be knocked out. */
+  readonly bare: { readonly area: number; readonly places: readonly Spot[] }
+  /** Base under colours that need none, which could have been knocked out. */
+  readonly needless: { readonly area: number; readonly places: readonly Spot[] }
+  /** How far the base stays inside its colours; negative where it shows. */
+  readonly choke: Spread | undefined
+}
+
+/** Uncovered colour no wider than this belongs to the choke, in mm. */
+const TOLERANCE_MM = 0.5
+const RIM_MM = 1
+const PLACES = 10
+
+/** Pixels where `rule` of the films' words is set. */
+function combined(like: Plane, rule: (word: number) => number): Plane {
+  const out = emptyPlane(like.width, like.height)
+  for (let i = 0; i < out.bits.length; i++) out.bits[i] = rule(i)
+  return out
+}
+
+const any = (films: readonly Art[]) => (i: number) =>
+  films.reduce((bits, f) => bits | (f.regions.bits[i] as number), 0)
+
+/** Worst places of a plane: coarse cells joined, largest area first. */
+function worst(plane: Plane): readonly Spot[] {
+  const columns = plane.tilesX
+  const counts = tileCounts(plane)
+  const seen = new Uint8Array(counts.length)
+  const spots: Spot[] = []
+  for (let start = 0; start < counts.length; start++) {
+    if (!counts[start] || seen[start]) continue
+    const stack = [start]
+    seen[start] = 1
+    let area = 0
+    let x = 0
+    let y = 0
+    while (stack.length > 0) {
+      const t = stack.pop() as number
+      const n = counts[t] as number
+      area += n
+      x += n * ((t % columns) + 0.5) * TILE
+      y += n * (Math.floor(t / columns) + 0.5) * TILE
+      const left = t % columns > 0 ? [t - 1] : []
+      const right = t % columns < columns - 1 ? [t + 1] : []
+      for (const next of [...left, ...right, t - columns, t + columns]) {
+        if (next < 0 || next >= counts.length || !counts[next] || seen[next]) continue
+        seen[next] = 1
+        stack.push(next)
+      }
+    }
+    spots.push({ x: x / area, y: y / area, area })
+  }
+  return spots.sort((a, b) => b.area - a.area).slice(0, PLACES)
+}
+
+const found = (plane: Plane) => ({
+  area: tileCounts(plane).reduce((a, b) => a + b, 0),
+  places: worst(plane),
+})
+
+/** Ink of one plane that lies farther than `px` from the other's. */
+function farFrom(plane: Plane, other: Plane, px: number): { readonly near: Plane; readonly far: Plane } {
+  const near = emptyPlane(plane.width, plane.height)
+  const far = emptyPlane(plane.width, plane.height)
+  const distances = distancesOf(other, tileCounts(other))
+  const columns = (plane.tilesX * TILE) / CELL
+  for (let y = 0; y < plane.height; y++)
+    for (let w = 0; w < plane.stride; w++) {
+      const at = y * plane.stride + w
+      const word = plane.bits[at] as number
+      if (word === 0) continue
+      let close = 0
+      eachBit(word, (b) => {
+        const x = w * 32 + b
+        const cells = distances.away[Math.floor(y / CELL) * columns + Math.floor(x / CELL)] as number
+        if ((cells - 2) * CELL > px) return
+        const d = bitAt(other, x, y) ? 0 : distances.nearest(x, y)?.d
+        if (d !== undefined && d - 1 <= px) close |= 1 << b
+      })
+      near.bits[at] = close
+      far.bits[at] = word & ~close
+    }
+  return { near, far }
+}
+
+/**
+ * Checks a base against the colours printed on it.
+ *
+ * @param needing films that must have base under them
+ * @param others films that need none
+ */
+export function checkBase(base: Art, needing: readonly Art[], others: readonly Art[]): BaseCheck {
+  const mm = base.film.dpi / 25.4
+  const w = base.regions
+  const union = combined(w, any(needing))
+  const other = combined(w, any(others))
+  const all = combined(w, (i) => (union.bits[i] as number) | (other.bits[i] as number))
+  const open = combined(w, (i) => (union.bits[i] as number) & ~(w.bits[i] as number))
+  const bare = combined(w, (i) => (w.bits[i] as number) & ~(all.bits[i] as number))
+  const needless = combined(
+    w,
+    (i) => (w.bits[i] as number) & (other.bits[i] as number) & ~(union.bits[i] as number),
+  )
+  const rim = farFrom(bare, all, RIM_MM * mm)
+  const choke = new Widths()
+  eachEdge(union, tileCounts(union), (x, y) => {
+    const near = base.distances.nearest(x, y)
+    if (!near) return
+    if (bitAt(w, x, y) === 1) {
+      // The base reaches beyond the colour here: by as much as it is deep, less the pixel itself.
+      if (bitAt(union, near.x, near.y) === 0) choke.add(-(near.d - 1))
+    } else if (bitAt(union, near.x, near.y) === 1) choke.add(near.d)
+  })
+  return {
+    uncovered: found(farFrom(open, w, TOLERANCE_MM * mm).far),
+    peep: found(rim.near),
+    bare: found(rim.far),
+    needless: found(needless),
+    choke: choke.spread(mm),
+  }
+}

@@ -1,0 +1,181 @@
+import { type Coarse, coarseOf } from './coarse'
+import { descreen } from './descreen'
+import { type Distances, distancesOf } from './distance'
+import { findHalftone, type Halftone } from './halftone'
+import { type GreyImage, inkTable, type Levels, levelsOf } from './levels'
+import { findMarks, type Mark } from './marks'
+import { type Box, inkIn, type Packed, pack, within } from './pack'
+import { copyPlane, despeckle, type Plane, TILE, tileCounts, tileEdges } from './plane'
+import { type Thin, thinStrokes } from './thickness'
+
+/** What one film shows by itself, before it is laid beside the others. */
+export interface Film {
+  /** Pixels per inch. */
+  readonly dpi: number
+  readonly levels: Levels
+  readonly packed: Packed
+  /** Regions of ink: halftones filled to what they tint, specks taken away. */
+  readonly regions: Plane
+  readonly halftone: Halftone
+  /** What looks like a registration mark; `agreement` tells which are. */
+  readonly marks: readonly Mark[]
+  readonly lines: readonly Thin[]
+  readonly gaps: readonly Thin[]
+  /** Single pixels and pinholes in flat art. */
+  readonly specks: number
+}
+
+const FRAME_MM = 1.5
+/** Clear film between dots is bridged up to this many periods. */
+const BRIDGE = 1.45
+
+/**
+ * Reads one film. The grey image is not kept: what follows needs one bit a pixel.
+ *
+ * @param image 0 is black
+ * @param dpi pixels per inch, 60..1200
+ * @param negative light ink on dark, when a person says so
+ */
+export function readFilm(image: GreyImage, dpi: number, negative?: boolean): Film {
+  const levels = levelsOf(image, Math.round((FRAME_MM * dpi) / 25.4), negative)
+  const table = inkTable(levels)
+  const packed = pack(image, table)
+  const counts = tileCounts(packed.bits)
+  const halftone = findHalftone(image, table, packed, tileEdges(packed.bits, counts), dpi)
+  const inHalftone = (tile: number) => halftone.map[tile] !== 0
+  const { plane: clean, specks } = despeckle(packed.bits, (tile) => !inHalftone(tile))
+  const period = halftone.screens.map((s) => dpi / 0.0254 / s.ruling)
+  const regions = descreen(clean, (tile) => {
+    const screen = halftone.map[tile] as number
+    return screen === 0 ? 0 : BRIDGE * (period[screen - 1] as number)
+  })
+  const marks = findMarks(clean, coarseOf(clean), dpi)
+  const flat = farFromHalftone(halftone.map, clean.tilesX)
+  const strokes = (kind: 0 | 1) => thinStrokes(clean, image, table, kind, dpi, flat)
+  return { dpi, levels, packed, regions, halftone, marks, lines: strokes(1), gaps: strokes(0), specks }
+}
+
+/** Beside a halftone the rim of its dots looks like thin lines. */
+function farFromHalftone(map: Uint8Array, tilesX: number): (tile: number) => boolean {
+  return (tile) => {
+    for (let dy = -1; dy <= 1; dy++)
+      for (let dx = -1; dx <= 1; dx++) if (map[tile + dy * tilesX + dx]) return false
+    return true
+  }
+}
+
+/** The art of a film laid in the frame of its set: marks and labels taken away, shifted to agree with the others. */
+export interface Art {
+  readonly film: Film
+  readonly regions: Plane
+  readonly counts: Uint16Array
+  readonly distances: Distances
+  readonly coarse: Coarse
+  readonly lines: readonly Thin[]
+  readonly gaps: readonly Thin[]
+  /** Ink in pixels, greys by their share. */
+  readonly ink: number
+  /** Round the ink; undefined for an empty film. */
+  readonly box: Box | undefined
+}
+
+/** Where the art of a film lies, and the marks in it that are not art. */
+export interface Cut {
+  readonly art: Box
+  readonly clear: readonly Box[]
+  /** Whole pixels by which the film is moved to meet the others at the marks. */
+  readonly shift: readonly [number, number]
+}
+
+export function cutArt(film: Film, { art, clear, shift }: Cut): Art {
+  const inMark = (x: number, y: number) => clear.some((box) => within(box, x, y))
+  const regions = moved(cleared(film.regions, art, clear), shift)
+  const counts = tileCounts(regions)
+  const kept = (thins: readonly Thin[]) =>
+    thins
+      .filter((t) => within(art, t.x, t.y) && !inMark(t.x, t.y))
+      .map((t) => ({ ...t, x: t.x + shift[0], y: t.y + shift[1] }))
+  return {
+    film,
+    regions,
+    counts,
+    distances: distancesOf(regions, counts),
+    coarse: coarseOf(regions),
+    lines: kept(film.lines),
+    gaps: kept(film.gaps),
+    ink: inkIn(film.packed, art, clear),
+    box: inkBox(regions, counts),
+  }
+}
+
+/** A copy without ink outside a box or inside marks. */
+function cleared(plane: Plane, art: Box, marks: readonly Box[]): Plane {
+  const out = copyPlane(plane)
+  const clear = (y: number, from: number, to: number) => {
+    for (let x = from; x < to; ) {
+      const at = y * out.stride + (x >> 5)
+      const n = Math.min(32 - (x & 31), to - x)
+      const bits = (n === 32 ? 0xffffffff : (1 << n) - 1) << (x & 31)
+      out.bits[at] = (out.bits[at] as number) & ~bits
+      x += n
+    }
+  }
+  for (let y = 0; y < out.height; y++) {
+    if (y < art.top || y >= art.bottom) clear(y, 0, out.width)
+    else {
+      clear(y, 0, art.left)
+      clear(y, art.right, out.width)
+    }
+  }
+  for (const box of marks)
+    for (let y = box.top; y < Math.min(box.bottom, out.height); y++)
+      clear(y, box.left, Math.min(box.right, out.width))
+  return out
+}
+
+/** A plane moved by whole pixels; what leaves the film is lost. */
+function moved(plane: Plane, [dx, dy]: readonly [number, number]): Plane {
+  if (dx === 0 && dy === 0) return plane
+  const out = { ...plane, bits: new Uint32Array(plane.bits.length) }
+  for (let y = 0; y < plane.height; y++) {
+    const from = y - dy
+    if (from < 0 || from >= plane.height) continue
+    for (let w = 0; w < plane.stride; w++) {
+      const start = w * 32 - dx
+      const word = Math.floor(start / 32)
+      const part = start - word * 32
+      const low = word >= 0 && word < plane.stride ? (plane.bits[from * plane.stride + word] as number) : 0
+      const high =
+        word + 1 >= 0 && word + 1 < plane.stride ? (plane.bits[from * plane.stride + word + 1] as number) : 0
+      out.bits[y * plane.stride + w] = part === 0 ? low : (low >>> part) | (high << (32 - part))
+    }
+  }
+  return out
+}
+
+/** Tiles with fewer pixels than this hold dust, not art. */
+const DUST = 8
+
+function inkBox(plane: Plane, counts: Uint16Array): Box | undefined {
+  let left = plane.width
+  let top = plane.height
+  let right = 0
+  let bottom = 0
+  for (let t = 0; t < counts.length; t++) {
+    if ((counts[t] as number) < DUST) continue
+    const x0 = (t % plane.tilesX) * TILE
+    const y0 = Math.floor(t / plane.tilesX) * TILE
+    // A tile inside what is known cannot widen it.
+    if (x0 >= left && x0 + TILE <= right && y0 >= top && y0 + TILE <= bottom) continue
+    for (let y = y0; y < y0 + TILE; y++)
+      for (let w = 0; w < 2; w++) {
+        const word = plane.bits[y * plane.stride + x0 / 32 + w] as number
+        if (word === 0) continue
+        top = Math.min(top, y)
+        bottom = Math.max(bottom, y + 1)
+        left = Math.min(left, x0 + w * 32 + 31 - Math.clz32(word & -word))
+        right = Math.max(right, x0 + w * 32 + 32 - Math.clz32(word))
+      }
+  }
+  return right > left ? { left, top, right, bottom } : undefined
+}

@@ -1,0 +1,256 @@
+import type { Angle, Ruling, Share } from '../quantity'
+import type { GreyImage } from './levels'
+import type { Packed } from './pack'
+import { FULL, type Plane, TILE } from './plane'
+import { powerAt, type Repeat, repeatAt, type Wave } from './spectrum'
+
+/** One halftone screen found on a film. */
+export interface HalftoneScreen {
+  readonly ruling: Ruling
+  /** Of the rows of dots, or of the lines, from the horizontal; radians, 0..pi/2 for dots, 0..pi for lines. */
+  readonly angle: Angle
+  readonly shape: 'dots' | 'long dots' | 'lines'
+  /** 0..1: windows that agree, and how clearly. */
+  readonly confidence: Share
+  /** Dot sizes that occur: 5th and 95th per cent of the tints. */
+  readonly tints: readonly [Share, Share]
+  /** Area of the film in this screen, in tiles. */
+  readonly tiles: number
+}
+
+export interface Halftone {
+  readonly screens: readonly HalftoneScreen[]
+  /** For each tile 0 where it is flat, else the number of its screen from 1. */
+  readonly map: Uint8Array
+}
+
+const LEAST_LPI = 15
+const MOST_LPI = 85
+const WINDOWS = 24
+/** Fundamentals that hold less of a window's variation are chance. */
+const VOTE = 0.22
+const SEED = 0.25
+const GROW = 0.06
+const MOST_SCREENS = 4
+
+/** Windows are larger on finer films, so that as many dots fall into them. */
+const windowSide = (dpi: number) => (dpi > 400 ? 256 : 128)
+
+interface Cluster {
+  readonly repeats: readonly Repeat[]
+  readonly frequency: number
+  /** Of the first wave, folded to a quarter for dots, to a half for lines. */
+  readonly angle: number
+  readonly lines: boolean
+}
+
+const fold = (angle: number, turn: number) => ((angle % turn) + turn) % turn
+const apart = (a: number, b: number, turn: number) => {
+  const d = fold(a - b, turn)
+  return Math.min(d, turn - d)
+}
+const turnOf = (lines: boolean) => (lines ? Math.PI : Math.PI / 2)
+
+/** Direction of the rows as seen: the wave of lines stands across them; y is turned upward. */
+function described(repeat: Repeat): Omit<Cluster, 'repeats'> {
+  const [{ u, v }] = repeat.waves
+  const lines = repeat.waves.length === 1
+  const across = Math.atan2(-v, u)
+  return {
+    frequency: Math.hypot(u, v),
+    lines,
+    angle: fold(lines ? across + Math.PI / 2 : across, turnOf(lines)),
+  }
+}
+
+const median = (xs: readonly number[]) => {
+  const s = [...xs].sort((a, b) => a - b)
+  const m = s.length >> 1
+  return s.length % 2 ? (s[m] as number) : ((s[m - 1] as number) + (s[m] as number)) / 2
+}
+
+const SAME_FREQUENCY = 0.03
+const SAME_ANGLE = (2.5 * Math.PI) / 180
+
+/** Gathers windows that show the same screen, the largest group first. */
+function clusters(repeats: readonly Repeat[]): readonly Cluster[] {
+  const found: Cluster[] = []
+  let left = [...repeats]
+  while (left.length > 0 && found.length < MOST_SCREENS) {
+    const groups = left.map((seed) => {
+      const a = described(seed)
+      return left.filter((r) => {
+        const b = described(r)
+        return (
+          a.lines === b.lines &&
+          Math.abs(b.frequency / a.frequency - 1) < SAME_FREQUENCY &&
+          apart(a.angle, b.angle, turnOf(a.lines)) < SAME_ANGLE
+        )
+      })
+    })
+    const best = groups.reduce((a, b) => (b.length > a.length ? b : a))
+    if (best.length < 2) break
+    const all = best.map(described)
+    const first = all[0] as Omit<Cluster, 'repeats'>
+    const turn = turnOf(first.lines)
+    // Angles near 0 and near a whole turn are the same: taken about the first of them.
+    const offsets = all.map((d) => fold(d.angle - first.angle + turn / 2, turn) - turn / 2)
+    found.push({
+      repeats: best,
+      frequency: median(all.map((d) => d.frequency)),
+      angle: fold(first.angle + median(offsets), turn),
+      lines: first.lines,
+    })
+    left = left.filter((r) => !best.includes(r))
+  }
+  return found
+}
+
+/** The waves of a cluster in the frequency plane. */
+function wavesOf({ frequency, angle, lines }: Cluster): readonly Wave[] {
+  const across = lines ? angle - Math.PI / 2 : angle
+  const wave = { u: frequency * Math.cos(across), v: -frequency * Math.sin(across) }
+  return lines ? [wave] : [wave, { u: -wave.v, v: wave.u }]
+}
+
+/** Share of a tile's variation that each screen's waves explain. */
+function explained(
+  image: GreyImage,
+  table: Uint8Array,
+  tx: number,
+  ty: number,
+  screens: readonly (readonly Wave[])[],
+): readonly Share[] {
+  const w = Math.min(TILE, image.width - tx * TILE)
+  const h = Math.min(TILE, image.height - ty * TILE)
+  const n = w * h
+  const signal = new Float64Array(n)
+  let mean = 0
+  for (let y = 0; y < h; y++) {
+    const from = (ty * TILE + y) * image.width + tx * TILE
+    for (let x = 0; x < w; x++) {
+      const ink = table[image.grey[from + x] as number] as number
+      signal[y * w + x] = ink
+      mean += ink / n
+    }
+  }
+  let variation = 0
+  for (let i = 0; i < n; i++) {
+    const off = (signal[i] as number) - mean
+    signal[i] = off
+    variation += off * off
+  }
+  if (variation === 0) return screens.map(() => 0)
+  return screens.map((waves) => {
+    const held = waves.reduce((sum, wave) => sum + (2 * powerAt(signal, w, h, wave)) / n, 0)
+    return held / variation
+  })
+}
+
+const NONE = (tiles: number): Halftone => ({ screens: [], map: new Uint8Array(tiles) })
+
+/**
+ * Finds halftone screens on a film: where, which ruling, which angle.
+ *
+ * @param dpi pixels per inch of the film; below 120 nothing is looked for
+ */
+export function findHalftone(
+  image: GreyImage,
+  table: Uint8Array,
+  { bits, inkSums }: Packed,
+  edges: Uint16Array,
+  dpi: number,
+): Halftone {
+  const { tilesX, tilesY } = bits
+  const busy = dpi > 400 ? 110 : 150
+  const candidates: number[] = []
+  for (let t = 0; t < edges.length; t++) {
+    const ink = inkSums[t] as number
+    if ((edges[t] as number) >= busy && ink >= 60 && ink <= FULL - 60) candidates.push(t)
+  }
+  const n = windowSide(dpi)
+  if (candidates.length === 0 || dpi < 120 || image.width < n || image.height < n) return NONE(edges.length)
+  const repeats: Repeat[] = []
+  const asked = Math.min(WINDOWS, candidates.length)
+  for (let k = 0; k < asked; k++) {
+    const place = asked === candidates.length ? k : Math.floor(((k * 0.6180339887) % 1) * candidates.length)
+    const tile = candidates[place] as number
+    const left = Math.round((tile % tilesX) * TILE + TILE / 2 - n / 2)
+    const top = Math.round(Math.floor(tile / tilesX) * TILE + TILE / 2 - n / 2)
+    const x = Math.min(Math.max(0, left), image.width - n)
+    const y = Math.min(Math.max(0, top), image.height - n)
+    const repeat = repeatAt(image, table, x, y, n, LEAST_LPI / dpi, MOST_LPI / dpi)
+    if (repeat && repeat.share > VOTE) repeats.push(repeat)
+  }
+  const groups = clusters(repeats)
+  if (groups.length === 0) return NONE(edges.length)
+  const map = tileMap(image, table, candidates, groups, tilesX, tilesY)
+  const screens = groups.map((c, i): HalftoneScreen => {
+    const share = median(c.repeats.map((r) => r.share))
+    const balance = median(c.repeats.map((r) => r.balance))
+    return {
+      ruling: (c.frequency * dpi) / 0.0254,
+      angle: c.angle,
+      shape: c.lines ? 'lines' : balance < 0.45 ? 'long dots' : 'dots',
+      confidence: (c.repeats.length / asked) * Math.min(1, share / 0.5),
+      tints: tintsOf(inkSums, map, i + 1, bits),
+      tiles: map.reduce((sum, m) => sum + (m === i + 1 ? 1 : 0), 0),
+    }
+  })
+  return { screens, map }
+}
+
+/** Which tiles are in which screen: those that show it well, and those beside them that show some of it. */
+function tileMap(
+  image: GreyImage,
+  table: Uint8Array,
+  candidates: readonly number[],
+  groups: readonly Cluster[],
+  tilesX: number,
+  tilesY: number,
+): Uint8Array {
+  const waves = groups.map(wavesOf)
+  const best = new Uint8Array(tilesX * tilesY)
+  const shown = new Float64Array(tilesX * tilesY)
+  for (const t of candidates)
+    explained(image, table, t % tilesX, Math.floor(t / tilesX), waves).forEach((share, i) => {
+      if (share <= (shown[t] as number)) return
+      shown[t] = share
+      best[t] = i + 1
+    })
+  const near = (t: number) => {
+    const x = t % tilesX
+    const round = [t - tilesX, t + tilesX]
+    if (x > 0) round.push(t - 1)
+    if (x < tilesX - 1) round.push(t + 1)
+    return round.filter((r) => r >= 0 && r < best.length)
+  }
+  const map = new Uint8Array(best.length)
+  const queue = candidates.filter((t) => (shown[t] as number) > SEED)
+  for (const t of queue) map[t] = best[t] as number
+  while (queue.length > 0) {
+    const t = queue.pop() as number
+    for (const r of near(t)) {
+      if (map[r] !== 0 || (shown[r] as number) <= GROW) continue
+      map[r] = best[r] as number
+      queue.push(r)
+    }
+  }
+  for (const t of candidates) if (map[t] !== 0 && near(t).every((r) => map[r] === 0)) map[t] = 0
+  return map
+}
+
+/** Range of the tints of a screen, from tiles that lie whole inside it. */
+function tintsOf(inkSums: Float64Array, map: Uint8Array, number: number, bits: Plane): [Share, Share] {
+  const { tilesX, width, height } = bits
+  const tints: number[] = []
+  for (let t = 0; t < map.length; t++) {
+    if (map[t] !== number) continue
+    const whole = ((t % tilesX) + 1) * TILE <= width && (Math.floor(t / tilesX) + 1) * TILE <= height
+    const beside = [t - 1, t + 1, t - tilesX, t + tilesX].filter((r) => r >= 0 && r < map.length)
+    if (whole && beside.every((r) => map[r] === number)) tints.push((inkSums[t] as number) / FULL)
+  }
+  tints.sort((a, b) => a - b)
+  const at = (q: number) => tints[Math.min(tints.length - 1, Math.floor(q * tints.length))] ?? 0
+  return [at(0.05), at(0.95)]
+}

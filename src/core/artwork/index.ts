@@ -1,0 +1,7 @@
+export { type Film, readFilm } from './film'
+export type { HalftoneScreen } from './halftone'
+export type { GreyImage } from './levels'
+export type { Push } from './misregister'
+export { type Beat, beatOf, moireRisk } from './moire'
+export type { How } from './pairs'
+export * from './set'

@@ -1,0 +1,285 @@
+import type { Angle, Area, Length, Share } from '../quantity'
+import { agree, artBox } from './agreement'
+import { type BaseCheck, checkBase, type Spot } from './base'
+import { type Art, cutArt, type Film } from './film'
+import type { HalftoneScreen } from './halftone'
+import type { Spread } from './histogram'
+import type { Mark } from './marks'
+import { type Exposure, exposureOf, type Opened, openedBy, type Push } from './misregister'
+import type { Box } from './pack'
+import { type How, pairOf } from './pairs'
+import { FULL } from './plane'
+import type { Thin } from './thickness'
+
+/** From the top left corner of the film. */
+export interface Place {
+  readonly x: Length
+  readonly y: Length
+}
+
+export interface Rectangle extends Place {
+  readonly width: Length
+  readonly height: Length
+}
+
+/** The smallest lines or gaps of a film. */
+export interface Detail {
+  /** The lowest tenth of the thinnest: indicative on busy art. */
+  readonly width: Length
+  readonly places: readonly (Place & { readonly width: Length; readonly length: Length })[]
+}
+
+export interface FilmFacts {
+  /** The film sheet. */
+  readonly width: Length
+  readonly height: Length
+  readonly dpi: number
+  readonly negative: boolean
+  readonly inkArea: Area
+  /** Round the ink. */
+  readonly box: Rectangle | undefined
+  readonly halftones: readonly (Omit<HalftoneScreen, 'tiles'> & { readonly area: Area })[]
+  readonly line: Detail | undefined
+  readonly gap: Detail | undefined
+  readonly specks: number
+  readonly marks: readonly (Place & Pick<Mark, 'shape'>)[]
+  /** Against the film that agrees best with all others; undefined when too few marks are shared. */
+  readonly misfit:
+    | {
+        readonly dx: Length
+        readonly dy: Length
+        readonly rotation: Angle
+        readonly scale: Share
+        readonly worst: Length
+      }
+    | undefined
+}
+
+type InMetres<T> = { readonly [K in keyof T]: Length }
+
+export interface PairFacts {
+  readonly a: number
+  readonly b: number
+  readonly how: How
+  readonly overlap: Area
+  readonly trap: InMetres<Spread> | undefined
+  readonly gap: { readonly least: Length; readonly rough: boolean } | undefined
+}
+
+/** Films of one print, laid on each other by their marks. */
+export interface FilmSet {
+  readonly arts: readonly Art[]
+  readonly facts: readonly FilmFacts[]
+  /** Round the ink of all films. */
+  readonly print: Rectangle | undefined
+  /** Number of the film whose marks are the measure. */
+  readonly reference: number
+}
+
+/** Marks this far from their place are an error of the film, in pixels: half a pixel is read, half is room. */
+const SAME_PLACE = 1
+const PLACES = 8
+const CHOSEN = 16
+const LOWEST = 0.1
+
+/**
+ * Lays the films of a print on each other. All must have the same size in pixels and the same resolution.
+ *
+ * @throws RangeError for films of different size or resolution
+ */
+export function settle(films: readonly Film[]): FilmSet {
+  const first = films[0]
+  if (!first) return { arts: [], facts: [], print: undefined, reference: 0 }
+  const { width, height } = first.packed.bits
+  for (const { dpi, packed } of films)
+    if (dpi !== first.dpi || packed.bits.width !== width || packed.bits.height !== height)
+      throw new RangeError('Films of one print must have one size and one resolution')
+  const agreement = agree(films)
+  const art = artBox(agreement.places, width, height)
+  const px = 0.0254 / first.dpi
+  const arts = films.map((film, i) => {
+    const { marks, misfit } = agreement.films[i] as (typeof agreement.films)[number]
+    const off = misfit && Math.hypot(misfit.dx, misfit.dy) > SAME_PLACE
+    const shift = off ? ([-Math.round(misfit.dx), -Math.round(misfit.dy)] as const) : ([0, 0] as const)
+    const own = {
+      left: Math.max(0, art.left - shift[0]),
+      top: Math.max(0, art.top - shift[1]),
+      right: Math.min(width, art.right - shift[0]),
+      bottom: Math.min(height, art.bottom - shift[1]),
+    }
+    // Where this film has no mark of its own, or one grown together with its art, the place is cleared all the same.
+    const cleared = agreement.places.map(({ box }) => movedBox(box, shift))
+    return cutArt(film, { art: own, clear: [...marks.map((m) => m.box), ...cleared], shift })
+  })
+  const rectangle = (box: Art['box']): Rectangle | undefined =>
+    box && {
+      x: box.left * px,
+      y: box.top * px,
+      width: (box.right - box.left) * px,
+      height: (box.bottom - box.top) * px,
+    }
+  const facts = arts.map((a, i): FilmFacts => {
+    const { marks, misfit } = agreement.films[i] as (typeof agreement.films)[number]
+    return {
+      width: width * px,
+      height: height * px,
+      dpi: first.dpi,
+      negative: a.film.levels.inverted,
+      inkArea: a.ink * px * px,
+      box: rectangle(a.box),
+      halftones: a.film.halftone.screens.map(({ tiles, ...screen }) => ({
+        ...screen,
+        area: tiles * FULL * px * px,
+      })),
+      line: detail(a.lines, px),
+      gap: detail(a.gaps, px),
+      specks: a.film.specks,
+      marks: marks.map((m) => ({ x: m.x * px, y: m.y * px, shape: m.shape })),
+      misfit: misfit && {
+        dx: misfit.dx * px,
+        dy: misfit.dy * px,
+        rotation: misfit.rotation,
+        scale: misfit.scale,
+        worst: misfit.worst * px,
+      },
+    }
+  })
+  const boxes = arts.flatMap(({ box }) => (box ? [box] : []))
+  const round = boxes.length > 0 && {
+    left: Math.min(...boxes.map((b) => b.left)),
+    top: Math.min(...boxes.map((b) => b.top)),
+    right: Math.max(...boxes.map((b) => b.right)),
+    bottom: Math.max(...boxes.map((b) => b.bottom)),
+  }
+  return { arts, facts, print: rectangle(round || undefined), reference: agreement.reference }
+}
+
+const movedBox = (b: Box, [dx, dy]: readonly [number, number]): Box => ({
+  left: Math.max(0, b.left - dx),
+  top: Math.max(0, b.top - dy),
+  right: b.right - dx,
+  bottom: b.bottom - dy,
+})
+
+function detail(thins: readonly Thin[], px: number): Detail | undefined {
+  const chosen = thins.slice(0, CHOSEN)
+  const typical = chosen[Math.floor(LOWEST * chosen.length)]
+  if (!typical) return undefined
+  return {
+    width: typical.width * px,
+    places: chosen
+      .slice(0, PLACES)
+      .map((t) => ({ x: t.x * px, y: t.y * px, width: t.width * px, length: t.length * px })),
+  }
+}
+
+const art = (set: FilmSet, i: number): Art => {
+  const found = set.arts[i]
+  if (!found) throw new RangeError(`There is no film ${i}`)
+  return found
+}
+
+const metres = <T extends object>(widths: T, px: number): InMetres<T> =>
+  Object.fromEntries(Object.entries(widths).map(([k, v]) => [k, v * px])) as InMetres<T>
+
+/** How two films of a set meet. */
+export function meetingOf(set: FilmSet, a: number, b: number): PairFacts {
+  const one = art(set, a)
+  const px = 0.0254 / one.film.dpi
+  const { how, overlap, trap, gap } = pairOf(one, art(set, b))
+  return {
+    a,
+    b,
+    how,
+    overlap: overlap * px * px,
+    trap: trap && metres(trap, px),
+    gap: gap && { least: gap.least * px, rough: gap.rough },
+  }
+}
+
+interface Found {
+  readonly area: Area
+  readonly places: readonly (Place & { readonly area: Area })[]
+}
+
+export interface BaseFacts extends Record<Exclude<keyof BaseCheck, 'choke'>, Found> {
+  readonly choke: InMetres<Spread> | undefined
+}
+
+/**
+ * What a base does under its colours.
+ *
+ * @param needing films that must have base under them; films neither base nor needing could do without
+ */
+export function baseOf(
+  set: FilmSet,
+  base: number,
+  needing: readonly number[],
+  others: readonly number[],
+): BaseFacts {
+  const white = art(set, base)
+  const px = 0.0254 / white.film.dpi
+  const all = (indexes: readonly number[]) => indexes.map((i) => art(set, i))
+  const { choke, ...areas } = checkBase(white, all(needing), all(others))
+  const found = ({ area, places }: { readonly area: number; readonly places: readonly Spot[] }): Found => ({
+    area: area * px * px,
+    places: places.map((p) => ({ x: p.x * px, y: p.y * px, area: p.area * px * px })),
+  })
+  return {
+    uncovered: found(areas.uncovered),
+    peep: found(areas.peep),
+    bare: found(areas.bare),
+    needless: found(areas.needless),
+    choke: choke && metres(choke, px),
+  }
+}
+
+export interface ExposureFacts extends InMetres<Pick<Exposure, 'edge' | 'trap' | 'more'>> {
+  readonly a: number
+  readonly b: number
+  /** Shares of the edge that show cloth, and base. */
+  readonly cloth: Share
+  readonly base: Share
+}
+
+/** What would show between any two films that meet, if prints missed each other by up to `tolerance`. */
+export function exposures(
+  set: FilmSet,
+  base: number | undefined,
+  tolerance: Length,
+): readonly ExposureFacts[] {
+  const first = set.arts[0]
+  if (!first) return []
+  const px = 0.0254 / first.film.dpi
+  const colours = set.arts.map((_, i) => i).filter((i) => i !== base)
+  return pairsOf(colours).flatMap(([a, b]): ExposureFacts[] => {
+    const others = colours.filter((i) => i !== a && i !== b).map((i) => art(set, i))
+    const white = base === undefined ? undefined : art(set, base)
+    const e = exposureOf(art(set, a), art(set, b), others, white, tolerance / px)
+    return e
+      ? [{ a, b, cloth: e.cloth, base: e.base, edge: e.edge * px, trap: e.trap * px, more: e.more * px }]
+      : []
+  })
+}
+
+export interface OpenedFacts extends InMetres<Opened> {
+  readonly a: number
+  readonly b: number
+}
+
+/** What opens between films once each is pushed; `pushes` in metres and radians, one for each film. */
+export function opened(set: FilmSet, pushes: readonly Push[]): readonly OpenedFacts[] {
+  const first = set.arts[0]
+  if (!first) return []
+  const px = 0.0254 / first.film.dpi
+  const inPixels = pushes.map((p) => ({ dx: p.dx / px, dy: p.dy / px, rotation: p.rotation }))
+  const still = (i: number) => inPixels[i] ?? { dx: 0, dy: 0, rotation: 0 }
+  return pairsOf(set.arts.map((_, i) => i)).flatMap(([a, b]): OpenedFacts[] => {
+    const o = openedBy(art(set, a), still(a), art(set, b), still(b))
+    return o ? [{ a, b, ...metres(o, px) }] : []
+  })
+}
+
+/** Every two of a list, each once. */
+export const pairsOf = <T>(list: readonly T[]): readonly (readonly [T, T])[] =>
+  list.flatMap((a, i) => list.slice(i + 1).map((b) => [a, b] as const))
