@@ -1,7 +1,7 @@
 import type { NextConfig } from 'next'
 
 const config: NextConfig = {
-  serverExternalPackages: ['libsql'],
+  serverExternalPackages: ['libsql', 'sharp', '@napi-rs/canvas', 'pdfjs-dist'],
   devIndicators: false,
   poweredByHeader: false,
   // The head is whole before the page is shown: a browser that meets no icon there asks for one that is not there.

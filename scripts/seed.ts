@@ -2,11 +2,14 @@
 
 import { database } from '../src/store/database'
 import { seedDemo } from '../src/store/demo'
+import { seedFilms } from '../src/store/demo/films'
 
 const db = await database()
 const today = new Date()
 const day = [today.getFullYear(), today.getMonth() + 1, today.getDate()]
   .map((x) => String(x).padStart(2, '0'))
   .join('-')
-await seedDemo(db, day)
+const filled = await seedDemo(db, day)
+// Reading films takes long: tests that need some bring their own.
+if (filled && process.env.ORVINT_DEMO_FILMS !== 'none') await seedFilms(db)
 await db.destroy()

@@ -3,12 +3,13 @@ import { join } from 'node:path'
 import { Kysely, type MigrationProvider, Migrator, SqliteDialect, sql } from 'kysely'
 import Sqlite from 'libsql'
 import { up as shopAndOrders } from './migrations/001_shop_and_orders'
+import { up as films } from './migrations/002_films'
 import type { Tables } from './schema'
 
 export type Database = Kysely<Tables>
 
 const migrations: MigrationProvider = {
-  getMigrations: async () => ({ '001_shop_and_orders': { up: shopAndOrders } }),
+  getMigrations: async () => ({ '001_shop_and_orders': { up: shopAndOrders }, '002_films': { up: films } }),
 }
 
 /** The data folder: `ORVINT_DATA`, else `data` in the project. */

@@ -102,6 +102,23 @@ export interface Tables {
     how: string
     width: number | null
   }
+  film: {
+    order_id: string
+    placement_id: string
+    id: string
+    place: number
+    ink: string
+    name: string
+    hash: string
+    page: number
+    across: number
+    down: number
+    dpi: number | null
+    raster: number
+    negative: number | null
+  }
+  /** What was read off the films of a print, as long as `stamp` names them. */
+  film_reading: { order_id: string; placement_id: string; stamp: string; facts: string }
   run: { id: string; order_id: string; version: ColumnType<number, number | undefined, number> }
   decision: {
     run_id: string

@@ -24,6 +24,10 @@ export const Hatches = () => (
       <filter id="safelight" colorInterpolationFilters="sRGB">
         <feColorMatrix values="1 0 0 0 0  0 0.63 0 0 0  0 0 0 0 0  0 0 0 1 0" />
       </filter>
+      {/* A picture keeps its lightness only. */}
+      <filter id="amber" colorInterpolationFilters="sRGB">
+        <feColorMatrix values=".3 .59 .11 0 0  .17 .34 .06 0 0  0 0 0 0 0  0 0 0 1 0" />
+      </filter>
       {HATCHES.map((h) => (
         <pattern
           key={hatchId(h)}

@@ -67,6 +67,9 @@ function farFromHalftone(map: Uint8Array, tilesX: number): (tile: number) => boo
 /** The art of a film laid in the frame of its set: marks and labels taken away, shifted to agree with the others. */
 export interface Art {
   readonly film: Film
+  /** Every dot. */
+  readonly print: Plane
+  /** Regions of ink, halftones filled. */
   readonly regions: Plane
   readonly counts: Uint16Array
   readonly distances: Distances
@@ -97,6 +100,7 @@ export function cutArt(film: Film, { art, clear, shift }: Cut): Art {
       .map((t) => ({ ...t, x: t.x + shift[0], y: t.y + shift[1] }))
   return {
     film,
+    print: moved(cleared(film.packed.bits, art, clear), shift),
     regions,
     counts,
     distances: distancesOf(regions, counts),

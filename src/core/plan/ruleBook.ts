@@ -1,4 +1,5 @@
 import { OVERRIDE_RULES, type Rule } from '../advice'
+import { READING_RULES } from '../artwork'
 import { HEAT_CAUTIONS, HEAT_RULES } from '../heat'
 import { BASE_RULES, INK_RULES } from '../ink'
 import { SPLIT_RULES } from '../order'
@@ -31,6 +32,15 @@ export const RULE_BOOK: readonly Chapter[] = [
     sources: 'Common practice. Lightness after CIE 1976 L*.',
     page: 'sequence',
     rules: { ...SPLIT_RULES, ...PRESS_RULES, ...FACT_RULES },
+  },
+  {
+    title: 'Films',
+    model:
+      'Films are read pixel by pixel: ink by its grey, halftones by what repeats, edges by the distance of each edge pixel to the other film.',
+    sources:
+      'Geometry, tried on films drawn with known traps, tints and rulings; levels after Otsu (1979), greys to ink after Murray and Davies.',
+    page: 'artwork',
+    rules: READING_RULES,
   },
   {
     title: 'Base and whites',

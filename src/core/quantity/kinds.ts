@@ -59,6 +59,24 @@ export const KINDS = {
     example: '305 mm or 12 in',
     least: 0,
   },
+  fine: {
+    name: 'fine length',
+    units: [
+      u('mm', 0.001, 2, ['millimetre', 'millimeter']),
+      u('in', INCH, 4, ['"', '″']),
+      u('µm', 1e-6, 0, ['um']),
+    ],
+    shown: { metric: 0, inch: 1 },
+    example: '0.3 mm or 0.012 in',
+    least: -0.05,
+  },
+  fineArea: {
+    name: 'small area',
+    units: [u('mm²', 1e-6, 1, ['mm2']), u('in²', INCH * INCH, 4, ['in2'])],
+    shown: { metric: 0, inch: 1 },
+    example: '2 mm2',
+    least: 0,
+  },
   area: {
     name: 'area',
     units: [u('cm²', 1e-4, 0, ['cm2']), u('in²', INCH * INCH, 1, ['in2'])],
@@ -133,6 +151,13 @@ export const KINDS = {
     units: [u('°', Math.PI / 180, 0, ['deg'])],
     shown: { metric: 0, inch: 0 },
     example: '15°',
+    least: -Math.PI,
+  },
+  turn: {
+    name: 'small turn',
+    units: [u('°', Math.PI / 180, 2, ['deg'])],
+    shown: { metric: 0, inch: 0 },
+    example: '0.1°',
     least: -Math.PI,
   },
   beltSpeed: {

@@ -10,10 +10,11 @@ export { DEMO_CLOTHS, DEMO_DECISIONS, DEMO_INKS, DEMO_SHOP, demoOrders }
 
 export const DEMO_SHELF: ShopAndShelf = { shop: DEMO_SHOP, inks: DEMO_INKS, cloths: DEMO_CLOTHS }
 
-/** Puts the demo shop and its ten orders into a database that holds no shop yet; due dates lie around `today`. */
-export async function seedDemo(db: Database, today: string): Promise<void> {
-  if (await db.selectFrom('shop').select('id').executeTakeFirst()) return
+/** Puts the demo shop and its ten orders into a database that holds no shop yet, and says so; due dates lie around `today`. */
+export async function seedDemo(db: Database, today: string): Promise<boolean> {
+  if (await db.selectFrom('shop').select('id').executeTakeFirst()) return false
   await saveShop(db, DEMO_SHELF, 0)
   await addOrders(db, demoOrders(today))
   for (const decisions of DEMO_DECISIONS) await saveDecisions(db, decisions, 1)
+  return true
 }

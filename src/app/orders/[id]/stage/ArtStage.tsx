@@ -18,6 +18,7 @@ import { Section, Table, TextButton } from '@/ui/Section'
 import { Select } from '@/ui/Select'
 import { Swatch } from '@/ui/Swatch'
 import { useOrder } from '../orderContext'
+import { FilmsOfPrint } from './films/FilmsOfPrint'
 
 const OPACITY_WORDS = Object.fromEntries(Object.entries(OPACITIES).map(([id, o]) => [id, o.label]))
 const FOR_SIZES = { all: 'All sizes', adult: 'Adult sizes', kids: 'Kids’ sizes' }
@@ -73,6 +74,7 @@ function Print({ at, id, only, onRemove }: PrintProps) {
         <QuantityField name={`placements.${at}.height`} label="Height" kind="length" />
         <SelectField name={`placements.${at}.sizes`} label="Printed on" options={FOR_SIZES} />
       </Grid>
+      <FilmsOfPrint at={at} id={id} />
       <Inks at={at} />
       <Meetings at={at} />
     </Section>

@@ -1,0 +1,44 @@
+import { array, number, object, ValidationError } from 'yup'
+import { inDarkroom } from '../../../../../../films/darkroom'
+import { printFilms } from '../../../../../../films/printFilms'
+import { json, write } from '../../../../../answer'
+
+interface Context {
+  readonly params: Promise<{ id: string; print: string }>
+}
+
+/** Farthest push and largest tolerance that are measured. */
+const FAR = 0.05
+const push = object({
+  dx: number().required().min(-FAR).max(FAR),
+  dy: number().required().min(-FAR).max(FAR),
+  rotation: number().required().min(-0.2).max(0.2),
+})
+const film = number().integer().min(0).required()
+const asked = object({
+  pushes: array(push).default(undefined),
+  tolerance: number().min(0).max(0.005),
+  base: number().integer().min(0),
+  needing: array(film).default(undefined),
+  others: array(film).default(undefined),
+})
+
+/** Measures what opens when films are pushed, what a miss would show, and what the base does under its colours. */
+export async function POST(request: Request, { params }: Context): Promise<Response> {
+  return write(request, async () => {
+    const { id, print } = await params
+    const { set } = await printFilms(id, print)
+    const question = await asked.validate(await request.json()).catch((error: unknown) => {
+      if (error instanceof ValidationError) return error
+      throw error
+    })
+    if (question instanceof ValidationError) return json({ wrong: question.errors }, 400)
+    const { pushes, tolerance, base, needing, others } = question
+    const [opened, exposed, under] = await inDarkroom(async (api) => [
+      pushes ? await api.pushed(set, pushes) : [],
+      tolerance === undefined ? [] : await api.exposed(set, base, tolerance),
+      base !== undefined && needing ? await api.base(set, base, needing, others ?? []) : undefined,
+    ])
+    return json({ opened, exposed, base: under })
+  })
+}

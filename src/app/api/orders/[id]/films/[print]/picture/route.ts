@@ -1,0 +1,45 @@
+import { createHash } from 'node:crypto'
+import { readFile, writeFile } from 'node:fs/promises'
+import { filmFile } from '@/store/films'
+import { loadOrder } from '@/store/orders'
+import { inDarkroom } from '../../../../../../films/darkroom'
+import { paintsOf } from '../../../../../../films/paints'
+import { printFilms, readingOf } from '../../../../../../films/printFilms'
+import { nothing } from '../../../../../answer'
+
+interface Context {
+  readonly params: Promise<{ id: string; print: string }>
+}
+
+const LARGEST = 1200
+
+/** The print composed of its films on its cloth; made once, then kept beside the films. */
+export async function GET(request: Request, { params }: Context): Promise<Response> {
+  const { id, print } = await params
+  const query = new URL(request.url).searchParams
+  const own = await printFilms(id, print)
+  const stored = await loadOrder(own.db, id)
+  const placement = stored?.order.placements.find((p) => p.id === print)
+  if (!placement || own.films.length === 0) return nothing(`picture of print ${print} in order ${id}`)
+  const width = Math.min(LARGEST, Math.max(16, Number(query.get('width')) || 320))
+  const cloth = query.get('cloth') ?? ''
+  const ground = /^#[\da-f]{6}$/i.test(cloth) ? cloth : '#808080'
+  const paints = paintsOf(own.films, placement)
+  const asked = JSON.stringify([own.set.key, paints, ground, width])
+  const tag = createHash('sha256').update(asked).digest('hex')
+  const etag = `"${tag}"`
+  if (request.headers.get('if-none-match') === etag) return new Response(null, { status: 304 })
+  const kept = filmFile(`${tag}.png`)
+  const png = (await readFile(kept).catch(() => undefined)) ?? (await composed())
+  if (!png) return nothing('ink on these films')
+  return new Response(new Uint8Array(png), {
+    headers: { 'content-type': 'image/png', 'cache-control': 'private, no-cache', etag },
+  })
+
+  async function composed(): Promise<Uint8Array | undefined> {
+    if (!(await readingOf(own))) return undefined
+    const made = await inDarkroom((api) => api.picture(own.set, paints, ground, width))
+    if (made) await writeFile(kept, made)
+    return made
+  }
+}

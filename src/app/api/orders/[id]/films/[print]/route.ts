@@ -1,0 +1,152 @@
+import { createWriteStream } from 'node:fs'
+import { stat } from 'node:fs/promises'
+import { Readable, Transform } from 'node:stream'
+import { pipeline } from 'node:stream/promises'
+import type { ReadableStream as NodeStream } from 'node:stream/web'
+import { boolean, number, object, string, ValidationError } from 'yup'
+import { colourOfFile } from '@/core/artwork'
+import { MOST_BYTES } from '@/formats/film'
+import { database } from '@/store/database'
+import {
+  addFilms,
+  changeFilm,
+  dropFile,
+  incomingFile,
+  keepFile,
+  loadFilms,
+  loadReading,
+  removeFilm,
+} from '@/store/films'
+import { loadOrder } from '@/store/orders'
+import type { SetOrder } from '@/workers/films'
+import { inDarkroom } from '../../../../../films/darkroom'
+import { setOrderOf } from '../../../../../films/setOrder'
+import { json, nothing, write } from '../../../../answer'
+
+interface Context {
+  readonly params: Promise<{ id: string; print: string }>
+}
+
+/** The films of a print, what names them as a set, and what was read off them if it was. */
+export async function GET(_: Request, { params }: Context): Promise<Response> {
+  const { id, print } = await params
+  const db = await database()
+  const films = (await loadFilms(db, id))[print] ?? []
+  const set = setOrderOf(films)
+  const reading = await loadReading(db, id, print, set.key)
+  return json({ films, set: setSizeOf(set), reading })
+}
+
+const setSizeOf = ({ key, dpi, width, height }: SetOrder) => ({ key, dpi, width, height })
+
+/** Corrects one film: its colour, its resolution, or that it is a negative. */
+export async function PATCH(request: Request, { params }: Context): Promise<Response> {
+  return write(request, async () => {
+    const { id, print } = await params
+    const film = new URL(request.url).searchParams.get('film') ?? ''
+    const change = await corrected.validate(await request.json()).catch((error: unknown) => {
+      if (error instanceof ValidationError) return error
+      throw error
+    })
+    if (change instanceof ValidationError) return json({ wrong: change.errors }, 400)
+    const found = await changeFilm(await database(), id, print, film, change)
+    return found ? json({}) : nothing(`film ${film}`)
+  })
+}
+
+/** Takes one film off the print. */
+export async function DELETE(request: Request, { params }: Context): Promise<Response> {
+  return write(request, async () => {
+    const { id, print } = await params
+    await removeFilm(await database(), id, print, new URL(request.url).searchParams.get('film') ?? '')
+    return json({})
+  })
+}
+
+const corrected = object({
+  ink: string().max(40),
+  dpi: number().min(30, 'At least 30 dpi.').max(2400, 'At most 2400 dpi.'),
+  negative: boolean(),
+})
+
+/** Ends a stream that brings more than a film may have. */
+const limited = () => {
+  let bytes = 0
+  return new Transform({
+    transform(chunk: Buffer, _, done) {
+      bytes += chunk.length
+      done(bytes > MOST_BYTES ? new RangeError('too large') : null, chunk)
+    },
+  })
+}
+
+/** Takes in one file, streamed; its pages become films of the print, matched to its colours by name. */
+export async function POST(request: Request, { params }: Context): Promise<Response> {
+  return write(request, async () => {
+    const { id, print } = await params
+    const db = await database()
+    const stored = await loadOrder(db, id)
+    const placement = stored?.order.placements.find((p) => p.id === print)
+    if (!placement) return nothing(`print ${print} in order ${id}`)
+    const name = new URL(request.url).searchParams.get('name')?.slice(0, 200) || 'film'
+    if (!request.body) return json({ wrong: [`${name}: this file is empty.`] }, 400)
+    const incoming = await incomingFile()
+    try {
+      await pipeline(
+        Readable.fromWeb(request.body as unknown as NodeStream),
+        limited(),
+        createWriteStream(incoming),
+      )
+      if ((await stat(incoming)).size === 0) return json({ wrong: [`${name}: this file is empty.`] }, 400)
+      const { pages, problem } = await inDarkroom((api) => api.pages(incoming))
+      if (problem) return json({ wrong: [`${name}: ${problem}`] }, 400)
+      const hash = await keepFile(incoming)
+      // The pages of one document come in the order of the colours; a file by itself says its colour by its name.
+      const inOrder = pages.length > 1 ? placement.inks.map((i) => i.id) : []
+      const first = pages.length > placement.inks.length ? ['base'] : []
+      const byPage = [...first, ...inOrder]
+      await addFilms(
+        db,
+        id,
+        print,
+        pages.map((p) => ({
+          ink: pages.length > 1 ? (byPage[p.page] ?? '') : colourOfFile(name, placement.inks),
+          name: pages.length > 1 ? `${name}, page ${p.page + 1}` : name,
+          hash,
+          page: p.page,
+          ...unitsOf(p),
+          raster: p.pixels !== undefined,
+        })),
+      )
+      return json({ films: pages.length })
+    } catch (error) {
+      if (error instanceof RangeError)
+        return json(
+          { wrong: [`${name}: more than ${MOST_BYTES / 1024 ** 2} MB. Export it at 300 dpi.`] },
+          413,
+        )
+      throw error
+    } finally {
+      await dropFile(incoming)
+    }
+  })
+}
+
+const MM = 25.4
+
+/** A drawing of known size counts in millimetres; one without in shares of its height, until someone says. */
+function unitsOf({
+  pixels,
+  dpi,
+  size,
+  shape,
+}: {
+  readonly pixels: { readonly width: number; readonly height: number } | undefined
+  readonly dpi: number | undefined
+  readonly size: { readonly width: number; readonly height: number } | undefined
+  readonly shape: number
+}) {
+  if (pixels) return { across: pixels.width, down: pixels.height, ...(dpi === undefined ? {} : { dpi }) }
+  if (size) return { across: size.width, down: size.height, dpi: MM }
+  return { across: shape, down: 1 }
+}

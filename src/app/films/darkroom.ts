@@ -1,0 +1,66 @@
+import { join } from 'node:path'
+import { Worker } from 'node:worker_threads'
+import { proxy, type Remote, wrap } from 'comlink'
+import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs'
+import type { FilmsWorker, Report, SetOrder } from '@/workers/films'
+
+/** The thread that reads films; started when first needed, kept for what it remembers. */
+interface Thread {
+  readonly api: Remote<FilmsWorker>
+  readonly stop: () => Promise<unknown>
+  /** Rejects when the thread ends, so that no one waits for it in vain. */
+  readonly ended: Promise<never>
+}
+
+const shared = globalThis as {
+  orvintFilms?: Thread | undefined
+  orvintFilmLine?: Promise<unknown> | undefined
+}
+
+/** Someone gave up reading. */
+export class Cancelled extends Error {}
+
+function start(): Thread {
+  // The thread runs from the source, as the scripts do: a bundler need not know of it.
+  const source = ['src', 'workers', 'films.ts']
+  const worker = new Worker(join(process.cwd(), ...source), { execArgv: ['--import', 'tsx'] })
+  // The server may end while the thread waits for work.
+  worker.unref()
+  const ended = new Promise<never>((_, reject) => {
+    worker.on('error', reject)
+    worker.on('exit', () => reject(new Cancelled('The films were put away.')))
+  })
+  ended.catch(() => {
+    shared.orvintFilms = undefined
+  })
+  return { api: wrap<FilmsWorker>(nodeEndpoint(worker)), stop: () => worker.terminate(), ended }
+}
+
+/** Lets the thread do one thing after another. */
+export function inDarkroom<T>(act: (api: Remote<FilmsWorker>) => Promise<T>): Promise<T> {
+  const done = (shared.orvintFilmLine ?? Promise.resolve()).then(() => {
+    shared.orvintFilms ??= start()
+    const { api, ended } = shared.orvintFilms
+    return Promise.race([act(api), ended])
+  })
+  shared.orvintFilmLine = done.catch(() => undefined)
+  return done
+}
+
+/**
+ * Reads a set, telling how far it is.
+ *
+ * @throws Cancelled when `signal` says so: the thread is ended, and what it remembered is read again when needed
+ */
+export function readFilms(order: SetOrder, report: (r: Report) => void, signal: AbortSignal): Promise<void> {
+  return inDarkroom(async (api) => {
+    if (signal.aborted) throw new Cancelled()
+    const stop = () => void shared.orvintFilms?.stop()
+    signal.addEventListener('abort', stop, { once: true })
+    try {
+      await api.read(order, proxy(report))
+    } finally {
+      signal.removeEventListener('abort', stop)
+    }
+  })
+}

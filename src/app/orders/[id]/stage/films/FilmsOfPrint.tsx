@@ -1,0 +1,179 @@
+'use client'
+
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { type DragEvent, useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { useFormContext, useWatch } from 'react-hook-form'
+import type { Push } from '@/core/artwork'
+import type { InkColour, Order } from '@/core/order'
+import { TextButton } from '@/ui/Section'
+import { SeverityMark } from '@/ui/Severity'
+import { BASE_HEX, paintOf } from '../../../../films/paints'
+import { useOrder } from '../../orderContext'
+import { FilmTable } from './FilmTable'
+import { Findings } from './Findings'
+import { type Laid, LightTable } from './LightTable'
+import { Misregister } from './Misregister'
+import { ReadingMeter } from './ReadingMeter'
+import { UseReadings } from './UseReadings'
+import { useFilms } from './useFilms'
+
+const Input = chakra('input')
+const STILL: Push = { dx: 0, dy: 0, rotation: 0 }
+
+/** The films of a print on the light table, what was read off them, and what the print would show if they missed. */
+export function FilmsOfPrint({ at, id }: { readonly at: number; readonly id: string }) {
+  const { order, plan, run } = useOrder()
+  const { control } = useFormContext<Order>()
+  const inks = useWatch({ control, name: `placements.${at}.inks` })
+  const desk = useFilms(order.id, id)
+  const { table, progress, problems, coming, bring, read, cancel } = desk
+  const [over, setOver] = useState(false)
+  const picker = useRef<HTMLInputElement>(null)
+  const [hidden, setHidden] = useState<ReadonlySet<string>>(new Set())
+  const [pushing, setPushing] = useState<string>()
+  const [pushes, setPushes] = useState<Readonly<Record<string, Push>>>({})
+  const [spot, setSpot] = useState<{ readonly x: number; readonly y: number }>()
+
+  const reading = table?.reading
+  const sized = table?.films.filter((f) => f.dpi !== undefined).length ?? 0
+  const unread = sized > 0 && !reading
+  // Films that were just brought are read at once; a person who gave up starts again by hand.
+  const asked = useRef<string>(undefined)
+  useEffect(() => {
+    if (!table || !unread || coming || asked.current === table.set.key) return
+    asked.current = table.set.key
+    void read()
+  }, [table, unread, coming, read])
+
+  const inOrder = useMemo(() => {
+    const hits = plan && run?.placement.id === id ? plan.hits.map((h) => h.hit.id) : []
+    const place = (ink: InkColour) => {
+      const found = hits.indexOf(ink.id)
+      return found < 0 ? inks.indexOf(ink) : found
+    }
+    return [...inks].sort((a, b) => place(a) - place(b))
+  }, [inks, plan, run, id])
+  const laid = useMemo((): readonly Laid[] => {
+    const paints = [
+      { ink: 'base', hex: BASE_HEX, clear: false },
+      ...inOrder.map((ink) => ({ ink: ink.id, ...paintOf(ink) })),
+    ]
+    return paints.flatMap(({ ink, hex, clear }) => {
+      const film = table?.films.find((f) => f.ink === ink && f.dpi !== undefined)
+      return film && !hidden.has(film.id) ? [{ id: film.id, hex, clear, push: pushes[film.id] ?? STILL }] : []
+    })
+  }, [table, inOrder, hidden, pushes])
+
+  const push = useCallback(
+    (by: Push) =>
+      pushing !== undefined &&
+      setPushes((p) => {
+        const was = p[pushing] ?? STILL
+        return {
+          ...p,
+          [pushing]: { dx: was.dx + by.dx, dy: was.dy + by.dy, rotation: was.rotation + by.rotation },
+        }
+      }),
+    [pushing],
+  )
+  const drop = (e: DragEvent) => {
+    e.preventDefault()
+    setOver(false)
+    void bring([...e.dataTransfer.files])
+  }
+  const cloth = run?.placement.id === id ? run.lines[0]?.cloth.hex : order.lines[0]?.cloth.hex
+  const empty = table?.films.length === 0
+  return (
+    <Box
+      mb="5"
+      onDragOver={(e) => {
+        e.preventDefault()
+        setOver(true)
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={drop}
+      outline={over ? '3px solid' : undefined}
+      outlineColor="ink"
+      outlineOffset="4px"
+    >
+      <Flex gap="4" align="baseline" mb="2" wrap="wrap">
+        <Box fontWeight="650">Films</Box>
+        <Box color="soft" fontSize="0.9rem">
+          {empty
+            ? 'Drop one file for each colour here, or one document: PNG, TIFF, SVG, PDF.'
+            : 'More can be dropped here.'}
+        </Box>
+        <Box ml="auto">
+          <TextButton onClick={() => picker.current?.click()}>Bring films …</TextButton>
+          <Input
+            ref={picker}
+            type="file"
+            multiple
+            accept=".png,.tif,.tiff,.svg,.pdf"
+            aria-label={`Films of print ${id}`}
+            tabIndex={-1}
+            srOnly
+            onChange={(e) => {
+              void bring([...(e.target.files ?? [])])
+              e.target.value = ''
+            }}
+          />
+        </Box>
+      </Flex>
+      {problems.map((p) => (
+        <Box key={p} role="alert" bg="raised" px="3" py="1.5" mb="2">
+          <SeverityMark severity="Stop" /> {p}
+        </Box>
+      ))}
+      {coming !== undefined && <Box role="status">Bringing in {coming} …</Box>}
+      {progress && table && <ReadingMeter progress={progress} films={table.films} onCancel={cancel} />}
+      {table && !empty && (
+        <>
+          {laid.length > 0 && (
+            <LightTable
+              base={desk.base}
+              set={table.set}
+              print={reading?.print ?? progress?.print}
+              cloth={cloth ?? '#808080'}
+              laid={laid}
+              pushing={pushing}
+              onPush={push}
+              spot={spot}
+            />
+          )}
+          <FilmTable
+            desk={desk}
+            inks={inks}
+            facts={reading ?? progress}
+            hidden={hidden}
+            onHide={(film) =>
+              setHidden((h) => new Set(h.has(film) ? [...h].filter((x) => x !== film) : [...h, film]))
+            }
+            onSpot={setSpot}
+          />
+          {unread && !progress && !coming && (
+            <Flex gap="3" align="baseline" mt="2">
+              <SeverityMark severity="Watch" /> These films were not read.
+              <TextButton onClick={() => void read()}>Read them</TextButton>
+            </Flex>
+          )}
+          {reading && (
+            <>
+              <Findings desk={desk} inks={inks} reading={reading} onSpot={setSpot} />
+              <UseReadings at={at} films={table.films} reading={reading} />
+              <Misregister
+                desk={desk}
+                inks={inks}
+                reading={reading}
+                pushing={pushing}
+                onChoose={setPushing}
+                pushes={pushes}
+                onPushes={setPushes}
+              />
+            </>
+          )}
+        </>
+      )}
+    </Box>
+  )
+}

@@ -1,0 +1,95 @@
+import { Box, Flex } from '@chakra-ui/react'
+import { because, q, settled, tell } from '@/core/advice'
+import { baseFindings, filmFindings, READING_RULES } from '@/core/artwork'
+import type { InkColour } from '@/core/order'
+import type { Reading } from '@/store/films'
+import { AskNumber } from '@/ui/AskNumber'
+import { Measure } from '@/ui/Measure'
+import { TextButton } from '@/ui/Section'
+import { SeverityMark } from '@/ui/Severity'
+import { useSettings } from '@/ui/settings'
+import { useOrder } from '../../orderContext'
+import type { FilmsDesk } from './useFilms'
+import { useMeasure } from './useMeasure'
+
+interface Props {
+  readonly desk: FilmsDesk
+  readonly inks: readonly InkColour[]
+  readonly reading: Reading
+  readonly onSpot: (spot: { readonly x: number; readonly y: number }) => void
+}
+
+/** What is wrong with the films, or worth knowing, before a screen is burnt. */
+export function Findings({ desk, inks, reading, onSpot }: Props) {
+  const { plan } = useOrder()
+  const { units } = useSettings()
+  const films = desk.table?.films.filter((f) => reading.films.includes(f.id)) ?? []
+  const at = (ink: string) => films.findIndex((f) => f.ink === ink)
+  const base = at('base')
+  const needing = inks.filter((i) => {
+    const own = plan?.colours.find((c) => c.inkId === i.id)
+    return !own || settled(own.base) !== 'none'
+  })
+  const numbers = (list: readonly InkColour[]) => list.map((i) => at(i.id)).filter((n) => n >= 0)
+  const question =
+    base < 0
+      ? undefined
+      : { base, needing: numbers(needing), others: numbers(inks.filter((i) => !needing.includes(i))) }
+  const under = useMeasure(desk.base, desk.table?.set.key ?? '', question)?.base
+  const found = [
+    ...filmFindings(
+      reading.facts,
+      reading.films.map((id) => films.find((f) => f.id === id)?.name ?? id),
+    ),
+    ...(under ? baseFindings(under) : []),
+  ]
+  const places: Readonly<Record<string, { readonly x: number; readonly y: number } | undefined>> = {
+    BASE_OPEN: under?.uncovered.places[0],
+    BASE_PEEPS: under?.peep.places[0],
+    BASE_BARE: under?.bare.places[0],
+    BASE_NEEDLESS: under?.needless.places[0],
+  }
+  return (
+    <Box mt="4">
+      {under?.choke && (
+        <Flex gap="3" align="baseline" mb="1">
+          <Box fontWeight="650">Base choked by</Box>
+          <Box fontSize="1.3rem" fontWeight="650">
+            <AskNumber
+              label="Choke of the base"
+              reasons={[
+                because(READING_RULES, 'BASE_CHOKE', {
+                  median: q('fine', under.choke.median),
+                  least: q('fine', under.choke.least),
+                  most: q('fine', under.choke.most),
+                }),
+              ]}
+            >
+              <Measure kind="fine" value={under.choke.median} />
+            </AskNumber>
+          </Box>
+          <Box color="soft">
+            <Measure kind="fine" value={under.choke.least} /> to{' '}
+            <Measure kind="fine" value={under.choke.most} />
+          </Box>
+        </Flex>
+      )}
+      {found.map((reason) => (
+        <Flex key={`${reason.rule} ${JSON.stringify(reason.inputs)}`} gap="2" align="baseline" py="0.5">
+          {reason.severity ? <SeverityMark severity={reason.severity} /> : null}
+          <Box as="span">{tell(reason, units)}</Box>
+          {places[reason.rule] && (
+            <TextButton
+              onClick={() => {
+                const place = places[reason.rule]
+                if (place) onSpot(place)
+              }}
+            >
+              where
+            </TextButton>
+          )}
+        </Flex>
+      ))}
+    </Box>
+  )
+}

@@ -1,0 +1,252 @@
+'use client'
+
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import {
+  type KeyboardEvent,
+  type PointerEvent,
+  useCallback,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react'
+import type { Push, Rectangle } from '@/core/artwork'
+import { useSettings } from '@/ui/settings'
+import { TILE, Tiles } from './tiles'
+import type { Films } from './useFilms'
+
+const Canvas = chakra('canvas')
+const Button = chakra('button')
+
+/** A film as it lies on the table. */
+export interface Laid {
+  readonly id: string
+  readonly hex: string
+  readonly clear: boolean
+  readonly push: Push
+}
+
+interface Props {
+  readonly base: string
+  readonly set: Films['set']
+  readonly print: Rectangle | undefined
+  readonly cloth: string
+  /** From the bottom up. */
+  readonly laid: readonly Laid[]
+  /** The film that arrows and drag push; none moves the view. */
+  readonly pushing: string | undefined
+  readonly onPush: (by: Push) => void
+  /** A place to mark, in metres from the top left of the film. */
+  readonly spot: { readonly x: number; readonly y: number } | undefined
+}
+
+const HEIGHT = 430
+const SMALLEST = 5
+const ZOOMS = { fit: 'Whole print', '1': '1:1', '8': '8:1' } as const
+/** Steps of the arrow keys in metres and radians; with Shift ten of them. */
+const STEP = 0.00005
+const TURN = 0.0005
+
+interface View {
+  /** Shown pixels for one of the film. */
+  readonly scale: number
+  /** Pixel of the film in the middle of the table. */
+  readonly x: number
+  readonly y: number
+}
+
+/** The films of a print laid on each other in their inks, on their cloth. */
+export function LightTable({ base, set, print, cloth, laid, pushing, onPush, spot }: Props) {
+  const canvas = useRef<HTMLCanvasElement>(null)
+  const [width, setWidth] = useState(0)
+  const [view, setView] = useState<View>()
+  const [come, setCome] = useState(0)
+  const safe = useSettings().mode === 'safelight'
+  const tiles = useMemo(() => new Tiles(base, set.key, () => setCome((n) => n + 1)), [base, set.key])
+  const px = 0.0254 / set.dpi
+
+  const whole = useCallback((): View => {
+    const box = print ?? { x: 0, y: 0, width: set.width * px, height: set.height * px }
+    const scale = Math.min(width / (box.width / px), HEIGHT / (box.height / px)) * 0.94
+    return { scale, x: (box.x + box.width / 2) / px, y: (box.y + box.height / 2) / px }
+  }, [print, set, px, width])
+
+  useEffect(() => {
+    const own = canvas.current?.parentElement
+    if (!own) return
+    const watch = new ResizeObserver(() => setWidth(own.clientWidth))
+    watch.observe(own)
+    return () => watch.disconnect()
+  }, [])
+  useEffect(() => {
+    if (width > 0) setView(whole())
+  }, [whole, width])
+  useEffect(() => {
+    if (spot) setView({ scale: 4, x: spot.x / px, y: spot.y / px })
+  }, [spot, px])
+
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a tile that came is drawn
+  useEffect(() => {
+    const context = canvas.current?.getContext('2d')
+    if (!context || !view) return
+    const frame = requestAnimationFrame(() => draw(context, width, view, set, px, cloth, laid, tiles, spot))
+    return () => cancelAnimationFrame(frame)
+  }, [width, view, set, px, cloth, laid, tiles, come, spot])
+
+  const zoom = (factor: number) => setView((v) => v && { ...v, scale: clamp(v.scale * factor) })
+  useEffect(() => {
+    const own = canvas.current
+    // The browser's own listener: React's may not keep the page from scrolling.
+    const turn = (e: WheelEvent) => {
+      e.preventDefault()
+      setView((v) => v && { ...v, scale: clamp(v.scale * (e.deltaY < 0 ? 1.15 : 1 / 1.15)) })
+    }
+    own?.addEventListener('wheel', turn, { passive: false })
+    return () => own?.removeEventListener('wheel', turn)
+  }, [])
+  const drag = useRef<{ x: number; y: number }>(undefined)
+  const move = (e: PointerEvent) => {
+    const from = drag.current
+    if (!from || !view) return
+    const dx = (e.clientX - from.x) / view.scale
+    const dy = (e.clientY - from.y) / view.scale
+    drag.current = { x: e.clientX, y: e.clientY }
+    if (pushing) onPush({ dx: dx * px, dy: dy * px, rotation: 0 })
+    else setView({ ...view, x: view.x - dx, y: view.y - dy })
+  }
+  const keys = (e: KeyboardEvent) => {
+    if (e.ctrlKey || e.metaKey || e.altKey || !view) return
+    const many = e.shiftKey ? 10 : 1
+    const [x, y] = ARROWS[e.key] ?? [0, 0]
+    if (e.key === '+' || e.key === '=') zoom(1.4)
+    else if (e.key === '-') zoom(1 / 1.4)
+    else if (pushing && (e.key === '[' || e.key === ']'))
+      onPush({ dx: 0, dy: 0, rotation: (e.key === '[' ? -TURN : TURN) * many })
+    else if (x !== 0 || y !== 0) {
+      if (pushing) onPush({ dx: x * STEP * many, dy: y * STEP * many, rotation: 0 })
+      else setView({ ...view, x: view.x + (x * 40) / view.scale, y: view.y + (y * 40) / view.scale })
+    } else return
+    e.preventDefault()
+    e.stopPropagation()
+  }
+  const scaleOf = (name: keyof typeof ZOOMS) => (name === 'fit' ? undefined : Number(name))
+  return (
+    <Box>
+      <Box boxShadow="0 0 0 1px {colors.rule}">
+        <Canvas
+          ref={canvas}
+          width={width}
+          height={HEIGHT}
+          display="block"
+          tabIndex={0}
+          role="application"
+          aria-label={
+            pushing
+              ? 'Light table: arrows push the film, with Shift further; square brackets turn it; plus and minus zoom'
+              : 'Light table: arrows move, plus and minus zoom'
+          }
+          cursor={pushing ? 'move' : 'grab'}
+          touchAction="none"
+          style={safe ? { filter: 'url(#amber)' } : {}}
+          onKeyDown={keys}
+          onPointerDown={(e) => {
+            drag.current = { x: e.clientX, y: e.clientY }
+            e.currentTarget.setPointerCapture(e.pointerId)
+          }}
+          onPointerMove={move}
+          onPointerUp={() => {
+            drag.current = undefined
+          }}
+        />
+      </Box>
+      <Flex gap="4" mt="1.5" align="baseline" fontSize="0.9rem">
+        {(Object.keys(ZOOMS) as (keyof typeof ZOOMS)[]).map((name) => (
+          <Button
+            key={name}
+            type="button"
+            cursor="pointer"
+            textDecoration="underline"
+            textUnderlineOffset="3px"
+            onClick={() =>
+              setView((v) => (name === 'fit' ? whole() : v && { ...v, scale: scaleOf(name) ?? 1 }))
+            }
+          >
+            {ZOOMS[name]}
+          </Button>
+        ))}
+        <Box color="soft" ml="auto">
+          {view && `${Number(view.scale.toPrecision(2))} : 1`}
+        </Box>
+      </Flex>
+    </Box>
+  )
+}
+
+const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+}
+
+const clamp = (scale: number) => Math.min(16, Math.max(0.02, scale))
+
+function draw(
+  context: CanvasRenderingContext2D,
+  width: number,
+  view: View,
+  set: Films['set'],
+  px: number,
+  cloth: string,
+  laid: readonly Laid[],
+  tiles: Tiles,
+  spot: Props['spot'],
+): void {
+  context.setTransform(1, 0, 0, 1, 0, 0)
+  context.globalCompositeOperation = 'source-over'
+  context.fillStyle = cloth
+  context.fillRect(0, 0, width, HEIGHT)
+  context.imageSmoothingEnabled = view.scale < 2
+  const level = Math.min(SMALLEST, Math.max(0, Math.floor(-Math.log2(view.scale))))
+  const side = TILE * 2 ** level
+  // Pushed films reach in from a little outside.
+  const margin = 20 / view.scale
+  const first = (middle: number, half: number) => Math.max(0, Math.floor((middle - half - margin) / side))
+  const last = (middle: number, half: number, most: number) =>
+    Math.min(Math.ceil(most / side) - 1, Math.floor((middle + half + margin) / side))
+  const [halfX, halfY] = [width / 2 / view.scale, HEIGHT / 2 / view.scale]
+  for (const { id, hex, clear, push } of laid) {
+    context.setTransform(
+      view.scale,
+      0,
+      0,
+      view.scale,
+      width / 2 - view.x * view.scale,
+      HEIGHT / 2 - view.y * view.scale,
+    )
+    context.translate(push.dx / px + set.width / 2, push.dy / px + set.height / 2)
+    context.rotate(push.rotation)
+    context.translate(-set.width / 2, -set.height / 2)
+    context.globalCompositeOperation = clear ? 'multiply' : 'source-over'
+    for (let y = first(view.y, halfY); y <= last(view.y, halfY, set.height); y++)
+      for (let x = first(view.x, halfX); x <= last(view.x, halfX, set.width); x++) {
+        const tile = tiles.get(id, level, x, y, hex)
+        if (tile) context.drawImage(tile, x * side, y * side, side, side)
+      }
+  }
+  if (!spot) return
+  context.setTransform(1, 0, 0, 1, 0, 0)
+  context.globalCompositeOperation = 'source-over'
+  const at = {
+    x: width / 2 + (spot.x / px - view.x) * view.scale,
+    y: HEIGHT / 2 + (spot.y / px - view.y) * view.scale,
+  }
+  for (const [colour, wide] of [
+    ['#000', 5],
+    ['#fff', 2],
+  ] as const) {
+    context.strokeStyle = colour
+    context.lineWidth = wide
+    context.strokeRect(at.x - 22, at.y - 22, 44, 44)
+  }
+}

@@ -1,0 +1,186 @@
+import { because, q, type Reason, ruleTable } from '../advice'
+import type { BaseFacts, FilmFacts, PairFacts, Rectangle } from './set'
+
+export const READING_RULES = ruleTable({
+  READ_COVERAGE: {
+    says: '{ink} of ink on the film, of the {print} that all films of this print fill together; greys count by their share.',
+    source: 'geometry',
+  },
+  READ_LINE: {
+    says: '{width}: the lowest tenth of the thinnest lines that run for a millimetre. Indicative on busy art; none is said above 1.5 mm.',
+    source: 'geometry',
+  },
+  READ_GAP: {
+    says: '{width}: the lowest tenth of the thinnest gaps that run for a millimetre. Indicative on busy art.',
+    source: 'geometry',
+  },
+  READ_RULING: {
+    says: '{ruling} at {angle}: what repeats in windows of the film, dots from {least} to {most}. Confidence {confidence}.',
+    source: 'geometry',
+  },
+  READ_TRAP: {
+    says: '{least} on all but a twentieth of the shared edge, {median} on half of it, {most} at the most; read to about half a pixel.',
+    source: 'geometry',
+  },
+  READ_APART: { says: '{gap}: the nearest the two come over a millimetre of edge.', source: 'geometry' },
+  READ_ROUGH: { says: 'About {gap}: far from each other, read to a millimetre.', source: 'geometry' },
+  READ_OPENED: {
+    says: '{open} of {edge} of shared edge gapes once the films are pushed so; the gap stays below {widest}.',
+    source: 'geometry',
+  },
+  READ_EXPOSED: {
+    says: 'With a miss of {tolerance}, {cloth} of the shared edge can show cloth and {base} can show base; {more} more trap would close it.',
+    source: 'geometry',
+  },
+  MARKS_NONE: {
+    says: 'No registration marks are shared by the films: nothing tells whether they lie alike.',
+    source: 'common practice',
+    severity: 'Watch',
+  },
+  MARKS_AGREE: { says: '{count} marks, in one place on every film to {worst}.', source: 'geometry' },
+  MARKS_MISSING: {
+    says: '{film} lacks marks that the other films carry.',
+    source: 'common practice',
+    severity: 'Watch',
+  },
+  MARKS_SHIFTED: {
+    says: '{film} lies {dx} across and {dy} down from the others on its sheet; it is laid back by its marks here.',
+    source: 'geometry',
+    severity: 'Note',
+  },
+  MARKS_TURNED: {
+    says: '{film} is turned by {angle} against the others: its marks cannot meet. Export it again.',
+    source: 'geometry',
+    severity: 'Stop',
+  },
+  MARKS_STRETCHED: {
+    says: '{film} is {percent} of the size of the others: {off} off at the marks. Export it again.',
+    source: 'geometry',
+    severity: 'Stop',
+  },
+  FILM_NEGATIVE: {
+    says: '{film} was taken for light ink on a dark ground. Say so if it is not.',
+    source: 'geometry',
+    severity: 'Note',
+  },
+  FILM_EMPTY: { says: '{film} prints nothing.', source: 'geometry', severity: 'Watch' },
+  FILM_SPECKS: {
+    says: '{film} carries {count} specks and pinholes of a single pixel.',
+    source: 'geometry',
+    severity: 'Note',
+  },
+  BASE_OPEN: {
+    says: '{area} of colour that needs a base has none under it, beyond half a millimetre from the base.',
+    source: 'geometry',
+    severity: 'Watch',
+  },
+  BASE_PEEPS: {
+    says: '{area} of base stands out beside its colours, with no error at all.',
+    source: 'geometry',
+    severity: 'Watch',
+  },
+  BASE_BARE: {
+    says: '{area} of base has no colour on it: it shows as white, or should have been knocked out.',
+    source: 'common practice',
+    severity: 'Note',
+  },
+  BASE_NEEDLESS: {
+    says: '{area} of base lies under colours that need none and could be knocked out.',
+    source: 'common practice',
+    severity: 'Note',
+  },
+  BASE_CHOKE: {
+    says: 'The base stays {median} inside its colours on half of their edge; {least} to {most} on all but a tenth.',
+    source: 'geometry',
+  },
+})
+
+/** Off its marks by more than this, a film cannot register: 0.15 mm. */
+const MEETS = 0.00015
+const SHIFTED = 0.0001
+const MANY_SPECKS = 20
+/** Smaller areas are the rim of pixels. */
+const AREA = 0.5e-6
+
+/** What of a base is worth saying, worst first. */
+export function baseFindings(base: BaseFacts): readonly Reason[] {
+  const say = (rule: 'BASE_OPEN' | 'BASE_PEEPS' | 'BASE_BARE' | 'BASE_NEEDLESS', area: number) =>
+    area > AREA ? [because(READING_RULES, rule, { area: q('fineArea', area) })] : []
+  return [
+    ...say('BASE_OPEN', base.uncovered.area),
+    ...say('BASE_PEEPS', base.peep.area),
+    ...say('BASE_BARE', base.bare.area),
+    ...say('BASE_NEEDLESS', base.needless.area),
+  ]
+}
+
+/**
+ * What is wrong with films, or worth knowing, before a screen is burnt.
+ *
+ * @param names of the films, in the order of `facts`
+ */
+export function filmFindings(facts: readonly FilmFacts[], names: readonly string[]): readonly Reason[] {
+  const say = (rule: keyof typeof READING_RULES, inputs: Parameters<typeof because>[2]) =>
+    because(READING_RULES, rule, inputs)
+  const most = Math.max(0, ...facts.map((f) => f.marks.length))
+  const found: Reason[] = facts.length > 1 && most < 2 ? [say('MARKS_NONE', {})] : []
+  facts.forEach((f, i) => {
+    const film = names[i] ?? `Film ${i + 1}`
+    if (f.negative) found.push(say('FILM_NEGATIVE', { film }))
+    if (!f.box) found.push(say('FILM_EMPTY', { film }))
+    if (f.specks > MANY_SPECKS) found.push(say('FILM_SPECKS', { film, count: q('count', f.specks) }))
+    if (most >= 2 && f.marks.length < most) found.push(say('MARKS_MISSING', { film }))
+    const m = f.misfit
+    if (!m) return
+    const half = Math.hypot(f.width, f.height) / 2
+    if (Math.abs(m.rotation) * half > MEETS)
+      found.push(say('MARKS_TURNED', { film, angle: q('turn', m.rotation) }))
+    if (Math.abs(m.scale - 1) * half > MEETS)
+      found.push(
+        say('MARKS_STRETCHED', {
+          film,
+          percent: q('share', m.scale),
+          off: q('fine', Math.abs(m.scale - 1) * half),
+        }),
+      )
+    if (Math.hypot(m.dx, m.dy) > SHIFTED)
+      found.push(say('MARKS_SHIFTED', { film, dx: q('fine', m.dx), dy: q('fine', m.dy) }))
+  })
+  if (most >= 2 && facts.length > 1 && !found.some((r) => r.rule.startsWith('MARKS')))
+    found.push(
+      say('MARKS_AGREE', {
+        count: q('count', most),
+        worst: q('fine', Math.max(...facts.map((f) => f.misfit?.worst ?? 0))),
+      }),
+    )
+  const rank = { Stop: 0, Watch: 1, Note: 2 }
+  return found.sort((a, b) => (a.severity ? rank[a.severity] : 3) - (b.severity ? rank[b.severity] : 3))
+}
+
+/** What the films say of a colour, as an order tells it. */
+export interface FilmWords {
+  readonly coverage: number
+  readonly ruling: number | undefined
+}
+
+/** Halftone of less area than this is a corner of something else: 1 cm2. */
+const TINTED = 1e-4
+
+/** Coverage of the print's rectangle, and the ruling of what is mostly tinted. */
+export function wordsOf(facts: FilmFacts, print: Rectangle): FilmWords {
+  const [screen] = [...facts.halftones].sort((a, b) => b.area - a.area)
+  return {
+    coverage: facts.inkArea / (print.width * print.height),
+    ruling: screen && screen.area > TINTED ? screen.ruling : undefined,
+  }
+}
+
+/** How an order tells of two films that meet; undefined when they stay apart. */
+export function relationOf(
+  pair: PairFacts,
+): { readonly how: 'touch' | 'overlap' | 'blend'; readonly width?: number } | undefined {
+  if (pair.how === 'apart') return undefined
+  if (pair.how === 'touching') return { how: 'touch' }
+  if (pair.how === 'blending') return { how: 'blend' }
+  return { how: 'overlap', ...(pair.trap ? { width: pair.trap.median } : {}) }
+}

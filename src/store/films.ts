@@ -1,0 +1,202 @@
+import { createHash } from 'node:crypto'
+import { createReadStream } from 'node:fs'
+import { mkdir, rename, rm } from 'node:fs/promises'
+import { join } from 'node:path'
+import type { FilmFacts, PairFacts, Rectangle } from '@/core/artwork'
+import { type Database, dataFolder } from './database'
+import type { Tables } from './schema'
+
+/** One separation as it was brought: a page of a file, for one colour of a print. */
+export interface StoredFilm {
+  readonly id: string
+  /** An ink of the print, `base`, or empty while no one said. */
+  readonly ink: string
+  readonly name: string
+  /** SHA-256 of the file; its copy in the data folder bears this name. */
+  readonly hash: string
+  readonly page: number
+  /** Size in pixels, or in the units of a drawing. */
+  readonly across: number
+  readonly down: number
+  /** Pixels or units per inch; undefined while no one said. */
+  readonly dpi?: number
+  readonly raster: boolean
+  /** Light on dark, when a person said so. */
+  readonly negative?: boolean
+}
+
+/** What was read off the films of a print; facts and pairs count in the order of `films`. */
+export interface Reading {
+  readonly films: readonly string[]
+  readonly facts: readonly FilmFacts[]
+  readonly pairs: readonly PairFacts[]
+  readonly print: Rectangle | undefined
+  readonly reference: number
+}
+
+const folder = () => join(dataFolder(), 'films')
+
+export const filmFile = (hash: string): string => join(folder(), hash)
+
+/** A new place for a file that is still coming in. */
+export async function incomingFile(): Promise<string> {
+  await mkdir(folder(), { recursive: true })
+  return join(folder(), `incoming-${crypto.randomUUID()}`)
+}
+
+/** Keeps a file that came in under the name of its content. */
+export async function keepFile(incoming: string): Promise<string> {
+  const hash = createHash('sha256')
+  for await (const chunk of createReadStream(incoming)) hash.update(chunk)
+  const name = hash.digest('hex')
+  await rename(incoming, filmFile(name))
+  return name
+}
+
+export const dropFile = (path: string): Promise<void> => rm(path, { force: true })
+
+const filmOf = (r: Tables['film']): StoredFilm => ({
+  id: r.id,
+  ink: r.ink,
+  name: r.name,
+  hash: r.hash,
+  page: r.page,
+  across: r.across,
+  down: r.down,
+  raster: r.raster === 1,
+  ...(r.dpi === null ? {} : { dpi: r.dpi }),
+  ...(r.negative === null ? {} : { negative: r.negative === 1 }),
+})
+
+/** The films of one print, or of all prints of an order by print. */
+export async function loadFilms(
+  db: Database,
+  orderId: string,
+): Promise<Readonly<Record<string, readonly StoredFilm[]>>> {
+  const rows = await db
+    .selectFrom('film')
+    .selectAll()
+    .where('order_id', '=', orderId)
+    .orderBy('place')
+    .execute()
+  const prints: Record<string, StoredFilm[]> = {}
+  for (const row of rows) {
+    const films = prints[row.placement_id] ?? []
+    films.push(filmOf(row))
+    prints[row.placement_id] = films
+  }
+  return prints
+}
+
+/** Adds films at the end; a film of a colour that has one takes its place. */
+export async function addFilms(
+  db: Database,
+  orderId: string,
+  placementId: string,
+  films: readonly Omit<StoredFilm, 'id'>[],
+): Promise<void> {
+  await db.transaction().execute(async (tx) => {
+    const here = tx.selectFrom('film').where('order_id', '=', orderId).where('placement_id', '=', placementId)
+    for (const { ink, name, hash, page, across, down, dpi, raster, negative } of films) {
+      if (ink !== '')
+        await tx
+          .deleteFrom('film')
+          .where('order_id', '=', orderId)
+          .where('placement_id', '=', placementId)
+          .where('ink', '=', ink)
+          .execute()
+      const { last } = await here.select((e) => e.fn.max('place').as('last')).executeTakeFirstOrThrow()
+      await tx
+        .insertInto('film')
+        .values({
+          order_id: orderId,
+          placement_id: placementId,
+          id: crypto.randomUUID().slice(0, 8),
+          place: (last ?? -1) + 1,
+          ink,
+          name,
+          hash,
+          page,
+          across,
+          down,
+          dpi: dpi ?? null,
+          raster: Number(raster),
+          negative: negative === undefined ? null : Number(negative),
+        })
+        .execute()
+    }
+  })
+}
+
+export type FilmChange = {
+  readonly [K in 'ink' | 'dpi' | 'negative']?: StoredFilm[K] | undefined
+}
+
+/** Corrects what a film is. Says whether it was there. */
+export async function changeFilm(
+  db: Database,
+  orderId: string,
+  placementId: string,
+  id: string,
+  { ink, dpi, negative }: FilmChange,
+): Promise<boolean> {
+  const { numUpdatedRows } = await db
+    .updateTable('film')
+    .set({
+      ...(ink === undefined ? {} : { ink }),
+      ...(dpi === undefined ? {} : { dpi }),
+      ...(negative === undefined ? {} : { negative: Number(negative) }),
+    })
+    .where('order_id', '=', orderId)
+    .where('placement_id', '=', placementId)
+    .where('id', '=', id)
+    .executeTakeFirst()
+  return numUpdatedRows > 0n
+}
+
+/** Takes a film off its print; the file stays, as another order may use it. */
+export const removeFilm = async (
+  db: Database,
+  orderId: string,
+  placementId: string,
+  id: string,
+): Promise<void> => {
+  await db
+    .deleteFrom('film')
+    .where('order_id', '=', orderId)
+    .where('placement_id', '=', placementId)
+    .where('id', '=', id)
+    .execute()
+}
+
+/** What was read, if it was read off just these films. */
+export async function loadReading(
+  db: Database,
+  orderId: string,
+  placementId: string,
+  stamp: string,
+): Promise<Reading | undefined> {
+  const row = await db
+    .selectFrom('film_reading')
+    .select('facts')
+    .where('order_id', '=', orderId)
+    .where('placement_id', '=', placementId)
+    .where('stamp', '=', stamp)
+    .executeTakeFirst()
+  return row && (JSON.parse(row.facts) as Reading)
+}
+
+export async function saveReading(
+  db: Database,
+  orderId: string,
+  placementId: string,
+  stamp: string,
+  reading: Reading,
+): Promise<void> {
+  const facts = JSON.stringify(reading)
+  await db
+    .insertInto('film_reading')
+    .values({ order_id: orderId, placement_id: placementId, stamp, facts })
+    .onConflict((c) => c.columns(['order_id', 'placement_id']).doUpdateSet({ stamp, facts }))
+    .execute()
+}

@@ -1,0 +1,219 @@
+/** Reads films in a thread of its own, one set at a time, and cuts what previews need out of those it keeps. */
+import { readFile } from 'node:fs/promises'
+import { parentPort } from 'node:worker_threads'
+import { expose } from 'comlink'
+import nodeEndpoint, { type NodeEndpoint } from 'comlink/dist/esm/node-adapter.mjs'
+import sharp from 'sharp'
+import {
+  type BaseFacts,
+  baseOf,
+  type ExposureFacts,
+  exposures,
+  type FilmFacts,
+  type FilmSet,
+  type GreyImage,
+  meetingOf,
+  type OpenedFacts,
+  opened,
+  type PairFacts,
+  type Push,
+  pairsOf,
+  type Rectangle,
+  readFilm,
+  SMALLEST,
+  settle,
+  sharesOf,
+} from '@/core/artwork'
+import { decodeFilm, type FilmPage, FilmProblem, filmPages } from '@/formats/film'
+
+/** Films to be laid on each other, all drawn at one resolution on one sheet. */
+export interface SetOrder {
+  /** Names the films and how they are drawn. */
+  readonly key: string
+  readonly dpi: number
+  /** Pixels of the sheet. */
+  readonly width: number
+  readonly height: number
+  readonly films: readonly {
+    readonly path: string
+    readonly page: number
+    readonly width: number
+    readonly height: number
+    readonly negative?: boolean
+  }[]
+}
+
+/** What comes back while films are read. */
+export type Report =
+  | { readonly step: 'reading'; readonly film: number }
+  | { readonly step: 'read'; readonly film: number }
+  | {
+      readonly step: 'films'
+      readonly facts: readonly FilmFacts[]
+      readonly print: Rectangle | undefined
+      readonly reference: number
+    }
+  | { readonly step: 'pair'; readonly pair: PairFacts }
+  | { readonly step: 'wrong'; readonly film: number; readonly problem: string }
+
+/** A film's colour in a composed picture. */
+export interface Paint {
+  readonly hex: string
+  /** Lets what lies below shine through, as process inks do. */
+  readonly clear: boolean
+}
+
+/** Sets kept in memory: a few prints someone goes back and forth between. */
+const KEPT = 3
+const sets = new Map<string, FilmSet>()
+
+/** On a larger sheet than its own a film lies at the top left. */
+function onSheet(image: GreyImage, width: number, height: number, clear: number): GreyImage {
+  if (image.width === width && image.height === height) return image
+  const grey = new Uint8Array(width * height).fill(clear)
+  for (let y = 0; y < Math.min(height, image.height); y++)
+    grey.set(image.grey.subarray(y * image.width, y * image.width + Math.min(width, image.width)), y * width)
+  return { width, height, grey }
+}
+
+async function readSet(order: SetOrder, report?: (r: Report) => void): Promise<FilmSet | undefined> {
+  const films = []
+  let wrong = false
+  for (const [i, { path, page, width, height, negative }] of order.films.entries()) {
+    report?.({ step: 'reading', film: i })
+    try {
+      const image = await decodeFilm(new Uint8Array(await readFile(path)), page, width, height)
+      films.push(readFilm(onSheet(image, order.width, order.height, negative ? 0 : 255), order.dpi, negative))
+      report?.({ step: 'read', film: i })
+    } catch (error) {
+      if (!(error instanceof FilmProblem)) throw error
+      wrong = true
+      report?.({ step: 'wrong', film: i, problem: error.message })
+    }
+  }
+  return wrong ? undefined : settle(films)
+}
+
+/** A set from memory, or read again. */
+async function known(order: SetOrder, report?: (r: Report) => void): Promise<FilmSet | undefined> {
+  const set = sets.get(order.key) ?? (await readSet(order, report))
+  if (!set) return undefined
+  sets.delete(order.key)
+  sets.set(order.key, set)
+  for (const key of [...sets.keys()].slice(0, -KEPT)) sets.delete(key)
+  return set
+}
+
+const TILE = 256
+/** Clear border of a picture, as a share of the print. */
+const BORDER = 0.06
+
+const channels = (hex: string) => [1, 3, 5].map((at) => Number.parseInt(hex.slice(at, at + 2), 16))
+
+const api = {
+  /** @returns pages, or none and what is wrong with the file */
+  async pages(path: string): Promise<{ readonly pages: readonly FilmPage[]; readonly problem: string }> {
+    try {
+      return { pages: await filmPages(new Uint8Array(await readFile(path))), problem: '' }
+    } catch (error) {
+      if (error instanceof FilmProblem) return { pages: [], problem: error.message }
+      throw error
+    }
+  },
+
+  /** Reads all films and how each two of them meet. */
+  async read(order: SetOrder, report: (r: Report) => void): Promise<void> {
+    const set = await known(order, report)
+    if (!set) return
+    report({ step: 'films', facts: set.facts, print: set.print, reference: set.reference })
+    for (const [a, b] of pairsOf(set.arts.map((_, i) => i))) {
+      report({ step: 'pair', pair: meetingOf(set, a, b) })
+      // Lets a word from outside come in between.
+      await new Promise((resume) => setImmediate(resume))
+    }
+  },
+
+  async base(
+    order: SetOrder,
+    base: number,
+    needing: readonly number[],
+    others: readonly number[],
+  ): Promise<BaseFacts | undefined> {
+    const set = await known(order)
+    return set && baseOf(set, base, needing, others)
+  },
+
+  async exposed(
+    order: SetOrder,
+    base: number | undefined,
+    tolerance: number,
+  ): Promise<readonly ExposureFacts[]> {
+    const set = await known(order)
+    return set ? exposures(set, base, tolerance) : []
+  },
+
+  async pushed(order: SetOrder, pushes: readonly Push[]): Promise<readonly OpenedFacts[]> {
+    const set = await known(order)
+    return set ? opened(set, pushes) : []
+  },
+
+  /** Ink of one tile of 256 x 256, a byte each; undefined where there is none. */
+  async tile(
+    order: SetOrder,
+    film: number,
+    level: number,
+    x: number,
+    y: number,
+  ): Promise<Uint8Array | undefined> {
+    const print = (await known(order))?.arts[film]?.print
+    const shares = print && sharesOf(print, level, x * TILE, y * TILE, TILE, TILE)
+    return shares?.some((s) => s > 0) ? shares : undefined
+  },
+
+  /** The print as it will look on the cloth, as a PNG of a given width; undefined for empty films. */
+  async picture(
+    order: SetOrder,
+    films: readonly (Paint & { readonly film: number })[],
+    cloth: string,
+    width: number,
+  ): Promise<Uint8Array | undefined> {
+    const set = await known(order)
+    if (!set?.print) return undefined
+    const px = order.dpi / 0.0254
+    const border = Math.max(set.print.width, set.print.height) * BORDER
+    const wide = (set.print.width + 2 * border) * px
+    const level = Math.max(0, Math.min(SMALLEST, Math.floor(Math.log2(wide / (2 * width)))))
+    const at = (metres: number) => Math.round((metres * px) / 2 ** level)
+    const [left, top] = [at(set.print.x - border), at(set.print.y - border)]
+    const [w, h] = [at(set.print.width + 2 * border), at(set.print.height + 2 * border)]
+    const ground = channels(cloth)
+    const rgb = new Uint8Array(w * h * 3)
+    for (let i = 0; i < rgb.length; i++) rgb[i] = ground[i % 3] as number
+    for (const { film, hex, clear } of films) {
+      const print = set.arts[film]?.print
+      if (!print) continue
+      const ink = channels(hex)
+      const shares = sharesOf(print, level, left, top, w, h)
+      for (let i = 0; i < shares.length; i++) {
+        const share = (shares[i] as number) / 255
+        if (share === 0) continue
+        for (let c = 0; c < 3; c++) {
+          const under = rgb[i * 3 + c] as number
+          const over = clear ? (under * (ink[c] as number)) / 255 : (ink[c] as number)
+          rgb[i * 3 + c] = Math.round(under + share * (over - under))
+        }
+      }
+    }
+    return new Uint8Array(
+      await sharp(rgb, { raw: { width: w, height: h, channels: 3 } })
+        .resize({ width })
+        .png({ palette: false })
+        .toBuffer(),
+    )
+  },
+}
+
+export type FilmsWorker = typeof api
+
+const adapt = nodeEndpoint as unknown as (port: NodeEndpoint) => Parameters<typeof expose>[1]
+if (parentPort) expose(api, adapt(parentPort as unknown as NodeEndpoint))
