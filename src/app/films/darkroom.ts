@@ -22,8 +22,8 @@ export class Cancelled extends Error {}
 
 function start(): Thread {
   // The thread runs from the source, as the scripts do: a bundler need not know of it.
-  const source = ['src', 'workers', 'films.ts']
-  const worker = new Worker(join(process.cwd(), ...source), { execArgv: ['--import', 'tsx'] })
+  const source = ['src', 'workers', 'films.start.mjs']
+  const worker = new Worker(join(process.cwd(), ...source))
   // The server may end while the thread waits for work.
   worker.unref()
   const ended = new Promise<never>((_, reject) => {

@@ -42,15 +42,14 @@ export function readFilm(image: GreyImage, dpi: number, negative?: boolean): Fil
   const packed = pack(image, table)
   const counts = tileCounts(packed.bits)
   const halftone = findHalftone(image, table, packed, tileEdges(packed.bits, counts), dpi)
-  const inHalftone = (tile: number) => halftone.map[tile] !== 0
-  const { plane: clean, specks } = despeckle(packed.bits, (tile) => !inHalftone(tile))
+  const flat = farFromHalftone(halftone.map, packed.bits.tilesX)
+  const { plane: clean, specks } = despeckle(packed.bits, flat)
   const period = halftone.screens.map((s) => dpi / 0.0254 / s.ruling)
   const regions = descreen(clean, (tile) => {
     const screen = halftone.map[tile] as number
     return screen === 0 ? 0 : BRIDGE * (period[screen - 1] as number)
   })
   const marks = findMarks(clean, coarseOf(clean), dpi)
-  const flat = farFromHalftone(halftone.map, clean.tilesX)
   const strokes = (kind: 0 | 1) => thinStrokes(clean, image, table, kind, dpi, flat)
   return { dpi, levels, packed, regions, halftone, marks, lines: strokes(1), gaps: strokes(0), specks }
 }

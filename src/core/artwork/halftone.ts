@@ -32,6 +32,8 @@ const VOTE = 0.22
 const SEED = 0.25
 const GROW = 0.06
 const MOST_SCREENS = 4
+/** What fewer tiles show is a pattern of the art. */
+const LEAST_TILES = 4
 
 /** Windows are larger on finer films, so that as many dots fall into them. */
 const windowSide = (dpi: number) => (dpi > 400 ? 256 : 128)
@@ -184,8 +186,11 @@ export function findHalftone(
   }
   const groups = clusters(repeats)
   if (groups.length === 0) return NONE(edges.length)
-  const map = tileMap(image, table, candidates, groups, tilesX, tilesY)
-  const screens = groups.map((c, i): HalftoneScreen => {
+  const all = tileMap(image, table, candidates, groups, tilesX, tilesY)
+  const sizes = groups.map((_, i) => all.reduce((sum, m) => sum + (m === i + 1 ? 1 : 0), 0))
+  const kept = groups.filter((_, i) => (sizes[i] as number) >= LEAST_TILES)
+  const map = all.map((m) => kept.indexOf(groups[m - 1] as Cluster) + 1)
+  const screens = kept.map((c, i): HalftoneScreen => {
     const share = median(c.repeats.map((r) => r.share))
     const balance = median(c.repeats.map((r) => r.balance))
     return {
@@ -194,7 +199,7 @@ export function findHalftone(
       shape: c.lines ? 'lines' : balance < 0.45 ? 'long dots' : 'dots',
       confidence: (c.repeats.length / asked) * Math.min(1, share / 0.5),
       tints: tintsOf(inkSums, map, i + 1, bits),
-      tiles: map.reduce((sum, m) => sum + (m === i + 1 ? 1 : 0), 0),
+      tiles: sizes[groups.indexOf(c)] as number,
     }
   })
   return { screens, map }

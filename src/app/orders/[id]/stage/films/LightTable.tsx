@@ -1,6 +1,6 @@
 'use client'
 
-import { Box, chakra, Flex } from '@chakra-ui/react'
+import { Box, Flex } from '@chakra-ui/react'
 import {
   type KeyboardEvent,
   type PointerEvent,
@@ -11,12 +11,10 @@ import {
   useState,
 } from 'react'
 import type { Push, Rectangle } from '@/core/artwork'
+import { TextButton } from '@/ui/Section'
 import { useSettings } from '@/ui/settings'
 import { TILE, Tiles } from './tiles'
 import type { Films } from './useFilms'
-
-const Canvas = chakra('canvas')
-const Button = chakra('button')
 
 /** A film as it lies on the table. */
 export interface Laid {
@@ -42,7 +40,8 @@ interface Props {
 
 const HEIGHT = 430
 const SMALLEST = 5
-const ZOOMS = { fit: 'Whole print', '1': '1:1', '8': '8:1' } as const
+/** Shown pixels for one of the film; none shows the whole print. */
+const ZOOMS: readonly (readonly [label: string, scale?: number])[] = [['Whole print'], ['1:1', 1], ['8:1', 8]]
 /** Steps of the arrow keys in metres and radians; with Shift ten of them. */
 const STEP = 0.00005
 const TURN = 0.0005
@@ -129,50 +128,44 @@ export function LightTable({ base, set, print, cloth, laid, pushing, onPush, spo
     e.preventDefault()
     e.stopPropagation()
   }
-  const scaleOf = (name: keyof typeof ZOOMS) => (name === 'fit' ? undefined : Number(name))
   return (
     <Box>
-      <Box boxShadow="0 0 0 1px {colors.rule}">
-        <Canvas
+      <Box
+        boxShadow="0 0 0 1px {colors.rule}"
+        tabIndex={0}
+        role="application"
+        aria-label={
+          pushing
+            ? 'Light table: arrows push the film, with Shift further; square brackets turn it; plus and minus zoom'
+            : 'Light table: arrows move, plus and minus zoom'
+        }
+        cursor={pushing ? 'move' : 'grab'}
+        touchAction="none"
+        onKeyDown={keys}
+        onPointerDown={(e) => {
+          drag.current = { x: e.clientX, y: e.clientY }
+          e.currentTarget.setPointerCapture(e.pointerId)
+        }}
+        onPointerMove={move}
+        onPointerUp={() => {
+          drag.current = undefined
+        }}
+      >
+        <canvas
           ref={canvas}
           width={width}
           height={HEIGHT}
-          display="block"
-          tabIndex={0}
-          role="application"
-          aria-label={
-            pushing
-              ? 'Light table: arrows push the film, with Shift further; square brackets turn it; plus and minus zoom'
-              : 'Light table: arrows move, plus and minus zoom'
-          }
-          cursor={pushing ? 'move' : 'grab'}
-          touchAction="none"
-          style={safe ? { filter: 'url(#amber)' } : {}}
-          onKeyDown={keys}
-          onPointerDown={(e) => {
-            drag.current = { x: e.clientX, y: e.clientY }
-            e.currentTarget.setPointerCapture(e.pointerId)
-          }}
-          onPointerMove={move}
-          onPointerUp={() => {
-            drag.current = undefined
-          }}
+          style={{ display: 'block', ...(safe ? { filter: 'url(#amber)' } : {}) }}
         />
       </Box>
       <Flex gap="4" mt="1.5" align="baseline" fontSize="0.9rem">
-        {(Object.keys(ZOOMS) as (keyof typeof ZOOMS)[]).map((name) => (
-          <Button
-            key={name}
-            type="button"
-            cursor="pointer"
-            textDecoration="underline"
-            textUnderlineOffset="3px"
-            onClick={() =>
-              setView((v) => (name === 'fit' ? whole() : v && { ...v, scale: scaleOf(name) ?? 1 }))
-            }
+        {ZOOMS.map(([label, scale]) => (
+          <TextButton
+            key={label}
+            onClick={() => setView((v) => (scale === undefined ? whole() : v && { ...v, scale }))}
           >
-            {ZOOMS[name]}
-          </Button>
+            {label}
+          </TextButton>
         ))}
         <Box color="soft" ml="auto">
           {view && `${Number(view.scale.toPrecision(2))} : 1`}

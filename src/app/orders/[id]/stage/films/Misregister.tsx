@@ -47,7 +47,7 @@ export function Misregister({ desk, inks, reading, pushing, onChoose, pushes, on
   const own = pushing === undefined ? undefined : (pushes[pushing] ?? STILL)
   const set = (change: Partial<Push>) =>
     pushing !== undefined && own && onPushes({ ...pushes, [pushing]: { ...own, ...change } })
-  const met = reading.pairs.filter((p) => p.how !== 'apart')
+  const met = reading.pairs.filter((p) => p.how !== 'apart' && p.a !== base && p.b !== base)
   const is = (p: PairFacts) => (x: { readonly a: number; readonly b: number }) => x.a === p.a && x.b === p.b
   if (films.length < 2) return null
   return (

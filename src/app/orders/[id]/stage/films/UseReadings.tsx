@@ -22,6 +22,7 @@ function differences(
   { films: ids, facts, pairs, print }: Reading,
   placement: Order['placements'][number],
   say: {
+    readonly size: (m: number) => string
     readonly length: (m: number) => string
     readonly share: (s: number) => string
     readonly ruling: (r: number) => string
@@ -35,7 +36,7 @@ function differences(
     Math.abs(size.width - placement.width) > SAME.size ||
     Math.abs(size.height - placement.height) > SAME.size
   )
-    words.push(`print ${say.length(size.width)} x ${say.length(size.height)}`)
+    words.push(`the print is ${say.size(size.width)} x ${say.size(size.height)}`)
   const inks = placement.inks.map((ink): InkColour => {
     const i = facts.findIndex((_, n) => inkOf(n) === ink.id)
     const own = facts[i]
@@ -81,6 +82,7 @@ export function UseReadings({ at, films, reading }: Props) {
   const { control, setValue } = useFormContext<Order>()
   const placement = useWatch({ control, name: `placements.${at}` })
   const say = {
+    size: (m: number) => writeQuantity('length', m, units),
     length: (m: number) => writeQuantity('fine', m, units),
     share: (s: number) => writeQuantity('share', s, units),
     ruling: (r: number) => writeQuantity('ruling', r, units),
