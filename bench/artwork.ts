@@ -53,11 +53,8 @@ async function part(name: string, folder: string): Promise<void> {
     else {
       const films = []
       for (const file of files) films.push(readFilm(await decoded(file), DPI))
-      if (process.env.PARTS) console.error('read', performance.now() - start)
       const set = settle(films)
-      if (process.env.PARTS) console.error('settle', performance.now() - start)
       for (const [a, b] of pairsOf(files.map((_, i) => i))) meetingOf(set, a, b)
-      if (process.env.PARTS) console.error('pairs', performance.now() - start)
       baseOf(set, 0, [1, 2, 3], [4, 5])
     }
     times.push(performance.now() - start)
@@ -81,12 +78,11 @@ else {
     await draw(own)
     const decode = await measured('decode', own)
     const read = await measured('read', own)
-    if (process.env.KEEP) console.log(own)
     console.log(
       `decoding ${decode.ms.toFixed(0)} ms, reading with decoding ${read.ms.toFixed(0)} ms (median of ${ROUNDS})`,
     )
     console.log(`artwork: ${(read.ms / decode.ms).toFixed(2)} x decoding, peak ${read.mb.toFixed(0)} MB`)
   } finally {
-    if (!process.env.KEEP) rmSync(own, { recursive: true })
+    rmSync(own, { recursive: true })
   }
 }

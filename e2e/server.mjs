@@ -1,10 +1,10 @@
-/** Serves the built app on data of its own in a new folder: the demo, or nothing with `--empty`. */
+/** Serves the built app on data of its own in a new folder: the demo, with its films if `--films`, or nothing with `--empty`. */
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { seed, serve } from '../scripts/lib.mjs'
 
-const [port, empty] = process.argv.slice(2)
+const [port, what] = process.argv.slice(2)
 const folder = mkdtempSync(join(tmpdir(), 'orvint-e2e-'))
-if (empty !== '--empty') seed(folder)
+if (what !== '--empty') seed(folder, what === '--films')
 await serve(folder, { port: Number(port), host: '127.0.0.1' })

@@ -70,10 +70,11 @@ export function dataFolder(name) {
   return folder
 }
 
-export function seed(folder) {
+/** `films` draws the films of the demo too. */
+export function seed(folder, films = true) {
   run(process.execPath, ['--import', 'tsx', 'scripts/seed.ts'], {
     doing: 'Filling the demo data',
-    env: { ORVINT_DATA: folder },
+    env: { ORVINT_DATA: folder, ORVINT_DEMO_FILMS: films ? 'drawn' : 'none' },
   })
 }
 

@@ -10,7 +10,7 @@ const VIEWS = {
   today: '/',
   orders: '/orders',
   order: '/orders/O-1002/order',
-  art: '/orders/O-1003/art',
+  art: '/orders/O-1001/art',
   screens: '/orders/O-1003/screens',
   ink: '/orders/O-1001/ink',
   sequence: '/orders/O-1003/sequence',
@@ -25,7 +25,7 @@ const VIEWS = {
 
 install()
 build()
-const server = spawn(process.execPath, ['e2e/server.mjs', String(PORT)], {
+const server = spawn(process.execPath, ['e2e/server.mjs', String(PORT), '--films'], {
   cwd: ROOT,
   stdio: ['ignore', 'pipe', 'inherit'],
 })
@@ -44,7 +44,9 @@ mkdirSync(folder, { recursive: true })
 const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()
 const picture = async (name, path) => {
   await page.goto(`http://127.0.0.1:${PORT}${path}`, { waitUntil: 'networkidle' })
-  await page.waitForTimeout(500)
+  // Films are read when someone first looks at them.
+  if (name === 'art') await page.getByText('Base choked by').waitFor({ timeout: 60_000 })
+  await page.waitForTimeout(name === 'art' ? 3000 : 500)
   await page.screenshot({ path: join(folder, `${name}.png`) })
 }
 for (const [name, path] of Object.entries(VIEWS)) await picture(name, path)

@@ -37,9 +37,6 @@ export function popcount(word: number): number {
   return Math.imul((v + (v >>> 4)) & 0x0f0f0f0f, 0x01010101) >>> 24
 }
 
-/** Position of the lowest bit set; 32 for none. */
-export const lowestBit = (word: number): number => (word === 0 ? 32 : 31 - Math.clz32(word & -word))
-
 /** Calls back for each bit set in a word. */
 export function eachBit(word: number, act: (bit: number) => void): void {
   for (let w = word; w !== 0; w &= w - 1) act(31 - Math.clz32(w & -w))

@@ -13,7 +13,7 @@ async function opened(bytes: Uint8Array) {
   const { getDocument } = await import('pdfjs-dist/legacy/build/pdf.mjs')
   const task = getDocument({
     // The reader takes the bytes away from whoever gave them.
-    data: bytes.slice(),
+    data: new Uint8Array(bytes),
     isEvalSupported: false,
     disableAutoFetch: true,
     useSystemFonts: false,

@@ -86,11 +86,11 @@ export function Misregister({ desk, inks, reading, pushing, onChoose, pushes, on
         <thead>
           <tr>
             <th>Where films meet</th>
-            <th />
+            <th>How</th>
             <th className="num">Trap or gap</th>
             <th className="num">Shows at that miss</th>
             <th className="num">Wants more</th>
-            <th className="num">{pushed ? 'Opened by the push' : ''}</th>
+            <th className="num">{pushed ? 'Opened by the push' : <Box srOnly>Opened by a push</Box>}</th>
           </tr>
         </thead>
         <tbody>

@@ -1,0 +1,68 @@
+import AxeBuilder from '@axe-core/playwright'
+import { DEMO_ART } from '../src/store/demo/art'
+import { demoFile } from '../src/store/demo/films'
+import { expect, open, saveStatus, test } from './house'
+
+test.use({ mayFail: /status of 400/ })
+
+const files = async (print: string) =>
+  Promise.all(
+    (DEMO_ART[print]?.() ?? []).map(async (f) => ({
+      name: f.name,
+      mimeType: 'svg' in f ? 'image/svg+xml' : 'image/png',
+      buffer: await demoFile(f),
+    })),
+  )
+
+test('films come in, are read, and the order takes what they say; a bad file stops none of them', async ({
+  page,
+}) => {
+  await open(page, '/orders/O-1006/art')
+  const bad = {
+    name: 'moth script.svg',
+    mimeType: 'image/svg+xml',
+    buffer: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>'),
+  }
+  const copper = (await files('O-1006/P1')).map((f) => ({
+    ...f,
+    name: f.name.replace('copper', 'copper-shimmer'),
+  }))
+  await page.getByLabel('Films of print P1').setInputFiles([bad, ...copper])
+  await expect(page.getByRole('alert').first()).toContainText('moth script.svg: This drawing holds a script')
+  // Two pixels at the most off the choke it was drawn with.
+  await expect(page.getByText('Base choked by')).toBeVisible({ timeout: 45_000 })
+  await expect(page.locator('[data-why="Choke of the base"]')).toHaveText(/0\.3[0-9]\s*mm/)
+  await expect(page.getByText(/4 marks, in one place on every film/)).toBeVisible()
+  await page.getByRole('button', { name: /^Use all \d+ readings$/ }).click()
+  await expect(page.getByText('The order says what the films say.')).toBeVisible()
+  await expect(saveStatus(page)).toHaveText('Saved')
+  const axe = await new AxeBuilder({ page }).analyze()
+  expect(axe.violations.map((v) => `${v.id} ${v.nodes[0]?.html}`)).toEqual([])
+})
+
+test('a film is pushed by the keyboard and the gap is measured', async ({ page }) => {
+  await open(page, '/orders/O-1002/art?run=R-1002-P1-light')
+  await page
+    .getByLabel('Films of print P1')
+    .setInputFiles((await files('O-1002/P1')).slice(1, 3).concat((await files('O-1002/P1')).slice(5)))
+  await expect(page.getByLabel('Push on the table')).toBeVisible({ timeout: 45_000 })
+  const film = page.getByLabel('Push on the table')
+  await film.focus()
+  await film.selectOption({ index: 1 })
+  await page.getByRole('application').focus()
+  for (let i = 0; i < 3; i++) await page.keyboard.press('Shift+ArrowRight')
+  await expect(page.getByLabel('Right', { exact: true })).toHaveValue(/1\.5\d? mm/)
+  await expect(page.locator('[data-why^="Gap of"]').first()).toHaveText(/mm/, { timeout: 10_000 })
+  await page.getByLabel('Right', { exact: true }).fill('nonsense')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('Not a fine length', { exact: false })).toBeVisible()
+})
+
+test('a reading can be given up and taken up again', async ({ page }) => {
+  await open(page, '/orders/O-1010/art')
+  await page.getByLabel('Films of print P1').setInputFiles(await files('O-1010/P1'))
+  await page.getByRole('button', { name: 'Cancel' }).click()
+  await expect(page.getByText('These films were not read.')).toBeVisible()
+  await page.getByRole('button', { name: 'Read them' }).click()
+  await expect(page.locator('[data-why^="Coverage of"]')).toHaveText(/%/, { timeout: 45_000 })
+})

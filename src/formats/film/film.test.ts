@@ -1,0 +1,124 @@
+import { Document, Page, Rect, renderToBuffer, Svg } from '@react-pdf/renderer'
+import { createElement } from 'react'
+import sharp from 'sharp'
+import { describe, expect, it } from 'vitest'
+import { readFilm, settle } from '@/core/artwork'
+import { decodeFilm, filmPages } from './index'
+
+/** A black square of 20 mm on a sheet of 50 mm, 300 dpi. */
+const SIDE = 591
+const svg = (inside = '', head = 'width="50mm" height="50mm" viewBox="0 0 50 50"') =>
+  Buffer.from(
+    `<svg xmlns="http://www.w3.org/2000/svg" ${head}>${inside}<rect x="15" y="15" width="20" height="20"/></svg>`,
+  )
+const raw = async () => (await decodeFilm(svg(), 0, SIDE, SIDE)).grey
+const square = async () =>
+  sharp(await raw(), { raw: { width: SIDE, height: SIDE, channels: 1 } }).withMetadata({ density: 300 })
+
+/** Ink of a file's first page in mm2, at 300 dpi. */
+async function ink(bytes: Uint8Array, page = 0): Promise<number> {
+  const image = await decodeFilm(bytes, page, SIDE, SIDE)
+  return (settle([readFilm(image, 300)]).facts[0]?.inkArea ?? 0) * 1e6
+}
+
+describe('films of every kind read alike: a square of 400 mm2 (geometry)', () => {
+  it('a drawing in millimetres', async () => {
+    expect(await filmPages(svg())).toMatchObject([{ size: { width: 50, height: 50 }, pixels: undefined }])
+    expect(await ink(svg())).toBeCloseTo(400, -0.7)
+  })
+
+  it('PNG of 8 bits, of 1 bit, and with transparency for clear film', async () => {
+    const eight = await (await square()).png().toBuffer()
+    expect((await filmPages(eight))[0]?.dpi).toBeCloseTo(300, 0)
+    expect(await ink(eight)).toBeCloseTo(400, -0.7)
+    expect(await ink(await (await square()).png({ colours: 2 }).toBuffer())).toBeCloseTo(400, -0.7)
+    const clear = await sharp({ create: { width: SIDE, height: SIDE, channels: 4, background: '#0000' } })
+      .composite([{ input: { create: { width: 236, height: 236, channels: 4, background: '#000' } } }])
+      .png()
+      .toBuffer()
+    expect(await ink(clear)).toBeCloseTo(400, -0.7)
+  })
+
+  it('TIFF of 1 bit and in process colours', async () => {
+    const one = await (await square())
+      .toColourspace('b-w')
+      .tiff({ bitdepth: 1, compression: 'lzw' })
+      .toBuffer()
+    expect(await ink(one)).toBeCloseTo(400, -0.7)
+    const four = await (await square()).toColourspace('cmyk').tiff().toBuffer()
+    // Black of process colours is a little lighter than black: read as a scan is.
+    expect(Math.abs((await ink(four)) - 400)).toBeLessThan(12)
+  })
+
+  it('a document, page by page', async () => {
+    const page = (n: number) =>
+      createElement(
+        Page,
+        { key: n, size: [141.73, 141.73] },
+        createElement(
+          Svg,
+          { width: 141.73, height: 141.73 },
+          createElement(Rect, { x: 42.5, y: 42.5, width: 56.7, height: 28.35 * n, fill: '#000' }),
+        ),
+      )
+    const pdf = await renderToBuffer(createElement(Document, {}, [page(1), page(2)]) as never)
+    const pages = await filmPages(new Uint8Array(pdf))
+    expect(pages.map((p) => Math.round(p.size?.width ?? 0))).toEqual([50, 50])
+    expect(await ink(new Uint8Array(pdf), 0)).toBeCloseTo(200, -1)
+    expect(await ink(new Uint8Array(pdf), 1)).toBeCloseTo(400, -1)
+  })
+
+  it('a file without resolution says so', async () => {
+    const png = await sharp(await raw(), { raw: { width: SIDE, height: SIDE, channels: 1 } })
+      .png()
+      .toBuffer()
+    expect(await filmPages(png)).toMatchObject([{ dpi: undefined, size: undefined, pixels: { width: SIDE } }])
+    expect(await filmPages(svg('', 'viewBox="0 0 50 25"'))).toMatchObject([{ size: undefined, shape: 2 }])
+  })
+})
+
+describe('bad files are refused in words', () => {
+  const problem = (bytes: Uint8Array) => expect(filmPages(bytes)).rejects
+  it('empty, of another kind, or with a wrong name', async () => {
+    await problem(new Uint8Array()).toThrow('This file is empty.')
+    await problem(Buffer.from('PK\u0003\u0004 not a film')).toThrow('This is no film')
+    await problem(Buffer.from('{"svg": true}')).toThrow('This is no film')
+  })
+
+  it('cut short', async () => {
+    const png = await (await square()).png().toBuffer()
+    await expect(decodeFilm(png.subarray(0, png.length - 400), 0, SIDE, SIDE)).rejects.toThrow('cut short')
+    await problem(png.subarray(0, 20)).toThrow('damaged')
+    await problem(Buffer.from('%PDF-1.4 nothing follows')).toThrow('damaged or cut short')
+  })
+
+  it('far too large', async () => {
+    const huge = await sharp({
+      create: { width: 40_000, height: 4000, channels: 3, background: '#fff' },
+      limitInputPixels: false,
+    })
+      .png()
+      .toBuffer()
+    await problem(huge).toThrow('40000 x 4000 pixels')
+  })
+
+  it.each([
+    ['a script', '<script>alert(1)</script>'],
+    ['a script', '<g onload="alert(1)"/>'],
+    ['a reference to another file', '<image href="http://192.0.2.1/x.png"/>'],
+    ['a reference to another file', '<image xlink:href="file:///etc/passwd"/>'],
+    ['a reference to another file', '<style>@import "x.css";</style>'],
+    ['a reference to another file', '<rect fill="url(http://192.0.2.1/#a)"/>'],
+    ['foreign content', '<foreignObject/>'],
+  ])('a drawing with %s', async (what, inside) => {
+    await problem(svg(inside)).toThrow(`This drawing holds ${what}`)
+    await expect(decodeFilm(svg(inside), 0, SIDE, SIDE)).rejects.toThrow(what)
+  })
+
+  it('a drawing with entities', async () => {
+    const bomb = Buffer.from(
+      '<!DOCTYPE svg [<!ENTITY a "b">]><svg xmlns="http://www.w3.org/2000/svg" width="5mm" height="5mm"/>',
+    )
+    await problem(bomb).toThrow('entities')
+  })
+})
