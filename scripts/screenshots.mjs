@@ -46,7 +46,8 @@ const picture = async (name, path) => {
   await page.goto(`http://127.0.0.1:${PORT}${path}`, { waitUntil: 'networkidle' })
   // Films are read when someone first looks at them.
   if (name === 'art') await page.getByText('Base choked by').waitFor({ timeout: 60_000 })
-  await page.waitForTimeout(name === 'art' ? 3000 : 500)
+  await page.getByText('Laying out the films').waitFor({ state: 'hidden' })
+  await page.waitForTimeout(500)
   await page.screenshot({ path: join(folder, `${name}.png`) })
 }
 for (const [name, path] of Object.entries(VIEWS)) await picture(name, path)

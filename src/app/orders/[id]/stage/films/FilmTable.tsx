@@ -257,7 +257,7 @@ function Screens({ name, facts }: { readonly name: string; readonly facts: FilmF
           reasons={[
             because(READING_RULES, 'READ_RULING', {
               ruling: q('ruling', h.ruling),
-              angle: q('angle', h.angle),
+              angle: q('turn', h.angle),
               least: q('share', h.tints[0]),
               most: q('share', h.tints[1]),
               confidence: q('share', h.confidence),
@@ -267,7 +267,7 @@ function Screens({ name, facts }: { readonly name: string; readonly facts: FilmF
           <Measure kind="ruling" value={h.ruling} />
         </AskNumber>
       </Big>{' '}
-      <Measure kind="angle" value={h.angle} /> {h.shape === 'dots' ? '' : h.shape}
+      <Measure kind="turn" value={h.angle} /> {h.shape === 'dots' ? '' : h.shape}
     </Box>
   ))
 }

@@ -59,9 +59,9 @@ export function LightTable({ base, set, print, cloth, laid, pushing, onPush, spo
   const canvas = useRef<HTMLCanvasElement>(null)
   const [width, setWidth] = useState(0)
   const [view, setView] = useState<View>()
-  const [come, setCome] = useState(0)
+  const [waiting, setWaiting] = useState(0)
   const safe = useSettings().mode === 'safelight'
-  const tiles = useMemo(() => new Tiles(base, set.key, () => setCome((n) => n + 1)), [base, set.key])
+  const tiles = useMemo(() => new Tiles(base, set.key, setWaiting), [base, set.key])
   const px = 0.0254 / set.dpi
 
   const whole = useCallback((): View => {
@@ -90,7 +90,7 @@ export function LightTable({ base, set, print, cloth, laid, pushing, onPush, spo
     if (!context || !view) return
     const frame = requestAnimationFrame(() => draw(context, width, view, set, px, cloth, laid, tiles, spot))
     return () => cancelAnimationFrame(frame)
-  }, [width, view, set, px, cloth, laid, tiles, come, spot])
+  }, [width, view, set, px, cloth, laid, tiles, waiting, spot])
 
   const zoom = (factor: number) => setView((v) => v && { ...v, scale: clamp(v.scale * factor) })
   useEffect(() => {
@@ -167,6 +167,7 @@ export function LightTable({ base, set, print, cloth, laid, pushing, onPush, spo
             {label}
           </TextButton>
         ))}
+        {waiting > 0 && <Box role="status">Laying out the films …</Box>}
         <Box color="soft" ml="auto">
           {view && `${Number(view.scale.toPrecision(2))} : 1`}
         </Box>

@@ -6,7 +6,6 @@ const KEPT = 240
 
 interface Tile {
   shares: Uint8Array | undefined
-  state: 'coming' | 'here' | 'empty'
   hex?: string
   canvas?: HTMLCanvasElement
 }
@@ -14,11 +13,13 @@ interface Tile {
 /** A film's tiles under one set key. */
 export class Tiles {
   private readonly tiles = new Map<string, Tile>()
+  private waiting = 0
 
   constructor(
     private readonly base: string,
     private readonly key: string,
-    private readonly onCome: () => void,
+    /** Told how many are still on their way. */
+    private readonly onChange: (waiting: number) => void,
   ) {}
 
   /** The tile in a colour; undefined while it comes, or where there is no ink. */
@@ -40,18 +41,15 @@ export class Tiles {
   }
 
   private async fetch(name: string, film: string, level: number, x: number, y: number): Promise<void> {
-    const tile: Tile = { shares: undefined, state: 'coming' }
+    const tile: Tile = { shares: undefined }
     this.tiles.set(name, tile)
+    this.onChange(++this.waiting)
     for (const old of [...this.tiles.keys()].slice(0, -KEPT)) this.tiles.delete(old)
     const query = new URLSearchParams({ film, key: this.key, level: `${level}`, x: `${x}`, y: `${y}` })
     const response = await fetch(`${this.base}/tile?${query}`).catch(() => undefined)
-    if (!response?.ok) {
-      this.tiles.delete(name)
-      return
-    }
-    if (response.status === 200) tile.shares = new Uint8Array(await response.arrayBuffer())
-    tile.state = tile.shares ? 'here' : 'empty'
-    this.onCome()
+    if (!response?.ok) this.tiles.delete(name)
+    else if (response.status === 200) tile.shares = new Uint8Array(await response.arrayBuffer())
+    this.onChange(--this.waiting)
   }
 }
 
