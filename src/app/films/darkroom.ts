@@ -30,10 +30,20 @@ function start(): Thread {
     worker.on('error', reject)
     worker.on('exit', () => reject(new Cancelled('The films were put away.')))
   })
-  ended.catch(() => {
-    shared.orvintFilms = undefined
-  })
-  return { api: wrap<FilmsWorker>(nodeEndpoint(worker)), stop: () => worker.terminate(), ended }
+  const thread: Thread = {
+    api: wrap<FilmsWorker>(nodeEndpoint(worker)),
+    stop: () => {
+      forget()
+      return worker.terminate()
+    },
+    ended,
+  }
+  // A thread that is ending takes nothing new, even while it still answers.
+  const forget = () => {
+    if (shared.orvintFilms === thread) shared.orvintFilms = undefined
+  }
+  ended.catch(forget)
+  return thread
 }
 
 /** Lets the thread do one thing after another. */
