@@ -41,10 +41,14 @@ test('films come in, are read, and the order takes what they say; a bad file sto
 })
 
 test('a film is pushed by the keyboard and the gap is measured', async ({ page }) => {
-  await open(page, '/orders/O-1002/art?run=R-1002-P1-light')
-  await page
-    .getByLabel('Films of print P1')
-    .setInputFiles((await files('O-1002/P1')).slice(1, 3).concat((await files('O-1002/P1')).slice(5)))
+  await open(page, '/orders/O-1007/art')
+  const [, red, , , , black] = await files('O-1002/P1')
+  if (!red || !black) throw new Error('the demo has no pennants')
+  const named = [
+    { ...red, name: 'white.svg' },
+    { ...black, name: 'yellow.svg' },
+  ]
+  await page.getByLabel('Films of print P1').setInputFiles(named)
   await expect(page.getByLabel('Push on the table')).toBeVisible({ timeout: 45_000 })
   const film = page.getByLabel('Push on the table')
   await film.focus()

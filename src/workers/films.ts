@@ -56,6 +56,14 @@ export type Report =
   | { readonly step: 'pair'; readonly pair: PairFacts }
   | { readonly step: 'wrong'; readonly film: number; readonly problem: string }
 
+/** All that was read off a set. */
+export interface SetReading {
+  readonly facts: readonly FilmFacts[]
+  readonly pairs: readonly PairFacts[]
+  readonly print: Rectangle | undefined
+  readonly reference: number
+}
+
 /** A film's colour in a composed picture. */
 export interface Paint {
   readonly hex: string
@@ -121,16 +129,25 @@ const api = {
     }
   },
 
-  /** Reads all films and how each two of them meet. */
-  async read(order: SetOrder, report: (r: Report) => void): Promise<void> {
+  /**
+   * Reads all films and how each two of them meet. What was reported may arrive after the answer: the answer is whole.
+   *
+   * @returns undefined when a film cannot be read
+   */
+  async read(order: SetOrder, report: (r: Report) => void): Promise<SetReading | undefined> {
     const set = await known(order, report)
-    if (!set) return
-    report({ step: 'films', facts: set.facts, print: set.print, reference: set.reference })
+    if (!set) return undefined
+    const { facts, print, reference } = set
+    report({ step: 'films', facts, print, reference })
+    const pairs: PairFacts[] = []
     for (const [a, b] of pairsOf(set.arts.map((_, i) => i))) {
-      report({ step: 'pair', pair: meetingOf(set, a, b) })
+      const pair = meetingOf(set, a, b)
+      pairs.push(pair)
+      report({ step: 'pair', pair })
       // Lets a word from outside come in between.
       await new Promise((resume) => setImmediate(resume))
     }
+    return { facts, pairs, print, reference }
   },
 
   async base(

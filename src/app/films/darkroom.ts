@@ -2,7 +2,7 @@ import { join } from 'node:path'
 import { Worker } from 'node:worker_threads'
 import { proxy, type Remote, wrap } from 'comlink'
 import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs'
-import type { FilmsWorker, Report, SetOrder } from '@/workers/films'
+import type { FilmsWorker, Report, SetOrder, SetReading } from '@/workers/films'
 
 /** The thread that reads films; started when first needed, kept for what it remembers. */
 interface Thread {
@@ -62,13 +62,17 @@ export function inDarkroom<T>(act: (api: Remote<FilmsWorker>) => Promise<T>): Pr
  *
  * @throws Cancelled when `signal` says so: the thread is ended, and what it remembered is read again when needed
  */
-export function readFilms(order: SetOrder, report: (r: Report) => void, signal: AbortSignal): Promise<void> {
+export function readFilms(
+  order: SetOrder,
+  report: (r: Report) => void,
+  signal: AbortSignal,
+): Promise<SetReading | undefined> {
   return inDarkroom(async (api) => {
     if (signal.aborted) throw new Cancelled()
     const stop = () => void shared.orvintFilms?.stop()
     signal.addEventListener('abort', stop, { once: true })
     try {
-      await api.read(order, proxy(report))
+      return await api.read(order, proxy(report))
     } finally {
       signal.removeEventListener('abort', stop)
     }

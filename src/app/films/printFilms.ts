@@ -1,4 +1,3 @@
-import type { PairFacts } from '@/core/artwork'
 import { type Database, database } from '@/store/database'
 import { loadFilms, loadReading, type Reading, type StoredFilm, saveReading } from '@/store/films'
 import type { Report } from '@/workers/films'
@@ -27,20 +26,9 @@ export async function readingOf(
 ): Promise<Reading | undefined> {
   const before = await loadReading(db, orderId, print, set.key)
   if (before) return before
-  let read: Extract<Report, { step: 'films' }> | undefined
-  const pairs: PairFacts[] = []
-  await readFilms(
-    set,
-    (r) => {
-      if (r.step === 'films') read = r
-      if (r.step === 'pair') pairs.push(r.pair)
-      report(r)
-    },
-    signal,
-  )
+  const read = await readFilms(set, report, signal)
   if (!read) return undefined
-  const { facts, print: box, reference } = read
-  const reading: Reading = { films: films.map((f) => f.id), facts, pairs, print: box, reference }
+  const reading: Reading = { films: films.map((f) => f.id), ...read }
   await saveReading(db, orderId, print, set.key, reading)
   return reading
 }

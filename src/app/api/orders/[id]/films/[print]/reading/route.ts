@@ -16,8 +16,10 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
   const lines = new TextEncoder()
   const body = new ReadableStream({
     async start(out) {
+      // A word of the thread may come after its answer.
+      let open = true
       const say = (line: unknown) => {
-        if (!given.signal.aborted) out.enqueue(lines.encode(`${JSON.stringify(line)}\n`))
+        if (open && !given.signal.aborted) out.enqueue(lines.encode(`${JSON.stringify(line)}\n`))
       }
       try {
         const reading = await readingOf(
@@ -32,6 +34,7 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
           say({ step: 'failed' })
         }
       }
+      open = false
       if (!given.signal.aborted) out.close()
     },
     cancel: () => given.abort(),
