@@ -70,3 +70,38 @@ test('a reading can be given up and taken up again', async ({ page }) => {
   await page.getByRole('button', { name: 'Read them' }).click()
   await expect(page.locator('[data-why^="Coverage of"]')).toHaveText(/%/, { timeout: 45_000 })
 })
+
+test('the light table zooms, moves and shows where; films are hidden, given another colour and taken off', async ({
+  page,
+}) => {
+  await open(page, '/orders/O-1004/art')
+  const [chart] = (await files('O-1001/P1')).slice(1, 2)
+  if (!chart) throw new Error('the demo has no star chart')
+  await page.getByLabel('Films of print P1').setInputFiles({ ...chart, name: 'trails.svg' })
+  const colour = page.getByLabel('Colour of trails.svg')
+  await expect(colour).toHaveValue('')
+  await colour.selectOption({ index: 2 })
+  const table = page.getByRole('application')
+  await expect(table).toBeVisible({ timeout: 45_000 })
+  await page.getByRole('button', { name: '8:1' }).click()
+  await expect(page.getByText('8 : 1')).toBeVisible()
+  await table.focus()
+  await page.keyboard.press('-')
+  await expect(page.getByText('5.7 : 1')).toBeVisible()
+  // Half a millimetre, as its finest trails were drawn.
+  await expect(page.locator('[data-why="Thinnest line of trails.svg"]')).toHaveText(/0\.(4[5-9]|5\d?)\s*mm/, {
+    timeout: 45_000,
+  })
+  const before = await table.screenshot()
+  await page.getByRole('button', { name: 'Thinnest line of trails.svg: show where' }).click()
+  await expect(page.getByText('4 : 1')).toBeVisible()
+  await expect.poll(async () => Buffer.compare(before, await table.screenshot())).not.toBe(0)
+  const show = page.getByRole('button', { name: 'Show trails.svg' })
+  await show.click()
+  await expect(show).toHaveAttribute('aria-pressed', 'false')
+  await show.click()
+  await page.locator('[data-why="Coverage of trails.svg"]').press('w')
+  await expect(page.getByRole('complementary', { name: 'Why' })).toContainText('greys count by their share')
+  await page.getByRole('button', { name: 'Remove trails.svg' }).click()
+  await expect(show).toBeHidden()
+})

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto'
 import { createReadStream } from 'node:fs'
 import { mkdir, rename, rm } from 'node:fs/promises'
 import { join } from 'node:path'
-import type { FilmFacts, PairFacts, Rectangle } from '@/core/artwork'
+import type { SetFacts } from '@/core/artwork'
 import { type Database, dataFolder } from './database'
 import type { Tables } from './schema'
 
@@ -25,13 +25,10 @@ export interface StoredFilm {
   readonly negative?: boolean
 }
 
-/** What was read off the films of a print; facts and pairs count in the order of `films`. */
-export interface Reading {
+/** What was read off the films of a print. */
+export interface Reading extends SetFacts {
+  /** The films that the facts are of. */
   readonly films: readonly string[]
-  readonly facts: readonly FilmFacts[]
-  readonly pairs: readonly PairFacts[]
-  readonly print: Rectangle | undefined
-  readonly reference: number
 }
 
 const folder = () => join(dataFolder(), 'films')
@@ -132,7 +129,7 @@ export type FilmChange = {
   readonly [K in 'ink' | 'dpi' | 'negative']?: StoredFilm[K] | undefined
 }
 
-/** Corrects what a film is. Says whether it was there. */
+/** Corrects what a film is; a film that had its new colour has none from then on. Says whether it was there. */
 export async function changeFilm(
   db: Database,
   orderId: string,
@@ -140,18 +137,25 @@ export async function changeFilm(
   id: string,
   { ink, dpi, negative }: FilmChange,
 ): Promise<boolean> {
-  const { numUpdatedRows } = await db
-    .updateTable('film')
-    .set({
-      ...(ink === undefined ? {} : { ink }),
-      ...(dpi === undefined ? {} : { dpi }),
-      ...(negative === undefined ? {} : { negative: Number(negative) }),
-    })
-    .where('order_id', '=', orderId)
-    .where('placement_id', '=', placementId)
-    .where('id', '=', id)
-    .executeTakeFirst()
-  return numUpdatedRows > 0n
+  return db.transaction().execute(async (tx) => {
+    const here = tx
+      .updateTable('film')
+      .where('order_id', '=', orderId)
+      .where('placement_id', '=', placementId)
+    const { numUpdatedRows } = await here
+      .set({
+        // The order stands in for nothing: a change may name no column at all.
+        order_id: orderId,
+        ...(ink === undefined ? {} : { ink }),
+        ...(dpi === undefined ? {} : { dpi }),
+        ...(negative === undefined ? {} : { negative: Number(negative) }),
+      })
+      .where('id', '=', id)
+      .executeTakeFirst()
+    if (numUpdatedRows > 0n && ink)
+      await here.set({ ink: '' }).where('ink', '=', ink).where('id', '!=', id).execute()
+    return numUpdatedRows > 0n
+  })
 }
 
 /** Takes a film off its print; the file stays, as another order may use it. */

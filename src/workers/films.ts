@@ -9,17 +9,17 @@ import {
   baseOf,
   type ExposureFacts,
   exposures,
-  type FilmFacts,
   type FilmSet,
   type GreyImage,
   meetingOf,
   type OpenedFacts,
   opened,
   type PairFacts,
+  PIECE,
   type Push,
   pairsOf,
-  type Rectangle,
   readFilm,
+  type SetFacts,
   SMALLEST,
   settle,
   sharesOf,
@@ -47,22 +47,9 @@ export interface SetOrder {
 export type Report =
   | { readonly step: 'reading'; readonly film: number }
   | { readonly step: 'read'; readonly film: number }
-  | {
-      readonly step: 'films'
-      readonly facts: readonly FilmFacts[]
-      readonly print: Rectangle | undefined
-      readonly reference: number
-    }
+  | ({ readonly step: 'films' } & Omit<SetFacts, 'pairs'>)
   | { readonly step: 'pair'; readonly pair: PairFacts }
   | { readonly step: 'wrong'; readonly film: number; readonly problem: string }
-
-/** All that was read off a set. */
-export interface SetReading {
-  readonly facts: readonly FilmFacts[]
-  readonly pairs: readonly PairFacts[]
-  readonly print: Rectangle | undefined
-  readonly reference: number
-}
 
 /** A film's colour in a composed picture. */
 export interface Paint {
@@ -112,7 +99,6 @@ async function known(order: SetOrder, report?: (r: Report) => void): Promise<Fil
   return set
 }
 
-const TILE = 256
 /** Clear border of a picture, as a share of the print. */
 const BORDER = 0.06
 
@@ -134,7 +120,7 @@ const api = {
    *
    * @returns undefined when a film cannot be read
    */
-  async read(order: SetOrder, report: (r: Report) => void): Promise<SetReading | undefined> {
+  async read(order: SetOrder, report: (r: Report) => void): Promise<SetFacts | undefined> {
     const set = await known(order, report)
     if (!set) return undefined
     const { facts, print, reference } = set
@@ -183,7 +169,7 @@ const api = {
     y: number,
   ): Promise<Uint8Array | undefined> {
     const print = (await known(order))?.arts[film]?.print
-    const shares = print && sharesOf(print, level, x * TILE, y * TILE, TILE, TILE)
+    const shares = print && sharesOf(print, level, x * PIECE, y * PIECE, PIECE, PIECE)
     return shares?.some((s) => s > 0) ? shares : undefined
   },
 

@@ -1,3 +1,4 @@
+import { type Schema, ValidationError } from 'yup'
 import { diskProblem } from '@/store/problems'
 
 /** A JSON answer that no one keeps. */
@@ -15,6 +16,17 @@ export const file = (body: string | Buffer, type: string, name: string): Respons
   })
 
 export const nothing = (what: string): Response => json({ wrong: [`There is no ${what}.`] }, 404)
+
+/** What a request brings, if its JSON fits a schema; else the answer that says what does not. */
+export async function brought<T>(request: Request, schema: Schema<T>): Promise<T | Response> {
+  try {
+    return await schema.validate(await request.json())
+  } catch (error) {
+    if (error instanceof ValidationError) return json({ wrong: error.errors }, 400)
+    if (error instanceof SyntaxError) return json({ wrong: ['This is no JSON.'] }, 400)
+    throw error
+  }
+}
 
 /** Refuses a write that a page of another site sent through the browser. */
 function foreign(request: Request): boolean {

@@ -2,7 +2,8 @@ import { join } from 'node:path'
 import { Worker } from 'node:worker_threads'
 import { proxy, type Remote, wrap } from 'comlink'
 import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs'
-import type { FilmsWorker, Report, SetOrder, SetReading } from '@/workers/films'
+import type { SetFacts } from '@/core/artwork'
+import type { FilmsWorker, Report, SetOrder } from '@/workers/films'
 
 /** The thread that reads films; started when first needed, kept for what it remembers. */
 interface Thread {
@@ -66,7 +67,7 @@ export function readFilms(
   order: SetOrder,
   report: (r: Report) => void,
   signal: AbortSignal,
-): Promise<SetReading | undefined> {
+): Promise<SetFacts | undefined> {
   return inDarkroom(async (api) => {
     if (signal.aborted) throw new Cancelled()
     const stop = () => void shared.orvintFilms?.stop()

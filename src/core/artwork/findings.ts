@@ -1,5 +1,5 @@
 import { because, q, type Reason, ruleTable } from '../advice'
-import type { BaseFacts, FilmFacts, PairFacts, Rectangle } from './set'
+import type { BaseFacts, FilmFacts } from './set'
 
 export const READING_RULES = ruleTable({
   READ_COVERAGE: {
@@ -155,32 +155,4 @@ export function filmFindings(facts: readonly FilmFacts[], names: readonly string
     )
   const rank = { Stop: 0, Watch: 1, Note: 2 }
   return found.sort((a, b) => (a.severity ? rank[a.severity] : 3) - (b.severity ? rank[b.severity] : 3))
-}
-
-/** What the films say of a colour, as an order tells it. */
-export interface FilmWords {
-  readonly coverage: number
-  readonly ruling: number | undefined
-}
-
-/** Halftone of less area than this is a corner of something else: 1 cm2. */
-const TINTED = 1e-4
-
-/** Coverage of the print's rectangle, and the ruling of what is mostly tinted. */
-export function wordsOf(facts: FilmFacts, print: Rectangle): FilmWords {
-  const [screen] = [...facts.halftones].sort((a, b) => b.area - a.area)
-  return {
-    coverage: facts.inkArea / (print.width * print.height),
-    ruling: screen && screen.area > TINTED ? screen.ruling : undefined,
-  }
-}
-
-/** How an order tells of two films that meet; undefined when they stay apart. */
-export function relationOf(
-  pair: PairFacts,
-): { readonly how: 'touch' | 'overlap' | 'blend'; readonly width?: number } | undefined {
-  if (pair.how === 'apart') return undefined
-  if (pair.how === 'touching') return { how: 'touch' }
-  if (pair.how === 'blending') return { how: 'blend' }
-  return { how: 'overlap', ...(pair.trap ? { width: pair.trap.median } : {}) }
 }

@@ -1,4 +1,5 @@
 import type { Angle, Ruling, Share } from '../quantity'
+import { median } from './histogram'
 import type { GreyImage } from './levels'
 import type { Packed } from './pack'
 import { FULL, type Plane, TILE } from './plane'
@@ -63,12 +64,6 @@ function described(repeat: Repeat): Omit<Cluster, 'repeats'> {
     lines,
     angle: fold(lines ? across + Math.PI / 2 : across, turnOf(lines)),
   }
-}
-
-const median = (xs: readonly number[]) => {
-  const s = [...xs].sort((a, b) => a - b)
-  const m = s.length >> 1
-  return s.length % 2 ? (s[m] as number) : ((s[m - 1] as number) + (s[m] as number)) / 2
 }
 
 const SAME_FREQUENCY = 0.03

@@ -1,3 +1,10 @@
+/** The middle value of a list that is not empty. */
+export function median(values: readonly number[]): number {
+  const s = [...values].sort((a, b) => a - b)
+  const m = s.length >> 1
+  return s.length % 2 ? (s[m] as number) : ((s[m - 1] as number) + (s[m] as number)) / 2
+}
+
 /** Widths along an edge in pixels: what 5, 50 and 95 % of its length stay below, and that length. */
 export interface Spread {
   readonly least: number

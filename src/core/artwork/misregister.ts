@@ -75,6 +75,9 @@ export interface Push {
   readonly rotation: number
 }
 
+/** Not pushed at all. */
+export const STILL: Push = { dx: 0, dy: 0, rotation: 0 }
+
 /** What a push opened between two films. Lengths in pixels. */
 export interface Opened {
   /** Edge along which the two met before, and how much of it is open now. */

@@ -1,6 +1,8 @@
 import type { Plane } from './plane'
 import { popcount } from './plane'
 
+/** Side of a piece of a preview. */
+export const PIECE = 256
 /** Most that a preview is made smaller: 2^5 = 32 pixels of film for one shown. */
 export const SMALLEST = 5
 

@@ -5,7 +5,7 @@ import { type Art, cutArt, type Film } from './film'
 import type { HalftoneScreen } from './halftone'
 import type { Spread } from './histogram'
 import type { Mark } from './marks'
-import { type Exposure, exposureOf, type Opened, openedBy, type Push } from './misregister'
+import { type Exposure, exposureOf, type Opened, openedBy, type Push, STILL } from './misregister'
 import type { Box } from './pack'
 import { type How, pairOf } from './pairs'
 import { FULL } from './plane'
@@ -66,14 +66,19 @@ export interface PairFacts {
   readonly gap: { readonly least: Length; readonly rough: boolean } | undefined
 }
 
-/** Films of one print, laid on each other by their marks. */
-export interface FilmSet {
-  readonly arts: readonly Art[]
+/** All that is read off the films of a print; pairs count in the order of the facts. */
+export interface SetFacts {
   readonly facts: readonly FilmFacts[]
+  readonly pairs: readonly PairFacts[]
   /** Round the ink of all films. */
   readonly print: Rectangle | undefined
   /** Number of the film whose marks are the measure. */
   readonly reference: number
+}
+
+/** Films of one print, laid on each other by their marks. */
+export interface FilmSet extends Omit<SetFacts, 'pairs'> {
+  readonly arts: readonly Art[]
 }
 
 /** Marks this far from their place are an error of the film, in pixels: half a pixel is read, half is room. */
@@ -273,7 +278,7 @@ export function opened(set: FilmSet, pushes: readonly Push[]): readonly OpenedFa
   if (!first) return []
   const px = 0.0254 / first.film.dpi
   const inPixels = pushes.map((p) => ({ dx: p.dx / px, dy: p.dy / px, rotation: p.rotation }))
-  const still = (i: number) => inPixels[i] ?? { dx: 0, dy: 0, rotation: 0 }
+  const still = (i: number) => inPixels[i] ?? STILL
   return pairsOf(set.arts.map((_, i) => i)).flatMap(([a, b]): OpenedFacts[] => {
     const o = openedBy(art(set, a), still(a), art(set, b), still(b))
     return o ? [{ a, b, ...metres(o, px) }] : []

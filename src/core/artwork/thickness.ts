@@ -1,3 +1,4 @@
+import { median } from './histogram'
 import type { GreyImage } from './levels'
 import { bitAt, eachBit, type Plane } from './plane'
 
@@ -178,8 +179,6 @@ function greyWidth(
   }
   return least
 }
-
-const median = (xs: readonly number[]) => [...xs].sort((a, b) => a - b)[xs.length >> 1] as number
 
 /**
  * The thin strokes of a film's ink, or the thin gaps in it, thinnest first.

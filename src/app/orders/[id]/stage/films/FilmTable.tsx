@@ -2,7 +2,14 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { Eye, EyeOff, X } from 'lucide-react'
 import { type ReactNode, useState } from 'react'
 import { because, q } from '@/core/advice'
-import { type Detail, type FilmFacts, READING_RULES, type Rectangle, wordsOf } from '@/core/artwork'
+import {
+  colourOf,
+  type Detail,
+  type FilmFacts,
+  READING_RULES,
+  type Rectangle,
+  type SetFacts,
+} from '@/core/artwork'
 import type { InkColour } from '@/core/order'
 import type { StoredFilm } from '@/store/films'
 import { AskNumber } from '@/ui/AskNumber'
@@ -19,7 +26,7 @@ const Input = chakra('input')
 interface Props {
   readonly desk: FilmsDesk
   readonly inks: readonly InkColour[]
-  readonly facts: { readonly facts: readonly FilmFacts[]; readonly print: Rectangle | undefined } | undefined
+  readonly facts: Pick<SetFacts, 'facts' | 'print'> | undefined
   readonly hidden: ReadonlySet<string>
   readonly onHide: (film: string) => void
   readonly onSpot: (spot: { readonly x: number; readonly y: number }) => void
@@ -200,7 +207,7 @@ function Coverage({
   return (
     <Big>
       <AskNumber label={`Coverage of ${name}`} reasons={reasons}>
-        <Measure kind="share" value={wordsOf(facts, print).coverage} />
+        <Measure kind="share" value={colourOf(facts, print).coverage} />
       </AskNumber>
     </Big>
   )

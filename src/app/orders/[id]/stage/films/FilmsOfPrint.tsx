@@ -3,7 +3,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { type DragEvent, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { useFormContext, useWatch } from 'react-hook-form'
-import type { Push } from '@/core/artwork'
+import { type Push, STILL } from '@/core/artwork'
 import type { InkColour, Order } from '@/core/order'
 import { TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
@@ -18,7 +18,6 @@ import { UseReadings } from './UseReadings'
 import { useFilms } from './useFilms'
 
 const Input = chakra('input')
-const STILL: Push = { dx: 0, dy: 0, rotation: 0 }
 
 /** The films of a print on the light table, what was read off them, and what the print would show if they missed. */
 export function FilmsOfPrint({ at, id }: { readonly at: number; readonly id: string }) {
@@ -133,7 +132,7 @@ export function FilmsOfPrint({ at, id }: { readonly at: number; readonly id: str
             <LightTable
               base={desk.base}
               set={table.set}
-              print={reading?.print ?? progress?.print}
+              print={(reading ?? progress?.facts)?.print}
               cloth={cloth ?? '#808080'}
               laid={laid}
               pushing={pushing}
@@ -144,7 +143,7 @@ export function FilmsOfPrint({ at, id }: { readonly at: number; readonly id: str
           <FilmTable
             desk={desk}
             inks={inks}
-            facts={reading ?? progress}
+            facts={reading ?? progress?.facts}
             hidden={hidden}
             onHide={(film) =>
               setHidden((h) => new Set(h.has(film) ? [...h].filter((x) => x !== film) : [...h, film]))

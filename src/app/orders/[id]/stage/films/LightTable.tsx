@@ -10,10 +10,10 @@ import {
   useRef,
   useState,
 } from 'react'
-import type { Push, Rectangle } from '@/core/artwork'
+import { PIECE, type Push, type Rectangle, SMALLEST } from '@/core/artwork'
 import { TextButton } from '@/ui/Section'
 import { useSettings } from '@/ui/settings'
-import { TILE, Tiles } from './tiles'
+import { Tiles } from './tiles'
 import type { Films } from './useFilms'
 
 /** A film as it lies on the table. */
@@ -39,7 +39,6 @@ interface Props {
 }
 
 const HEIGHT = 430
-const SMALLEST = 5
 /** Shown pixels for one of the film; none shows the whole print. */
 const ZOOMS: readonly (readonly [label: string, scale?: number])[] = [['Whole print'], ['1:1', 1], ['8:1', 8]]
 /** Steps of the arrow keys in metres and radians; with Shift ten of them. */
@@ -202,7 +201,7 @@ function draw(
   context.fillRect(0, 0, width, HEIGHT)
   context.imageSmoothingEnabled = view.scale < 2
   const level = Math.min(SMALLEST, Math.max(0, Math.floor(-Math.log2(view.scale))))
-  const side = TILE * 2 ** level
+  const side = PIECE * 2 ** level
   // Pushed films reach in from a little outside.
   const margin = 20 / view.scale
   const first = (middle: number, half: number) => Math.max(0, Math.floor((middle - half - margin) / side))

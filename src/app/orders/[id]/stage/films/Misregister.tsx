@@ -1,7 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { type ReactNode, useId, useState } from 'react'
 import { because, q } from '@/core/advice'
-import { type PairFacts, type Push, READING_RULES } from '@/core/artwork'
+import { type PairFacts, type Push, READING_RULES, STILL } from '@/core/artwork'
 import type { InkColour } from '@/core/order'
 import { type Kind, parseQuantity, writeQuantity } from '@/core/quantity'
 import type { Reading } from '@/store/films'
@@ -14,7 +14,6 @@ import type { FilmsDesk } from './useFilms'
 import { useMeasure } from './useMeasure'
 
 const Input = chakra('input')
-const STILL: Push = { dx: 0, dy: 0, rotation: 0 }
 /** Two pixels at 300 dpi: what a good hand holds on a small print. */
 const USUAL = 0.00017
 

@@ -1,7 +1,8 @@
+import { PIECE } from '@/core/artwork'
+
 /** Tiles of films as the light table draws them: fetched once, tinted when a colour is wanted. */
 
-export const TILE = 256
-/** Tiles kept; each takes 256 kB once tinted. */
+/** Pieces kept; each takes 256 kB once tinted. */
 const KEPT = 240
 
 interface Tile {
@@ -55,10 +56,10 @@ export class Tiles {
 
 function tinted(shares: Uint8Array, hex: string): HTMLCanvasElement {
   const canvas = document.createElement('canvas')
-  canvas.width = TILE
-  canvas.height = TILE
+  canvas.width = PIECE
+  canvas.height = PIECE
   const context = canvas.getContext('2d') as CanvasRenderingContext2D
-  const image = context.createImageData(TILE, TILE)
+  const image = context.createImageData(PIECE, PIECE)
   const [r = 0, g = 0, b = 0] = [1, 3, 5].map((i) => Number.parseInt(hex.slice(i, i + 2), 16))
   for (let i = 0; i < shares.length; i++) {
     image.data[4 * i] = r

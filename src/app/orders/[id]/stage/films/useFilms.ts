@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
-import type { FilmFacts, PairFacts, Rectangle } from '@/core/artwork'
+import type { PairFacts, SetFacts } from '@/core/artwork'
 import type { FilmChange, Reading, StoredFilm } from '@/store/films'
 
 /** What is on the light table of one print. */
@@ -19,14 +19,14 @@ export interface Progress {
   readonly reading: string | undefined
   readonly done: number
   readonly pairs: number
-  readonly facts: readonly FilmFacts[]
-  readonly print: Rectangle | undefined
+  /** As soon as all films are laid on each other. */
+  readonly facts: Pick<SetFacts, 'facts' | 'print'> | undefined
 }
 
 type Line =
   | { readonly step: 'reading'; readonly film: string }
   | { readonly step: 'read'; readonly film: string }
-  | { readonly step: 'films'; readonly facts: readonly FilmFacts[]; readonly print: Rectangle | undefined }
+  | ({ readonly step: 'films' } & Omit<SetFacts, 'pairs'>)
   | { readonly step: 'pair'; readonly pair: PairFacts }
   | { readonly step: 'wrong'; readonly film: string; readonly problem: string }
   | { readonly step: 'known'; readonly reading: Reading }
@@ -72,7 +72,7 @@ export function useFilms(orderId: string, print: string) {
     giveUp.current?.abort()
     const own = new AbortController()
     giveUp.current = own
-    let now: Progress = { reading: undefined, done: 0, pairs: 0, facts: [], print: undefined }
+    let now: Progress = { reading: undefined, done: 0, pairs: 0, facts: undefined }
     setProgress(now)
     try {
       const response = await fetch(`${base}/reading`, { signal: own.signal })
@@ -80,8 +80,7 @@ export function useFilms(orderId: string, print: string) {
       for await (const line of linesOf(response)) {
         if (line.step === 'reading') now = { ...now, reading: line.film }
         else if (line.step === 'read') now = { ...now, done: now.done + 1 }
-        else if (line.step === 'films')
-          now = { ...now, reading: undefined, facts: line.facts, print: line.print }
+        else if (line.step === 'films') now = { ...now, reading: undefined, facts: line }
         else if (line.step === 'pair') now = { ...now, pairs: now.pairs + 1 }
         else if (line.step === 'wrong') setProblems((p) => [...p, line.problem])
         else if (line.step === 'failed') setProblems((p) => [...p, 'Reading failed: try again.'])

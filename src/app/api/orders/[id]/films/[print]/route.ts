@@ -3,7 +3,7 @@ import { stat } from 'node:fs/promises'
 import { Readable, Transform } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import type { ReadableStream as NodeStream } from 'node:stream/web'
-import { boolean, number, object, string, ValidationError } from 'yup'
+import { boolean, number, object, string } from 'yup'
 import { colourOfFile } from '@/core/artwork'
 import { MOST_BYTES } from '@/formats/film'
 import { database } from '@/store/database'
@@ -21,7 +21,7 @@ import { loadOrder } from '@/store/orders'
 import type { SetOrder } from '@/workers/films'
 import { inDarkroom } from '../../../../../films/darkroom'
 import { setOrderOf } from '../../../../../films/setOrder'
-import { json, nothing, write } from '../../../../answer'
+import { brought, json, nothing, write } from '../../../../answer'
 
 interface Context {
   readonly params: Promise<{ id: string; print: string }>
@@ -44,11 +44,8 @@ export async function PATCH(request: Request, { params }: Context): Promise<Resp
   return write(request, async () => {
     const { id, print } = await params
     const film = new URL(request.url).searchParams.get('film') ?? ''
-    const change = await corrected.validate(await request.json()).catch((error: unknown) => {
-      if (error instanceof ValidationError) return error
-      throw error
-    })
-    if (change instanceof ValidationError) return json({ wrong: change.errors }, 400)
+    const change = await brought(request, corrected)
+    if (change instanceof Response) return change
     const found = await changeFilm(await database(), id, print, film, change)
     return found ? json({}) : nothing(`film ${film}`)
   })

@@ -1,7 +1,7 @@
-import { array, number, object, ValidationError } from 'yup'
+import { array, number, object } from 'yup'
 import { inDarkroom } from '../../../../../../films/darkroom'
 import { printFilms } from '../../../../../../films/printFilms'
-import { json, write } from '../../../../../answer'
+import { brought, json, write } from '../../../../../answer'
 
 interface Context {
   readonly params: Promise<{ id: string; print: string }>
@@ -28,11 +28,8 @@ export async function POST(request: Request, { params }: Context): Promise<Respo
   return write(request, async () => {
     const { id, print } = await params
     const { set } = await printFilms(id, print)
-    const question = await asked.validate(await request.json()).catch((error: unknown) => {
-      if (error instanceof ValidationError) return error
-      throw error
-    })
-    if (question instanceof ValidationError) return json({ wrong: question.errors }, 400)
+    const question = await brought(request, asked)
+    if (question instanceof Response) return question
     const { pushes, tolerance, base, needing, others } = question
     const [opened, exposed, under] = await inDarkroom(async (api) => [
       pushes ? await api.pushed(set, pushes) : [],

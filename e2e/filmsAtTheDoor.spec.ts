@@ -1,0 +1,113 @@
+import type { APIRequestContext } from '@playwright/test'
+import { Document, renderToBuffer, Page as Sheet } from '@react-pdf/renderer'
+import { createElement } from 'react'
+import sharp from 'sharp'
+import { expect, open, test } from './house'
+
+const DOOR = '/api/orders/O-1009/films/P1'
+
+const bring = (request: APIRequestContext, name: string, data: Buffer) =>
+  request.post(`${DOOR}?name=${encodeURIComponent(name)}`, { data })
+
+const wrong = async (request: APIRequestContext, name: string, data: Buffer) => {
+  const answer = await bring(request, name, data)
+  return [answer.status(), ((await answer.json()) as { wrong: string[] }).wrong[0]]
+}
+
+const png = (width: number, height: number) =>
+  sharp({ create: { width, height, channels: 3, background: '#fff' }, limitInputPixels: false }).png()
+
+test('bad files are answered one by one in words, nothing is kept, and the server lives', async ({
+  request,
+}) => {
+  expect(await wrong(request, 'none.png', Buffer.alloc(0))).toEqual([400, 'none.png: this file is empty.'])
+  expect(await wrong(request, 'letter.png', Buffer.from('Dear printer'))).toEqual([
+    400,
+    'letter.png: This is no film that can be read: bring PNG, TIFF, SVG or PDF.',
+  ])
+  const huge = await png(40_000, 40_000).toBuffer()
+  expect((await wrong(request, 'wall.png', huge))[1]).toContain(
+    '40000 x 40000 pixels is more than can be read',
+  )
+  const far = Buffer.from(
+    '<svg xmlns="http://www.w3.org/2000/svg"><image href="http://192.0.2.1/spy.png"/></svg>',
+  )
+  expect((await wrong(request, 'spy.svg', far))[1]).toContain('a reference to another file')
+  const pages = Array.from({ length: 25 }, (_, i) => createElement(Sheet, { key: i, size: [100, 100] }))
+  const book = await renderToBuffer(createElement(Document, {}, pages) as never)
+  expect((await wrong(request, 'book.pdf', book))[1]).toContain('25 pages are more than 24')
+  expect(((await (await request.get(DOOR)).json()) as { films: unknown[] }).films).toEqual([])
+  expect((await bring(request, 'white.png', await png(300, 400).toBuffer())).ok()).toBe(true)
+})
+
+test('the pages of one document come in the order of the colours, and each can be corrected', async ({
+  request,
+}) => {
+  const sheets = [0, 1].map((i) => createElement(Sheet, { key: i, size: [200, 300] }))
+  const pdf = await renderToBuffer(createElement(Document, {}, sheets) as never)
+  const door = '/api/orders/O-1008/films/P1'
+  const films = async () =>
+    ((await (await request.get(door)).json()) as { films: { id: string; ink: string; name: string }[] }).films
+  await request.post(`${door}?name=dune.pdf`, { data: pdf })
+  expect((await films()).map((f) => [f.name, f.ink])).toEqual([
+    ['dune.pdf, page 1', 'I1'],
+    ['dune.pdf, page 2', 'I2'],
+  ])
+  const [first] = await films()
+  await request.patch(`${door}?film=${first?.id}`, { data: { ink: '' } })
+  expect((await films())[0]?.ink).toBe('')
+  const bad = await request.patch(`${door}?film=${first?.id}`, { data: { dpi: 4 } })
+  expect([bad.status(), await bad.json()]).toEqual([400, { wrong: ['At least 30 dpi.'] }])
+  expect((await request.patch(`${door}?film=nosuch`, { data: { ink: '' } })).status()).toBe(404)
+  await request.delete(`${door}?film=${first?.id}`)
+  expect(await films()).toHaveLength(1)
+})
+
+test('questions that cannot be measured are refused in words', async ({ request }) => {
+  const measure = async (data: string) => {
+    const answer = await request.post(`${DOOR}/measure`, {
+      data: Buffer.from(data),
+      headers: { 'content-type': 'application/json' },
+    })
+    return [answer.status(), ((await answer.json()) as { wrong: string[] }).wrong[0]]
+  }
+  expect(await measure('{')).toEqual([400, 'This is no JSON.'])
+  expect((await measure('{"tolerance": 3}'))[1]).toMatch(/tolerance must be less than or equal to 0.005/)
+  expect((await measure('{"pushes": [{"dx": 0}]}'))[0]).toBe(400)
+  expect((await request.get(`${DOOR}/tile?film=x&key=y`)).status()).toBe(404)
+  expect((await request.get('/api/orders/O-1005/films/P1/picture')).status()).toBe(404)
+})
+
+test('a film that does not say its resolution is asked for it; by night the table shows no blue', async ({
+  page,
+}) => {
+  await open(page, '/orders/O-1005/art')
+  const square = await sharp({ create: { width: 600, height: 400, channels: 3, background: '#fff' } })
+    .composite([{ input: { create: { width: 300, height: 200, channels: 3, background: '#000' } } }])
+    .png()
+    .toBuffer()
+  await page
+    .getByLabel('Films of print P2')
+    .setInputFiles({ name: 'orange.png', mimeType: 'image/png', buffer: square })
+  const dpi = page.getByLabel('Resolution of orange.png in dpi')
+  await dpi.fill('100')
+  await dpi.press('Enter')
+  // A quarter of the sheet is ink, all of the rectangle that the ink fills.
+  await expect(page.locator('[data-why="Coverage of orange.png"]')).toHaveText(/100\s*%/, { timeout: 30_000 })
+  await page.getByRole('application').focus()
+  await page.keyboard.press('+')
+  await expect(page.getByText('Laying out the films')).toBeHidden()
+  await page.locator('body').press('s')
+  const shot = await page.locator('canvas').screenshot()
+  const { data } = await sharp(shot).removeAlpha().raw().toBuffer({ resolveWithObject: true })
+  let [blue, red] = [0, 0]
+  for (let i = 0; i < data.length; i += 3) {
+    red = Math.max(red, data[i] as number)
+    blue = Math.max(blue, data[i + 2] as number)
+  }
+  expect(red).toBeGreaterThan(40)
+  expect(blue).toBeLessThanOrEqual(8)
+  await page.locator('body').press('s')
+  await page.getByRole('button', { name: 'Remove orange.png' }).click()
+  await expect(page.getByText('Drop one file for each colour here').nth(1)).toBeVisible()
+})

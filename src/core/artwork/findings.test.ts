@@ -1,0 +1,139 @@
+import { describe, expect, it } from 'vitest'
+import { tell } from '../advice'
+import { degrees } from '../quantity'
+import { artBox } from './agreement'
+import { baseFindings, filmFindings } from './findings'
+import type { Mark } from './marks'
+import type { BaseFacts, FilmFacts } from './set'
+
+const MARKS = [
+  { x: 0.03, y: 0.01, shape: 'cross' as const },
+  { x: 0.03, y: 0.05, shape: 'cross' as const },
+]
+const STRAIGHT = { dx: 0, dy: 0, rotation: 0, scale: 1, worst: 0.00002 }
+
+const facts = (more: Partial<FilmFacts> = {}): FilmFacts => ({
+  width: 0.3,
+  height: 0.4,
+  dpi: 300,
+  negative: false,
+  inkArea: 0.01,
+  box: { x: 0, y: 0, width: 0.1, height: 0.1 },
+  halftones: [],
+  line: undefined,
+  gap: undefined,
+  specks: 0,
+  marks: MARKS,
+  misfit: STRAIGHT,
+  ...more,
+})
+
+const rules = (...films: readonly FilmFacts[]) =>
+  filmFindings(
+    films,
+    films.map((_, i) => `film ${i + 1}`),
+  ).map((r) => r.rule)
+
+describe('what is said of films', () => {
+  it('that agree: so, and nothing else', () => {
+    expect(rules(facts(), facts())).toEqual(['MARKS_AGREE'])
+  })
+
+  it('alone: nothing', () => {
+    expect(rules(facts({ marks: [] }))).toEqual([])
+  })
+
+  it.each([
+    ['MARKS_NONE', facts({ marks: [] }), facts({ marks: [] })],
+    ['MARKS_MISSING', facts(), facts({ marks: MARKS.slice(1) })],
+    ['MARKS_SHIFTED', facts(), facts({ misfit: { ...STRAIGHT, dx: 0.0004 } })],
+    ['MARKS_TURNED', facts(), facts({ misfit: { ...STRAIGHT, rotation: degrees(0.1) } })],
+    ['MARKS_STRETCHED', facts(), facts({ misfit: { ...STRAIGHT, scale: 1.002 } })],
+  ])('%s', (rule, a, b) => {
+    expect(rules(a, b)).toEqual([rule])
+  })
+
+  it('a film too much turned or stretched stops, and comes first', () => {
+    const found = filmFindings(
+      [facts({ negative: true }), facts({ misfit: { ...STRAIGHT, rotation: 0.002 }, specks: 400 })],
+      ['red.png', 'blue.png'],
+    )
+    expect(found.map((r) => r.severity)).toEqual(['Stop', 'Note', 'Note'])
+    expect(tell(found[0] as (typeof found)[0], 'metric')).toBe(
+      'blue.png is turned by 0.11° against the others: its marks cannot meet. Export it again.',
+    )
+  })
+
+  it('an empty film is watched', () => {
+    expect(rules(facts(), facts({ box: undefined }))).toContain('FILM_EMPTY')
+  })
+
+  it('a handful of specks is not worth a word', () => {
+    expect(rules(facts({ specks: 12 }), facts())).toEqual(['MARKS_AGREE'])
+  })
+})
+
+describe('what is said of a base', () => {
+  const none = { area: 0, places: [] }
+  const base: BaseFacts = { uncovered: none, peep: none, bare: none, needless: none, choke: undefined }
+  const area = (mm2: number) => ({ area: mm2 * 1e-6, places: [] })
+
+  it('in order: nothing', () => {
+    expect(baseFindings(base)).toEqual([])
+  })
+
+  it('the rim of pixels is no finding', () => {
+    expect(baseFindings({ ...base, peep: area(0.3) })).toEqual([])
+  })
+
+  it('all four, worst first, in square millimetres', () => {
+    const found = baseFindings({
+      uncovered: area(2),
+      peep: area(3),
+      bare: area(40),
+      needless: area(5),
+      choke: undefined,
+    })
+    expect(found.map((r) => r.rule)).toEqual(['BASE_OPEN', 'BASE_PEEPS', 'BASE_BARE', 'BASE_NEEDLESS'])
+    expect(tell(found[0] as (typeof found)[0], 'metric')).toContain('2 mm²')
+  })
+})
+
+describe('the rectangle of the art', () => {
+  const mark = (x: number, y: number): Mark => ({
+    x,
+    y,
+    shape: 'cross',
+    box: { left: x - 10, right: x + 10, top: y - 10, bottom: y + 10 },
+  })
+  const whole = { left: 0, top: 0, right: 600, bottom: 800 }
+
+  it('is the whole film without marks, or with one', () => {
+    expect(artBox([], 600, 800)).toEqual(whole)
+    expect(artBox([mark(300, 20)], 600, 800)).toEqual(whole)
+  })
+
+  it('lies inside marks at the middle of the sides', () => {
+    const sides = [mark(300, 30), mark(300, 770), mark(30, 400), mark(570, 400)]
+    expect(artBox(sides, 600, 800)).toEqual({ left: 40, top: 40, right: 560, bottom: 760 })
+  })
+
+  it('reaches to the middle of marks in the corners, so that art between them is not cut', () => {
+    const corners = [mark(30, 30), mark(570, 30), mark(30, 770), mark(570, 770)]
+    expect(artBox(corners, 600, 800)).toEqual({ left: 30, top: 30, right: 570, bottom: 770 })
+  })
+
+  it('is not cut by the marks that are left when some are missing', () => {
+    expect(artBox([mark(300, 30), mark(300, 770), mark(30, 400)], 600, 800)).toEqual({
+      ...whole,
+      top: 40,
+      bottom: 760,
+    })
+    expect(artBox([mark(300, 30), mark(30, 400)], 600, 800)).toEqual(whole)
+  })
+
+  it('may lie off the middle of the film', () => {
+    const off = [mark(150, 30), mark(150, 300), mark(30, 165), mark(270, 165)]
+    expect(artBox(off, 600, 800)).toEqual({ left: 40, top: 40, right: 260, bottom: 290 })
+  })
+})

@@ -1,0 +1,98 @@
+import type { ArtRelation, InkColour, Placement } from '../order'
+import type { Ruling, Share } from '../quantity'
+import type { FilmFacts, PairFacts, Rectangle, SetFacts } from './set'
+
+/** Halftone of less area than this is a corner of something else: 1 cm2. */
+const TINTED = 1e-4
+/** Every colour of an order prints something. */
+const LEAST: Share = 0.001
+
+/** Coverage of the print's rectangle, and the ruling of what is mostly tinted. */
+export function colourOf(
+  facts: FilmFacts,
+  print: Rectangle,
+): { readonly coverage: Share; readonly ruling: Ruling | undefined } {
+  const [screen] = [...facts.halftones].sort((a, b) => b.area - a.area)
+  return {
+    coverage: Math.max(LEAST, facts.inkArea / (print.width * print.height)),
+    ruling: screen && screen.area > TINTED ? screen.ruling : undefined,
+  }
+}
+
+/** How an order tells of two films that meet; undefined when they stay apart. */
+export function relationOf(pair: PairFacts): Omit<ArtRelation, 'a' | 'b'> | undefined {
+  if (pair.how === 'apart') return undefined
+  if (pair.how === 'touching') return { how: 'touch' }
+  if (pair.how === 'blending') return { how: 'blend' }
+  return { how: 'overlap', ...(pair.trap ? { width: pair.trap.median } : {}) }
+}
+
+/** Readings nearer than this to what the order says are no news: shares and metres; the ruling by its own share. */
+const SAME = { coverage: 0.005, ruling: 0.02, size: 0.001, width: 0.00005 } as const
+
+const near = <T extends number>(was: T, is: T, most: number): T => (Math.abs(is - was) <= most ? was : is)
+
+const pairKey = (r: { readonly a: string; readonly b: string }) => [r.a, r.b].sort().join(' ')
+
+/**
+ * A print as its films tell it: size, coverage, ruling and meetings. What the films do not tell stays, and so does
+ * what they tell alike.
+ *
+ * @param inkOf the ink that each film is for, in the order of the facts; others are passed over
+ */
+export function asRead(
+  placement: Placement,
+  inkOf: readonly string[],
+  { facts, pairs, print }: SetFacts,
+): Placement {
+  if (!print) return placement
+  const inks = placement.inks.map((ink): InkColour => {
+    const own = facts[inkOf.indexOf(ink.id)]
+    if (!own) return ink
+    const { coverage, ruling } = colourOf(own, print)
+    const { ruling: was, ...rest } = ink
+    const said = was !== undefined && ruling !== undefined ? near(was, ruling, SAME.ruling * was) : ruling
+    return {
+      ...rest,
+      coverage: near(ink.coverage, Math.round(coverage * 1000) / 1000, SAME.coverage),
+      ...(said === undefined ? {} : { ruling: said }),
+    }
+  })
+  const colours = new Set(inks.map((i) => i.id).filter((id) => inkOf.includes(id)))
+  const untold = placement.relations.filter((r) => !colours.has(r.a) || !colours.has(r.b))
+  const old = new Map(placement.relations.map((r) => [pairKey(r), r]))
+  const told = pairs.flatMap((p): ArtRelation[] => {
+    const relation = relationOf(p)
+    const [a = '', b = ''] = [inkOf[p.a], inkOf[p.b]]
+    if (!relation || !colours.has(a) || !colours.has(b)) return []
+    const was = old.get(pairKey({ a, b }))
+    const same = was?.how === relation.how && Math.abs((was.width ?? 0) - (relation.width ?? 0)) <= SAME.width
+    return [was && same ? was : { a, b, ...relation }]
+  })
+  return {
+    ...placement,
+    width: near(placement.width, print.width, SAME.size),
+    height: near(placement.height, print.height, SAME.size),
+    inks,
+    relations: [...untold, ...told],
+  }
+}
+
+/** Two colours whose meeting two prints tell otherwise; `undefined` is apart. */
+export interface Remeeting {
+  readonly a: string
+  readonly b: string
+  readonly is: ArtRelation | undefined
+}
+
+/** Meetings that differ between a print and the same print as read. */
+export function remeetings(before: Placement, after: Placement): readonly Remeeting[] {
+  const was = new Map(before.relations.map((r) => [pairKey(r), r]))
+  const is = new Map(after.relations.map((r) => [pairKey(r), r]))
+  return [...new Map([...was, ...is]).values()].flatMap((r) => {
+    const now = is.get(pairKey(r))
+    const old = was.get(pairKey(r))
+    const same = now?.how === old?.how && now?.width === old?.width
+    return same ? [] : [{ a: r.a, b: r.b, is: now }]
+  })
+}
