@@ -27,7 +27,7 @@ export default {
     forbid('core-stands-alone', { path: '^src/core' }, { path: '^(src/(?!core)|scripts|e2e)' }),
     forbid(
       'core-takes-only-pure-packages',
-      { path: '^src/core', pathNot: '\\.test\\.ts$' },
+      { path: '^src/core', pathNot: '\\.(test|fixtures)\\.ts$' },
       {
         path: 'node_modules',
         pathNot: 'node_modules/(@types/)?(culori|fast-deep-equal|fft.js|tinyqueue|yup)',
