@@ -8,7 +8,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import sharp from 'sharp'
 import { baseOf, meetingOf, pairsOf, readFilm, settle } from '../src/core/artwork'
-import { decodeFilm } from '../src/formats/film'
+import { ahead, decodeFilm } from '../src/formats/film'
 import { DEMO_ART, screened } from '../src/store/demo/art'
 
 const FILMS = 6
@@ -52,7 +52,10 @@ async function part(name: string, folder: string): Promise<void> {
     if (name === 'decode') for (const file of files) await decoded(file)
     else {
       const films = []
-      for (const file of files) films.push(readFilm(await decoded(file), DPI))
+      for await (const image of ahead(files.map((file) => () => decoded(file)))) {
+        if (image.status === 'rejected') throw image.reason
+        films.push(readFilm(image.value, DPI))
+      }
       const set = settle(films)
       for (const [a, b] of pairsOf(files.map((_, i) => i))) meetingOf(set, a, b)
       baseOf(set, 0, [1, 2, 3], [4, 5])

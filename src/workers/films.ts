@@ -24,7 +24,7 @@ import {
   settle,
   sharesOf,
 } from '@/core/artwork'
-import { decodeFilm, type FilmPage, FilmProblem, filmPages } from '@/formats/film'
+import { ahead, decodeFilm, type FilmPage, FilmProblem, filmPages } from '@/formats/film'
 
 /** Films to be laid on each other, all drawn at one resolution on one sheet. */
 export interface SetOrder {
@@ -73,18 +73,26 @@ function onSheet(image: GreyImage, width: number, height: number, clear: number)
 
 async function readSet(order: SetOrder, report?: (r: Report) => void): Promise<FilmSet | undefined> {
   const films = []
+  let film = 0
   let wrong = false
-  for (const [i, { path, page, width, height, negative }] of order.films.entries()) {
-    report?.({ step: 'reading', film: i })
-    try {
-      const image = await decodeFilm(new Uint8Array(await readFile(path)), page, width, height)
-      films.push(readFilm(onSheet(image, order.width, order.height, negative ? 0 : 255), order.dpi, negative))
-      report?.({ step: 'read', film: i })
-    } catch (error) {
-      if (!(error instanceof FilmProblem)) throw error
+  const decoded = order.films.map(({ path, page, width, height }) => async () => {
+    const bytes = new Uint8Array(await readFile(path))
+    return decodeFilm(bytes, page, width, height)
+  })
+  report?.({ step: 'reading', film })
+  for await (const image of ahead(decoded)) {
+    if (image.status === 'fulfilled') {
+      const negative = order.films[film]?.negative
+      const sheet = onSheet(image.value, order.width, order.height, negative ? 0 : 255)
+      films.push(readFilm(sheet, order.dpi, negative))
+      report?.({ step: 'read', film })
+    } else {
+      if (!(image.reason instanceof FilmProblem)) throw image.reason
       wrong = true
-      report?.({ step: 'wrong', film: i, problem: error.message })
+      report?.({ step: 'wrong', film, problem: image.reason.message })
     }
+    film++
+    if (film < order.films.length) report?.({ step: 'reading', film })
   }
   return wrong ? undefined : settle(films)
 }

@@ -4,6 +4,7 @@ import { drawPage, pdfPages } from './pdf'
 import { FilmProblem, MOST_PAGES, MOST_PIXELS, tooLarge } from './problem'
 import { drawingAt, drawingShape, readDrawing } from './svg'
 
+export { ahead } from './ahead'
 export { FilmProblem, MOST_BYTES } from './problem'
 
 /** One page of a file, as far as it can be told without reading it whole. */
