@@ -86,16 +86,17 @@ describe('what is said of a base', () => {
     expect(baseFindings({ ...base, peep: area(0.3) })).toEqual([])
   })
 
-  it('all four, worst first, in square millimetres', () => {
+  it('all four, worst first, in square millimetres or centimetres', () => {
     const found = baseFindings({
       uncovered: area(2),
       peep: area(3),
-      bare: area(40),
+      bare: area(4000),
       needless: area(5),
       choke: undefined,
     })
     expect(found.map((r) => r.rule)).toEqual(['BASE_OPEN', 'BASE_PEEPS', 'BASE_BARE', 'BASE_NEEDLESS'])
     expect(tell(found[0] as (typeof found)[0], 'metric')).toContain('2 mm²')
+    expect(tell(found[2] as (typeof found)[0], 'metric')).toContain('40 cm²')
   })
 })
 

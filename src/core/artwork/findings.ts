@@ -101,11 +101,13 @@ const SHIFTED = 0.0001
 const MANY_SPECKS = 20
 /** Smaller areas are the rim of pixels. */
 const AREA = 0.5e-6
+/** From a square centimetre on, areas are told in those. */
+const LARGE = 1e-4
 
 /** What of a base is worth saying, worst first. */
 export function baseFindings(base: BaseFacts): readonly Reason[] {
   const say = (rule: 'BASE_OPEN' | 'BASE_PEEPS' | 'BASE_BARE' | 'BASE_NEEDLESS', area: number) =>
-    area > AREA ? [because(READING_RULES, rule, { area: q('fineArea', area) })] : []
+    area > AREA ? [because(READING_RULES, rule, { area: q(area > LARGE ? 'area' : 'fineArea', area) })] : []
   return [
     ...say('BASE_OPEN', base.uncovered.area),
     ...say('BASE_PEEPS', base.peep.area),

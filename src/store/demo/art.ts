@@ -120,11 +120,11 @@ function moth(): readonly DemoFilm[] {
     [-1, 1]
       .map(
         (s) =>
-          `<ellipse cx="${s * 68}" cy="-50" rx="${round(60 - inset)}" ry="${round(82 - inset)}" transform="rotate(${s * 32} ${s * 68} -50)"/><ellipse cx="${s * 50}" cy="75" rx="${round(44 - inset)}" ry="${round(58 - inset)}" transform="rotate(${s * -24} ${s * 50} 75)"/>`,
+          `<ellipse cx="${s * 58}" cy="-50" rx="${round(60 - inset)}" ry="${round(82 - inset)}" transform="rotate(${s * 32} ${s * 58} -50)"/><ellipse cx="${s * 50}" cy="75" rx="${round(44 - inset)}" ry="${round(58 - inset)}" transform="rotate(${s * -24} ${s * 50} 75)"/>`,
       )
       .join('')
   const eyes = [-1, 1].flatMap((s) => [
-    { x: s * 76, y: -62, r: 17 },
+    { x: s * 66, y: -62, r: 17 },
     { x: s * 52, y: 80, r: 11 },
   ])
   const film = (ink: string, name: string, art: string) => ({ ink, name, svg: sheet(260, 300, art) })

@@ -13,6 +13,7 @@ import { FilmTable } from './FilmTable'
 import { Findings } from './Findings'
 import { type Laid, LightTable } from './LightTable'
 import { Misregister } from './Misregister'
+import { PushBar } from './PushBar'
 import { ReadingMeter } from './ReadingMeter'
 import { UseReadings } from './UseReadings'
 import { useFilms } from './useFilms'
@@ -129,16 +130,28 @@ export function FilmsOfPrint({ at, id }: { readonly at: number; readonly id: str
       {table && !empty && (
         <>
           {laid.length > 0 && (
-            <LightTable
-              base={desk.base}
-              set={table.set}
-              print={(reading ?? progress?.facts)?.print}
-              cloth={cloth ?? '#808080'}
-              laid={laid}
-              pushing={pushing}
-              onPush={push}
-              spot={spot}
-            />
+            <>
+              <LightTable
+                base={desk.base}
+                set={table.set}
+                print={(reading ?? progress?.facts)?.print}
+                cloth={cloth ?? '#808080'}
+                laid={laid}
+                pushing={pushing}
+                onPush={push}
+                spot={spot}
+              />
+              {reading && (
+                <PushBar
+                  films={table.films.filter((f) => f.dpi !== undefined)}
+                  inks={inks}
+                  pushing={pushing}
+                  onChoose={setPushing}
+                  pushes={pushes}
+                  onPushes={setPushes}
+                />
+              )}
+            </>
           )}
           <FilmTable
             desk={desk}
@@ -160,15 +173,7 @@ export function FilmsOfPrint({ at, id }: { readonly at: number; readonly id: str
             <>
               <Findings desk={desk} inks={inks} reading={reading} onSpot={setSpot} />
               <UseReadings at={at} films={table.films} reading={reading} />
-              <Misregister
-                desk={desk}
-                inks={inks}
-                reading={reading}
-                pushing={pushing}
-                onChoose={setPushing}
-                pushes={pushes}
-                onPushes={setPushes}
-              />
+              <Misregister desk={desk} inks={inks} reading={reading} pushes={pushes} />
             </>
           )}
         </>
