@@ -141,6 +141,29 @@ test('leaving at once and coming back loses nothing and collides with nothing', 
   await expect(saveStatus(page)).toHaveText('Saved')
 })
 
+test('choices made in the moment before the page is closed are all kept', async ({ page }) => {
+  const value = (key: string) => page.locator(`[data-advice="${key}"]`)
+  for (const [pressure, flood, direction] of [
+    ['firm', 'slow', 'pull'],
+    ['light', 'even', 'push'],
+  ] as const) {
+    await open(page, '/orders/O-1009/sequence')
+    await value('pressure.I1').selectOption(pressure)
+    await value('flood.I1').selectOption(flood)
+    await value('direction').selectOption(direction)
+    await page.goto('/orders/O-1009/sequence')
+    await expect(value('pressure.I1')).toHaveValue(pressure)
+    await expect(value('flood.I1')).toHaveValue(flood)
+    await expect(value('direction')).toHaveValue(direction)
+  }
+  const back = page.getByRole('button', { name: /take back/ })
+  for (let left = await back.count(); left > 0; left--) {
+    await expect(back).toHaveCount(left)
+    await back.first().click()
+  }
+  await expect(page.getByText(/of your own/)).toBeHidden()
+})
+
 test('closing the page in the middle of a word loses nothing', async ({ page }) => {
   await open(page, '/orders/O-1010/order')
   const notes = page.getByLabel('Notes')

@@ -189,7 +189,7 @@ describe('lists as CSV', () => {
       'Carousel Four',
       '1',
       'Base white',
-      'F61-1',
+      'F61-2',
       '61',
     ])
   })

@@ -26,6 +26,17 @@ const NAMES: Readonly<Record<string, readonly [fileName: string, factor: number]
   coverage: ['coveragePercent', PERCENT],
   ruling: ['rulingLpi', unit('ruling', 'lpi')],
   mesh: ['meshPerCm', unit('meshCount', 'T/cm')],
+  line: ['lineMm', MM],
+  particle: ['particleUm', unit('film', 'µm')],
+  angle: ['angleDegrees', unit('turn', '°')],
+  distance: ['distanceMm', MM],
+  frameToPallet: ['frameToPalletMm', MM],
+  collarLine: ['collarLineMm', MM],
+  humidity: ['humidityPercent', PERCENT],
+  count: ['perCm', unit('meshCount', 'T/cm')],
+  thread: ['threadUm', unit('film', 'µm')],
+  thickness: ['thicknessUm', unit('film', 'µm')],
+  build: ['buildUm', unit('film', 'µm')],
   tension: ['tensionNPerCm', unit('tension', 'N/cm')],
 }
 /** Times of day are written `08:00`. */

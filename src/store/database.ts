@@ -4,12 +4,17 @@ import { Kysely, type MigrationProvider, Migrator, SqliteDialect, sql } from 'ky
 import Sqlite from 'libsql'
 import { up as shopAndOrders } from './migrations/001_shop_and_orders'
 import { up as films } from './migrations/002_films'
+import { up as screens } from './migrations/003_screens'
 import type { Tables } from './schema'
 
 export type Database = Kysely<Tables>
 
 const migrations: MigrationProvider = {
-  getMigrations: async () => ({ '001_shop_and_orders': { up: shopAndOrders }, '002_films': { up: films } }),
+  getMigrations: async () => ({
+    '001_shop_and_orders': { up: shopAndOrders },
+    '002_films': { up: films },
+    '003_screens': { up: screens },
+  }),
 }
 
 /** The data folder: `ORVINT_DATA`, else `data` in the project. */

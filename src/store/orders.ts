@@ -141,6 +141,9 @@ const placementOf = (
       opacity: i.opacity as InkColour['opacity'],
       coverage: i.coverage,
       ...(i.ruling === null ? {} : { ruling: i.ruling }),
+      ...(i.angle === null ? {} : { angle: i.angle }),
+      ...(i.line === null ? {} : { line: i.line }),
+      ...(i.particle === null ? {} : { particle: i.particle }),
       system: i.system as InkColour['system'],
       lowCure: i.low_cure === 1,
     })),
@@ -267,6 +270,9 @@ async function writeParts(tx: Transaction<Tables>, order: Order): Promise<void> 
       place: at,
       ...i,
       ruling: i.ruling ?? null,
+      angle: i.angle ?? null,
+      line: i.line ?? null,
+      particle: i.particle ?? null,
       low_cure: Number(lowCure),
     }))
     if (inks.length > 0) await tx.insertInto('placement_ink').values(inks).execute()

@@ -36,6 +36,34 @@ export interface Tables {
     tension: number
     state: string
   }
+  tension_reading: { frame_id: string; place: number; on_day: string; tension: number }
+  stencil: {
+    frame_id: string
+    order_id: string
+    print_id: string
+    hit_id: string
+    words: string
+    emulsion_id: string
+    coats: number
+  }
+  stencil_step: { frame_id: string; place: number; step: string; at: string }
+  screen_room: { id: 1; humidity: number; frame_to_pallet: number; collar_line: number }
+  fabric: { place: number; count: number; thread: number; thickness: number; dyed: string }
+  emulsion: { id: string; place: number; name: string; kind: string; water: string; build: number }
+  lamp: { id: string; place: number; name: string; kind: string; distance: number }
+  step_test: {
+    id: string
+    place: number
+    on_day: string
+    lamp_id: string
+    emulsion_id: string
+    mesh: number
+    coats: number
+    distance: number
+    time: number
+    low: number
+    high: number
+  }
   blade: { id: string; place: number; hardness: string; length: number; edge: string }
   ink: {
     id: string
@@ -90,6 +118,9 @@ export interface Tables {
     opacity: string
     coverage: number
     ruling: number | null
+    angle: number | null
+    line: number | null
+    particle: number | null
     system: string
     low_cure: number
   }

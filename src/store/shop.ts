@@ -1,3 +1,4 @@
+import { group } from 'd3-array'
 import type { Selectable, Transaction } from 'kysely'
 import { DEFAULT_METHOD, type ShopMethod } from '@/core/advice'
 import {
@@ -5,9 +6,12 @@ import {
   type FlashUnit,
   type Frame,
   type Press,
+  type ScreenRoom,
   type Shop,
   type ShopAndShelf,
+  type Step,
   USUAL_HOURS,
+  USUAL_SCREENS,
 } from '@/core/equipment'
 import type { Weave } from '@/core/order'
 import type { Database } from './database'
@@ -26,15 +30,13 @@ export type SavedShop =
 
 /** Reads the whole shop. A shop not yet set up has no presses, and version 0. */
 export async function loadShop(db: Database): Promise<StoredShop> {
-  const all = <T extends 'press' | 'flash_unit' | 'dryer' | 'frame' | 'blade' | 'ink' | 'cloth' | 'pause'>(
-    table: T,
-  ) =>
+  const all = <T extends (typeof LISTS)[number]>(table: T) =>
     db
       .selectFrom(table as 'press')
       .selectAll()
       .orderBy('place')
       .execute() as unknown as Promise<Row<T>[]>
-  const [head, options, presses, stations, flashes, dryers, frames, blades, inks, cloths, pauses] =
+  const [head, options, presses, stations, flashes, dryers, frames, blades, inks, cloths, pauses, screens] =
     await Promise.all([
       db.selectFrom('shop').selectAll().executeTakeFirst(),
       db.selectFrom('method').selectAll().execute(),
@@ -47,6 +49,7 @@ export async function loadShop(db: Database): Promise<StoredShop> {
       all('ink'),
       all('cloth'),
       all('pause'),
+      loadScreens(db),
     ])
   const press = (p: Row<'press'>): Press => {
     const base = {
@@ -98,7 +101,11 @@ export async function loadShop(db: Database): Promise<StoredShop> {
       heatedLength: d.heated_length,
       beltWidth: d.belt_width,
     })),
-    frames: frames.map(({ place: _, ...f }) => ({ ...f, state: f.state as Frame['state'] })),
+    frames: frames.map(({ place: _, ...f }) => ({
+      ...f,
+      state: f.state as Frame['state'],
+      ...screens.on(f.id),
+    })),
     blades: blades.map(({ place: _, ...b }) => ({ ...b, edge: b.edge as Blade['edge'] })),
     hours: head
       ? {
@@ -108,6 +115,7 @@ export async function loadShop(db: Database): Promise<StoredShop> {
           breaks: pauses.map((p) => ({ from: p.begins, to: p.ends })),
         }
       : USUAL_HOURS,
+    screens: screens.room,
   }
   return {
     version: head?.version ?? 0,
@@ -121,10 +129,69 @@ export async function loadShop(db: Database): Promise<StoredShop> {
 
 type Row<T extends keyof Tables> = Selectable<Tables[T]>
 
+/** What is known of stencils, and what each frame carries. */
+async function loadScreens(db: Database) {
+  const [head, fabrics, emulsions, lamps, tests, readings, stencils, steps] = await Promise.all([
+    db.selectFrom('screen_room').selectAll().executeTakeFirst(),
+    db.selectFrom('fabric').selectAll().orderBy('place').execute(),
+    db.selectFrom('emulsion').selectAll().orderBy('place').execute(),
+    db.selectFrom('lamp').selectAll().orderBy('place').execute(),
+    db.selectFrom('step_test').selectAll().orderBy('place').execute(),
+    db.selectFrom('tension_reading').selectAll().orderBy('place').execute(),
+    db.selectFrom('stencil').selectAll().execute(),
+    db.selectFrom('stencil_step').selectAll().orderBy('place').execute(),
+  ])
+  const bare = <T extends { readonly place: number }>({ place: _, ...row }: T) => row
+  const room = head
+    ? ({
+        humidity: head.humidity,
+        frameToPallet: head.frame_to_pallet,
+        collarLine: head.collar_line,
+        fabrics: fabrics.map(bare),
+        emulsions: emulsions.map(bare),
+        lamps: lamps.map(bare),
+        tests: tests.map(({ place: _, on_day, lamp_id, emulsion_id, ...t }) => ({
+          ...t,
+          on: on_day,
+          lampId: lamp_id,
+          emulsionId: emulsion_id,
+        })),
+      } as ScreenRoom)
+    : USUAL_SCREENS
+  const stencilOf = new Map(stencils.map((s) => [s.frame_id, s]))
+  const [readingsOf, stepsOf] = [group(readings, (r) => r.frame_id), group(steps, (s) => s.frame_id)]
+  const on = (frame: string): Pick<Frame, 'readings' | 'stencil'> => {
+    const s = stencilOf.get(frame)
+    const stencil = s && {
+      order: s.order_id,
+      print: s.print_id,
+      hit: s.hit_id,
+      words: s.words,
+      emulsionId: s.emulsion_id,
+      coats: s.coats,
+      done: (stepsOf.get(frame) ?? []).map(({ step, at }) => ({ step: step as Step, at })),
+    }
+    return {
+      readings: (readingsOf.get(frame) ?? []).map((r) => ({ on: r.on_day, tension: r.tension })),
+      ...(stencil && { stencil }),
+    }
+  }
+  return { room, on }
+}
+
+const LISTS = ['press', 'flash_unit', 'dryer', 'frame', 'blade', 'ink', 'cloth', 'pause'] as const
 const PARTS = [
   'method',
-  'pause',
   'station',
+  'stencil_step',
+  'stencil',
+  'tension_reading',
+  'screen_room',
+  'fabric',
+  'emulsion',
+  'lamp',
+  'step_test',
+  'pause',
   'flash_unit',
   'press',
   'dryer',
@@ -176,7 +243,8 @@ export async function writeShop(
       heated_length: heatedLength,
       belt_width: beltWidth,
     })),
-    frame: placed(shop.frames),
+    frame: placed(shop.frames).map(({ readings: _, stencil: __, ...f }) => f),
+    ...screenRows(shop),
     blade: placed(shop.blades),
     ink: placed(inks),
     cloth: placed(cloths),
@@ -187,6 +255,46 @@ export async function writeShop(
         .insertInto(table as 'method')
         .values(values as Tables['method'][])
         .execute()
+}
+
+/** Stencils, readings and what is known of them; each table after those it names. */
+function screenRows({ frames, screens }: Shop) {
+  const placed = <T>(rows: readonly T[]) => rows.map((row, place) => ({ ...row, place }))
+  const carried = frames.flatMap(({ id, stencil }) => (stencil ? [{ id, stencil }] : []))
+  return {
+    tension_reading: frames.flatMap((f) =>
+      f.readings.map(({ on, tension }, place) => ({ frame_id: f.id, place, on_day: on, tension })),
+    ),
+    stencil: carried.map(({ id, stencil: s }) => ({
+      frame_id: id,
+      order_id: s.order,
+      print_id: s.print,
+      hit_id: s.hit,
+      words: s.words,
+      emulsion_id: s.emulsionId,
+      coats: s.coats,
+    })),
+    stencil_step: carried.flatMap(({ id, stencil }) =>
+      stencil.done.map((d, place) => ({ frame_id: id, place, ...d })),
+    ),
+    screen_room: [
+      {
+        id: 1,
+        humidity: screens.humidity,
+        frame_to_pallet: screens.frameToPallet,
+        collar_line: screens.collarLine,
+      },
+    ],
+    fabric: placed(screens.fabrics),
+    emulsion: placed(screens.emulsions),
+    lamp: placed(screens.lamps),
+    step_test: placed(screens.tests).map(({ on, lampId, emulsionId, ...t }) => ({
+      ...t,
+      on_day: on,
+      lamp_id: lampId,
+      emulsion_id: emulsionId,
+    })),
+  }
 }
 
 /** Every station of an automatic; of other presses the heads that are down. */

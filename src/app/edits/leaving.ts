@@ -1,3 +1,6 @@
+import same from 'fast-deep-equal'
+import { useRouter } from 'next/navigation'
+import { useEffect, useRef } from 'react'
 import type { Edited } from './edited'
 
 const key = ({ kind, id }: Edited) => `orvint.left.${kind}.${id}`
@@ -9,3 +12,19 @@ export const leaveBehind = (edited: Edited, value: unknown): void =>
 /** What the last page of this tab sent while it was left, if anything. */
 export const leftBehind = (edited: Edited): unknown =>
   JSON.parse(sessionStorage.getItem(key(edited)) ?? 'null') ?? undefined
+
+/** How long what was sent on leaving may take to be stored. */
+const STORED = 400
+
+/** Reads the page once more when it was read before what this tab sent on leaving the last one was stored. */
+export function useReadAgain(edited: Edited | undefined, value: unknown): void {
+  const router = useRouter()
+  const asked = useRef<unknown>(undefined)
+  useEffect(() => {
+    const left = edited && leftBehind(edited)
+    if (left === undefined || same(left, value) || same(left, asked.current)) return
+    asked.current = left
+    const later = setTimeout(() => router.refresh(), STORED)
+    return () => clearTimeout(later)
+  }, [edited, value, router])
+}

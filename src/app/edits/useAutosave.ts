@@ -8,7 +8,7 @@ import { changes, indexPath, isStructural, overlaid } from '@/core/change'
 import { editLabel } from '@/ui/changeWords'
 import type { Edited } from './edited'
 import { recordEdit, settleBeforeUndo } from './history'
-import { leaveBehind, leftBehind } from './leaving'
+import { leaveBehind, leftBehind, useReadAgain } from './leaving'
 import type { Stored, Versioned } from './save'
 
 /** Two people changed the same thing: what it was, what each made of it. */
@@ -87,7 +87,13 @@ export function useAutosave<T extends FieldValues>(
   const showing = useRef(false)
   /** Writes asked for and not yet answered. */
   const waiting = useRef(0)
+  /** Whether one of them is on its way; the others wait in line. */
+  const sent = useRef(false)
+  /** What was sent last came back without an answer: browsers give up what is under way when they leave. */
+  const unanswered = useRef(false)
   const subject = useMemo(() => ({ kind: edited.kind, id: edited.id }), [edited.kind, edited.id])
+
+  useReadAgain(subject, read.value)
 
   const put = useCallback(
     (value: T) => {
@@ -114,7 +120,10 @@ export function useAutosave<T extends FieldValues>(
       }
       setState('saving')
       try {
+        sent.current = true
         const saved = await store(value, before.version)
+        sent.current = false
+        unanswered.current = false
         setProblem('problem' in saved ? saved.problem : '')
         if (saved.ok) {
           held.current = { value, version: saved.version }
@@ -145,6 +154,8 @@ export function useAutosave<T extends FieldValues>(
           setState(now ? 'conflict' : 'gone')
         }
       } catch {
+        sent.current = false
+        unanswered.current = true
         setState('failed')
       }
     },
@@ -175,8 +186,11 @@ export function useAutosave<T extends FieldValues>(
     const send = () => {
       const checked = check(copyOf(form))
       if (!checked.ok || halted.current) return
-      if (pending.current !== undefined || waiting.current > 0) leaveBehind(subject, checked.value)
-      if (pending.current !== undefined) void store(checked.value, held.current.version + waiting.current)
+      const before = sent.current ? 1 : 0
+      const waits = pending.current !== undefined || waiting.current > before || unanswered.current
+      if (!waits && before === 0) return
+      leaveBehind(subject, checked.value)
+      if (waits) void store(checked.value, held.current.version + before)
     }
     window.addEventListener('pagehide', send)
     return () => {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { ArtRelation, InkColour, Placement } from '../order'
-import { degrees, lpi } from '../quantity'
+import { degrees, lpi, mm } from '../quantity'
 import type { FilmFacts, PairFacts, SetFacts } from './set'
 import { asRead, colourOf, relationOf, remeetings } from './told'
 
@@ -97,7 +97,10 @@ it('an overlap is as wide as half of its trap is at the least', () => {
 })
 
 describe('a print as its films tell it', () => {
-  const before = print([ink('I1', 0.12), ink('I2', 0.3, { ruling: lpi(50) })])
+  const before = print([
+    ink('I1', 0.12),
+    ink('I2', 0.3, { ruling: lpi(50), angle: degrees(22), line: mm(0.3) }),
+  ])
 
   it('takes coverage, ruling and size', () => {
     const read = asRead(before, ['I1', 'I2'], {
@@ -108,10 +111,15 @@ describe('a print as its films tell it', () => {
     expect(read.height).toBe(0.33)
     expect(read.inks[0]?.coverage).toBeCloseTo(0.056, 3)
     expect(read.inks[1]).not.toHaveProperty('ruling')
+    expect(read.inks[1]).not.toHaveProperty('angle')
+    expect(read.inks[1]).not.toHaveProperty('line')
   })
 
   it('keeps what is told alike within the reading’s own error', () => {
-    const films = [facts(0.123), facts(0.298, { halftones: [tinted(50.4, 1e-3)] })]
+    const films = [
+      facts(0.123),
+      facts(0.298, { halftones: [tinted(50.4, 1e-3)], line: { width: mm(0.32), places: [] } }),
+    ]
     const size = { ...RECTANGLE, width: 0.2805, height: 0.3295 }
     expect(asRead(before, ['I1', 'I2'], { ...set(films), print: size })).toEqual(before)
   })

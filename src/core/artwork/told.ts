@@ -1,5 +1,5 @@
 import type { ArtRelation, InkColour, Placement } from '../order'
-import type { Ruling, Share } from '../quantity'
+import type { Angle, Length, Ruling, Share } from '../quantity'
 import type { FilmFacts, PairFacts, Rectangle, SetFacts } from './set'
 
 /** Halftone of less area than this is a corner of something else: 1 cm2. */
@@ -11,11 +11,19 @@ const LEAST: Share = 0.001
 export function colourOf(
   facts: FilmFacts,
   print: Rectangle,
-): { readonly coverage: Share; readonly ruling: Ruling | undefined } {
+): {
+  readonly coverage: Share
+  readonly ruling: Ruling | undefined
+  readonly angle: Angle | undefined
+  readonly line: Length | undefined
+} {
   const [screen] = [...facts.halftones].sort((a, b) => b.area - a.area)
+  const tint = screen && screen.area > TINTED ? screen : undefined
   return {
     coverage: Math.max(LEAST, facts.inkArea / (print.width * print.height)),
-    ruling: screen && screen.area > TINTED ? screen.ruling : undefined,
+    ruling: tint?.ruling,
+    angle: tint?.angle,
+    line: facts.line?.width,
   }
 }
 
@@ -28,7 +36,14 @@ export function relationOf(pair: PairFacts): Omit<ArtRelation, 'a' | 'b'> | unde
 }
 
 /** Readings nearer than this to what the order says are no news: shares and metres; the ruling by its own share. */
-const SAME = { coverage: 0.005, ruling: 0.02, size: 0.001, width: 0.00005 } as const
+const SAME = {
+  coverage: 0.005,
+  ruling: 0.02,
+  size: 0.001,
+  width: 0.00005,
+  angle: 0.01,
+  line: 0.00003,
+} as const
 
 const near = <T extends number>(was: T, is: T, most: number): T => (Math.abs(is - was) <= most ? was : is)
 
@@ -49,13 +64,19 @@ export function asRead(
   const inks = placement.inks.map((ink): InkColour => {
     const own = facts[inkOf.indexOf(ink.id)]
     if (!own) return ink
-    const { coverage, ruling } = colourOf(own, print)
-    const { ruling: was, ...rest } = ink
-    const said = was !== undefined && ruling !== undefined ? near(was, ruling, SAME.ruling * was) : ruling
+    const { coverage, ...seen } = colourOf(own, print)
+    const { ruling: _, angle: __, line: ___, ...rest } = ink
+    const said = <K extends keyof typeof seen>(key: K, most: number) => {
+      const [was, is] = [ink[key], seen[key]]
+      if (is === undefined) return {}
+      return { [key]: was === undefined ? is : near(was, is, most) }
+    }
     return {
       ...rest,
       coverage: near(ink.coverage, Math.round(coverage * 1000) / 1000, SAME.coverage),
-      ...(said === undefined ? {} : { ruling: said }),
+      ...said('ruling', SAME.ruling * (ink.ruling ?? 0)),
+      ...said('angle', SAME.angle),
+      ...said('line', SAME.line),
     }
   })
   const colours = new Set(inks.map((i) => i.id).filter((id) => inkOf.includes(id)))

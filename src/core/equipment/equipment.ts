@@ -1,6 +1,7 @@
 import type { ShopMethod } from '../advice'
 import type { Hex } from '../color'
 import type { Duration, Length, MeshCount } from '../quantity'
+import type { ScreenRoom, Stencil, TensionReading } from './screenRoom'
 
 export const BOARDS = {
   aluminium: 'aluminium',
@@ -84,9 +85,12 @@ export interface Frame {
   readonly width: Length
   readonly height: Length
   readonly mesh: MeshCount
-  /** N/m. */
+  /** N/m, as last read. */
   readonly tension: number
   readonly state: FrameState
+  /** Earlier readings, oldest first. */
+  readonly readings: readonly TensionReading[]
+  readonly stencil?: Stencil | undefined
 }
 
 export interface Blade {
@@ -133,10 +137,12 @@ export interface Shop {
   readonly frames: readonly Frame[]
   readonly blades: readonly Blade[]
   readonly hours: Hours
+  readonly screens: ScreenRoom
 }
 
 export const flashesAt = (shop: Shop, press: Press): readonly FlashUnit[] =>
   shop.flashes.filter((f) => f.pressId === press.id)
 
-/** Frames a job may be burnt on. */
-export const freeFrames = (shop: Shop): readonly Frame[] => shop.frames.filter((f) => f.state === 'clean')
+/** Frames a job may be burnt on: clean, and nothing hangs on them. */
+export const freeFrames = (shop: Shop): readonly Frame[] =>
+  shop.frames.filter((f) => f.state === 'clean' && f.stencil === undefined)

@@ -1,5 +1,6 @@
 export * from './equipment'
 export * from './ringShape'
 export * from './schema'
+export * from './screenRoom'
 export * from './stock'
 export * from './templates'

@@ -10,6 +10,7 @@ import {
   type Shop,
   USUAL_HOURS,
 } from './equipment'
+import { EMULSION_KINDS, LAMP_KINDS, STEPS, USUAL_SCREENS, WATER } from './screenRoom'
 
 const id = yup.string().trim().required('An id is missing.')
 const name = yup.string().trim().max(80, 'At most 80 characters.').required('A name is missing.')
@@ -26,6 +27,11 @@ const oneOf = (table: Readonly<Record<string, unknown>>) =>
     .string()
     .oneOf(Object.keys(table), `One of ${Object.keys(table).join(', ')}.`)
     .required('Missing.')
+
+const once =
+  <T>(key: (row: T) => unknown) =>
+  (rows: readonly T[] | undefined) =>
+    new Set((rows ?? []).map(key)).size === (rows ?? []).length
 
 const station = yup.object({
   number: whole('Station number', 40),
@@ -89,6 +95,25 @@ const method = yup.object(
   ) as Record<School, yup.StringSchema>,
 )
 
+const day = yup
+  .string()
+  .matches(/^\d{4}-\d{2}-\d{2}$/, 'A day, for example 2026-11-24.')
+  .required('On which day?')
+const coats = whole('Coats', 12)
+
+const stencil = yup
+  .object({
+    order: yup.string().required(),
+    print: yup.string().required(),
+    hit: yup.string().required(),
+    words: yup.string().defined(),
+    emulsionId: yup.string().defined(),
+    coats,
+    done: yup.array(yup.object({ step: oneOf(STEPS), at: yup.string().required('When?') })).default([]),
+  })
+  .default(undefined)
+  .optional()
+
 const frame = yup.object({
   id,
   width: positive('Frame width', 3),
@@ -96,6 +121,81 @@ const frame = yup.object({
   mesh: positive('Mesh', 30_000),
   tension: positive('Tension', 10_000),
   state: oneOf(FRAME_STATES),
+  readings: yup.array(yup.object({ on: day, tension: positive('Tension', 10_000) })).default([]),
+  stencil,
+})
+
+const fabric = yup.object({
+  count: positive('Mesh', 30_000),
+  thread: positive('Thread', 0.001).test(
+    'gaps',
+    'Thicker than the mesh is apart: nothing stays open.',
+    (thread, at) => thread === undefined || !(thread * at.parent.count >= 1),
+  ),
+  thickness: positive('Thickness', 0.002),
+  dyed: oneOf({ white: 1, yellow: 1 }),
+})
+const seconds = (what: string) => positive(what, 7200)
+
+/** Mesh table, emulsions, lamps, step tests, and what the room is like. */
+const screenRoom = yup.object({
+  humidity: yup
+    .number()
+    .typeError('Humidity: a share, for example 45 %.')
+    .min(0, 'Humidity is from 0 to 100 %.')
+    .max(1, 'Humidity is from 0 to 100 %.')
+    .required('Humidity is missing.'),
+  frameToPallet: yup
+    .number()
+    .typeError('A length, please.')
+    .min(0, 'Not below 0.')
+    .max(1, 'Too far.')
+    .required('Missing.'),
+  collarLine: yup
+    .number()
+    .typeError('A length, please.')
+    .min(0, 'Not below 0.')
+    .max(1, 'Too far.')
+    .required('Missing.'),
+  fabrics: yup
+    .array(fabric)
+    .min(1, 'At least one mesh.')
+    .required('At least one mesh.')
+    .test(
+      'once',
+      'Two lines have the same mesh.',
+      once((f: { count: number }) => Math.round(f.count)),
+    ),
+  emulsions: yup
+    .array(
+      yup.object({
+        id,
+        name,
+        kind: oneOf(EMULSION_KINDS),
+        water: oneOf(WATER),
+        build: positive('Build', 0.001),
+      }),
+    )
+    .default([]),
+  lamps: yup
+    .array(yup.object({ id, name, kind: oneOf(LAMP_KINDS), distance: positive('Distance', 20) }))
+    .default([]),
+  tests: yup
+    .array(
+      yup.object({
+        id,
+        on: day,
+        lampId: yup.string().required('Which lamp?'),
+        emulsionId: yup.string().required('Which emulsion?'),
+        mesh: positive('Mesh', 30_000),
+        coats,
+        distance: positive('Distance', 20),
+        time: seconds('Time'),
+        low: seconds('Lowest time'),
+        high: seconds('Highest time'),
+      }),
+    )
+    .default([]),
 })
 
 /** Schools chosen; every one may be left out. */
@@ -136,6 +236,7 @@ export const shopSchema = yup.object({
     )
     .default([]),
   hours: hours.default(USUAL_HOURS),
+  screens: screenRoom.default(USUAL_SCREENS as yup.InferType<typeof screenRoom>),
 })
 
 /** The shop with its shelf: what a plan reads, and what forms offer. */
@@ -153,11 +254,6 @@ const ink = yup.object({
   opacity: oneOf(OPACITIES),
   system: oneOf(SYSTEMS),
 })
-
-const once =
-  <T>(key: (row: T) => unknown) =>
-  (rows: readonly T[] | undefined) =>
-    new Set((rows ?? []).map(key)).size === (rows ?? []).length
 
 /** A whole shop as its own forms and the archive check it: everything there, references lead somewhere. */
 export const shelfSchema = yup.object({

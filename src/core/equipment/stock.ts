@@ -14,6 +14,7 @@ export const frameStock = (
     mesh: perCm(meshPerCm),
     tension: tension * 100,
     state,
+    readings: [],
   }))
 
 /** Blades by hardness (Shore A, or layered) and length in mm. */

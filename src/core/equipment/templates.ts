@@ -2,6 +2,7 @@ import { DEFAULT_METHOD } from '../advice'
 import { mm } from '../quantity'
 import { type Dryer, type FlashUnit, type Frame, type Press, USUAL_HOURS } from './equipment'
 import type { ShopAndShelf } from './schema'
+import { USUAL_SCREENS } from './screenRoom'
 import { bladeStock, frameStock, shelfCloth, shelfInk } from './stock'
 
 const PALLET = { palletWidth: mm(406), palletHeight: mm(560), board: 'aluminium' } as const
@@ -69,6 +70,7 @@ const shop = (
     frames,
     blades: BLADES,
     hours: USUAL_HOURS,
+    screens: USUAL_SCREENS,
   },
   inks: INKS,
   cloths: CLOTHS,

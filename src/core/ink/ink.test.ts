@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { choiceOf, DEFAULT_METHOD } from '../advice'
+import { FABRICS } from '../equipment'
 import type { Cloth, InkColour } from '../order'
 import { perCm } from '../quantity'
 import { baseFor, inkMass, secondWhiteFor, whiteOverColours } from './index'
@@ -106,13 +107,13 @@ describe('how much ink', () => {
   }
   it('area x coverage x deposit x pieces x waste + what stays behind, by hand', () => {
     // 0.105 m2 x 0.5 x (55.9 cm3/m2 x 0.6 x 1.2 g/cm3 = 40.3 g/m2) x 100 x 1.05 + 150 g = 372 g
-    expect(inkMass(need, {}).advised * 1000).toBeCloseTo(372, 0)
+    expect(inkMass(need, FABRICS, {}).advised * 1000).toBeCloseTo(372, 0)
   })
   it('rises with pieces, coverage and coarser mesh, and its range holds it', () => {
-    const base_ = inkMass(need, {}).advised
+    const base_ = inkMass(need, FABRICS, {}).advised
     for (const more of [{ pieces: 200 }, { coverage: 0.9 }, { mesh: perCm(34) }, { hits: 2 }, { strokes: 2 }])
-      expect(inkMass({ ...need, ...more }, {}).advised).toBeGreaterThan(base_)
-    const { range, advised } = inkMass(need, {})
+      expect(inkMass({ ...need, ...more }, FABRICS, {}).advised).toBeGreaterThan(base_)
+    const { range, advised } = inkMass(need, FABRICS, {})
     expect(range[0]).toBeLessThan(advised)
     expect(range[1]).toBeGreaterThan(advised)
   })

@@ -1,6 +1,7 @@
 import { because, decideNumber, type NumberAdvice, type Overrides, q, ruleTable } from '../advice'
+import type { Fabric } from '../equipment'
 import { grams, type Length, type MeshCount, percent, type Share } from '../quantity'
-import { wetDeposit } from '../screen'
+import { fabricOf, wetDeposit } from '../screen'
 
 export const INK_RULES = ruleTable({
   INK_MASS: {
@@ -46,8 +47,8 @@ export interface InkNeed {
  * Ink to have ready for one screen, kg: print area x coverage x deposit x pieces x (1 + waste) + what stays behind.
  * The range spans 0.50 to 0.75 transfer and 100 to 250 g left.
  */
-export function inkMass(need: InkNeed, overrides: Overrides): NumberAdvice {
-  const deposit = wetDeposit(need.mesh, need.strokes) * DENSITY * need.hits
+export function inkMass(need: InkNeed, fabrics: readonly Fabric[], overrides: Overrides): NumberAdvice {
+  const deposit = wetDeposit(fabricOf(fabrics, need.mesh), need.strokes) * DENSITY * need.hits
   const area = need.width * need.height
   const laid = area * need.coverage * deposit * need.pieces * (1 + WASTE)
   return decideNumber(

@@ -1,5 +1,5 @@
 import type { Hex } from '../color'
-import type { ArealMass, Length, Ruling, Share } from '../quantity'
+import type { Angle, ArealMass, Length, Ruling, Share } from '../quantity'
 
 /** Weave decides how much ink the cloth drinks and how far its fibres stand. */
 export const WEAVES = {
@@ -78,6 +78,12 @@ export interface InkColour {
   readonly coverage: Share
   /** Ruling of a halftone; none for flat art. */
   readonly ruling?: Ruling
+  /** Of the halftone against the upright. */
+  readonly angle?: Angle
+  /** Thinnest line. */
+  readonly line?: Length
+  /** Largest flake or grain in the ink. */
+  readonly particle?: Length
   readonly system: OrderedSystem
   /** A low-cure additive is mixed in. */
   readonly lowCure: boolean

@@ -76,6 +76,9 @@ const ink = yup.object({
   opacity: oneOf(OPACITIES),
   coverage: quantity('share', 0.001, 1),
   ruling: quantity('ruling', 590, 5000).optional(),
+  angle: quantity('angle', -Math.PI, Math.PI).optional(),
+  line: quantity('fine', 0.00002, 0.05).optional(),
+  particle: quantity('film', 0.000001, 0.005).optional(),
   system: oneOf(SYSTEMS),
   lowCure: yup.boolean().required(),
 })

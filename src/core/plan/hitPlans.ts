@@ -1,14 +1,24 @@
 import { numberOf, type Overrides, type Reason, type ShopMethod } from '../advice'
 import { freeFrames, type Press, type Shop } from '../equipment'
 import { inkMass } from '../ink'
-import type { Run } from '../order'
-import { allocateFrames, filmFor, meshFor, type ScreenNeed } from '../screen'
+import type { Order, Run } from '../order'
+import {
+  allocateFrames,
+  emulsionOf,
+  exposureFor,
+  FINE_DETAIL,
+  filmFor,
+  meshFor,
+  type ScreenNeed,
+  stencilFor,
+} from '../screen'
 import { strokeFor } from '../stroke'
 import type { Separation } from './hits'
 import type { HitPlan } from './runPlan'
 
 /** What every part of a plan reads. */
 export interface Context {
+  readonly order: Order
   readonly run: Run
   readonly shop: Shop
   readonly method: ShopMethod
@@ -30,16 +40,19 @@ export function planHits(
 ): PlannedHits {
   const { run, shop, method, overrides } = ctx
   const { width, height } = run.placement
+  const { fabrics } = shop.screens
   const held = freeFrames(shop).map((f) => f.mesh)
   // By hand the second base hit goes through the same screen; on an automatic it is a screen of its own.
   const again = (s: Separation) => s.hit.role === 'base2' && press.kind !== 'automatic'
-  const screens = separations.map((s) => ({ s, mesh: meshFor(needOf(s, again(s)), method, held, overrides) }))
+  const screens = separations.map((s) => ({
+    s,
+    mesh: meshFor(needOf(s, again(s)), method, held, fabrics, overrides),
+  }))
   const hung = screens.filter(({ s }) => !again(s))
   const { frames, reasons } = allocateFrames(
     shop,
-    hung.map(({ mesh }) => numberOf(mesh)),
-    width,
-    height,
+    { orderId: ctx.order.id, print: run.placement.id, words: jobWords(ctx.order), width, height },
+    hung.map(({ s, mesh }) => ({ hitId: s.hit.id, name: s.hit.name, mesh: numberOf(mesh) })),
   )
   const hits = screens.map((screen): HitPlan => {
     const { s, mesh } = screen
@@ -74,6 +87,20 @@ export function planHits(
       hits: times,
       pieces: run.quantity,
     }
+    const need = needOf(s, again(s))
+    const stencil = stencilFor({ ...need, mesh: numberOf(mesh) }, shop.screens, overrides)
+    const exposure = exposureFor(
+      {
+        hitId: need.hitId,
+        name: s.hit.name,
+        mesh: numberOf(mesh),
+        coats: numberOf(stencil.coats),
+        fine: need.ruling !== undefined || (need.line !== undefined && need.line < FINE_DETAIL),
+      },
+      shop.screens,
+      emulsionOf(shop.screens, stencil),
+      overrides,
+    )
     return {
       hit: s.hit,
       hex: s.hex,
@@ -81,10 +108,14 @@ export function planHits(
       sameScreenAs: again(s) ? 'base' : '',
       mesh,
       frame: frames[hung.indexOf(screen)],
+      stencil,
+      exposure,
       stroke,
-      ink: inked && !again(s) ? inkMass(ink, overrides) : undefined,
-      film: inked ? filmFor({ ...laid, hitId: s.hit.id, system: s.system, onFilm }, overrides) : undefined,
-      reasons: why(s),
+      ink: inked && !again(s) ? inkMass(ink, fabrics, overrides) : undefined,
+      film: inked
+        ? filmFor({ ...laid, hitId: s.hit.id, system: s.system, onFilm }, fabrics, overrides)
+        : undefined,
+      reasons: [...why(s), ...stencil.reasons],
     }
   })
   return { hits, frames: reasons }
@@ -96,5 +127,11 @@ const needOf = (s: Separation, again: boolean): ScreenNeed => ({
   name: s.hit.name,
   use: s.use,
   waterBased: s.system !== 'plastisol',
-  ...(s.ruling === undefined ? {} : { ruling: s.ruling }),
+  ruling: s.drawn.ruling,
+  angle: s.drawn.angle,
+  line: s.drawn.line,
+  particle: s.drawn.particle,
 })
+
+/** How stencils of an order are called. */
+export const jobWords = ({ customer, title }: Order): string => `${customer}, ${title}`

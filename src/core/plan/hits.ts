@@ -22,7 +22,8 @@ export interface Separation {
   readonly system: InkSystem
   readonly character: Character
   readonly lowCure: boolean
-  readonly ruling?: number
+  /** What the film asks of the mesh. */
+  readonly drawn: Pick<InkColour, 'ruling' | 'angle' | 'line' | 'particle'>
 }
 
 const WHITE: Hex = '#f4f4f0'
@@ -85,7 +86,7 @@ function colour(
     system,
     character: ink.character,
     lowCure: ink.lowCure,
-    ...(ink.ruling === undefined ? {} : { ruling: ink.ruling }),
+    drawn: ink,
   }
 }
 
@@ -115,6 +116,7 @@ function white(
     stroke: smoothing ? 'smoothing' : 'base',
     system,
     character: 'white',
+    drawn: {},
     lowCure,
   }
 }

@@ -1,5 +1,5 @@
 import { DEFAULT_METHOD, type Reason, type ShopMethod } from '../advice'
-import { type Blade, type Frame, type Press, type Shop, USUAL_HOURS } from '../equipment'
+import { type Blade, type Frame, type Press, type Shop, USUAL_HOURS, USUAL_SCREENS } from '../equipment'
 import type { Cloth, InkColour, Order, Placement } from '../order'
 import { mm, perCm } from '../quantity'
 import { type Decisions, noDecisions, plan, type RunPlan } from './index'
@@ -34,6 +34,7 @@ const frames = [43, 61, 77, 90, 120].flatMap((mesh) =>
       mesh: perCm(mesh),
       tension: 2500,
       state: 'clean',
+      readings: [],
     }),
   ),
 )
@@ -55,6 +56,7 @@ export const SHOP: Shop = {
   frames,
   blades,
   hours: USUAL_HOURS,
+  screens: USUAL_SCREENS,
 }
 
 export const CLOTHS = {

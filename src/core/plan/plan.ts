@@ -14,10 +14,10 @@ import { type FlashUnit, flashesAt, type Press, type Shop } from '../equipment'
 import { type Cure, coolDown, cureFor, flashDwell, flashHeight, HEAT_CAUTIONS } from '../heat'
 import { baseCoverage, baseFor, INK_RULES, type SecondWhite, secondWhiteFor } from '../ink'
 import { hardestCloth, type Order, type Run, splitOrder, toneOf } from '../order'
-import { minutes } from '../quantity'
+import { minutes, mm } from '../quantity'
 import { beltRate, runTime } from '../rate'
-import { offPalletStop, placeOn } from '../registration'
-import { offContactFor } from '../screen'
+import { filmPosition, offPalletStop, type PlacementAdvice, placeOn } from '../registration'
+import { offContactFor, tensionFit } from '../screen'
 import { type Event, explain, type Job, muddyPairs, type Solver, solverFor } from '../sequence'
 import { bladeLengthFor, directionFor } from '../stroke'
 import { cellsOf } from './cells'
@@ -42,7 +42,7 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
   if (!run) throw new Error(`order ${order.id} has no run ${decisions.runId}`)
   const method: ShopMethod = { ...shop.method, ...decisions.method }
   const { overrides } = decisions
-  const ctx: Context = { run, shop, method, overrides }
+  const ctx: Context = { order, run, shop, method, overrides }
   const cloth = hardestCloth(run)
   const { inks } = run.placement
 
@@ -96,6 +96,14 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
   const flashes = planFlashes(events, flashesAt(shop, press), waterBased, whyFlash, overrides)
   const cure = cureFor(separations, cloth, run.placement.width, shop.dryers, method, overrides)
   const placement = placeOn(run, press, method, overrides)
+  const position = positionOn(hits, placement, ctx)
+  const { width, height } = run.placement
+  const tension = tensionFit(
+    hits.flatMap((h) => h.frame ?? []),
+    shop.screens.fabrics,
+    width,
+    height,
+  )
   const offContact = offContactFor(press, cloth, method, overrides)
   const bladeLength = bladeLengthFor(run.placement.width, shop.blades, overrides)
   const time = solution.fits ? timeOf(ctx, press, hits, flashes, events, cool, cure) : undefined
@@ -118,6 +126,7 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
     ...offPalletStop(run, hits.length),
     ...frames,
     ...placement.reasons,
+    ...position.reasons,
     ...hits.flatMap((h) => h.reasons),
     ...advicesIn([advice, colours, hits, flashes, settings]).flatMap((a) => a.reasons),
     ...potLife(separations, time?.total),
@@ -137,6 +146,8 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
     },
     hits,
     frames,
+    tension,
+    position,
     flashes,
     ...settings,
     warnings: warnings(found),
@@ -164,6 +175,27 @@ function choosePress({ run, shop, overrides }: Context, screens: number, solver:
   const advice = pressAdvice(advised, fitting !== undefined, shop, why, overrides)
   const press = shop.presses.find((p) => p.id === choiceOf(advice)) ?? advised
   return { press, advice }
+}
+
+/** The size of a usual frame, while none is left for the job. */
+const USUAL_FRAME = { width: mm(580), height: mm(790) }
+
+/** One position for all films of the run: garments of other sizes are moved, never the screens. */
+function positionOn(hits: readonly HitPlan[], placement: PlacementAdvice, { run, shop }: Context) {
+  const frame = hits.find((h) => h.frame)?.frame ?? USUAL_FRAME
+  const { width, height } = run.placement
+  const first = placement.groups[0]
+  return filmPosition(
+    {
+      frameWidth: frame.width,
+      frameHeight: frame.height,
+      width,
+      height,
+      down: first ? numberOf(first.down) : 0,
+      side: placement.side ? numberOf(placement.side) : 0,
+    },
+    shop.screens,
+  )
 }
 
 function planFlashes(

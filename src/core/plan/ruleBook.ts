@@ -4,8 +4,17 @@ import { HEAT_CAUTIONS, HEAT_RULES } from '../heat'
 import { BASE_RULES, INK_RULES } from '../ink'
 import { SPLIT_RULES } from '../order'
 import { RATE_RULES } from '../rate'
-import { PLACEMENT_RULES } from '../registration'
-import { FILM_RULES, FRAME_RULES, MESH_RULES, OFF_CONTACT_RULES } from '../screen'
+import { PLACEMENT_RULES, POSITION_RULES } from '../registration'
+import { SCREEN_ROOM_RULES } from '../schedule'
+import {
+  EXPOSURE_RULES,
+  FILM_RULES,
+  FRAME_RULES,
+  MESH_RULES,
+  OFF_CONTACT_RULES,
+  STENCIL_RULES,
+  TENSION_RULES,
+} from '../screen'
 import { SEQUENCE_RULES } from '../sequence'
 import { STROKE_RULES } from '../stroke'
 import { FACT_RULES } from './depends'
@@ -63,7 +72,16 @@ export const RULE_BOOK: readonly Chapter[] = [
       'Mesh from what the screen prints and its ruling, then the frames that are there; film height from the ink a mesh holds.',
     sources: 'Geometry of the mesh; limits are common practice; the mesh table is from memory.',
     page: 'screens',
-    rules: { ...MESH_RULES, ...FRAME_RULES, ...OFF_CONTACT_RULES, ...FILM_RULES },
+    rules: { ...MESH_RULES, ...FRAME_RULES, ...OFF_CONTACT_RULES, ...FILM_RULES, ...TENSION_RULES },
+  },
+  {
+    title: 'Stencil and light',
+    model:
+      'Emulsion by ink system, coats by what is printed; exposure from the nearest step test of this lamp and emulsion, by distance, thickness and mesh; where the film is taped; when each screen must be started.',
+    sources:
+      'Inverse square and the steps of a grey scale are published; the rest is common practice or from memory. A step test of the shop replaces it.',
+    page: 'exposure',
+    rules: { ...STENCIL_RULES, ...EXPOSURE_RULES, ...POSITION_RULES, ...SCREEN_ROOM_RULES },
   },
   {
     title: 'Print order',

@@ -4,8 +4,8 @@ import type { FlashUnit, Frame, Press } from '../equipment'
 import type { Cure } from '../heat'
 import type { Cloth, Run } from '../order'
 import type { RunTime } from '../rate'
-import type { PlacementAdvice } from '../registration'
-import type { ScreenUse } from '../screen'
+import type { FilmPosition, PlacementAdvice } from '../registration'
+import type { ExposureAdvice, ScreenUse, StencilAdvice, TensionFit } from '../screen'
 import type { Hit } from '../sequence'
 import type { StrokeAdvice } from '../stroke'
 
@@ -40,6 +40,8 @@ export interface HitPlan {
   readonly sameScreenAs: string
   readonly mesh: NumberAdvice
   readonly frame: Frame | undefined
+  readonly stencil: StencilAdvice
+  readonly exposure: ExposureAdvice | undefined
   readonly stroke: StrokeAdvice
   readonly ink: NumberAdvice | undefined
   /** Dry film this hit leaves; none for the smoothing screen. */
@@ -85,6 +87,9 @@ export interface RunPlan {
   readonly hits: readonly HitPlan[]
   /** Why these frames, and what is wrong with them. */
   readonly frames: readonly Reason[]
+  readonly tension: TensionFit
+  /** Where every film of the run is taped. */
+  readonly position: FilmPosition
   readonly flashes: readonly FlashPlan[]
   readonly flashHeight: NumberAdvice | undefined
   readonly coolDown: NumberAdvice | undefined

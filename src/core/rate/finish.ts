@@ -10,7 +10,7 @@ export interface Finish {
 const DAY = 7
 
 /** The parts of a day in which someone works, breaks left out. */
-function workSpans({ from, to, breaks }: Hours): readonly (readonly [number, number])[] {
+export function workSpans({ from, to, breaks }: Hours): readonly (readonly [number, number])[] {
   const sorted = [...breaks].filter((b) => b.to > from && b.from < to).sort((a, b) => a.from - b.from)
   const spans: [number, number][] = []
   let at = from

@@ -1,1 +1,2 @@
+export * from './filmPosition'
 export * from './placement'

@@ -1,36 +1,9 @@
-import { type Film, type MeshCount, micron, perCm, type Share } from '../quantity'
-
-/** A mesh as woven. Thread and thickness are from memory: a maker's sheet replaces them. */
-interface Fabric {
-  readonly count: MeshCount
-  readonly thread: Film
-  readonly thickness: Film
-}
-
-const fabric = (count: number, thread: number, thickness: number): Fabric => ({
-  count: perCm(count),
-  thread: micron(thread),
-  thickness: micron(thickness),
-})
-
-export const FABRICS: readonly Fabric[] = [
-  fabric(21, 140, 230),
-  fabric(34, 100, 165),
-  fabric(43, 80, 130),
-  fabric(49, 70, 115),
-  fabric(61, 64, 102),
-  fabric(64, 64, 102),
-  fabric(77, 55, 88),
-  fabric(79, 48, 78),
-  fabric(90, 48, 76),
-  fabric(110, 40, 64),
-  fabric(120, 34, 54),
-  fabric(140, 34, 54),
-]
+import type { Fabric } from '../equipment'
+import type { Film, MeshCount, Share } from '../quantity'
 
 /** The tabled fabric nearest to a mesh count. */
-export const fabricOf = (count: MeshCount): Fabric =>
-  FABRICS.reduce((a, b) => (Math.abs(b.count - count) < Math.abs(a.count - count) ? b : a))
+export const fabricOf = (fabrics: readonly Fabric[], count: MeshCount): Fabric =>
+  fabrics.reduce((a, b) => (Math.abs(b.count - count) < Math.abs(a.count - count) ? b : a))
 
 /** Opening between threads: pitch less thread (geometry). */
 export const opening = (f: Fabric): Film => 1 / f.count - f.thread
@@ -52,15 +25,15 @@ const UPTAKE = { plastisol: 0.15, highSolids: 0.25, waterBased: 0.35 } as const
 const ON_A_FILM = 0.9
 
 /** Wet ink laid per area with `strokes` strokes, as a thickness in metres. */
-export const wetDeposit = (count: MeshCount, strokes: number): Film =>
-  inkVolume(fabricOf(count)) * TRANSFER * (1 + SECOND_STROKE * (strokes - 1))
+export const wetDeposit = (fabric: Fabric, strokes: number): Film =>
+  inkVolume(fabric) * TRANSFER * (1 + SECOND_STROKE * (strokes - 1))
 
 /**
  * Thickness of the dry film that stays on the cloth (`onFilm` false) or on an earlier film.
  *
  * @returns metres; 5 to 60 micrometres on usual work. A model tuned to common practice, not measured.
  */
-export function dryFilm(count: MeshCount, strokes: number, system: Solids, onFilm: boolean): Film {
+export function dryFilm(fabric: Fabric, strokes: number, system: Solids, onFilm: boolean): Film {
   const kept = onFilm ? ON_A_FILM : 1 - UPTAKE[system]
-  return wetDeposit(count, strokes) * SOLIDS[system] * kept
+  return wetDeposit(fabric, strokes) * SOLIDS[system] * kept
 }

@@ -1,4 +1,5 @@
 import { because, decideNumber, type NumberAdvice, type Overrides, q, ruleTable } from '../advice'
+import type { Fabric } from '../equipment'
 import type { MeshCount } from '../quantity'
 import { dryFilm, fabricOf, inkVolume, type Solids } from './fabric'
 
@@ -21,8 +22,9 @@ export interface FilmNeed {
 }
 
 /** Dry film that one hit leaves, metres; the range spans 50 to 75 % transfer. */
-export function filmFor(need: FilmNeed, overrides: Overrides): NumberAdvice {
-  const advised = dryFilm(need.mesh, need.strokes, need.system, need.onFilm)
+export function filmFor(need: FilmNeed, fabrics: readonly Fabric[], overrides: Overrides): NumberAdvice {
+  const fabric = fabricOf(fabrics, need.mesh)
+  const advised = dryFilm(fabric, need.strokes, need.system, need.onFilm)
   return decideNumber(
     {
       key: `film.${need.hitId}`,
@@ -33,7 +35,7 @@ export function filmFor(need: FilmNeed, overrides: Overrides): NumberAdvice {
       reasons: [
         because(FILM_RULES, 'FILM_VOLUME', {
           mesh: q('meshCount', need.mesh),
-          held: q('film', inkVolume(fabricOf(need.mesh))),
+          held: q('film', inkVolume(fabric)),
         }),
         because(FILM_RULES, 'FILM_LAID'),
       ],

@@ -1,5 +1,5 @@
 import { because, q, type Reason, ruleTable } from '../advice'
-import { type Frame, freeFrames, type Shop } from '../equipment'
+import { type Frame, freeFrames, type Shop, type Stencil } from '../equipment'
 import { type Length, type MeshCount, mm } from '../quantity'
 
 export const FRAME_RULES = ruleTable({
@@ -13,65 +13,128 @@ export const FRAME_RULES = ruleTable({
     source: 'common practice',
     severity: 'Watch',
   },
+  FRAME_HELD: {
+    says: '{frames} with {mesh} {carry} stencils of other jobs: {jobs}.',
+    source: 'the order',
+    severity: 'Note',
+  },
+  FRAME_CARRIES: {
+    says: '{frame} carries {name} of this print already: it is used again.',
+    source: 'the order',
+  },
+  FRAME_OLD: {
+    says: 'An old stencil of {name} hangs on {frame}: {words}. If the art is the same, print from it.',
+    source: 'the order',
+    severity: 'Note',
+  },
   TENSION_SPREAD: {
     says: 'The frames differ by {spread} in tension: over 3 N/cm they register badly against each other.',
     source: 'from memory',
     severity: 'Watch',
   },
-  TENSION_BEST: { says: 'Clean frames of this mesh, tightest first.', source: 'common practice' },
+  TENSION_BEST: {
+    says: 'Clean frames of the wanted mesh that lie closest to each other in tension.',
+    source: 'common practice',
+  },
 })
 
 const FRAME_WALL = mm(30)
 const MARGIN = mm(50)
 const SPREAD = 300
 
-/** Frames for a job, one for each wanted mesh, in order; `undefined` where none is left. */
+/** Frames for a job, one for each screen, in order; `undefined` where none is left. */
 export interface FrameAllocation {
   readonly frames: readonly (Frame | undefined)[]
   readonly reasons: readonly Reason[]
 }
 
-/**
- * Picks clean frames for the wanted meshes, tightest first, and says what is short.
- *
- * @param width of the print in metres
- * @param height of the print in metres
- */
-export function allocateFrames(
-  shop: Shop,
-  wanted: readonly MeshCount[],
-  width: Length,
-  height: Length,
-): FrameAllocation {
-  const left = [...freeFrames(shop)].sort((a, b) => b.tension - a.tension || a.id.localeCompare(b.id))
-  const same = (a: MeshCount, b: MeshCount) => Math.abs(a - b) < 1
-  const frames = wanted.map((mesh) => {
-    const at = left.findIndex((f) => same(f.mesh, mesh))
-    return at < 0 ? undefined : left.splice(at, 1)[0]
-  })
-  const reasons: Reason[] = []
-  for (const mesh of new Set(wanted)) {
-    const need = wanted.filter((m) => same(m, mesh)).length
-    const have = freeFrames(shop).filter((f) => same(f.mesh, mesh)).length
-    if (need > have)
-      reasons.push(
-        because(FRAME_RULES, 'FRAMES_SHORT', {
-          need: q('count', need),
-          mesh: q('meshCount', mesh),
-          have: q('count', have),
-        }),
-      )
+/** A screen that wants a frame. */
+export interface FrameNeed {
+  readonly hitId: string
+  readonly name: string
+  readonly mesh: MeshCount
+}
+
+/** Whose screens they are. */
+export interface FrameJob {
+  readonly orderId: string
+  readonly print: string
+  /** Customer and job, as stencils carry them. */
+  readonly words: string
+  /** Print size in metres. */
+  readonly width: Length
+  readonly height: Length
+}
+
+/** How a stencil is called once its order is gone. */
+export const stencilWords = (job: string, name: string): string => `${job}: ${name}`
+
+const same = (a: MeshCount, b: MeshCount) => Math.abs(a - b) < 1
+
+const isOf = (s: Stencil, { orderId, print }: FrameJob, hitId: string): boolean =>
+  s.order === orderId && s.print === print && s.hit === hitId
+
+/** The tension about which the free frames of the wanted meshes lie closest: the job registers best with these. */
+function bestTension(free: readonly Frame[], wanted: readonly FrameNeed[], fixed: readonly Frame[]): number {
+  const spreadAbout = (tension: number) => {
+    const left = [...free]
+    let worst = Math.max(0, ...fixed.map((f) => Math.abs(f.tension - tension)))
+    for (const { mesh } of wanted) {
+      const frame = takeNearest(left, mesh, tension)
+      if (frame) worst = Math.max(worst, Math.abs(frame.tension - tension))
+    }
+    return worst
   }
+  const tensions = [...new Set([...free, ...fixed].map((f) => f.tension))].sort((a, b) => b - a)
+  return tensions.reduce((a, b) => (spreadAbout(b) < spreadAbout(a) - 1e-9 ? b : a), tensions[0] ?? 0)
+}
+
+/** Takes the frame of this mesh that is nearest in tension out of those left. */
+function takeNearest(left: Frame[], mesh: MeshCount, tension: number): Frame | undefined {
+  let at = -1
+  for (const [i, f] of left.entries()) {
+    if (!same(f.mesh, mesh)) continue
+    const best = left[at]
+    if (!best || Math.abs(f.tension - tension) < Math.abs(best.tension - tension)) at = i
+  }
+  return at < 0 ? undefined : left.splice(at, 1)[0]
+}
+
+/**
+ * Frames for the screens of a job: one that carries the very stencil first, then clean ones that lie closest in tension.
+ * Frames with other jobs' stencils are not taken; who holds them is said.
+ */
+export function allocateFrames(shop: Shop, job: FrameJob, wanted: readonly FrameNeed[]): FrameAllocation {
+  const carries = (hitId: string) =>
+    shop.frames.find((f) => f.state !== 'retired' && f.stencil && isOf(f.stencil, job, hitId))
+  const own = new Map(wanted.map((w) => [w.hitId, carries(w.hitId)]))
+  const open = wanted.filter((w) => !own.get(w.hitId))
+  const left = [...freeFrames(shop)].sort((a, b) => a.id.localeCompare(b.id))
+  const held = [...own.values()].filter((f) => f !== undefined)
+  const tension = bestTension(left, open, held)
+  const frames = wanted.map((w) => own.get(w.hitId) ?? takeNearest(left, w.mesh, tension))
+  const reasons = [
+    ...wanted.flatMap(({ hitId, name }) => {
+      const frame = own.get(hitId)
+      return frame ? [because(FRAME_RULES, 'FRAME_CARRIES', { frame: frame.id, name })] : []
+    }),
+    ...open.flatMap(({ name }) => {
+      const old = shop.frames.find(
+        (f) =>
+          f.stencil && f.stencil.order !== job.orderId && f.stencil.words === stencilWords(job.words, name),
+      )
+      const words = old?.stencil?.words ?? ''
+      return old ? [because(FRAME_RULES, 'FRAME_OLD', { name, frame: old.id, words })] : []
+    }),
+    ...shortages(shop, job, open),
+  ]
   const found = frames.filter((f) => f !== undefined)
-  const tight = found.some((f) => {
-    const room = 2 * (FRAME_WALL + MARGIN)
-    return width > f.width - room || height > f.height - room
-  })
-  if (tight)
+  const room = 2 * (FRAME_WALL + MARGIN)
+  if (found.some((f) => job.width > f.width - room || job.height > f.height - room))
     reasons.push(
       because(FRAME_RULES, 'FRAME_SMALL', {
-        width: q('length', width),
-        height: q('length', height),
+        width: q('length', job.width),
+        height: q('length', job.height),
         margin: q('length', MARGIN),
       }),
     )
@@ -79,4 +142,32 @@ export function allocateFrames(
   const spread = tensions.length > 0 ? Math.max(...tensions) - Math.min(...tensions) : 0
   if (spread > SPREAD) reasons.push(because(FRAME_RULES, 'TENSION_SPREAD', { spread: q('tension', spread) }))
   return { frames, reasons: reasons.length > 0 ? reasons : [because(FRAME_RULES, 'TENSION_BEST')] }
+}
+
+/** Meshes of which too few frames are clean, and which jobs hold the others. */
+function shortages(shop: Shop, job: FrameJob, open: readonly FrameNeed[]): readonly Reason[] {
+  return [...new Set(open.map((w) => w.mesh))].flatMap((mesh) => {
+    const need = open.filter((w) => same(w.mesh, mesh)).length
+    const have = freeFrames(shop).filter((f) => same(f.mesh, mesh)).length
+    if (need <= have) return []
+    const others = shop.frames.filter(
+      (f) =>
+        same(f.mesh, mesh) &&
+        f.stencil &&
+        !(f.stencil.order === job.orderId && f.stencil.print === job.print),
+    )
+    const short = because(FRAME_RULES, 'FRAMES_SHORT', {
+      need: q('count', need),
+      mesh: q('meshCount', mesh),
+      have: q('count', have),
+    })
+    if (others.length === 0) return [short]
+    const heldBy = because(FRAME_RULES, 'FRAME_HELD', {
+      frames: others.map((f) => f.id).join(', '),
+      mesh: q('meshCount', mesh),
+      carry: others.length === 1 ? 'carries' : 'carry',
+      jobs: [...new Set(others.map((f) => f.stencil?.words))].join('; '),
+    })
+    return [short, heldBy]
+  })
 }

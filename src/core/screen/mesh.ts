@@ -8,7 +8,10 @@ import {
   ruleTable,
   type ShopMethod,
 } from '../advice'
-import { type MeshCount, perCm, type Ruling } from '../quantity'
+import { beatOf, moireRisk } from '../artwork'
+import type { Fabric } from '../equipment'
+import { type Angle, type Length, type MeshCount, perCm, type Ruling, writeQuantity } from '../quantity'
+import { fabricOf, inkVolume, openArea, opening } from './fabric'
 
 export const MESH_RULES = ruleTable({
   MESH_EXPANDING: {
@@ -50,6 +53,24 @@ export const MESH_RULES = ruleTable({
     says: 'At least {factor} times the ruling of {ruling}: {least}.',
     source: 'common practice',
   },
+  MESH_LINE: {
+    says: 'The smallest line, {line}, wants two threads across it: at least {least}.',
+    source: 'from memory',
+  },
+  MESH_PARTICLE: {
+    says: 'An opening of three times the largest flake, {particle}: at most {most}.',
+    source: 'common practice',
+  },
+  MESH_MOIRE: {
+    says: '{mesh} under {ruling} at {angle} beats every {period}: bands can be seen in the tint. {instead}',
+    source: 'geometry',
+    severity: 'Watch',
+  },
+  MESH_CLEAR: {
+    says: 'Clear of moire with {ruling} at {angle}: the plainest beat is {period}.',
+    source: 'geometry',
+  },
+  MESH_DEPOSIT: { says: 'Holds {held} of ink: {open} open, openings of {opening}.', source: 'published' },
   MESH_STOCK: { says: 'The nearest mesh on the frames of this shop.', source: 'the order' },
   MESH_NOT_HELD: {
     says: '{name} wants {low} to {high}; the nearest frame here has {mesh}.',
@@ -99,7 +120,25 @@ export interface ScreenNeed {
   readonly name: string
   readonly use: ScreenUse
   readonly waterBased: boolean
-  readonly ruling?: Ruling
+  readonly ruling?: Ruling | undefined
+  readonly angle?: Angle | undefined
+  readonly line?: Length | undefined
+  readonly particle?: Length | undefined
+}
+
+/** Threads across the smallest line (from memory), and openings across the largest grain (common practice: 3 to 4). */
+const ACROSS_LINE = 2
+const OPENINGS = 3
+/** What a line can ask of: the finest usual mesh. */
+const FINEST = perCm(140)
+/** Uses whose detail comes from the film; the others lay their ink through what it needs. */
+const DRAWN: ReadonlySet<ScreenUse> = new Set(['spot', 'highlight', 'halftone', 'process', 'oneHit'])
+
+/** The finest tabled mesh whose openings let a grain through; none when it passes all. */
+function finestFor(particle: Length | undefined, fabrics: readonly Fabric[]): MeshCount | undefined {
+  if (particle === undefined) return undefined
+  const wide = fabrics.filter((f) => opening(f) >= OPENINGS * particle).map((f) => f.count)
+  return wide.length > 0 ? Math.max(...wide) : Math.min(...fabrics.map((f) => f.count))
 }
 
 /** Mesh per ruling by school. */
@@ -109,24 +148,34 @@ const PER_RULING = { four: 4.5, lean: 3.5 } as const
  * The mesh for one screen: what the use wants, raised by the ruling, resolved to a mesh that hangs on a frame here.
  *
  * @param held mesh counts of the free frames, threads per metre; empty takes the wanted mesh
+ * @param fabrics the mesh table
  */
 export function meshFor(
   need: ScreenNeed,
   method: ShopMethod,
   held: readonly MeshCount[],
+  fabrics: readonly Fabric[],
   overrides: Overrides,
 ): NumberAdvice {
   const wanted = need.use === 'base' ? wantedBase(method, need.waterBased) : WANTED[need.use]
   const [lowest, preferred, highest] = wanted.mesh.map(perCm) as [number, number, number]
   const factor = PER_RULING[method.ruling]
   const least = need.ruling === undefined ? 0 : need.ruling * factor
-  const low = Math.max(lowest, least)
-  const high = Math.max(highest, low)
+  const drawn = need.line !== undefined && DRAWN.has(need.use)
+  const forLine = drawn ? Math.min(FINEST, ACROSS_LINE / (need.line ?? 1)) : 0
+  const most = finestFor(need.particle, fabrics)
+  const low = Math.min(Math.max(lowest, least, forLine), most ?? Number.POSITIVE_INFINITY)
+  const high = Math.max(Math.min(highest, most ?? highest), low)
   const aim = Math.max(preferred, low)
   const inRange = held.filter((m) => m >= low - 1 && m <= high + 1)
   const nearest = (from: readonly MeshCount[]) =>
     from.reduce((a, b) => (Math.abs(b - aim) < Math.abs(a - aim) ? b : a), from[0] ?? aim)
-  const advised = inRange.length > 0 ? nearest(inRange) : nearest(held)
+  const risk = (mesh: MeshCount) =>
+    need.ruling === undefined || need.angle === undefined
+      ? 'none'
+      : moireRisk(beatOf(need.ruling, need.angle, mesh))
+  const clear = inRange.filter((m) => risk(m) === 'none')
+  const advised = inRange.length > 0 ? nearest(clear.length > 0 ? clear : inRange) : nearest(held)
   const reasons: Reason[] = [
     because(MESH_RULES, wanted.rule, { low: q('meshCount', lowest), high: q('meshCount', highest) }),
   ]
@@ -138,6 +187,48 @@ export function meshFor(
         least: q('meshCount', least),
       }),
     )
+  if (forLine > lowest)
+    reasons.push(
+      because(MESH_RULES, 'MESH_LINE', { line: q('fine', need.line ?? 0), least: q('meshCount', forLine) }),
+    )
+  if (most !== undefined)
+    reasons.push(
+      because(MESH_RULES, 'MESH_PARTICLE', {
+        particle: q('film', need.particle ?? 0),
+        most: q('meshCount', most),
+      }),
+    )
+  const mesh =
+    typeof overrides[`mesh.${need.hitId}`] === 'number' ? Number(overrides[`mesh.${need.hitId}`]) : advised
+  if (need.ruling !== undefined && need.angle !== undefined) {
+    const beat = beatOf(need.ruling, need.angle, mesh)
+    const told = {
+      mesh: q('meshCount', mesh),
+      ruling: q('ruling', need.ruling),
+      angle: q('turn', need.angle),
+      period: Number.isFinite(beat.period) ? q('length', beat.period) : 'none',
+    }
+    const better = [...new Set(fabrics.map((f) => f.count))].filter(
+      (m) => m >= low && m <= high && risk(m) === 'none',
+    )
+    const instead =
+      better.length > 0
+        ? `Clear of it: ${better.map((m) => writeQuantity('meshCount', m, 'metric')).join(', ')}.`
+        : 'Turn the halftone instead.'
+    reasons.push(
+      risk(mesh) === 'none'
+        ? because(MESH_RULES, 'MESH_CLEAR', told)
+        : because(MESH_RULES, 'MESH_MOIRE', { ...told, instead }),
+    )
+  }
+  const fabric = fabricOf(fabrics, mesh)
+  reasons.push(
+    because(MESH_RULES, 'MESH_DEPOSIT', {
+      held: q('film', inkVolume(fabric)),
+      open: q('share', openArea(fabric)),
+      opening: q('film', opening(fabric)),
+    }),
+  )
   if (held.length > 0 && inRange.length === 0)
     reasons.push(
       because(MESH_RULES, 'MESH_NOT_HELD', {

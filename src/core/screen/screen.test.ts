@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest'
-import { DEFAULT_METHOD } from '../advice'
-import type { Press, Shop } from '../equipment'
+import { DEFAULT_METHOD, type Reason, tell } from '../advice'
+import { beatOf, moireRisk } from '../artwork'
+import { FABRICS, type Press, type Shop } from '../equipment'
 import type { Cloth } from '../order'
-import { lpi, mm, perCm } from '../quantity'
+import { degrees, lpi, micron, mm, perCm } from '../quantity'
 import {
   allocateFrames,
   dryFilm,
-  FABRICS,
   fabricOf,
   filmFor,
   inkVolume,
@@ -14,6 +14,7 @@ import {
   offContactFor,
   openArea,
   opening,
+  stencilWords,
   wetDeposit,
 } from './index'
 
@@ -26,14 +27,14 @@ const need = (use: Parameters<typeof meshFor>[0]['use'], extra = {}) => ({
   ...extra,
 })
 const mesh = (use: Parameters<typeof meshFor>[0]['use'], method = {}, extra = {}, held = HELD) =>
-  meshFor(need(use, extra), { ...DEFAULT_METHOD, ...method }, held, {})
+  meshFor(need(use, extra), { ...DEFAULT_METHOD, ...method }, held, FABRICS, {})
 const count = (use: Parameters<typeof meshFor>[0]['use'], method = {}, extra = {}) =>
   Math.round(mesh(use, method, extra).advised / 100)
 
 describe('fabric geometry', () => {
   // Published: standard fabric makers' relations; the figures are worked by hand for 90 T/cm, 48 um, 76 um.
   it('90 T/cm: opening 63.1 um, open area 32.3 %, ink volume 24.5 cm3/m2', () => {
-    const f = fabricOf(perCm(90))
+    const f = fabricOf(FABRICS, perCm(90))
     expect(opening(f) * 1e6).toBeCloseTo(63.1, 1)
     expect(openArea(f) * 100).toBeCloseTo(32.3, 1)
     expect(inkVolume(f) * 1e6).toBeCloseTo(24.5, 1)
@@ -42,13 +43,17 @@ describe('fabric geometry', () => {
     for (const f of FABRICS) expect(opening(f) + f.thread).toBeCloseTo(1 / f.count, 12)
   })
   it('coarse mesh, more strokes and an earlier film lay more; water leaves', () => {
-    expect(wetDeposit(perCm(43), 1)).toBeGreaterThan(wetDeposit(perCm(90), 1))
-    expect(wetDeposit(perCm(43), 2)).toBeGreaterThan(wetDeposit(perCm(43), 1))
-    expect(dryFilm(perCm(43), 1, 'plastisol', true)).toBeGreaterThan(
-      dryFilm(perCm(43), 1, 'plastisol', false),
+    expect(wetDeposit(fabricOf(FABRICS, perCm(43)), 1)).toBeGreaterThan(
+      wetDeposit(fabricOf(FABRICS, perCm(90)), 1),
     )
-    expect(dryFilm(perCm(43), 1, 'plastisol', false) * 1e6).toBeCloseTo(28.5, 0)
-    expect(dryFilm(perCm(43), 1, 'waterBased', false) * 1e6).toBeCloseTo(8.7, 0)
+    expect(wetDeposit(fabricOf(FABRICS, perCm(43)), 2)).toBeGreaterThan(
+      wetDeposit(fabricOf(FABRICS, perCm(43)), 1),
+    )
+    expect(dryFilm(fabricOf(FABRICS, perCm(43)), 1, 'plastisol', true)).toBeGreaterThan(
+      dryFilm(fabricOf(FABRICS, perCm(43)), 1, 'plastisol', false),
+    )
+    expect(dryFilm(fabricOf(FABRICS, perCm(43)), 1, 'plastisol', false) * 1e6).toBeCloseTo(28.5, 0)
+    expect(dryFilm(fabricOf(FABRICS, perCm(43)), 1, 'waterBased', false) * 1e6).toBeCloseTo(8.7, 0)
   })
 })
 
@@ -86,7 +91,19 @@ const frame = (id: string, meshCount: number, tension: number, state: 'clean' | 
   tension: tension * 100,
   state,
 })
-const shop = (...frames: ReturnType<typeof frame>[]) => ({ frames }) as unknown as Shop
+const shop = (...frames: readonly object[]) => ({ frames }) as unknown as Shop
+const job = (width = 0.28) => ({
+  orderId: 'O-1',
+  print: 'P1',
+  words: 'Ferry club, star',
+  width,
+  height: 0.35,
+})
+const wants = (...meshes: readonly number[]) =>
+  meshes.map((m, i) => ({ hitId: `I${i + 1}`, name: `Colour ${i + 1}`, mesh: perCm(m) }))
+const stencil = (order: string, hit: string, words = 'Other, job: Red') => ({
+  stencil: { order, print: 'P1', hit, words, emulsionId: 'dual', coats: 2, done: [] },
+})
 
 describe('frames', () => {
   const stock = shop(
@@ -94,19 +111,39 @@ describe('frames', () => {
     frame('F2', 90, 25),
     frame('F3', 90, 18, 'tension'),
     frame('F4', 43, 19),
+    frame('F5', 90, 31),
   )
-  it('takes clean frames, tightest first', () => {
-    const { frames, reasons } = allocateFrames(stock, [perCm(90), perCm(90)], 0.28, 0.35)
-    expect(frames.map((f) => f?.id)).toEqual(['F2', 'F1'])
-    expect(reasons.map((r) => r.rule)).toEqual(['TENSION_BEST'])
+  const told = (s: Shop, meshes: readonly number[], width?: number) => {
+    const { frames, reasons } = allocateFrames(s, job(width), wants(...meshes))
+    return { frames: frames.map((f) => f?.id), rules: reasons.map((r) => r.rule) }
+  }
+  it('takes clean frames that lie closest in tension, though one alone is tighter', () => {
+    expect(told(stock, [90, 90])).toEqual({ frames: ['F2', 'F1'], rules: ['TENSION_BEST'] })
   })
   it('says when frames are too few, too small, or unlike in tension', () => {
-    const short = allocateFrames(stock, [perCm(90), perCm(90), perCm(90)], 0.45, 0.35)
-    expect(short.frames[2]).toBeUndefined()
-    expect(short.reasons.map((r) => r.rule)).toEqual(['FRAMES_SHORT', 'FRAME_SMALL'])
-    expect(allocateFrames(stock, [perCm(90), perCm(43)], 0.2, 0.2).reasons.map((r) => r.rule)).toEqual([
-      'TENSION_SPREAD',
-    ])
+    const short = told(stock, [90, 90, 90, 90], 0.45)
+    expect(short.frames[3]).toBeUndefined()
+    expect(short.rules).toEqual(['FRAMES_SHORT', 'FRAME_SMALL', 'TENSION_SPREAD'])
+    expect(told(stock, [90, 43]).rules).toEqual(['TENSION_SPREAD'])
+  })
+  it('takes the frame that carries this very stencil, though it is not clean', () => {
+    const own = shop(frame('F1', 90, 25), { ...frame('F9', 77, 25), ...stencil('O-1', 'I1') })
+    expect(told(own, [90, 90])).toEqual({ frames: ['F9', 'F1'], rules: ['FRAME_CARRIES'] })
+  })
+  it('leaves frames with the stencils of other jobs alone and says whose they are', () => {
+    const held = shop(frame('F1', 90, 25), { ...frame('F2', 90, 25), ...stencil('O-2', 'I1') })
+    expect(told(held, [90, 90])).toEqual({ frames: ['F1', undefined], rules: ['FRAMES_SHORT', 'FRAME_HELD'] })
+    const { reasons } = allocateFrames(held, job(), wants(90, 90))
+    expect(tell(reasons[1] as Reason, 'metric')).toBe(
+      'F2 with 90 T/cm carries stencils of other jobs: Other, job: Red.',
+    )
+  })
+  it('knows the old stencil of the same customer, job and colour', () => {
+    const old = shop(frame('F1', 90, 25), {
+      ...frame('F2', 90, 25),
+      ...stencil('O-0', 'I7', stencilWords(job().words, 'Colour 1')),
+    })
+    expect(told(old, [90])).toEqual({ frames: ['F1'], rules: ['FRAME_OLD'] })
   })
 })
 
@@ -131,13 +168,49 @@ describe('dry film', () => {
     onFilm: false,
   }
   it('is tuned to 28.5 µm through 43 T/cm, with the range of the transfer', () => {
-    const film = filmFor(need, {})
+    const film = filmFor(need, FABRICS, {})
     expect(film.advised * 1e6).toBeCloseTo(28.5, 0)
     expect(film.range[0] / film.advised).toBeCloseTo(5 / 6)
     expect(film.range[1] / film.advised).toBeCloseTo(1.25)
   })
   it('can be replaced by what the shop measured', () => {
-    expect(filmFor(need, { 'film.x': 33e-6 })).toMatchObject({ chosen: 33e-6, reasons: [{}, {}] })
-    expect(filmFor(need, { 'film.x': 90e-6 }).reasons.at(-1)?.rule).toBe('OVERRIDE_RANGE')
+    expect(filmFor(need, FABRICS, { 'film.x': 33e-6 })).toMatchObject({ chosen: 33e-6, reasons: [{}, {}] })
+    expect(filmFor(need, FABRICS, { 'film.x': 90e-6 }).reasons.at(-1)?.rule).toBe('OVERRIDE_RANGE')
+  })
+})
+
+describe('mesh from what is drawn', () => {
+  const rules = (use: Parameters<typeof meshFor>[0]['use'], extra: object) =>
+    mesh(use, {}, extra).reasons.map((r) => r.rule)
+  it('a thin line asks for a finer mesh, a thick one for nothing', () => {
+    expect(count('spot', {}, { line: mm(0.22) })).toBe(90)
+    expect(count('spot', {}, { line: mm(0.5) })).toBe(77)
+    expect(rules('spot', { line: mm(0.22) })).toContain('MESH_LINE')
+    expect(rules('spot', { line: mm(0.5) })).not.toContain('MESH_LINE')
+    expect(rules('metallic', { line: mm(0.1) })).not.toContain('MESH_LINE')
+  })
+  // Common practice, no source: an opening passes a third to a quarter of its width.
+  it.each([
+    [micron(40), 43],
+    [micron(55), 34],
+  ])('flakes of %s m pass openings of three times that', (particle, most) => {
+    const advice = mesh('metallic', {}, { particle }, [24, 34, 43, 61].map(perCm))
+    expect(Math.round(advice.advised / 100)).toBe(most)
+    const tabled = fabricOf(FABRICS, perCm(most))
+    expect(opening(tabled)).toBeGreaterThanOrEqual(3 * particle)
+  })
+  it('keeps clear of moire where another mesh in range does, and says so where none does', () => {
+    const extra = { ruling: lpi(55), angle: degrees(45) }
+    const free = mesh('halftone', {}, extra)
+    expect(free.reasons.map((r) => r.rule)).toContain('MESH_CLEAR')
+    const bad = [...HELD, 100, 110].map((m) => ({
+      m,
+      risk: moireRisk(beatOf(extra.ruling, extra.angle, perCm(m))),
+    }))
+    expect(bad.find((b) => b.m === free.advised / 100)?.risk ?? 'none').toBe('none')
+    // The published pair of the model: 61 T/cm, 55 lpi at 45 degrees beats every 40.7 mm.
+    const only = meshFor(need('spot', extra), DEFAULT_METHOD, [perCm(61)], FABRICS, { 'mesh.x': perCm(61) })
+    expect(only.reasons.map((r) => r.rule)).toContain('MESH_MOIRE')
+    expect(tell(only.reasons.find((r) => r.rule === 'MESH_MOIRE') as Reason, 'metric')).toContain('40.7')
   })
 })

@@ -2,14 +2,51 @@ import { DEFAULT_METHOD } from '@/core/advice'
 import {
   bladeStock,
   frameStock,
+  type ScreenRoom,
   type ShelfInk,
   type Shop,
   shelfCloth,
   shelfInk,
   USUAL_HOURS,
+  USUAL_SCREENS,
 } from '@/core/equipment'
 import type { Cloth } from '@/core/order'
-import { mm } from '@/core/quantity'
+import { mm, perCm } from '@/core/quantity'
+
+const DEMO_SCREENS: ScreenRoom = {
+  ...USUAL_SCREENS,
+  humidity: 0.55,
+  lamps: [
+    { id: 'led', name: 'LED unit', kind: 'led', distance: mm(120) },
+    { id: 'halogen', name: 'Work lamp', kind: 'halogen', distance: mm(430) },
+  ],
+  tests: [
+    {
+      id: 'T1',
+      on: '2026-10-05',
+      lampId: 'led',
+      emulsionId: 'dual',
+      mesh: perCm(77),
+      coats: 2,
+      distance: mm(120),
+      time: 27,
+      low: 19,
+      high: 27,
+    },
+    {
+      id: 'T2',
+      on: '2026-10-05',
+      lampId: 'led',
+      emulsionId: 'dual',
+      mesh: perCm(43),
+      coats: 2,
+      distance: mm(120),
+      time: 19,
+      low: 13.5,
+      high: 19,
+    },
+  ],
+}
 
 /** All invented. */
 export const DEMO_SHOP: Shop = {
@@ -87,6 +124,7 @@ export const DEMO_SHOP: Shop = {
     ['90', 380],
   ),
   hours: { ...USUAL_HOURS, to: 16.5 * 3600 },
+  screens: DEMO_SCREENS,
 }
 
 export const DEMO_INKS: readonly ShelfInk[] = [

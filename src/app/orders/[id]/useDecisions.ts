@@ -1,14 +1,18 @@
 'use client'
 
+import same from 'fast-deep-equal'
 import { useRouter } from 'next/navigation'
-import { type RefObject, useCallback, useMemo, useRef, useState } from 'react'
-import { changes } from '@/core/change'
+import { type RefObject, useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { changes, overlaid } from '@/core/change'
 import { type Decisions, noDecisions } from '@/core/plan'
 import type { StoredDecisions } from '@/store/decisions'
 import { editLabel, type Lookup } from '@/ui/changeWords'
 import { recordEdit } from '../../edits/history'
+import { leaveBehind, leftBehind, useReadAgain } from '../../edits/leaving'
 import { save } from '../../edits/save'
 import type { Conflict, Enqueue, SaveState } from '../../edits/useAutosave'
+
+const editOf = ({ runId }: { readonly runId: string }) => ({ kind: 'decisions' as const, id: runId })
 
 const NONE: Readonly<Record<string, StoredDecisions>> = {}
 
@@ -23,47 +27,81 @@ export function useDecisions(
   const [own, setOwn] = useState(NONE)
   const router = useRouter()
   const held = useRef<Record<string, StoredDecisions>>({})
+  /** The last decision not yet answered for, and what it was made on. */
+  const last = useRef<{ readonly next: Decisions; readonly base: StoredDecisions }>(undefined)
+  /** What is on its way to the server. */
+  const sent = useRef<Decisions>(undefined)
   const [state, setState] = useState<SaveState>()
   const [problem, setProblem] = useState('')
   const [conflict, setConflict] = useState<Conflict<Decisions>>()
   const read = runId === undefined ? undefined : decided[runId]
   const mine = runId === undefined ? undefined : own[runId]
+  const subject = useMemo(() => (runId === undefined ? undefined : editOf({ runId })), [runId])
+  useReadAgain(subject, read?.decisions)
   // What is read again and is newer than what was decided here holds that too.
   const newest = mine && mine.version >= (read?.version ?? 1) ? mine : read
   const decisions = useMemo(
     () => newest?.decisions ?? (runId === undefined ? undefined : noDecisions(runId)),
     [newest, runId],
   )
+  /** What a decision is stored over: the newest that is known. */
+  const baseOf = useCallback((next: Decisions, base: StoredDecisions) => {
+    const known = held.current[next.runId]
+    return known && known.version > base.version ? known : base
+  }, [])
   const write = useCallback(
-    (next: Decisions, base: StoredDecisions) =>
-      enqueue(async () => {
-        const known = held.current[next.runId]
-        const from = known && known.version > base.version ? known : base
+    (next: Decisions, base: StoredDecisions) => {
+      const store = async (value: Decisions, from: StoredDecisions): Promise<void> => {
+        const saved = await save('decisions', value, from.version)
+        setProblem('problem' in saved ? saved.problem : '')
+        if (saved.ok) {
+          held.current[value.runId] = { decisions: value, version: saved.version }
+          const made = changes(from.decisions, value)
+          recordEdit(editOf(value), editLabel(made, names.current), made)
+          setState(undefined)
+          router.refresh()
+        } else if (!('now' in saved)) setState('failed')
+        else if (saved.now && same(saved.now.value, leftBehind(editOf(value)))) {
+          // Not someone else: what this tab sent while it left the last page.
+          const now = { decisions: saved.now.value, version: saved.now.version }
+          held.current[value.runId] = now
+          const onTop = overlaid(now.decisions, changes(from.decisions, value))
+          setOwn((d) => ({ ...d, [value.runId]: { decisions: onTop, version: now.version + 1 } }))
+          return store(onTop, now)
+        } else if (saved.now) {
+          const { value: theirs, version } = saved.now
+          setConflict({ base: from.decisions, mine: value, theirs, version })
+          setState('conflict')
+        } else setState('gone')
+      }
+      const asked = { next, base }
+      last.current = asked
+      return enqueue(async () => {
+        sent.current = next
         try {
-          const saved = await save('decisions', next, from.version)
-          setProblem('problem' in saved ? saved.problem : '')
-          if (saved.ok) {
-            held.current[next.runId] = { decisions: next, version: saved.version }
-            const made = changes(from.decisions, next)
-            recordEdit({ kind: 'decisions', id: next.runId }, editLabel(made, names.current), made)
-            setState(undefined)
-            router.refresh()
-          } else if (!('now' in saved)) setState('failed')
-          else if (saved.now) {
-            setConflict({
-              base: from.decisions,
-              mine: next,
-              theirs: saved.now.value,
-              version: saved.now.version,
-            })
-            setState('conflict')
-          } else setState('gone')
+          await store(next, baseOf(next, base))
+          if (last.current === asked) last.current = undefined
         } catch {
+          // It is still to be answered for: the browser gives up what is under way when it leaves.
           setState('failed')
         }
-      }),
-    [enqueue, names, router],
+        sent.current = undefined
+      })
+    },
+    [enqueue, names, router, baseOf],
   )
+  useEffect(() => {
+    // The browser is leaving: a decision that still waits in line goes along with it.
+    const send = () => {
+      if (!last.current) return
+      const { next, base } = last.current
+      leaveBehind(editOf(next), next)
+      const before = sent.current?.runId === next.runId ? 1 : 0
+      if (sent.current !== next) void save('decisions', next, baseOf(next, base).version + before)
+    }
+    window.addEventListener('pagehide', send)
+    return () => window.removeEventListener('pagehide', send)
+  }, [baseOf])
   const decide = useCallback(
     (change: (d: Decisions) => Decisions) => {
       if (!decisions) return

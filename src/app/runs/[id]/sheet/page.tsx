@@ -1,7 +1,8 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { planChanges } from '@/core/plan'
-import { database } from '@/store/database'
+import { changeStamp, database } from '@/store/database'
+import { Seen } from '../../../Seen'
 import { type RunRead, readRun } from '../../readRun'
 import { Sheet } from './Sheet'
 
@@ -26,13 +27,24 @@ function standingOf({ now, revisions }: RunRead, number: number): string {
 export default async function SheetPage({ params, searchParams }: Props) {
   const { id } = await params
   const { revision, draft } = await searchParams
-  const read = await readRun(await database(), id)
+  const db = await database()
+  const stamp = await changeStamp(db)
+  const read = await readRun(db, id)
   const wanted = draft
     ? undefined
     : revision
       ? read.revisions.find((r) => r.number === Number(revision))
       : read.revisions.at(-1)
-  if (wanted) return <Sheet facts={wanted} mark={wanted} standing={standingOf(read, wanted.number)} />
-  if (!read.now || revision) notFound()
-  return <Sheet facts={read.now} standing="Draft, not released" />
+  const now = revision ? undefined : read.now
+  if (!wanted && !now) notFound()
+  return (
+    <>
+      <Seen stamp={stamp} />
+      {wanted ? (
+        <Sheet facts={wanted} mark={wanted} standing={standingOf(read, wanted.number)} />
+      ) : (
+        now && <Sheet facts={now} standing="Draft, not released" />
+      )}
+    </>
+  )
 }

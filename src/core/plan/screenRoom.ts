@@ -1,0 +1,195 @@
+import { choiceOf, numberOf, type Reason } from '../advice'
+import type { Hex } from '../color'
+import type { Frame, Shop, Stencil, Step } from '../equipment'
+import type { Order } from '../order'
+import type { Duration, Length, MeshCount } from '../quantity'
+import { latestStart, type Moment, momentOf, nextStep, startBefore, stepTime, whyLatest } from '../schedule'
+import { allocateFrames, stencilWords } from '../screen'
+import { jobWords } from './hitPlans'
+import type { RunPlan } from './runPlan'
+
+/** What the screen room has to know of one screen. */
+export interface ScreenSpec {
+  readonly hitId: string
+  readonly name: string
+  readonly hex: Hex
+  readonly mesh: MeshCount
+  readonly emulsionId: string
+  readonly coats: number
+  /** Seconds; none for a film stencil or without a lamp. */
+  readonly expose: { readonly time: Duration; readonly lampId: string; readonly tested: boolean } | undefined
+}
+
+/** The screens of one run, and by when they must hang. */
+export interface ScreenJob {
+  readonly orderId: string
+  readonly print: string
+  readonly runId: string
+  /** Customer and job. */
+  readonly words: string
+  readonly width: Length
+  readonly height: Length
+  /** ISO day. */
+  readonly due: string
+  /** How long the run takes at most, seconds. */
+  readonly takes: Duration
+  readonly screens: readonly ScreenSpec[]
+}
+
+/** What a plan asks of the screen room. */
+export function screenJobOf(order: Order, plan: RunPlan): ScreenJob {
+  const { placement, id } = plan.run
+  return {
+    orderId: order.id,
+    print: placement.id,
+    runId: id,
+    words: jobWords(order),
+    width: placement.width,
+    height: placement.height,
+    due: order.due,
+    takes: plan.time?.total.range[1] ?? 0,
+    screens: plan.hits
+      .filter((h) => h.sameScreenAs === '')
+      .map((h) => ({
+        hitId: h.hit.id,
+        name: h.hit.name,
+        hex: h.hex,
+        mesh: numberOf(h.mesh),
+        emulsionId: choiceOf(h.stencil.emulsion),
+        coats: numberOf(h.stencil.coats),
+        expose: h.exposure && {
+          time: numberOf(h.exposure.time),
+          lampId: h.exposure.lamp.id,
+          tested: h.exposure.confidence !== 'none',
+        },
+      })),
+  }
+}
+
+/** One screen on the list of the screen room. */
+export interface RoomLine {
+  /** `O-1001.P1.base`. */
+  readonly key: string
+  readonly job: ScreenJob
+  readonly screen: ScreenSpec
+  readonly frame: Frame | undefined
+  /** Why this frame, or why none. */
+  readonly frameWhy: readonly Reason[]
+  /** None when it hangs. */
+  readonly next: Step | undefined
+  /** While it dries: when it should be dry, by the shop's clock. */
+  readonly dryAt: Moment | undefined
+  /** When the next step must begin for the screen to hang at press time. */
+  readonly latest: Moment | undefined
+  readonly latestWhy: Reason | undefined
+}
+
+const keyOf = (job: Pick<ScreenJob, 'orderId' | 'print'>, hitId: string) =>
+  `${job.orderId}.${job.print}.${hitId}`
+
+/** When a run must start to be done when the shop closes on the day it is due. */
+export function pressStart(job: ScreenJob, { hours }: Shop): Moment | undefined {
+  const end = momentOf(job.due) + hours.to
+  return Number.isFinite(end) ? startBefore(hours, end, Math.max(1, job.takes)) : undefined
+}
+
+/**
+ * All screens of all jobs, those first that must be started first. Frames are given out in that order, so that no two
+ * jobs are promised the same one; a frame that already carries a stencil stays with it. Runs of one print share screens.
+ */
+export function roomLines(jobs: readonly ScreenJob[], shop: Shop): readonly RoomLine[] {
+  const starts = jobs.map((job) => ({ job, press: pressStart(job, shop) }))
+  starts.sort((a, b) => (a.press ?? Number.POSITIVE_INFINITY) - (b.press ?? Number.POSITIVE_INFINITY))
+  const given = new Set<string>()
+  const seen = new Set<string>()
+  const lines = starts.flatMap(({ job, press }) => {
+    const screens = job.screens.filter((s) => !seen.has(keyOf(job, s.hitId)))
+    for (const s of screens) seen.add(keyOf(job, s.hitId))
+    const left = shop.frames.filter((f) => !given.has(f.id))
+    const { frames, reasons } = allocateFrames({ ...shop, frames: left }, job, screens)
+    for (const f of frames) if (f) given.add(f.id)
+    return screens.map((screen, i) => lineOf(job, screen, frames[i], reasons, press, shop))
+  })
+  return lines.sort((a, b) => (a.latest ?? Number.POSITIVE_INFINITY) - (b.latest ?? Number.POSITIVE_INFINITY))
+}
+
+function lineOf(
+  job: ScreenJob,
+  screen: ScreenSpec,
+  frame: Frame | undefined,
+  frameWhy: readonly Reason[],
+  press: Moment | undefined,
+  { hours, screens: { humidity } }: Shop,
+): RoomLine {
+  const next = nextStep(frame?.stencil)
+  const since = frame?.stencil?.done.at(-1)?.at
+  const drying = next === 'dry' || next === 'dryOff'
+  return {
+    key: keyOf(job, screen.hitId),
+    job,
+    screen,
+    frame,
+    frameWhy,
+    next,
+    dryAt: drying && since !== undefined ? momentOf(since) + stepTime(next, humidity) : undefined,
+    latest: next && press !== undefined ? latestStart(next, press, hours, humidity) : undefined,
+    latestWhy: next && press !== undefined ? whyLatest(next, job.due, humidity) : undefined,
+  }
+}
+
+/** Frames whose stencil no open job wants: to be reclaimed, or kept for a reorder. */
+export function reclaimable(lines: readonly RoomLine[], shop: Shop): readonly Frame[] {
+  const wanted = new Set(lines.map((l) => l.key))
+  return shop.frames.filter(
+    ({ stencil }) =>
+      stencil && !wanted.has(keyOf({ orderId: stencil.order, print: stencil.print }, stencil.hit)),
+  )
+}
+
+/** Lines that can be done in one go: coated alike, or exposed alike. */
+export interface Batch {
+  readonly what: string
+  readonly lines: readonly RoomLine[]
+}
+
+/** Exposures that differ by less than this are made together. */
+const ALIKE = 1.1
+
+/** Lines at one step, grouped by what makes them one piece of work. */
+export function batchesOf(step: Step, lines: readonly RoomLine[]): readonly Batch[] {
+  const at = lines.filter((l) => l.next === step)
+  if (step === 'coat') {
+    const groups = new Map<string, RoomLine[]>()
+    for (const l of at) {
+      const what = `${l.screen.emulsionId}/${l.screen.coats}`
+      groups.set(what, [...(groups.get(what) ?? []), l])
+    }
+    return [...groups].map(([what, of]) => ({ what, lines: of }))
+  }
+  if (step !== 'expose') return at.length > 0 ? [{ what: '', lines: at }] : []
+  const groups: { what: string; time: number; lines: RoomLine[] }[] = []
+  for (const l of [...at].sort((a, b) => (a.screen.expose?.time ?? 0) - (b.screen.expose?.time ?? 0))) {
+    const what = `${l.screen.emulsionId}/${l.screen.expose?.lampId ?? ''}`
+    const time = l.screen.expose?.time ?? 0
+    const group = groups.find((g) => g.what === what && time <= g.time * ALIKE)
+    if (group) group.lines.push(l)
+    else groups.push({ what, time, lines: [l] })
+  }
+  return groups
+}
+
+/** The frame of a line with its next step done. Coating lays the stencil on the frame. */
+export function advanced(line: RoomLine, at: string): Frame | undefined {
+  const { frame, next, job, screen } = line
+  if (!frame || !next) return undefined
+  const stencil: Stencil = frame.stencil ?? {
+    order: job.orderId,
+    print: job.print,
+    hit: screen.hitId,
+    words: stencilWords(job.words, screen.name),
+    emulsionId: screen.emulsionId,
+    coats: screen.coats,
+    done: [],
+  }
+  return { ...frame, stencil: { ...stencil, done: [...stencil.done, { step: next, at }] } }
+}

@@ -1,0 +1,146 @@
+import { because, q, type Reason, ruleTable } from '../advice'
+import type { ScreenRoom } from '../equipment'
+import { type Length, mm } from '../quantity'
+
+export const POSITION_RULES = ruleTable({
+  POSITION_TOP: {
+    says: 'Frame to pallet {frame} + pallet to collar {collar} + collar to art {down}.',
+    source: 'geometry',
+  },
+  POSITION_SIDE: {
+    says: 'The wearer’s left is on the right as you look at the garment, and on the left as you look at the print side of the screen: the film is taped there.',
+    source: 'geometry',
+  },
+  POSITION_MIDDLE: { says: 'In the middle of the frame.', source: 'geometry' },
+  POSITION_END: {
+    says: 'Only {room} from the art to the {end} of the frame’s inside: less than {least}, the mesh does not give evenly there.',
+    source: 'from memory',
+    severity: 'Watch',
+  },
+  POSITION_OUT: {
+    says: 'The art does not fit on the frame here: it reaches {over} past the {end} of the inside.',
+    source: 'geometry',
+    severity: 'Stop',
+  },
+})
+
+/** From the edge of the art to the centre of a mark. */
+const MARK_GAP = mm(10)
+/** Profile of the frame, each side. */
+export const FRAME_WALL = mm(40)
+const LEAST_END = mm(100)
+const LEAST_SIDE = mm(60)
+
+export interface PositionNeed {
+  readonly frameWidth: Length
+  readonly frameHeight: Length
+  readonly width: Length
+  readonly height: Length
+  /** From the collar seam to the top of the art. */
+  readonly down: Length
+  /** From the centre line to the middle of the art, towards the wearer's left. */
+  readonly side: Length
+}
+
+/**
+ * Where the film is taped, seen from the print side with the collar end up; from the frame's outer edges to the
+ * centres of the marks. Equal for all screens of a job.
+ */
+export interface FilmPosition extends PositionNeed {
+  /** Top edge to the top of the art. */
+  readonly top: Length
+  readonly topMark: Length
+  readonly sideMarks: Length
+  readonly bottomMark: Length
+  /** Left edge to the left mark and right edge to the right mark. */
+  readonly left: Length
+  readonly right: Length
+  readonly reasons: readonly Reason[]
+}
+
+/**
+ * The numbers to measure for every film of a job. Geometry; checked with worked examples in the tests.
+ *
+ * @returns metres, seen from the print side, where the film is taped
+ */
+export function filmPosition(
+  need: PositionNeed,
+  { frameToPallet, collarLine }: Pick<ScreenRoom, 'frameToPallet' | 'collarLine'>,
+): FilmPosition {
+  const { frameWidth, frameHeight, width, height, down, side } = need
+  const top = frameToPallet + collarLine + down
+  // From the squeegee side the wearer's left lies to the right; from the print side left and right swap.
+  const centre = frameWidth / 2 - side
+  const left = centre - width / 2 - MARK_GAP
+  const right = frameWidth - centre - width / 2 - MARK_GAP
+  const ends = [
+    { end: 'top', room: top - FRAME_WALL, least: LEAST_END },
+    { end: 'bottom', room: frameHeight - FRAME_WALL - top - height, least: LEAST_END },
+    { end: 'left', room: left + MARK_GAP - FRAME_WALL, least: LEAST_SIDE },
+    { end: 'right', room: right + MARK_GAP - FRAME_WALL, least: LEAST_SIDE },
+  ]
+  const tight = ends
+    .filter((e) => e.room < e.least - 1e-9)
+    .map(({ end, room, least }) =>
+      room < 0
+        ? because(POSITION_RULES, 'POSITION_OUT', { end, over: q('length', -room) })
+        : because(POSITION_RULES, 'POSITION_END', {
+            end,
+            room: q('length', room),
+            least: q('length', least),
+          }),
+    )
+  return {
+    ...need,
+    top,
+    topMark: top - MARK_GAP,
+    sideMarks: top + height / 2,
+    bottomMark: top + height + MARK_GAP,
+    left,
+    right,
+    reasons: [
+      because(POSITION_RULES, 'POSITION_TOP', {
+        frame: q('length', frameToPallet),
+        collar: q('length', collarLine),
+        down: q('length', down),
+      }),
+      because(POSITION_RULES, side === 0 ? 'POSITION_MIDDLE' : 'POSITION_SIDE'),
+      ...tight,
+    ],
+  }
+}
+
+/** Where the collar lies when the film must hang at a given height: the inverse of the top distance. */
+export const collarLineFor = (top: Length, frameToPallet: Length, down: Length): Length =>
+  top - frameToPallet - down
+
+/** One sheet of a film that is larger than the sheet. */
+export interface Tile {
+  readonly row: number
+  readonly column: number
+  /** What of the art lies on it, metres from the art's top left. */
+  readonly x: Length
+  readonly y: Length
+  readonly width: Length
+  readonly height: Length
+}
+
+/**
+ * Art cut into sheets of equal size, as few as can be.
+ *
+ * @param sheetWidth what can be printed of a sheet
+ */
+export function tilesOf(
+  width: Length,
+  height: Length,
+  sheetWidth: Length,
+  sheetHeight: Length,
+): readonly Tile[] {
+  const columns = Math.ceil(width / sheetWidth - 1e-9)
+  const rows = Math.ceil(height / sheetHeight - 1e-9)
+  const [w, h] = [width / columns, height / rows]
+  return Array.from({ length: rows * columns }, (_, i) => {
+    const [row, column] = [Math.floor(i / columns), i % columns]
+    return { row, column, x: column * w, y: row * h, width: w, height: h }
+  })
+}

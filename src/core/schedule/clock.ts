@@ -1,0 +1,42 @@
+import type { Hours } from '../equipment'
+import type { Duration } from '../quantity'
+import { workSpans } from '../rate'
+
+/**
+ * A moment in the shop's own calendar, in seconds: days since 1970-01-01 x 86400 + time of day. Local time written as if
+ * it were universal, so that neither zones nor clock changes come into the arithmetic.
+ */
+export type Moment = number
+
+const DAY = 86_400
+
+/** Monday is 1. 1970-01-01 was a Thursday. */
+export const weekdayOf = (day: number): number => ((((day + 3) % 7) + 7) % 7) + 1
+
+/** `2026-11-24` or `2026-11-24T08:30` as a moment; NaN when it is none. */
+export const momentOf = (iso: string): Moment =>
+  Date.parse(`${iso.length === 10 ? `${iso}T00:00` : iso.slice(0, 16)}Z`) / 1000
+
+/** A moment as `2026-11-24T08:30`. */
+export const isoOf = (moment: Moment): string =>
+  new Date(Math.round(moment) * 1000).toISOString().slice(0, 16)
+
+/**
+ * When work that takes `work` seconds must begin to be done by `end`. Breaks, nights and free days do not count.
+ *
+ * @returns undefined when the shop has no working time at all
+ */
+export function startBefore(hours: Hours, end: Moment, work: Duration): Moment | undefined {
+  const spans = workSpans(hours)
+  if (spans.length === 0 || hours.days.length === 0) return undefined
+  let left = work
+  for (let day = Math.floor(end / DAY); ; day--) {
+    if (!hours.days.includes(weekdayOf(day))) continue
+    for (const [from, to] of [...spans].reverse()) {
+      const until = Math.min(to, end - day * DAY)
+      if (until <= from) continue
+      if (left <= until - from) return day * DAY + until - left
+      left -= until - from
+    }
+  }
+}

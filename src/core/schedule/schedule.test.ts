@@ -1,0 +1,98 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { type Hours, STEP_NAMES, USUAL_HOURS } from '../equipment'
+import { minutes } from '../quantity'
+import { finishAt } from '../rate'
+import {
+  dryingTime,
+  isoOf,
+  latestStart,
+  momentOf,
+  nextStep,
+  startBefore,
+  stepTime,
+  weekdayOf,
+  whyLatest,
+  whyStepTime,
+} from './index'
+
+const at = (iso: string) => momentOf(iso)
+
+describe('the shop’s calendar', () => {
+  // Facts of the calendar, by the language’s own reference: getUTCDay.
+  it('knows the days of the week', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: -40_000, max: 40_000 }), (day) => {
+        expect(weekdayOf(day) % 7).toBe(new Date(day * 86_400_000).getUTCDay())
+      }),
+    )
+  })
+  it('reads and writes moments', () => {
+    expect(isoOf(at('2026-11-24T08:30'))).toBe('2026-11-24T08:30')
+    expect(isoOf(at('2026-11-24'))).toBe('2026-11-24T00:00')
+    expect(at('soon')).toBeNaN()
+  })
+  it.each([
+    ['within a morning', '2026-11-24T11:00', 60, '2026-11-24T10:00'],
+    ['over the break', '2026-11-24T13:00', 60, '2026-11-24T11:30'],
+    ['over a night', '2026-11-24T08:30', 60, '2026-11-23T16:30'],
+    ['over a weekend', '2026-11-23T08:00', 60, '2026-11-20T16:00'],
+    ['from the night before', '2026-11-24T05:00', 60, '2026-11-23T16:00'],
+  ])('%s: work before %s of %d min starts %s', (_, end, work, start) => {
+    expect(isoOf(startBefore(USUAL_HOURS, at(end), minutes(work)) ?? 0)).toBe(start)
+  })
+  it('is undone by finishing: work started then ends by the end', () => {
+    const end = fc.integer({ min: at('2026-11-01') / 60, max: at('2026-12-31') / 60 })
+    fc.assert(
+      fc.property(end, fc.integer({ min: 1, max: 3000 }), (endMinute, work) => {
+        const start = startBefore(USUAL_HOURS, endMinute * 60, minutes(work)) ?? 0
+        const day = Math.floor(start / 86_400)
+        const done = finishAt(USUAL_HOURS, weekdayOf(day), start - day * 86_400, minutes(work))
+        expect((day + (done?.days ?? 0)) * 86_400 + (done?.clock ?? 0)).toBeLessThanOrEqual(endMinute * 60)
+      }),
+    )
+  })
+  it('has no start in a shop that never works', () => {
+    const never: Hours = { ...USUAL_HOURS, days: [] }
+    expect(startBefore(never, at('2026-11-24T12:00'), 60)).toBeUndefined()
+    expect(latestStart('coat', at('2026-11-24T12:00'), never, 0.45)).toBeUndefined()
+  })
+})
+
+describe('the screen room', () => {
+  // Common practice, no source: 45 to 60 min face up with a fan, longer when damp.
+  it('dries in 45 to 60 min in dry air, slower as the air fills, never without end', () => {
+    expect(dryingTime('dry', 0.45) / 60).toBeGreaterThan(45)
+    expect(dryingTime('dry', 0.45) / 60).toBeLessThan(60)
+    expect(dryingTime('dry', 0.725)).toBeCloseTo(2 * dryingTime('dry', 0.45))
+    expect(dryingTime('dry', 1)).toBe(dryingTime('dry', 0.9))
+    expect(whyStepTime('dry', 0.9).map((r) => r.rule)).toEqual(['DRY_AIR', 'DRY_DAMP'])
+    expect(whyStepTime('coat', 0.9).map((r) => r.rule)).toEqual(['BY_HAND'])
+  })
+  it('what is next is the first step not done', () => {
+    expect(nextStep(undefined)).toBe('coat')
+    const done = STEP_NAMES.slice(0, 3).map((step) => ({ step, at: '2026-11-24T08:00' }))
+    expect(nextStep({ done })).toBe('wash')
+    expect(nextStep({ done: STEP_NAMES.map((step) => ({ step, at: '2026-11-24T08:00' })) })).toBeUndefined()
+  })
+  it('works back from the press: hands in working hours, drying overnight', () => {
+    const press = at('2026-11-24T08:00')
+    const start = (step: Parameters<typeof latestStart>[0]) =>
+      isoOf(latestStart(step, press, USUAL_HOURS, 0.45) ?? 0)
+    expect(start('hang')).toBe('2026-11-23T16:55')
+    expect(start('check')).toBe('2026-11-23T16:47')
+    // Drying of half an hour, then washing before it.
+    expect(start('dryOff')).toBe('2026-11-23T16:17')
+    expect(start('wash')).toBe('2026-11-23T16:11')
+    expect(start('coat')).toBe('2026-11-23T15:09')
+    expect(whyLatest('coat', 'then', 0.45)).toMatchObject({ rule: 'LATEST' })
+  })
+  it('damp air asks for an earlier start, and so does every step not yet done', () => {
+    const press = at('2026-11-25T14:00')
+    const dry = latestStart('coat', press, USUAL_HOURS, 0.4) ?? 0
+    expect(latestStart('coat', press, USUAL_HOURS, 0.8) ?? 0).toBeLessThan(dry)
+    const starts = STEP_NAMES.map((s) => latestStart(s, press, USUAL_HOURS, 0.5) ?? 0)
+    expect(starts).toEqual([...starts].sort((a, b) => a - b))
+    for (const step of STEP_NAMES) expect(stepTime(step, 0.5)).toBeGreaterThan(0)
+  })
+})

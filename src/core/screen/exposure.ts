@@ -1,0 +1,273 @@
+import {
+  because,
+  decideNumber,
+  type NumberAdvice,
+  type Overrides,
+  q,
+  type Reason,
+  ruleTable,
+} from '../advice'
+import type { Emulsion, Fabric, Lamp, ScreenRoom, StepTest } from '../equipment'
+import type { Duration, Length, MeshCount, Share } from '../quantity'
+import { fabricOf } from './fabric'
+
+export const EXPOSURE_RULES = ruleTable({
+  EXPOSE_TESTED: {
+    says: 'Step test of {day}: {time} held with {coats} coats on {mesh} at {distance}.',
+    source: "the shop's choice",
+  },
+  EXPOSE_DISTANCE: {
+    says: 'The lamp stands at {now}, in the test at {then}: x {factor}, inverse square.',
+    source: 'published',
+  },
+  EXPOSE_COATS: {
+    says: '{coats} coats instead of {before}: x {factor}, as thick as many.',
+    source: 'from memory',
+  },
+  EXPOSE_MESH: {
+    says: '{mesh} instead of {before} holds other than the same emulsion: x {factor}.',
+    source: 'common practice',
+  },
+  EXPOSE_DYED: {
+    says: 'Yellow mesh swallows light that white mesh scatters: x {factor} against the test.',
+    source: 'from memory',
+  },
+  EXPOSE_GUESS: {
+    says: 'No step test for {lamp} with {emulsion} here: {time} is only where a first test may start. Make a step test before burning.',
+    source: 'common practice',
+    severity: 'Note',
+  },
+  EXPOSE_FAR: {
+    says: 'The nearest step test is far from this screen: make another one.',
+    source: 'from memory',
+    severity: 'Note',
+  },
+  EXPOSE_UNFIT: {
+    says: '{lamp} bakes {emulsion}: with a halogen lamp only dual cure emulsion washes out.',
+    source: 'common practice',
+    severity: 'Stop',
+  },
+  EXPOSE_COARSE: {
+    says: '{name}: halogen holds coarse detail only.',
+    source: 'common practice',
+    severity: 'Watch',
+  },
+  EXPOSE_NO_LAMP: {
+    says: 'No lamp or emulsion is entered for this shop: enter them at Shop, Stencils and light.',
+    source: "the shop's choice",
+    severity: 'Note',
+  },
+  EXPOSE_PREHEATED: { says: 'A film stencil is made by heat: it is not exposed.', source: 'common practice' },
+})
+
+/** A factor of one step of a grey scale: 0.15 density, 10^0.15 = 1.41 in light (published: optical density). */
+export const SCALE_STEP = 10 ** 0.15
+/** The last step that should stay solid on a 21-step scale (from memory). */
+export const TARGET_STEP = 7
+
+/** Light on the glass from a small lamp falls with the square of the distance: t2 = t1 (d2 / d1)^2. */
+export const byDistance = (now: Length, then: Length): number => (now / then) ** 2
+
+/** Panels and the sun light the same at every usual distance. */
+const SMALL: Readonly<Record<Lamp['kind'], boolean>> = {
+  led: false,
+  sun: false,
+  metalHalide: true,
+  halogen: true,
+  bulb: true,
+}
+
+/** Where a first test may start, and how far off it may be (common practice: very different lamps). */
+const STARTS: Readonly<Record<Lamp['kind'], Duration>> = {
+  sun: 10,
+  led: 24,
+  metalHalide: 60,
+  bulb: 300,
+  halogen: 750,
+}
+
+/**
+ * 110 to 230 threads to the inch take 5 to 10 % less on a slow lamp (common practice): over those two meshes, 130 and
+ * 76 micrometres thick, a power of 0.145 gives 7.5 %.
+ */
+const MESH_POWER = 0.145
+/** Dyed against white mesh (from memory: half as much again to double). */
+const DYED = 1.75
+
+/** What one screen asks of the light. */
+export interface ExposureNeed {
+  readonly hitId: string
+  readonly name: string
+  readonly mesh: MeshCount
+  readonly coats: number
+  /** Lines or dots that a work lamp would lose. */
+  readonly fine: boolean
+}
+
+/** How sure an exposure is: the same screen as in the test, one a little or far away, or no test at all. */
+export type Confidence = 'tested' | 'near' | 'far' | 'none'
+
+const SPREADS: Readonly<Record<Exclude<Confidence, 'none'>, Share>> = { tested: 0, near: 0.1, far: 0.25 }
+
+export interface ExposureAdvice {
+  readonly time: NumberAdvice
+  readonly confidence: Confidence
+  readonly lamp: Lamp
+}
+
+interface Factor {
+  readonly by: number
+  readonly why: Reason
+}
+
+function factorsFrom(
+  test: StepTest,
+  need: ExposureNeed,
+  lamp: Lamp,
+  fabrics: readonly Fabric[],
+): readonly Factor[] {
+  const here = fabricOf(fabrics, need.mesh)
+  const there = fabricOf(fabrics, test.mesh)
+  const found: Factor[] = []
+  const add = (rule: keyof typeof EXPOSURE_RULES, by: number, inputs: Parameters<typeof because>[2]) => {
+    if (Math.abs(by - 1) > 1e-9)
+      found.push({ by, why: because(EXPOSURE_RULES, rule, { ...inputs, factor: by.toFixed(2) }) })
+  }
+  if (SMALL[lamp.kind])
+    add('EXPOSE_DISTANCE', byDistance(lamp.distance, test.distance), {
+      now: q('length', lamp.distance),
+      then: q('length', test.distance),
+    })
+  add('EXPOSE_COATS', need.coats / test.coats, {
+    coats: q('count', need.coats),
+    before: q('count', test.coats),
+  })
+  add('EXPOSE_MESH', (here.thickness / there.thickness) ** MESH_POWER, {
+    mesh: q('meshCount', need.mesh),
+    before: q('meshCount', test.mesh),
+  })
+  const dyed = (f: Fabric) => (f.dyed === 'yellow' ? DYED : 1)
+  add('EXPOSE_DYED', dyed(here) / dyed(there), {})
+  return found
+}
+
+const product = (factors: readonly Factor[]) => factors.reduce((p, f) => p * f.by, 1)
+const away = (factors: readonly Factor[]) => factors.reduce((sum, f) => sum + Math.abs(Math.log(f.by)), 0)
+
+/** A halogen lamp heats the screen: what is ready to use cooks before it hardens. */
+export const unsuitable = (lamp: Lamp, emulsion: Emulsion): boolean =>
+  lamp.kind === 'halogen' && emulsion.kind !== 'dual'
+
+/**
+ * Exposure of one screen, seconds, from the nearest step test of this lamp and emulsion; without one, only where a first
+ * test may start. Factors for distance, thickness and mesh are told apart in the reasons.
+ *
+ * @returns undefined when the emulsion is not exposed, or the shop has entered no lamp
+ */
+export function exposureFor(
+  need: ExposureNeed,
+  room: ScreenRoom,
+  emulsion: Emulsion | undefined,
+  overrides: Overrides,
+): ExposureAdvice | undefined {
+  const lamp = room.lamps.find((l) => l.id === overrides[LAMP_KEY]) ?? room.lamps[0]
+  if (!lamp || !emulsion || emulsion.kind === 'thermal') return undefined
+  const near = room.tests
+    .filter((t) => t.lampId === lamp.id && t.emulsionId === emulsion.id)
+    .map((test) => ({ test, factors: factorsFrom(test, need, lamp, room.fabrics) }))
+    .sort((a, b) => away(a.factors) - away(b.factors) || b.test.on.localeCompare(a.test.on))[0]
+  const advice = { key: `expose.${need.hitId}`, label: `Exposure, ${need.name}`, kind: 'duration' as const }
+  const unfit = [
+    ...(unsuitable(lamp, emulsion)
+      ? [because(EXPOSURE_RULES, 'EXPOSE_UNFIT', { lamp: lamp.name, emulsion: emulsion.name })]
+      : []),
+    ...(lamp.kind === 'halogen' && need.fine
+      ? [because(EXPOSURE_RULES, 'EXPOSE_COARSE', { name: need.name })]
+      : []),
+  ]
+  if (!near) {
+    const start = STARTS[lamp.kind]
+    const why = because(EXPOSURE_RULES, 'EXPOSE_GUESS', {
+      lamp: lamp.name,
+      emulsion: emulsion.name,
+      time: q('duration', start),
+    })
+    const time = decideNumber(
+      { ...advice, advised: start, range: [start / 2, start * 2], reasons: [why, ...unfit] },
+      overrides,
+    )
+    return { time, confidence: 'none', lamp }
+  }
+  const { test, factors } = near
+  const by = product(factors)
+  const confidence = factors.length === 0 ? 'tested' : away(factors) < Math.log(SCALE_STEP) ? 'near' : 'far'
+  const spread = SPREADS[confidence]
+  const time = decideNumber(
+    {
+      ...advice,
+      advised: test.time * by,
+      range: [test.low * by * (1 - spread), test.high * by * (1 + spread)],
+      reasons: [
+        because(EXPOSURE_RULES, 'EXPOSE_TESTED', {
+          day: test.on,
+          time: q('duration', test.time),
+          coats: q('count', test.coats),
+          mesh: q('meshCount', test.mesh),
+          distance: q('length', test.distance),
+        }),
+        ...factors.map((f) => f.why),
+        ...(confidence === 'far' ? [because(EXPOSURE_RULES, 'EXPOSE_FAR')] : []),
+        ...unfit,
+      ],
+    },
+    overrides,
+  )
+  return { time, confidence, lamp }
+}
+
+/** The lead's own lamp for a job. */
+export const LAMP_KEY = 'lamp'
+
+/** One strip of a step test: how long it is exposed in all, and what is added after the strip before it is covered. */
+export interface Strip {
+  readonly total: Duration
+  readonly add: Duration
+}
+
+/**
+ * Strips of a step test about a time, each a step of the grey scale from the last: the whole screen gets the first
+ * time, then strip by strip is covered.
+ *
+ * @param count of strips, 3 to 11
+ */
+export function strips(about: Duration, count: number): readonly Strip[] {
+  const totals = Array.from({ length: count }, (_, i) => about * SCALE_STEP ** (i - (count - 1) / 2))
+  return totals.map((total, i) => ({ total, add: total - (totals[i - 1] ?? 0) }))
+}
+
+/** What a step test tells: the time to use and between which times it lies. */
+export interface Found {
+  readonly time: Duration
+  readonly low: Duration
+  readonly high: Duration
+}
+
+/** Read by strips: the first that holds is the time; the truth lies between the one before and it. */
+export function readStrips(laid: readonly Strip[], firstHolds: number): Found | undefined {
+  const strip = laid[firstHolds]
+  if (!strip) return undefined
+  return {
+    time: strip.total,
+    low: laid[firstHolds - 1]?.total ?? strip.total / SCALE_STEP,
+    high: strip.total,
+  }
+}
+
+/**
+ * Read by a 21-step grey scale: exposed for `time`, the last solid step was `step`; each step too few asks for 1.41
+ * times more light.
+ */
+export function readScale(time: Duration, step: number): Found {
+  const right = time * SCALE_STEP ** (TARGET_STEP - step)
+  return { time: right, low: right / Math.sqrt(SCALE_STEP), high: right * Math.sqrt(SCALE_STEP) }
+}

@@ -1,0 +1,86 @@
+import { because, q, type Reason, ruleTable } from '../advice'
+import type { Fabric, Frame } from '../equipment'
+import { type Length, mm } from '../quantity'
+import { fabricOf } from './fabric'
+
+export const TENSION_RULES = ruleTable({
+  TENSION_LOW: {
+    says: '{frame}: {tension} is under {least}: it registers nowhere. Stretch it anew or retire it.',
+    source: 'from memory',
+    severity: 'Watch',
+  },
+  TENSION_FALLS: {
+    says: '{frame} lost {lost} since {day}: not for traps under 0.34 mm on a stencil burnt before.',
+    source: 'from memory',
+    severity: 'Watch',
+  },
+  TENSION_HOLDS: { says: '{frame}: {tension}, in the usual range.', source: 'from memory' },
+  TENSION_MISFIT: {
+    says: 'Frames that differ by {spread} but kept it since they were burnt fit each other. If one lost {spread} after burning, the edge of the print, {half} from the middle, is off by up to {off}: lost tension x 0.8 / stiffness of the mesh x distance. Stiffness is from memory, good to 40 %.',
+    source: 'geometry',
+  },
+})
+
+/** Young's modulus of polyester thread and what weaving leaves of it (from memory). */
+const MODULUS = 10e9
+const CRIMP = 0.6
+/** Poisson's ratio of the mesh (from memory). */
+const POISSON = 0.2
+
+/** Stiffness of a mesh, N/m per unit of strain: threads x section x modulus x crimp. Good to 40 %. */
+export const stiffness = (f: Fabric): number => f.count * (Math.PI / 4) * f.thread ** 2 * MODULUS * CRIMP
+
+/** How far a point moves when the tension of a frame changed by `lost` (N/m) since it was burnt. */
+export const misfitOf = (lost: number, fabric: Fabric, half: Length): Length =>
+  ((lost * (1 - POISSON)) / stiffness(fabric)) * half
+
+/** Usual working range is 20 to 35 N/cm (from memory). */
+const LEAST = 2000
+const LOST = 500
+const LOST_SHARE = 0.2
+
+/** What a frame's readings say: usable, falling, or to be stretched anew. */
+export function tensionOf(frame: Frame): Reason {
+  const first = frame.readings[0]
+  if (frame.tension < LEAST)
+    return because(TENSION_RULES, 'TENSION_LOW', {
+      frame: frame.id,
+      tension: q('tension', frame.tension),
+      least: q('tension', LEAST),
+    })
+  const lost = first ? first.tension - frame.tension : 0
+  if (first && (lost > LOST || lost > LOST_SHARE * first.tension))
+    return because(TENSION_RULES, 'TENSION_FALLS', {
+      frame: frame.id,
+      lost: q('tension', lost),
+      day: first.on,
+    })
+  return because(TENSION_RULES, 'TENSION_HOLDS', { frame: frame.id, tension: q('tension', frame.tension) })
+}
+
+/** How the frames of a job fit each other. */
+export interface TensionFit {
+  /** N/m. */
+  readonly spread: number
+  /** At the edge of the print, if the spread came after burning. */
+  readonly off: Length
+  readonly reasons: readonly Reason[]
+}
+
+/** Spread of tension within a job, and what it may mean at the edge of the print. */
+export function tensionFit(
+  frames: readonly Frame[],
+  fabrics: readonly Fabric[],
+  width: Length,
+  height: Length,
+): TensionFit {
+  const tensions = frames.map((f) => f.tension)
+  const spread = tensions.length > 1 ? Math.max(...tensions) - Math.min(...tensions) : 0
+  const half = Math.max(width, height) / 2
+  const off = Math.max(0, ...frames.map((f) => misfitOf(spread, fabricOf(fabrics, f.mesh), half)))
+  const told = { spread: q('tension', spread), half: q('length', half), off: q('fine', off) }
+  return { spread, off, reasons: [because(TENSION_RULES, 'TENSION_MISFIT', told)] }
+}
+
+/** Trap below which frames that lost tension are not used. */
+export const TIGHT_TRAP: Length = mm(0.34)
