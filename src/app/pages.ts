@@ -2,6 +2,7 @@
 export const PAGES = [
   { href: '/', label: 'Today' },
   { href: '/orders', label: 'Orders' },
+  { href: '/screens', label: 'Screens' },
   { href: '/shop', label: 'Shop' },
   { href: '/rules', label: 'Rules' },
 ] as const
@@ -10,7 +11,15 @@ export const PAGES = [
 export const SHOP_PAGES = [
   { href: '/shop', label: 'Presses' },
   { href: '/shop/stock', label: 'Frames, blades, dryers' },
+  { href: '/shop/stencils', label: 'Stencils and light' },
   { href: '/shop/shelf', label: 'Inks and cloths' },
   { href: '/shop/method', label: 'Method and hours' },
   { href: '/shop/data', label: 'Data' },
+] as const
+
+/** The parts of the screen room. */
+export const SCREEN_PAGES = [
+  { href: '/screens', label: 'Screen room' },
+  { href: '/screens/light', label: 'Exposure and step test' },
+  { href: '/screens/frames', label: 'Frames and tension' },
 ] as const

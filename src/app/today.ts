@@ -1,7 +1,16 @@
+import { createHash } from 'node:crypto'
 import { type Reason, settled } from '@/core/advice'
 import type { Shop } from '@/core/equipment'
 import { groupLabel, type Order, type Run, splitOrder, WHERES } from '@/core/order'
-import { type Decisions, noDecisions, plan, planChanges } from '@/core/plan'
+import {
+  type Decisions,
+  noDecisions,
+  plan,
+  planChanges,
+  planningFacts,
+  type ScreenJob,
+  screenJobOf,
+} from '@/core/plan'
 import type { Database } from '@/store/database'
 import { loadDecisions } from '@/store/decisions'
 import { findOrders, loadOrders, type OrderQuery, type StoredOrder } from '@/store/orders'
@@ -18,12 +27,13 @@ export interface RunSummary {
   readonly timeWhy: readonly Reason[]
   readonly screens: number
   readonly open: readonly Reason[]
+  readonly job: ScreenJob | undefined
   /** How many settings differ from the last released revision; none when there is none. */
   readonly changed: number | undefined
 }
 
 /** A run as lists show it. */
-export interface RunLine extends RunSummary {
+export interface RunLine extends Omit<RunSummary, 'job'> {
   readonly id: string
   readonly where: string
   readonly quantity: number
@@ -59,6 +69,7 @@ const NOTHING: RunSummary = {
   timeWhy: [],
   screens: 0,
   open: [],
+  job: undefined,
   changed: undefined,
 }
 
@@ -77,21 +88,26 @@ export function summarize(
     time: p.time?.total.range,
     timeWhy: p.time?.total.reasons ?? [],
     screens: p.hits.filter((h) => h.sameScreenAs === '').length,
+    job: screenJobOf(order, p),
     open: p.warnings.filter((w) => w.severity !== 'Note'),
     changed: last && planChanges(last.plan, p).length,
   }
+}
+
+/** Orders with their runs, and what these ask of the screen room. */
+interface OrderLines {
+  readonly lines: readonly OrderLine[]
+  readonly jobs: readonly ScreenJob[]
+  readonly total: number
 }
 
 /**
  * A page of orders with their runs, by due date. Plans are computed once for each state of order, decisions, shop and
  * revision, and kept for the next reader.
  */
-export async function orderLines(
-  db: Database,
-  query: OrderQuery,
-): Promise<{ readonly lines: readonly OrderLine[]; readonly total: number }> {
+export async function orderLines(db: Database, query: OrderQuery): Promise<OrderLines> {
   const { ids, total } = await findOrders(db, query)
-  const [orders, { shelf, version }, decided] = await Promise.all([
+  const [orders, { shelf }, decided] = await Promise.all([
     loadOrders(db, ids),
     loadShop(db),
     loadDecisions(db, ids),
@@ -102,11 +118,14 @@ export async function orderLines(
     db,
     runs.map((r) => r.run.id),
   )
+  const shopStamp = createHash('sha1')
+    .update(JSON.stringify(planningFacts(shelf.shop)))
+    .digest('base64')
   const wanted = runs.map(({ stored, run }) => ({
     stored,
     run,
     runId: run.id,
-    stamp: [stored.version, decided.get(run.id)?.version ?? 1, version, numbers.get(run.id) ?? 0].join('.'),
+    stamp: [stored.version, decided.get(run.id)?.version ?? 1, shopStamp, numbers.get(run.id) ?? 0].join('.'),
   }))
   const kept = await keptSummaries<RunSummary>(db, wanted)
   const fresh = wanted.filter((w) => !kept.has(w.runId))
@@ -126,6 +145,7 @@ export async function orderLines(
   const facts = new Map([...kept, ...computed.map((c) => [c.runId, c.facts] as const)])
   return {
     total,
+    jobs: [...facts.values()].flatMap((f) => f.job ?? []),
     lines: orders.map((stored) => lineOf(stored, split.get(stored) ?? [], facts, numbers, shelf.shop)),
   }
 }
@@ -146,7 +166,7 @@ function lineOf(
     deletedAt,
     missing: missingIn(order, runs, shop),
     runs: runs.map((run) => ({
-      ...(facts.get(run.id) ?? NOTHING),
+      ...forLists(facts.get(run.id) ?? NOTHING),
       id: run.id,
       where: `${WHERES[run.placement.where]}, ${groupLabel(run.group).toLowerCase()}`,
       quantity: run.quantity,
@@ -157,14 +177,23 @@ function lineOf(
   }
 }
 
+const forLists = ({ job: _, ...summary }: RunSummary) => summary
+
 /** Every order that is not deleted, a page at a time so that others have their turn. */
-export async function everyOrderLine(db: Database): Promise<readonly OrderLine[]> {
+async function everyPage(db: Database): Promise<readonly OrderLines[]> {
   const limit = 100
-  const all: OrderLine[] = []
+  const pages: OrderLines[] = []
   for (let offset = 0; ; offset += limit) {
-    const { lines, total } = await orderLines(db, { text: '', deleted: false, offset, limit })
-    all.push(...lines)
-    if (offset + limit >= total) return all
+    const page = await orderLines(db, { text: '', deleted: false, offset, limit })
+    pages.push(page)
+    if (offset + limit >= page.total) return pages
     await new Promise((resume) => setImmediate(resume))
   }
 }
+
+export const everyOrderLine = async (db: Database): Promise<readonly OrderLine[]> =>
+  (await everyPage(db)).flatMap((p) => p.lines)
+
+/** What every order asks of the screen room. */
+export const everyScreenJob = async (db: Database): Promise<readonly ScreenJob[]> =>
+  (await everyPage(db)).flatMap((p) => p.jobs)

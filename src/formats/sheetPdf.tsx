@@ -1,7 +1,5 @@
-import { join } from 'node:path'
 import {
   Document,
-  Font,
   Line,
   Page,
   Path,
@@ -14,23 +12,9 @@ import {
 } from '@react-pdf/renderer'
 import { lapStripShape, palletShape, type RunPlan } from '@/core/plan'
 import type { System } from '@/core/quantity'
+import { FACE, type Paper, RULE, registerFonts } from './paper'
 import { type SheetContent, type SheetFacts, type SheetMark, sheetOf } from './sheet'
 
-const FACE = 'Archivo'
-const WEIGHTS = [400, 600, 800] as const
-
-/** Fonts lie with the app and are embedded; nothing is fetched. */
-function registerFonts(): void {
-  const folder = join(process.cwd(), 'node_modules', '@fontsource', 'archivo', 'files')
-  Font.register({
-    family: FACE,
-    fonts: WEIGHTS.map((w) => ({ src: join(folder, `archivo-latin-${w}-normal.woff`), fontWeight: w })),
-  })
-  // Trade words stay whole, so that the text can be searched.
-  Font.registerHyphenationCallback((word) => [word])
-}
-
-const RULE = '0.75pt solid #000'
 const s = StyleSheet.create({
   page: { fontFamily: FACE, fontSize: 9, padding: '9mm', color: '#000', lineHeight: 1.2 },
   row: { flexDirection: 'row' },
@@ -175,7 +159,7 @@ function SheetPage({
 }: {
   readonly content: SheetContent
   readonly plan: RunPlan
-  readonly paper: 'A4' | 'LETTER'
+  readonly paper: Paper
 }) {
   return (
     <Document title={content.title} creator="Orvint">
@@ -275,7 +259,7 @@ export async function sheetPdf(
   facts: SheetFacts,
   units: System,
   mark: SheetMark | undefined,
-  paper: 'A4' | 'LETTER' = 'A4',
+  paper: Paper = 'A4',
 ): Promise<Buffer> {
   registerFonts()
   return renderToBuffer(<SheetPage content={sheetOf(facts, units, mark)} plan={facts.plan} paper={paper} />)

@@ -1,4 +1,6 @@
 import { type Schema, ValidationError } from 'yup'
+import type { System } from '@/core/quantity'
+import type { Paper } from '@/formats/paper'
 import { diskProblem } from '@/store/problems'
 
 /** A JSON answer that no one keeps. */
@@ -16,6 +18,15 @@ export const file = (body: string | Buffer, type: string, name: string): Respons
   })
 
 export const nothing = (what: string): Response => json({ wrong: [`There is no ${what}.`] }, 404)
+
+/** How something is to be printed: `?units=inch`, `?paper=letter`. */
+export function printed(request: Request): { readonly units: System; readonly paper: Paper } {
+  const query = new URL(request.url).searchParams
+  return {
+    units: query.get('units') === 'inch' ? 'inch' : 'metric',
+    paper: query.get('paper') === 'letter' ? 'LETTER' : 'A4',
+  }
+}
 
 /** What a request brings, if its JSON fits a schema; else the answer that says what does not. */
 export async function brought<T>(request: Request, schema: Schema<T>): Promise<T | Response> {

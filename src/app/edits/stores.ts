@@ -1,6 +1,7 @@
+import same from 'fast-deep-equal'
 import { checkShelf, type Shop } from '@/core/equipment'
 import { checkOrder, type Order } from '@/core/order'
-import { type Decisions, noDecisions, plan, planChanges, runOf } from '@/core/plan'
+import { type Decisions, noDecisions, plan, planChanges, planningFacts, runOf } from '@/core/plan'
 import { type Database, database } from '@/store/database'
 import { loadDecisions, saveDecisions } from '@/store/decisions'
 import { loadOrders, saveOrder } from '@/store/orders'
@@ -56,7 +57,9 @@ async function storeShop(value: unknown, version: number): Promise<StoredShop> {
   const before = await loadShop(db)
   const saved = await saveShop(db, checked.value, version)
   if (!saved.ok) return { ok: false, now: { value: saved.now.shelf, version: saved.now.version } }
-  return { ...saved, altered: await altered(db, before.shelf.shop, checked.value.shop) }
+  const [was, is] = [before.shelf.shop, checked.value.shop]
+  const moved = !same(planningFacts(was), planningFacts(is))
+  return { ...saved, altered: moved ? await altered(db, was, is) : [] }
 }
 
 const STORES = { order: storeOrder, decisions: storeDecisions, shop: storeShop } as const

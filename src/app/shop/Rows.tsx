@@ -25,6 +25,9 @@ type ListName =
   | 'shop.frames'
   | 'shop.blades'
   | 'shop.hours.breaks'
+  | 'shop.screens.emulsions'
+  | 'shop.screens.lamps'
+  | 'shop.screens.fabrics'
   | 'inks'
   | 'cloths'
 

@@ -16,21 +16,21 @@ import { ConflictPanel } from '../edits/ConflictPanel'
 import { save } from '../edits/save'
 import { SAVE_WORDS } from '../edits/saveWords'
 import { type Enqueue, useAutosave } from '../edits/useAutosave'
-import { SHOP_PAGES } from '../pages'
 import { ShopProvider } from './shopContext'
 
 const Link = chakra(NextLink)
 const Fieldset = chakra('fieldset')
 const EDITED = { kind: 'shop', id: 'shop' } as const
 
-/** The shop on one desk: one form over all its pages, saved as it is typed. */
-export function ShopDesk({
-  stored,
-  children,
-}: {
+interface Props {
   readonly stored: StoredShop
+  /** The pages that share the form. */
+  readonly pages: readonly { readonly href: string; readonly label: string }[]
   readonly children: ReactNode
-}) {
+}
+
+/** The shop on one desk: one form over all its pages, saved as it is typed. */
+export function ShopDesk({ stored, pages, children }: Props) {
   const form = useForm<ShopAndShelf>({
     defaultValues: structuredClone(stored.shelf) as ShopAndShelf,
     // The schema reads the same values that the form holds; the resolver's own types insist on exact inference.
@@ -60,7 +60,7 @@ export function ShopDesk({
           shopName={shelf.shop.name}
           rail={
             <Box as="ul" listStyleType="none">
-              {SHOP_PAGES.map((p) => (
+              {pages.map((p) => (
                 <li key={p.href}>
                   <Link
                     href={p.href}
@@ -82,7 +82,7 @@ export function ShopDesk({
         >
           {saving.conflict && <ConflictPanel conflict={saving.conflict} onAgree={saving.agree} />}
           <Flex align="baseline" gap="4" mb="3">
-            <PageTitle>{SHOP_PAGES.find((p) => p.href === path)?.label ?? 'Shop'}</PageTitle>
+            <PageTitle>{pages.find((p) => p.href === path)?.label ?? 'Shop'}</PageTitle>
             <Box
               role="status"
               aria-label="Saving"

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react'
 import { changeStamp, database } from '@/store/database'
 import { loadShop } from '@/store/shop'
+import { SHOP_PAGES } from '../pages'
 import { Seen } from '../Seen'
 import { FirstStart } from './FirstStart'
 import { ShopDesk } from './ShopDesk'
@@ -13,7 +14,7 @@ export default async function ShopLayout({ children }: { readonly children: Reac
   const stored = await loadShop(db)
   if (stored.version === 0) return <FirstStart />
   return (
-    <ShopDesk stored={stored}>
+    <ShopDesk stored={stored} pages={SHOP_PAGES}>
       <Seen stamp={stamp} />
       {children}
     </ShopDesk>

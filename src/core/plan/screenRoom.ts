@@ -1,12 +1,21 @@
-import { choiceOf, numberOf, type Reason } from '../advice'
+import { because, choiceOf, numberOf, q, type Reason } from '../advice'
 import type { Hex } from '../color'
 import type { Frame, Shop, Stencil, Step } from '../equipment'
 import type { Order } from '../order'
 import type { Duration, Length, MeshCount } from '../quantity'
 import { latestStart, type Moment, momentOf, nextStep, startBefore, stepTime, whyLatest } from '../schedule'
-import { allocateFrames, stencilWords } from '../screen'
+import { allocateFrames, FRAME_RULES, stencilWords } from '../screen'
 import { jobWords } from './hitPlans'
 import type { RunPlan } from './runPlan'
+
+/** A shop as plans read it: how far a stencil has come and what a frame once read changes no plan. */
+export const planningFacts = (shop: Shop): unknown => ({
+  ...shop,
+  frames: shop.frames.map(({ readings: _, stencil, ...frame }) => [
+    frame,
+    stencil && [stencil.order, stencil.print, stencil.hit, stencil.words],
+  ]),
+})
 
 /** What the screen room has to know of one screen. */
 export interface ScreenSpec {
@@ -100,17 +109,29 @@ export function pressStart(job: ScreenJob, { hours }: Shop): Moment | undefined 
 export function roomLines(jobs: readonly ScreenJob[], shop: Shop): readonly RoomLine[] {
   const starts = jobs.map((job) => ({ job, press: pressStart(job, shop) }))
   starts.sort((a, b) => (a.press ?? Number.POSITIVE_INFINITY) - (b.press ?? Number.POSITIVE_INFINITY))
-  const given = new Set<string>()
+  const given = new Map<string, string>()
   const seen = new Set<string>()
   const lines = starts.flatMap(({ job, press }) => {
     const screens = job.screens.filter((s) => !seen.has(keyOf(job, s.hitId)))
     for (const s of screens) seen.add(keyOf(job, s.hitId))
     const left = shop.frames.filter((f) => !given.has(f.id))
     const { frames, reasons } = allocateFrames({ ...shop, frames: left }, job, screens)
-    for (const f of frames) if (f) given.add(f.id)
-    return screens.map((screen, i) => lineOf(job, screen, frames[i], reasons, press, shop))
+    for (const f of frames) if (f) given.set(f.id, job.words)
+    return screens.map((screen, i) => {
+      const frame = frames[i]
+      const why = frame ? reasons : [...promised(screen.mesh, given, shop), ...reasons]
+      return lineOf(job, screen, frame, why, press, shop)
+    })
   })
   return lines.sort((a, b) => (a.latest ?? Number.POSITIVE_INFINITY) - (b.latest ?? Number.POSITIVE_INFINITY))
+}
+
+/** To whom the frames of a mesh went. */
+function promised(mesh: MeshCount, given: ReadonlyMap<string, string>, shop: Shop): readonly Reason[] {
+  const of = shop.frames.filter((f) => Math.abs(f.mesh - mesh) < 1)
+  const jobs = [...new Set(of.flatMap((f) => given.get(f.id) ?? []))]
+  if (jobs.length === 0) return []
+  return [because(FRAME_RULES, 'FRAME_GIVEN', { mesh: q('meshCount', mesh), jobs: jobs.join('; ') })]
 }
 
 function lineOf(
@@ -146,37 +167,50 @@ export function reclaimable(lines: readonly RoomLine[], shop: Shop): readonly Fr
   )
 }
 
-/** Lines that can be done in one go: coated alike, or exposed alike. */
+/** Lines that can be done in one go: coated alike on one day, or exposed alike. */
 export interface Batch {
-  readonly what: string
   readonly lines: readonly RoomLine[]
 }
 
 /** Exposures that differ by less than this are made together. */
 const ALIKE = 1.1
 
-/** Lines at one step, grouped by what makes them one piece of work. */
-export function batchesOf(step: Step, lines: readonly RoomLine[]): readonly Batch[] {
+/** Day on which a line must be begun; all that is late is one day. */
+const dayOf = (line: RoomLine, today: number): number =>
+  line.latest === undefined ? Number.POSITIVE_INFINITY : Math.max(today, Math.floor(line.latest / DAY))
+
+/** What makes lines one piece of work. */
+const workOf = ({ screen }: RoomLine, step: Step): string =>
+  step === 'coat'
+    ? `${screen.emulsionId}/${screen.coats}`
+    : step === 'expose'
+      ? `${screen.emulsionId}/${screen.expose?.lampId ?? ''}`
+      : ''
+
+/**
+ * Lines at one step, grouped by what makes them one piece of work: coating by emulsion, coats and day; exposing by
+ * emulsion, lamp and times that differ by less than a tenth.
+ */
+export function batchesOf(step: Step, lines: readonly RoomLine[], now: Moment): readonly Batch[] {
+  const groups: {
+    readonly work: string
+    readonly day: number
+    readonly time: number
+    readonly lines: RoomLine[]
+  }[] = []
   const at = lines.filter((l) => l.next === step)
-  if (step === 'coat') {
-    const groups = new Map<string, RoomLine[]>()
-    for (const l of at) {
-      const what = `${l.screen.emulsionId}/${l.screen.coats}`
-      groups.set(what, [...(groups.get(what) ?? []), l])
-    }
-    return [...groups].map(([what, of]) => ({ what, lines: of }))
-  }
-  if (step !== 'expose') return at.length > 0 ? [{ what: '', lines: at }] : []
-  const groups: { what: string; time: number; lines: RoomLine[] }[] = []
-  for (const l of [...at].sort((a, b) => (a.screen.expose?.time ?? 0) - (b.screen.expose?.time ?? 0))) {
-    const what = `${l.screen.emulsionId}/${l.screen.expose?.lampId ?? ''}`
-    const time = l.screen.expose?.time ?? 0
-    const group = groups.find((g) => g.what === what && time <= g.time * ALIKE)
-    if (group) group.lines.push(l)
-    else groups.push({ what, time, lines: [l] })
+  const time = (l: RoomLine) => (step === 'expose' ? (l.screen.expose?.time ?? 0) : 0)
+  for (const line of step === 'expose' ? [...at].sort((a, b) => time(a) - time(b)) : at) {
+    const work = workOf(line, step)
+    const day = step === 'coat' ? dayOf(line, Math.floor(now / DAY)) : 0
+    const group = groups.find((g) => g.work === work && g.day === day && time(line) <= g.time * ALIKE)
+    if (group) group.lines.push(line)
+    else groups.push({ work, day, time: time(line), lines: [line] })
   }
   return groups
 }
+
+const DAY = 86_400
 
 /** The frame of a line with its next step done. Coating lays the stencil on the frame. */
 export function advanced(line: RoomLine, at: string): Frame | undefined {

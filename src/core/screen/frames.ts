@@ -18,6 +18,11 @@ export const FRAME_RULES = ruleTable({
     source: 'the order',
     severity: 'Note',
   },
+  FRAME_GIVEN: {
+    says: 'Frames with {mesh} are promised to jobs that print earlier: {jobs}.',
+    source: 'the order',
+    severity: 'Watch',
+  },
   FRAME_CARRIES: {
     says: '{frame} carries {name} of this print already: it is used again.',
     source: 'the order',
@@ -68,6 +73,9 @@ export interface FrameJob {
 
 /** How a stencil is called once its order is gone. */
 export const stencilWords = (job: string, name: string): string => `${job}: ${name}`
+
+/** The job a stencil was made for. */
+const jobOf = (words: string): string => words.replace(/: [^:]*$/, '')
 
 const same = (a: MeshCount, b: MeshCount) => Math.abs(a - b) < 1
 
@@ -166,7 +174,7 @@ function shortages(shop: Shop, job: FrameJob, open: readonly FrameNeed[]): reado
       frames: others.map((f) => f.id).join(', '),
       mesh: q('meshCount', mesh),
       carry: others.length === 1 ? 'carries' : 'carry',
-      jobs: [...new Set(others.map((f) => f.stencil?.words))].join('; '),
+      jobs: [...new Set(others.map((f) => jobOf(f.stencil?.words ?? '')))].join('; '),
     })
     return [short, heldBy]
   })

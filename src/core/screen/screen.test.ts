@@ -135,7 +135,7 @@ describe('frames', () => {
     expect(told(held, [90, 90])).toEqual({ frames: ['F1', undefined], rules: ['FRAMES_SHORT', 'FRAME_HELD'] })
     const { reasons } = allocateFrames(held, job(), wants(90, 90))
     expect(tell(reasons[1] as Reason, 'metric')).toBe(
-      'F2 with 90 T/cm carries stencils of other jobs: Other, job: Red.',
+      'F2 with 90 T/cm carries stencils of other jobs: Other, job.',
     )
   })
   it('knows the old stencil of the same customer, job and colour', () => {

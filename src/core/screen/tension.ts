@@ -1,6 +1,6 @@
 import { because, q, type Reason, ruleTable } from '../advice'
 import type { Fabric, Frame } from '../equipment'
-import { type Length, mm } from '../quantity'
+import type { Length } from '../quantity'
 import { fabricOf } from './fabric'
 
 export const TENSION_RULES = ruleTable({
@@ -35,18 +35,18 @@ export const misfitOf = (lost: number, fabric: Fabric, half: Length): Length =>
   ((lost * (1 - POISSON)) / stiffness(fabric)) * half
 
 /** Usual working range is 20 to 35 N/cm (from memory). */
-const LEAST = 2000
+export const LEAST_TENSION = 2000
 const LOST = 500
 const LOST_SHARE = 0.2
 
 /** What a frame's readings say: usable, falling, or to be stretched anew. */
 export function tensionOf(frame: Frame): Reason {
   const first = frame.readings[0]
-  if (frame.tension < LEAST)
+  if (frame.tension < LEAST_TENSION)
     return because(TENSION_RULES, 'TENSION_LOW', {
       frame: frame.id,
       tension: q('tension', frame.tension),
-      least: q('tension', LEAST),
+      least: q('tension', LEAST_TENSION),
     })
   const lost = first ? first.tension - frame.tension : 0
   if (first && (lost > LOST || lost > LOST_SHARE * first.tension))
@@ -81,6 +81,3 @@ export function tensionFit(
   const told = { spread: q('tension', spread), half: q('length', half), off: q('fine', off) }
   return { spread, off, reasons: [because(TENSION_RULES, 'TENSION_MISFIT', told)] }
 }
-
-/** Trap below which frames that lost tension are not used. */
-export const TIGHT_TRAP: Length = mm(0.34)

@@ -4,6 +4,7 @@ import { saveDecisions } from '../decisions'
 import { addOrders } from '../orders'
 import { saveShop } from '../shop'
 import { DEMO_DECISIONS, demoOrders } from './orders'
+import { busyFrames } from './screens'
 import { DEMO_CLOTHS, DEMO_INKS, DEMO_SHOP } from './shop'
 
 export { DEMO_CLOTHS, DEMO_DECISIONS, DEMO_INKS, DEMO_SHOP, demoOrders }
@@ -13,7 +14,8 @@ export const DEMO_SHELF: ShopAndShelf = { shop: DEMO_SHOP, inks: DEMO_INKS, clot
 /** Puts the demo shop and its ten orders into a database that holds no shop yet, and says so; due dates lie around `today`. */
 export async function seedDemo(db: Database, today: string): Promise<boolean> {
   if (await db.selectFrom('shop').select('id').executeTakeFirst()) return false
-  await saveShop(db, DEMO_SHELF, 0)
+  const shop = { ...DEMO_SHOP, frames: busyFrames(DEMO_SHOP.frames, today) }
+  await saveShop(db, { ...DEMO_SHELF, shop }, 0)
   await addOrders(db, demoOrders(today))
   for (const decisions of DEMO_DECISIONS) await saveDecisions(db, decisions, 1)
   return true

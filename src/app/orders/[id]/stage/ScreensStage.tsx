@@ -1,89 +1,175 @@
 'use client'
 
-import { Grid } from '@chakra-ui/react'
-import { AdviceNumber } from '@/ui/AdviceValue'
-import { FactMeasure } from '@/ui/AskNumber'
+import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
+import NextLink from 'next/link'
+import type { HitPlan, RunPlan } from '@/core/plan'
+import { fabricOf, opening } from '@/core/screen'
+import { AdviceChoice, AdviceNumber } from '@/ui/AdviceValue'
+import { AskNumber, FactMeasure } from '@/ui/AskNumber'
 import { useDesk } from '@/ui/desk'
+import { FilmPositionDrawing } from '@/ui/FilmPositionDrawing'
+import { Measure } from '@/ui/Measure'
 import { Figure, Headline, InkName } from '@/ui/parts'
 import { Section, Table, TextButton } from '@/ui/Section'
+import { useOrder } from '../orderContext'
 import type { PlanProps } from './planProps'
 
-/** Stage 3: a screen for every colour. */
+const Link = chakra(NextLink)
+
+/** Stage 3: a screen for every colour, and where its film is taped. */
 export function ScreensStage({ plan }: PlanProps) {
-  const { ask } = useDesk()
   const screens = plan.hits.filter((h) => h.sameScreenAs === '')
   return (
     <>
-      <Grid templateColumns="repeat(3, max-content)" columnGap="12" mb="5">
-        <Figure advice={plan.offContact} />
-        <Figure advice={plan.bladeLength} />
-        <Headline label="Print">
-          <FactMeasure label="Width" kind="length" value={plan.run.placement.width} rule="ART" /> ×{' '}
-          <FactMeasure label="Height" kind="length" value={plan.run.placement.height} rule="ART" />
-        </Headline>
-      </Grid>
-      <Section title={`${screens.length} ${screens.length === 1 ? 'screen' : 'screens'}, in print order`}>
-        <Table>
+      <Section
+        title={`${screens.length} ${screens.length === 1 ? 'screen' : 'screens'}, in print order`}
+        side={
+          <Flex gap="4">
+            <Link href="/screens" textDecoration="underline">
+              Screen room
+            </Link>
+            <Link href={`/api/runs/${plan.run.id}/position.pdf`} prefetch={false} textDecoration="underline">
+              Position sheet (PDF)
+            </Link>
+          </Flex>
+        }
+      >
+        <Table css={{ '& td': { paddingBlock: '4px' } }}>
           <thead>
             <tr>
               <th>Screen</th>
               <th className="num">Mesh</th>
+              <th className="num">Opening</th>
               <th>Frame</th>
-              <th className="num">Tension</th>
-              <th className="num">Ruling</th>
+              <th>Emulsion</th>
+              <th className="num">Coats</th>
+              <th className="num">Over mesh</th>
+              <th className="num">Expose</th>
               <th className="num">Dry film</th>
             </tr>
           </thead>
           <tbody>
-            {screens.map((h) => {
-              const ink = plan.run.placement.inks.find((i) => i.id === h.hit.id)
-              return (
-                <tr key={h.hit.id}>
-                  <td>
-                    <InkName hex={h.hex} name={h.hit.name} />
-                  </td>
-                  <td className="num">
-                    <AdviceNumber advice={h.mesh} size="1.35rem" />
-                  </td>
-                  <td>
-                    <TextButton
-                      px="0"
-                      onClick={() =>
-                        ask({ kind: 'event', label: `Frame, ${h.hit.name}`, reasons: plan.frames })
-                      }
-                    >
-                      {h.frame ? h.frame.id : <strong>none left</strong>}
-                    </TextButton>
-                  </td>
-                  <td className="num">
-                    {h.frame && (
-                      <FactMeasure
-                        label={`Tension of ${h.frame.id}`}
-                        kind="tension"
-                        value={h.frame.tension}
-                        rule="STOCK"
-                      />
-                    )}
-                  </td>
-                  <td className="num">
-                    {ink?.ruling === undefined ? (
-                      'flat'
-                    ) : (
-                      <FactMeasure
-                        label={`Ruling of ${h.hit.name}`}
-                        kind="ruling"
-                        value={ink.ruling}
-                        rule="ART"
-                      />
-                    )}
-                  </td>
-                  <td className="num">{h.film ? <AdviceNumber advice={h.film} /> : 'none'}</td>
-                </tr>
-              )
-            })}
+            {screens.map((h) => (
+              <ScreenRow key={h.hit.id} plan={plan} hit={h} />
+            ))}
           </tbody>
         </Table>
       </Section>
+      <Grid templateColumns="minmax(0, 1fr) 17rem" gap="8">
+        <Position plan={plan} />
+        <Fit plan={plan} />
+      </Grid>
     </>
+  )
+}
+
+function ScreenRow({ plan, hit: h }: { readonly plan: RunPlan; readonly hit: HitPlan }) {
+  const { ask } = useDesk()
+  const { shelf } = useOrder()
+  const fabric = fabricOf(shelf.shop.screens.fabrics, h.mesh.chosen ?? h.mesh.advised)
+  return (
+    <tr>
+      <td>
+        <InkName hex={h.hex} name={h.hit.name} />
+      </td>
+      <td className="num">
+        <AdviceNumber advice={h.mesh} size="1.35rem" />
+      </td>
+      <td className="num">
+        <AskNumber
+          label={`Opening, ${h.hit.name}`}
+          reasons={h.mesh.reasons.filter((r) => r.rule === 'MESH_DEPOSIT')}
+        >
+          <Measure kind="film" value={opening(fabric)} />
+        </AskNumber>
+      </td>
+      <td>
+        <TextButton
+          px="0"
+          whiteSpace="nowrap"
+          onClick={() => ask({ kind: 'event', label: `Frame, ${h.hit.name}`, reasons: plan.frames })}
+        >
+          {h.frame ? h.frame.id : <strong>none left</strong>}
+        </TextButton>
+      </td>
+      <td>
+        <AdviceChoice advice={h.stencil.emulsion} />
+      </td>
+      <td className="num">
+        <AdviceNumber advice={h.stencil.coats} />
+      </td>
+      <td className="num">
+        <AdviceNumber advice={h.stencil.build} />
+      </td>
+      <td className="num">
+        {h.exposure ? (
+          <Box whiteSpace="nowrap">
+            {h.exposure.confidence === 'none' && (
+              <Box as="span" color="soft" fontSize="0.82rem">
+                guess{' '}
+              </Box>
+            )}
+            <AdviceNumber advice={h.exposure.time} size="1.15rem" />
+          </Box>
+        ) : (
+          'none'
+        )}
+      </td>
+      <td className="num">{h.film ? <AdviceNumber advice={h.film} /> : 'none'}</td>
+    </tr>
+  )
+}
+
+/** What is measured for every film of the run. */
+function Position({ plan }: { readonly plan: RunPlan }) {
+  const { position: p } = plan
+  const number = (label: string, value: number) => (
+    <Headline label={label}>
+      <AskNumber label={label} reasons={p.reasons}>
+        <Measure kind="length" value={value} />
+      </AskNumber>
+    </Headline>
+  )
+  return (
+    <Section title="Every film on its frame">
+      <Flex gap="6" align="start">
+        <FilmPositionDrawing position={p} height={400} />
+        <Flex direction="column" gap="3">
+          {number('Top edge to top mark', p.topMark)}
+          {number('Left edge to left mark', p.left)}
+          {number('Right edge to right mark', p.right)}
+          {number('Top edge to side marks', p.sideMarks)}
+        </Flex>
+      </Flex>
+    </Section>
+  )
+}
+
+/** How the frames of the run fit each other, and what is one for all screens. */
+function Fit({ plan }: { readonly plan: RunPlan }) {
+  const { tension, run } = plan
+  return (
+    <Section title="For all screens">
+      <Flex direction="column" gap="3">
+        <Figure advice={plan.offContact} />
+        <Figure advice={plan.bladeLength} />
+        <Headline label="Tension differs by">
+          <AskNumber label="Spread of tension" reasons={tension.reasons}>
+            <Measure kind="tension" value={tension.spread} />
+          </AskNumber>
+        </Headline>
+        <Box fontSize="0.9rem" color="soft">
+          if lost after burning, up to{' '}
+          <AskNumber label="Misregister from tension" reasons={tension.reasons}>
+            <Measure kind="fine" value={tension.off} />
+          </AskNumber>{' '}
+          at the edge of the print
+        </Box>
+        <Box fontSize="0.9rem" color="soft">
+          Print <FactMeasure label="Width" kind="length" value={run.placement.width} rule="ART" /> ×{' '}
+          <FactMeasure label="Height" kind="length" value={run.placement.height} rule="ART" />
+        </Box>
+      </Flex>
+    </Section>
   )
 }

@@ -1,7 +1,7 @@
 import { sheetPdf } from '@/formats/sheetPdf'
 import { database } from '@/store/database'
 import { readRun } from '../../../../runs/readRun'
-import { file, nothing } from '../../../answer'
+import { file, nothing, printed } from '../../../answer'
 
 /** The set-up sheet as a PDF: the last revision, `?revision=`, or the draft. `?units=inch`, `?paper=letter`. */
 export async function GET(
@@ -15,11 +15,7 @@ export async function GET(
   const revision = wanted === null ? revisions.at(-1) : revisions.find((r) => r.number === Number(wanted))
   const facts = revision ?? (wanted === null ? now : undefined)
   if (!facts) return nothing(wanted === null ? `sheet of run ${id}` : `revision ${wanted} of run ${id}`)
-  const pdf = await sheetPdf(
-    facts,
-    query.get('units') === 'inch' ? 'inch' : 'metric',
-    revision,
-    query.get('paper') === 'letter' ? 'LETTER' : 'A4',
-  )
+  const { units, paper } = printed(request)
+  const pdf = await sheetPdf(facts, units, revision, paper)
   return file(pdf, 'application/pdf', `${id}${revision ? `-${revision.number}` : '-draft'}.pdf`)
 }

@@ -1,0 +1,202 @@
+'use client'
+
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import NextLink from 'next/link'
+import { useMemo, useState } from 'react'
+import { STEP_NAMES, STEPS, type Step } from '@/core/equipment'
+import {
+  advanced,
+  type Batch,
+  batchesOf,
+  type RoomLine,
+  reclaimable,
+  roomLines,
+  type ScreenJob,
+} from '@/core/plan'
+import { stepTime, whyStepTime } from '@/core/schedule'
+import { AskNumber } from '@/ui/AskNumber'
+import { QuantityField } from '@/ui/fields'
+import { Measure } from '@/ui/Measure'
+import { Section, TextButton } from '@/ui/Section'
+import { Countdown } from './Countdown'
+import { localNow, sayMoment, useNow } from './clock'
+import { LineRow } from './LineRow'
+import { Reclaim } from './Reclaim'
+import { useFrames } from './useFrames'
+
+const Button = chakra('button')
+const Link = chakra(NextLink)
+
+/** All screens of all orders by what is next, those first that must be started first. */
+export function ScreenRoom({ jobs }: { readonly jobs: readonly ScreenJob[] }) {
+  const { shop, put } = useFrames()
+  const lines = useMemo(() => roomLines(jobs, shop), [jobs, shop])
+  const [only, setOnly] = useState<Step>()
+  const now = useNow()
+  const advance = (which: readonly RoomLine[]) => {
+    const at = localNow()
+    put(which.flatMap((l) => advanced(l, at) ?? []))
+  }
+  const steps = STEP_NAMES.filter(
+    (s) => (only === undefined || s === only) && lines.some((l) => l.next === s),
+  )
+  const hanging = lines.filter((l) => l.next === undefined)
+  return (
+    <>
+      <Flex align="end" gap="5" mb="3" wrap="wrap">
+        <StepStrip lines={lines} only={only} onPick={setOnly} />
+        <Box width="6.5rem">
+          <QuantityField name="shop.screens.humidity" label="Humidity" kind="share" />
+        </Box>
+        <Box pb="1">
+          <Box fontSize="0.82rem" color="soft">
+            Emulsion dries in
+          </Box>
+          <AskNumber label="Drying time" reasons={whyStepTime('dry', shop.screens.humidity)}>
+            <Box as="span" fontSize="1.3rem" fontWeight="650">
+              <Measure kind="workTime" value={stepTime('dry', shop.screens.humidity)} />
+            </Box>
+          </AskNumber>
+        </Box>
+        <Link href="/api/screens/labels.pdf" prefetch={false} textDecoration="underline" pb="1.5">
+          Labels (PDF)
+        </Link>
+      </Flex>
+      {lines.length === 0 && <Box fontSize="1.1rem">No order asks for a screen.</Box>}
+      {steps.map((step) => (
+        <StepList
+          key={step}
+          step={step}
+          batches={batchesOf(step, lines, now ?? 0)}
+          now={now}
+          onAdvance={advance}
+        />
+      ))}
+      {only === undefined && hanging.length > 0 && (
+        <Section title={`${hanging.length} hanging at the press`}>
+          {hanging.map((l) => (
+            <LineRow key={l.key} line={l} now={now} onAdvance={advance} />
+          ))}
+        </Section>
+      )}
+      {only === undefined && <Reclaim frames={reclaimable(lines, shop)} onPut={put} />}
+    </>
+  )
+}
+
+/** How many screens wait at each step; one tap shows only these. */
+function StepStrip({
+  lines,
+  only,
+  onPick,
+}: {
+  readonly lines: readonly RoomLine[]
+  readonly only: Step | undefined
+  readonly onPick: (step: Step | undefined) => void
+}) {
+  return (
+    <Flex as="fieldset" border="1px solid" borderColor="ink" mr="auto">
+      <Box as="legend" srOnly>
+        Show one step
+      </Box>
+      {STEP_NAMES.map((step) => {
+        const count = lines.filter((l) => l.next === step).length
+        return (
+          <Button
+            key={step}
+            type="button"
+            aria-pressed={only === step}
+            onClick={() => onPick(only === step ? undefined : step)}
+            px="2.5"
+            py="1"
+            minWidth="4.2rem"
+            textAlign="left"
+            borderLeft={step === 'coat' ? undefined : '1px solid'}
+            borderColor="rule"
+            bg={only === step ? 'ink' : 'transparent'}
+            color={only === step ? 'work' : 'ink'}
+            cursor="pointer"
+          >
+            <Box fontSize="1.6rem" fontWeight="700" lineHeight="1.1">
+              {count}
+            </Box>
+            <Box fontSize="0.8rem">{SHORT[step]}</Box>
+          </Button>
+        )
+      })}
+    </Flex>
+  )
+}
+
+const SHORT: Readonly<Record<Step, string>> = {
+  coat: 'coat',
+  dry: 'dry',
+  expose: 'expose',
+  wash: 'wash',
+  dryOff: 'dry again',
+  check: 'check',
+  tape: 'tape',
+  hang: 'hang',
+}
+
+/** One step with its batches. */
+function StepList({
+  step,
+  batches,
+  now,
+  onAdvance,
+}: {
+  readonly step: Step
+  readonly batches: readonly Batch[]
+  readonly now: number | undefined
+  readonly onAdvance: (lines: readonly RoomLine[]) => void
+}) {
+  const { shop } = useFrames()
+  const count = batches.reduce((n, b) => n + b.lines.length, 0)
+  const words = ({ lines: [first] }: Batch) => {
+    const emulsion = shop.screens.emulsions.find((e) => e.id === first?.screen.emulsionId)?.name ?? ''
+    if (step === 'coat') {
+      const late = now !== undefined && first?.latest !== undefined && first.latest < now
+      const day =
+        first?.latest === undefined
+          ? ''
+          : late
+            ? ', begin now'
+            : `, begin ${sayMoment(first.latest, 'EEEE d')}`
+      return `${emulsion}, ${first?.screen.coats} coats${day}`
+    }
+    const lamp = shop.screens.lamps.find((l) => l.id === first?.screen.expose?.lampId)?.name
+    return step === 'expose' && lamp ? `${emulsion}, ${lamp}` : ''
+  }
+  return (
+    <Section title={`${STEPS[step]}: ${count}`}>
+      {batches.map((batch) => {
+        const ready = batch.lines.filter((l) => l.frame)
+        const time = batch.lines[0]?.screen.expose?.time
+        return (
+          <Box key={batch.lines[0]?.key} mb="3">
+            {(words(batch) || ready.length > 1) && (
+              <Flex align="center" gap="4" bg="surround" px="2" py="1" minHeight="2.4rem">
+                <Box fontWeight="600">{words(batch)}</Box>
+                {step === 'expose' && time !== undefined && (
+                  <Countdown
+                    seconds={Math.max(...batch.lines.map((l) => l.screen.expose?.time ?? 0))}
+                    label="Exposure"
+                  />
+                )}
+                {ready.length > 1 && (
+                  <TextButton ml="auto" onClick={() => onAdvance(ready)}>
+                    All {ready.length} done
+                  </TextButton>
+                )}
+              </Flex>
+            )}
+            {batch.lines.map((l) => (
+              <LineRow key={l.key} line={l} now={now} onAdvance={onAdvance} />
+            ))}
+          </Box>
+        )
+      })}
+    </Section>
+  )
+}

@@ -1,0 +1,251 @@
+'use client'
+
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useMemo, useState } from 'react'
+import { because, tell } from '@/core/advice'
+import { FRAME_STATES, type Frame, STEPS } from '@/core/equipment'
+import { FACT_RULES } from '@/core/plan'
+import { parseQuantity, showQuantity, writeQuantity } from '@/core/quantity'
+import { nextStep } from '@/core/schedule'
+import { LEAST_TENSION, tensionOf } from '@/core/screen'
+import { AskNumber } from '@/ui/AskNumber'
+import { LineChart } from '@/ui/LineChart'
+import { Measure } from '@/ui/Measure'
+import { Section, Table } from '@/ui/Section'
+import { SeverityMark } from '@/ui/Severity'
+import { useSettings } from '@/ui/settings'
+import { localNow } from '../clock'
+import { useFrames } from '../useFrames'
+
+const Input = chakra('input')
+const Button = chakra('button')
+
+/** Stock of frames: tension over time, what they carry, and which to stretch anew. */
+export function Frames() {
+  const { shop, put } = useFrames()
+  const meshes = [...new Set(shop.frames.map((f) => f.mesh))].sort((a, b) => a - b)
+  const [picked, setMesh] = useState<number>()
+  const read = (m: number) => shop.frames.filter((f) => f.mesh === m && f.readings.length > 0).length
+  const mesh = meshes.find((m) => m === picked) ?? [...meshes].sort((a, b) => read(b) - read(a))[0]
+  const of = useMemo(() => shop.frames.filter((f) => f.mesh === mesh), [shop.frames, mesh])
+  if (mesh === undefined) return <Box>No frames yet: add them at Shop.</Box>
+  const log = (frame: Frame, tension: number) => {
+    const on = localNow().slice(0, 10)
+    const first = frame.readings.length === 0 ? [] : frame.readings.filter((r) => r.on !== on)
+    put([{ ...frame, tension, readings: [...first, { on, tension }] }])
+  }
+  return (
+    <>
+      <Flex as="fieldset" gap="0" border="1px solid" borderColor="ink" width="max-content" mb="4">
+        <Box as="legend" srOnly>
+          Mesh
+        </Box>
+        {meshes.map((m, i) => (
+          <Button
+            key={m}
+            type="button"
+            aria-pressed={m === mesh}
+            onClick={() => setMesh(m)}
+            px="4"
+            py="1.5"
+            fontWeight="650"
+            borderLeft={i === 0 ? undefined : '1px solid'}
+            borderColor="rule"
+            bg={m === mesh ? 'ink' : 'transparent'}
+            color={m === mesh ? 'work' : 'ink'}
+            cursor="pointer"
+          >
+            <MeshName mesh={m} />
+          </Button>
+        ))}
+      </Flex>
+      <Drift frames={of} />
+      <Section title={`${of.length} frames`}>
+        <Table css={{ '& td': { paddingBlock: '3px', verticalAlign: 'middle' } }}>
+          <thead>
+            <tr>
+              <th>Frame</th>
+              <th className="num">Tension</th>
+              <th className="num">Since the first reading</th>
+              <th>Advice</th>
+              <th>Carries</th>
+              <th>New reading</th>
+            </tr>
+          </thead>
+          <tbody>
+            {of.map((f) => (
+              <FrameRow key={f.id} frame={f} onLog={log} />
+            ))}
+          </tbody>
+        </Table>
+      </Section>
+    </>
+  )
+}
+
+function MeshName({ mesh }: { readonly mesh: number }) {
+  const { units } = useSettings()
+  return <>{writeQuantity('meshCount', mesh, units)}</>
+}
+
+/** Tension of the frames of one mesh over time. */
+function Drift({ frames }: { readonly frames: readonly Frame[] }) {
+  const { units } = useSettings()
+  const shown = (x: number) => Number(showQuantity('tension', x, units).number)
+  const unit = showQuantity('tension', LEAST_TENSION, units).unit
+  const series = useMemo(
+    () =>
+      frames
+        .filter((f) => f.readings.length > 0)
+        .map((f) => ({
+          name: f.id,
+          points: f.readings.map(
+            (r) => [r.on, Number(showQuantity('tension', r.tension, units).number)] as const,
+          ),
+        })),
+    [frames, units],
+  )
+  const value = shown(LEAST_TENSION)
+  const least = useMemo(() => ({ value, name: `${value} ${unit}, stretch anew` }), [value, unit])
+  if (series.length === 0)
+    return (
+      <Box color="soft" mb="5">
+        No readings yet. Read a frame with a tension meter and enter it below: the drift shows here.
+      </Box>
+    )
+  return (
+    <Box mb="5">
+      <LineChart label="Tension of these frames over time" series={series} unit={unit} least={least} />
+    </Box>
+  )
+}
+
+function FrameRow({
+  frame,
+  onLog,
+}: {
+  readonly frame: Frame
+  readonly onLog: (frame: Frame, tension: number) => void
+}) {
+  const { units } = useSettings()
+  const advice = tensionOf(frame)
+  const first = frame.readings[0]
+  const next = nextStep(frame.stencil)
+  return (
+    <tr>
+      <td>
+        <Box fontSize="1.15rem" fontWeight="700" whiteSpace="nowrap">
+          {frame.id}
+        </Box>
+      </td>
+      <td className="num">
+        <Box as="span" fontSize="1.25rem" fontWeight="650">
+          <AskNumber
+            label={`Tension of ${frame.id}`}
+            reasons={[because(FACT_RULES, 'STOCK', { value: { kind: 'tension', value: frame.tension } })]}
+          >
+            <Measure kind="tension" value={frame.tension} />
+          </AskNumber>
+        </Box>
+      </td>
+      <td className="num">
+        {first && frame.readings.length > 1 ? (
+          <>
+            {first.tension >= frame.tension ? '−' : '+'}
+            <Measure kind="tension" value={Math.abs(first.tension - frame.tension)} />
+          </>
+        ) : (
+          <Box color="soft">{first ? 'one reading' : 'no reading'}</Box>
+        )}
+      </td>
+      <td>
+        {advice.severity ? (
+          <>
+            <SeverityMark severity={advice.severity} /> {tell(advice, units)}
+          </>
+        ) : (
+          <Box color="soft">{frame.state === 'clean' ? 'holds' : FRAME_STATES[frame.state]}</Box>
+        )}
+      </td>
+      <td>
+        {frame.stencil ? (
+          <Box lineHeight="1.2" maxWidth="14rem">
+            <Box truncate>{frame.stencil.words}</Box>
+            <Box color="soft" fontSize="0.82rem">
+              {next ? `next: ${STEPS[next].toLowerCase()}` : 'hangs'}
+            </Box>
+          </Box>
+        ) : (
+          <Box color="soft">nothing</Box>
+        )}
+      </td>
+      <td>
+        <NewReading frame={frame} onLog={onLog} />
+      </td>
+    </tr>
+  )
+}
+
+/** Today's reading: typed in any unit, kept with Enter. */
+function NewReading({
+  frame,
+  onLog,
+}: {
+  readonly frame: Frame
+  readonly onLog: (frame: Frame, tension: number) => void
+}) {
+  const { units } = useSettings()
+  const [text, setText] = useState('')
+  const [wrong, setWrong] = useState('')
+  const keep = () => {
+    if (text.trim() === '') return
+    const read = parseQuantity('tension', text, units)
+    if (!read.ok) return setWrong(read.message)
+    if (read.value <= 0) return setWrong('Above 0, please.')
+    onLog(frame, read.value)
+    setText('')
+    setWrong('')
+  }
+  return (
+    <Box position="relative">
+      <Flex gap="1">
+        <Input
+          aria-label={`New reading of ${frame.id}`}
+          aria-invalid={wrong !== ''}
+          value={text}
+          onChange={(e) => {
+            setText(e.target.value)
+            setWrong('')
+          }}
+          onKeyDown={(e) => {
+            if (e.key !== 'Enter') return
+            e.preventDefault()
+            keep()
+          }}
+          width="5.5rem"
+          bg="raised"
+          px="1.5"
+          py="1"
+          borderBottom="1px solid"
+          borderColor="soft"
+        />
+        <Button
+          type="button"
+          onClick={keep}
+          aria-label={`Keep the reading of ${frame.id}`}
+          border="1px solid"
+          borderColor="ink"
+          px="2"
+          cursor="pointer"
+        >
+          Keep
+        </Button>
+      </Flex>
+      {wrong && (
+        <Box role="alert" fontSize="0.82rem" fontWeight="650">
+          {wrong}
+        </Box>
+      )}
+    </Box>
+  )
+}

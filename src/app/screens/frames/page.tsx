@@ -1,0 +1,5 @@
+import { Frames } from './Frames'
+
+export default function FramesPage() {
+  return <Frames />
+}

@@ -1,0 +1,100 @@
+'use client'
+
+import { Box, chakra } from '@chakra-ui/react'
+import { type ReactNode, useId, useState } from 'react'
+import { type Kind, parseQuantity, writeQuantity } from '@/core/quantity'
+import { Select } from '@/ui/Select'
+import { useSettings } from '@/ui/settings'
+
+const Input = chakra('input')
+const Label = chakra('label')
+
+const Labelled = ({
+  label,
+  id,
+  children,
+}: {
+  readonly label: string
+  readonly id: string
+  readonly children: ReactNode
+}) => (
+  <Box>
+    <Label htmlFor={id} display="block" fontSize="0.82rem" color="soft">
+      {label}
+    </Label>
+    {children}
+  </Box>
+)
+
+/** One of a few, for a computation that is not stored. */
+export function Pick({
+  label,
+  value,
+  options,
+  onPick,
+}: {
+  readonly label: string
+  readonly value: string
+  readonly options: readonly { readonly id: string; readonly name: string }[]
+  readonly onPick: (id: string) => void
+}) {
+  const id = useId()
+  return (
+    <Labelled label={label} id={id}>
+      <Select id={id} value={value} onChange={(e) => onPick(e.target.value)} width="100%">
+        {options.map((o) => (
+          <option key={o.id} value={o.id}>
+            {o.name}
+          </option>
+        ))}
+      </Select>
+    </Labelled>
+  )
+}
+
+/** A quantity typed in any unit, for a computation that is not stored; what cannot be read says so. */
+export function Give({
+  label,
+  kind,
+  value,
+  onGive,
+}: {
+  readonly label: string
+  readonly kind: Kind
+  readonly value: number
+  readonly onGive: (value: number) => void
+}) {
+  const id = useId()
+  const { units } = useSettings()
+  const [text, setText] = useState<string>()
+  const read = text === undefined ? undefined : parseQuantity(kind, text, units)
+  const wrong = read && !read.ok ? read.message : undefined
+  return (
+    <Labelled label={label} id={id}>
+      <Input
+        id={id}
+        value={text ?? writeQuantity(kind, value, units)}
+        aria-invalid={wrong !== undefined}
+        aria-describedby={wrong === undefined ? undefined : `${id}-message`}
+        onChange={(e) => {
+          setText(e.target.value)
+          const now = parseQuantity(kind, e.target.value, units)
+          if (now.ok) onGive(now.value)
+        }}
+        onBlur={() => wrong === undefined && setText(undefined)}
+        width="100%"
+        bg="raised"
+        px="1.5"
+        py="1"
+        minHeight="2.1rem"
+        borderBottom={wrong === undefined ? '1px solid' : '3px solid'}
+        borderColor={wrong === undefined ? 'soft' : 'ink'}
+      />
+      {wrong !== undefined && (
+        <Box id={`${id}-message`} role="alert" fontSize="0.82rem" fontWeight="650">
+          {wrong}
+        </Box>
+      )}
+    </Labelled>
+  )
+}

@@ -1,0 +1,159 @@
+'use client'
+
+import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
+import { useState } from 'react'
+import { useFormContext } from 'react-hook-form'
+import type { ShopAndShelf, StepTest } from '@/core/equipment'
+import { type Found, readScale, readStrips, strips, TARGET_STEP } from '@/core/screen'
+import { Measure } from '@/ui/Measure'
+import { Section, Table } from '@/ui/Section'
+import { nextId } from '../../shop/Rows'
+import { useShop } from '../../shop/shopContext'
+import { localNow } from '../clock'
+import { Give, Pick } from './Setting'
+
+const Button = chakra('button')
+
+const READ_BY = [
+  { id: 'strips', name: 'Strips: the first that holds' },
+  { id: 'scale', name: '21-step scale: the last solid step' },
+] as const
+
+/** Lays out a step test, reads it, and keeps what it found. */
+export function StepTestBench() {
+  const { screens } = useShop().shop
+  const { getValues, setValue } = useFormContext<ShopAndShelf>()
+  const [lampId, setLamp] = useState(screens.lamps[0]?.id ?? '')
+  const [emulsionId, setEmulsion] = useState(screens.emulsions[0]?.id ?? '')
+  const [mesh, setMesh] = useState(7700)
+  const [coats, setCoats] = useState(2)
+  const [about, setAbout] = useState(24)
+  const [by, setBy] = useState<string>('strips')
+  const [held, setHeld] = useState<number>()
+  const [step, setStep] = useState(TARGET_STEP)
+  const [kept, setKept] = useState('')
+  const lamp = screens.lamps.find((l) => l.id === lampId)
+  const laid = strips(Math.max(1, about), 7)
+  const found: Found | undefined =
+    by === 'scale'
+      ? readScale(Math.max(1, about), step)
+      : held === undefined
+        ? undefined
+        : readStrips(laid, held)
+  const keep = () => {
+    if (!found || !lamp) return
+    const before = getValues('shop.screens.tests')
+    const test: StepTest = {
+      id: nextId(before as never, 'T'),
+      on: localNow().slice(0, 10),
+      lampId,
+      emulsionId,
+      mesh,
+      coats: Math.max(1, Math.round(coats)),
+      distance: lamp.distance,
+      ...found,
+    }
+    setValue('shop.screens.tests', structuredClone([...before, test]) as StepTest[])
+    setKept('Kept: exposures follow it from now on.')
+    setHeld(undefined)
+  }
+  return (
+    <Section title="Step test">
+      <Grid templateColumns="1fr 1fr" gap="3" mb="3">
+        <Pick label="Lamp of the test" value={lampId} options={screens.lamps} onPick={setLamp} />
+        <Pick
+          label="Emulsion of the test"
+          value={emulsionId}
+          options={screens.emulsions}
+          onPick={setEmulsion}
+        />
+        <Give label="Mesh of the test" kind="meshCount" value={mesh} onGive={setMesh} />
+        <Give label="Coats of the test" kind="count" value={coats} onGive={setCoats} />
+        <Pick label="Read by" value={by} options={READ_BY} onPick={setBy} />
+        <Give
+          label={by === 'scale' ? 'Exposed for' : 'Middle strip about'}
+          kind="duration"
+          value={about}
+          onGive={setAbout}
+        />
+      </Grid>
+      {by === 'scale' ? (
+        <Box mb="3" width="12rem">
+          <Give label="Last solid step" kind="count" value={step} onGive={setStep} />
+        </Box>
+      ) : (
+        <Table css={{ '& td': { paddingBlock: '1px', verticalAlign: 'middle' } }}>
+          <thead>
+            <tr>
+              <th>Strip</th>
+              <th className="num">Then give</th>
+              <th className="num">In all</th>
+              <th>First that holds</th>
+            </tr>
+          </thead>
+          <tbody>
+            {laid.map((s, i) => (
+              <tr key={s.total}>
+                <td>{i === 0 ? 'All open' : `Cover ${i}`}</td>
+                <td className="num">
+                  <Measure kind="duration" value={s.add} />
+                </td>
+                <td className="num">
+                  <Box as="span" fontWeight="650">
+                    <Measure kind="duration" value={s.total} />
+                  </Box>
+                </td>
+                <td>
+                  <Button
+                    type="button"
+                    aria-pressed={held === i}
+                    aria-label={`Strip ${i + 1} is the first that holds`}
+                    onClick={() => setHeld(i)}
+                    border="1.5px solid"
+                    borderColor="ink"
+                    bg={held === i ? 'ink' : 'transparent'}
+                    color={held === i ? 'work' : 'ink'}
+                    px="3"
+                    py="1"
+                    cursor="pointer"
+                  >
+                    {i + 1}
+                  </Button>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </Table>
+      )}
+      <Flex align="baseline" gap="5" mt="3" minHeight="4rem">
+        {found ? (
+          <>
+            <Box fontSize="2.4rem" fontWeight="700" lineHeight="1.1">
+              <Measure kind="duration" value={found.time} />
+            </Box>
+            <Box color="soft">
+              true between <Measure kind="duration" value={found.low} /> and{' '}
+              <Measure kind="duration" value={found.high} />
+            </Box>
+            <Button
+              type="button"
+              onClick={keep}
+              disabled={!lamp}
+              border="2px solid"
+              borderColor="ink"
+              px="4"
+              py="1.5"
+              fontWeight="650"
+              cursor="pointer"
+            >
+              Keep this test
+            </Button>
+          </>
+        ) : (
+          <Box color="soft">Expose strip by strip, wash out, then say which is the first that holds.</Box>
+        )}
+        <Box role="status">{kept}</Box>
+      </Flex>
+    </Section>
+  )
+}

@@ -1,0 +1,5 @@
+import { Light } from './Light'
+
+export default function LightPage() {
+  return <Light />
+}

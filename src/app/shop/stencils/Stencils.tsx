@@ -1,0 +1,72 @@
+'use client'
+
+import { Box, Grid } from '@chakra-ui/react'
+import { EMULSION_KINDS, LAMP_KINDS, WATER } from '@/core/equipment'
+import { QuantityField } from '@/ui/fields'
+import { Section } from '@/ui/Section'
+import { nextId, Rows } from '../Rows'
+
+/** Where films are taped, and what stencils are made of and with. */
+export function Stencils() {
+  return (
+    <>
+      <Section title="Where every film is measured from">
+        <Grid templateColumns="12rem 12rem" gap="6">
+          <QuantityField
+            name="shop.screens.frameToPallet"
+            label="Frame’s edge to pallet’s end"
+            kind="length"
+          />
+          <QuantityField name="shop.screens.collarLine" label="Pallet’s end to collar" kind="length" />
+        </Grid>
+      </Section>
+      <Rows
+        title="Emulsions"
+        name="shop.screens.emulsions"
+        one="an emulsion"
+        newRow={(rows) => ({
+          id: nextId(rows, 'e'),
+          name: 'New emulsion',
+          kind: 'dual',
+          water: 'resistant',
+          build: 5e-6,
+        })}
+        columns={[
+          { field: 'name', label: 'Name', as: 'text' },
+          { field: 'kind', label: 'Kind', as: EMULSION_KINDS },
+          { field: 'water', label: 'Water', as: WATER },
+          { field: 'build', label: 'Over mesh, each coat', as: { kind: 'film' }, width: '9rem' },
+        ]}
+      />
+      <Rows
+        title="Lamps"
+        name="shop.screens.lamps"
+        one="a lamp"
+        newRow={(rows) => ({ id: nextId(rows, 'l'), name: 'New lamp', kind: 'led', distance: 0.1 })}
+        columns={[
+          { field: 'name', label: 'Name', as: 'text' },
+          { field: 'kind', label: 'Kind', as: LAMP_KINDS },
+          { field: 'distance', label: 'To the glass', as: { kind: 'length' }, width: '9rem' },
+        ]}
+      />
+      <Rows
+        title="Meshes"
+        name="shop.screens.fabrics"
+        one="a mesh"
+        above={
+          <Box color="soft" fontSize="0.9rem" mb="2" maxWidth="44rem">
+            Thread and thickness are from memory until the maker’s sheet replaces them; what a mesh holds, its
+            openings and its stiffness are computed from them.
+          </Box>
+        }
+        newRow={() => ({ count: 5500, thread: 64e-6, thickness: 102e-6, dyed: 'white' })}
+        columns={[
+          { field: 'count', label: 'Mesh', as: { kind: 'meshCount' } },
+          { field: 'thread', label: 'Thread', as: { kind: 'film' } },
+          { field: 'thickness', label: 'Thickness', as: { kind: 'film' } },
+          { field: 'dyed', label: 'Colour of the mesh', as: { white: 'white', yellow: 'yellow' } },
+        ]}
+      />
+    </>
+  )
+}

@@ -1,0 +1,5 @@
+import { Stencils } from './Stencils'
+
+export default function StencilsPage() {
+  return <Stencils />
+}
