@@ -124,7 +124,7 @@ function Line({ line, run, today, before }: LineProps) {
       <td>
         {run && (
           <>
-            <InkRow cloth={run.cloth} inks={run.inks} />
+            <InkRow cloth={run.cloth} inks={run.inks} picture={run.picture} />
             <Box fontSize="0.85rem" color="soft" whiteSpace="nowrap">
               {run.where}
             </Box>

@@ -13,11 +13,13 @@ import {
 } from '@/core/plan'
 import type { Database } from '@/store/database'
 import { loadDecisions } from '@/store/decisions'
+import { picturedPrints } from '@/store/films'
 import { findOrders, loadOrders, type OrderQuery, type StoredOrder } from '@/store/orders'
 import { diskProblem } from '@/store/problems'
 import { latestNumbers, latestRevisions, type Revision } from '@/store/revisions'
 import { loadShop } from '@/store/shop'
 import { keepSummaries, keptSummaries } from '@/store/summaries'
+import type { Pictured } from '@/ui/Swatch'
 
 /** What a plan comes to, for lists. */
 export interface RunSummary {
@@ -39,6 +41,8 @@ export interface RunLine extends Omit<RunSummary, 'job'> {
   readonly quantity: number
   readonly cloth: { readonly name: string; readonly hex: string } | undefined
   readonly inks: readonly { readonly name: string; readonly hex: string }[]
+  /** None while the print has no films. */
+  readonly picture: Pictured | undefined
   /** Number of the last revision; 0 for none. */
   readonly revision: number
 }
@@ -114,6 +118,7 @@ export async function orderLines(db: Database, query: OrderQuery): Promise<Order
   ])
   const split = new Map(orders.map((stored) => [stored, splitOrder(stored.order)]))
   const runs = orders.flatMap((stored) => (split.get(stored) ?? []).map((run) => ({ stored, run })))
+  const pictured = await picturedPrints(db, ids)
   const numbers = await latestNumbers(
     db,
     runs.map((r) => r.run.id),
@@ -146,7 +151,9 @@ export async function orderLines(db: Database, query: OrderQuery): Promise<Order
   return {
     total,
     jobs: [...facts.values()].flatMap((f) => f.job ?? []),
-    lines: orders.map((stored) => lineOf(stored, split.get(stored) ?? [], facts, numbers, shelf.shop)),
+    lines: orders.map((stored) =>
+      lineOf(stored, split.get(stored) ?? [], facts, numbers, pictured, shelf.shop),
+    ),
   }
 }
 
@@ -155,6 +162,7 @@ function lineOf(
   runs: readonly Run[],
   facts: ReadonlyMap<string, RunSummary>,
   numbers: ReadonlyMap<string, number>,
+  pictured: ReadonlyMap<string, ReadonlySet<string>>,
   shop: Shop,
 ): OrderLine {
   return {
@@ -173,9 +181,14 @@ function lineOf(
       cloth: run.lines[0]?.cloth,
       inks: run.placement.inks.map(({ name, hex }) => ({ name, hex })),
       revision: numbers.get(run.id) ?? 0,
+      picture: pictured.get(order.id)?.has(run.placement.id)
+        ? { orderId: order.id, print: run.placement.id, based: isBased(facts.get(run.id)) }
+        : undefined,
     })),
   }
 }
+
+const isBased = (facts: RunSummary | undefined) => facts?.job?.screens.some((s) => s.hitId === 'base') ?? true
 
 const forLists = ({ job: _, ...summary }: RunSummary) => summary
 

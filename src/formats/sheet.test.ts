@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs'
-import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import { describe, expect, it } from 'vitest'
 import { plan } from '@/core/plan'
 import { type JobFile, readJob } from './job'
+import { pagesOf } from './pdfWords.fixtures'
 import { sheetOf } from './sheet'
 import { sheetPdf } from './sheetPdf'
 
@@ -12,16 +12,6 @@ const { order, shop, decisions }: JobFile = read.job
 const facts = { order, plan: plan(order, shop, decisions), shopName: shop.name }
 const MARK = { number: 2, code: 'K7Q2M', releasedAt: '2026-11-23T09:10:00' }
 
-async function pagesOf(pdf: Buffer) {
-  const doc = await getDocument({ data: new Uint8Array(pdf), verbosity: 0 }).promise
-  const pages = []
-  for (let n = 1; n <= doc.numPages; n++) {
-    const page = await doc.getPage(n)
-    const { items } = await page.getTextContent()
-    pages.push(items.map((i) => ('str' in i ? i.str : '')).join(' '))
-  }
-  return pages
-}
 const squeezed = (text: string) => text.replace(/\s+/g, '')
 /** Every word the sheet says, however deep. */
 const wordsIn = (x: unknown): string[] =>

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto'
 import { createReadStream } from 'node:fs'
 import { mkdir, rename, rm } from 'node:fs/promises'
 import { join } from 'node:path'
+import { rollup } from 'd3-array'
 import type { SetFacts } from '@/core/artwork'
 import { type Database, dataFolder } from './database'
 import type { Tables } from './schema'
@@ -123,6 +124,26 @@ export async function addFilms(
         .execute()
     }
   })
+}
+
+/** Prints of these orders that have films: there is a picture of them. */
+export async function picturedPrints(
+  db: Database,
+  orderIds: readonly string[],
+): Promise<ReadonlyMap<string, ReadonlySet<string>>> {
+  if (orderIds.length === 0) return new Map()
+  const rows = await db
+    .selectFrom('film')
+    .select(['order_id', 'placement_id'])
+    .where('order_id', 'in', orderIds)
+    .where('ink', '!=', '')
+    .distinct()
+    .execute()
+  return rollup(
+    rows,
+    (of) => new Set(of.map((r) => r.placement_id)),
+    (r) => r.order_id,
+  )
 }
 
 export type FilmChange = {

@@ -4,7 +4,7 @@ import { beforeEach, describe, expect, it } from 'vitest'
 import { CHARACTERS, OPACITIES, type Order, SIZE_NAMES, SYSTEMS, WEAVES, WHERES } from '@/core/order'
 import { type Database, openDatabase } from './database'
 import { loadDecisions, saveDecisions } from './decisions'
-import { DEMO_DECISIONS, DEMO_SHELF, demoOrders, seedDemo } from './demo'
+import { DEMO_DECISIONS, demoOrders, demoShelf, seedDemo } from './demo'
 import { addOrder, loadOrder, loadOrders, nextOrderId, saveOrder } from './orders'
 import { loadShop } from './shop'
 
@@ -51,7 +51,7 @@ describe('an empty database', () => {
 describe('the demo', () => {
   beforeEach(() => seedDemo(db, TODAY))
   it('reads back as it was written: shop, shelf, ten orders, decisions', async () => {
-    expect(await loadShop(db)).toEqual({ version: 1, shelf: DEMO_SHELF })
+    expect(await loadShop(db)).toEqual({ version: 1, shelf: demoShelf(TODAY) })
     const sorted = (rows: readonly Order[]) => [...rows].sort((a, b) => a.id.localeCompare(b.id))
     const orders = await loadOrders(db)
     expect(sorted(orders.map((o) => o.order))).toEqual(demoOrders(TODAY))

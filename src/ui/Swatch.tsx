@@ -33,16 +33,61 @@ interface Coloured {
   readonly hex: string
 }
 
-/** The inks of a print laid side by side on its cloth; their names where colours may not be shown. */
+/** A print of which there are films. */
+export interface Pictured {
+  readonly orderId: string
+  readonly print: string
+  /** Printed on a base; without one the base film stays out of the picture. */
+  readonly based: boolean
+}
+
+/** The print as its films make it, on its cloth; in ambers under a safelight. */
+function Picture({ of, ground }: { readonly of: Pictured; readonly ground: string }) {
+  const { safe } = usePaint()
+  const query = new URLSearchParams({ width: '160', cloth: ground, ...(of.based ? {} : { base: 'none' }) })
+  return (
+    // biome-ignore lint/performance/noImgElement: the app's own small picture, made and kept by its server
+    <img
+      src={`/api/orders/${of.orderId}/films/${of.print}/picture?${query}`}
+      alt=""
+      height={40}
+      loading="lazy"
+      style={{ height: 40, width: 'auto', maxWidth: 64, ...(safe ? { filter: 'url(#amber)' } : {}) }}
+    />
+  )
+}
+
+/** A print by its picture and its inks laid side by side on its cloth; their names where colours may not be shown. */
 export function InkRow({
   cloth,
   inks,
+  picture,
 }: {
   readonly cloth: Coloured | undefined
   readonly inks: readonly Coloured[]
+  readonly picture?: Pictured | undefined
+}) {
+  const ground = cloth?.hex ?? '#808080'
+  const dots = <Dots cloth={cloth} ground={ground} inks={inks} />
+  if (!picture) return dots
+  return (
+    <Flex as="span" display="inline-flex" align="center" gap="2">
+      <Picture of={picture} ground={ground} />
+      {dots}
+    </Flex>
+  )
+}
+
+function Dots({
+  cloth,
+  ground,
+  inks,
+}: {
+  readonly cloth: Coloured | undefined
+  readonly ground: string
+  readonly inks: readonly Coloured[]
 }) {
   const { safe, background } = usePaint()
-  const ground = cloth?.hex ?? '#808080'
   if (safe)
     return (
       <Box as="span" fontSize="0.8rem" lineHeight="1.2" display="inline-block" maxWidth="11rem">

@@ -14,10 +14,11 @@ export const paintOf = (ink: InkColour): Paint => ({ hex: ink.hex, clear: CLEAR.
 export function paintsOf(
   films: readonly StoredFilm[],
   placement: Placement,
+  based = true,
 ): readonly (Paint & { film: number })[] {
   const of = (ink: string) => films.findIndex((f) => f.ink === ink)
   return [
-    { hex: BASE_HEX, clear: false, film: of('base') },
+    { hex: BASE_HEX, clear: false, film: based ? of('base') : -1 },
     ...placement.inks.map((ink) => ({ ...paintOf(ink), film: of(ink.id) })),
   ].filter((p) => p.film >= 0)
 }

@@ -160,7 +160,7 @@ function Line({ line }: { readonly line: OrderLine }) {
       <td>
         <Flex gap="2" wrap="wrap">
           {line.runs.map((r) => (
-            <InkRow key={r.id} cloth={r.cloth} inks={r.inks} />
+            <InkRow key={r.id} cloth={r.cloth} inks={r.inks} picture={r.picture} />
           ))}
         </Flex>
       </td>

@@ -11,11 +11,16 @@ export { DEMO_CLOTHS, DEMO_DECISIONS, DEMO_INKS, DEMO_SHOP, demoOrders }
 
 export const DEMO_SHELF: ShopAndShelf = { shop: DEMO_SHOP, inks: DEMO_INKS, cloths: DEMO_CLOTHS }
 
+/** The shop on a working day: tension was read, and the screen room is busy. */
+export const demoShelf = (today: string): ShopAndShelf => ({
+  ...DEMO_SHELF,
+  shop: { ...DEMO_SHOP, frames: busyFrames(DEMO_SHOP.frames, today) },
+})
+
 /** Puts the demo shop and its ten orders into a database that holds no shop yet, and says so; due dates lie around `today`. */
 export async function seedDemo(db: Database, today: string): Promise<boolean> {
   if (await db.selectFrom('shop').select('id').executeTakeFirst()) return false
-  const shop = { ...DEMO_SHOP, frames: busyFrames(DEMO_SHOP.frames, today) }
-  await saveShop(db, { ...DEMO_SHELF, shop }, 0)
+  await saveShop(db, demoShelf(today), 0)
   await addOrders(db, demoOrders(today))
   for (const decisions of DEMO_DECISIONS) await saveDecisions(db, decisions, 1)
   return true

@@ -46,11 +46,13 @@ interface Props {
   readonly shop: StoredShop
   readonly decided: Readonly<Record<string, StoredDecisions>>
   readonly released: Readonly<Record<string, SheetMark>>
+  /** Prints that have films. */
+  readonly pictured: readonly string[]
   readonly children: ReactNode
 }
 
 /** Everything about one order on one desk: the form, the runs, the plan of the run in hand and what was decided. */
-export function OrderDesk({ stored, shop, decided, released, children }: Props) {
+export function OrderDesk({ stored, shop, decided, released, pictured, children }: Props) {
   const { shelf } = shop
   const deleted = stored.deletedAt !== undefined
   const form = useForm<Order>({
@@ -190,6 +192,7 @@ export function OrderDesk({ stored, shop, decided, released, children }: Props) 
               <ConflictPanel conflict={decided_.conflict} lookup={lookup} onAgree={decided_.agree} />
             )}
             <OrderHead
+              pictured={pictured}
               saveState={decided_.state ?? saving.state}
               problem={decided_.problem || saving.problem}
             />

@@ -24,9 +24,11 @@ interface HeadProps {
   readonly saveState: SaveState
   /** What the disk said. */
   readonly problem: string
+  /** Prints that have films. */
+  readonly pictured: readonly string[]
 }
 
-export function OrderHead({ saveState, problem }: HeadProps) {
+export function OrderHead({ saveState, problem, pictured }: HeadProps) {
   const { order, stage, runs, run, plan, stagePath } = useOrder()
   const counts = (['Stop', 'Watch'] as const)
     .map((severity): readonly [Severity, number] => [
@@ -72,7 +74,19 @@ export function OrderHead({ saveState, problem }: HeadProps) {
                 borderBottom="3px solid"
                 borderColor={here ? 'ink' : 'rule'}
               >
-                <InkRow cloth={r.lines[0]?.cloth} inks={r.placement.inks} />
+                <InkRow
+                  cloth={r.lines[0]?.cloth}
+                  inks={r.placement.inks}
+                  picture={
+                    pictured.includes(r.placement.id)
+                      ? {
+                          orderId: order.id,
+                          print: r.placement.id,
+                          based: !here || !plan || plan.hits.some((h) => h.hit.id === 'base'),
+                        }
+                      : undefined
+                  }
+                />
                 <Box as="span" fontWeight={here ? '700' : '500'}>
                   {WHERES[r.placement.where]}
                   {r.placement.sizes === 'all' ? '' : ` ${r.placement.sizes}`}

@@ -3,6 +3,7 @@ import { notFound } from 'next/navigation'
 import type { ReactNode } from 'react'
 import { changeStamp, database } from '@/store/database'
 import { loadDecisions } from '@/store/decisions'
+import { picturedPrints } from '@/store/films'
 import { loadOrder } from '@/store/orders'
 import { latestRevisions } from '@/store/revisions'
 import { loadShop } from '@/store/shop'
@@ -22,10 +23,11 @@ export default async function OrderLayout({ params, children }: Props) {
   const { id } = await params
   const db = await database()
   const stamp = await changeStamp(db)
-  const [stored, shop, decisions] = await Promise.all([
+  const [stored, shop, decisions, pictured] = await Promise.all([
     loadOrder(db, id),
     loadShop(db),
     loadDecisions(db, [id]),
+    picturedPrints(db, [id]),
   ])
   if (!stored) notFound()
   const released = await latestRevisions(db, [...decisions.keys()])
@@ -40,6 +42,7 @@ export default async function OrderLayout({ params, children }: Props) {
       shop={shop}
       decided={Object.fromEntries(decisions)}
       released={Object.fromEntries(marks)}
+      pictured={[...(pictured.get(id) ?? [])]}
     >
       <Seen stamp={stamp} />
       {children}

@@ -12,6 +12,7 @@ import {
   SYSTEMS,
   WHERES,
 } from '@/core/order'
+import type { Kind } from '@/core/quantity'
 import { CheckField, ListMessage, QuantityField, SelectField, TextField } from '@/ui/fields'
 import { usePaint } from '@/ui/paint'
 import { Section, Table, TextButton } from '@/ui/Section'
@@ -76,6 +77,7 @@ function Print({ at, id, only, onRemove }: PrintProps) {
       </Grid>
       <FilmsOfPrint at={at} id={id} />
       <Inks at={at} />
+      <Finest at={at} />
       <Meetings at={at} />
     </Section>
   )
@@ -213,6 +215,49 @@ function Inks({ at }: { readonly at: number }) {
 const HOW = { '': 'apart', touch: 'touch', overlap: 'overlap', blend: 'blend' }
 /** Usual width of a trap. */
 const TRAP = 0.0003
+
+/** What each film asks of its mesh: read off the films, or typed. */
+function Finest({ at }: { readonly at: number }) {
+  const { control } = useFormContext<Order>()
+  const inks = useWatch({ control, name: `placements.${at}.inks` })
+  if (inks.length === 0) return null
+  return (
+    <Table width="auto" mb="5" css={{ '& td': { paddingRight: '6px', verticalAlign: 'middle' } }}>
+      <thead>
+        <tr>
+          <th style={{ width: '12rem' }}>What the mesh must hold</th>
+          <th className="num">Smallest line</th>
+          <th className="num">Halftone angle</th>
+          <th className="num">Largest flake</th>
+        </tr>
+      </thead>
+      <tbody>
+        {inks.map((ink, i) => {
+          const path = `placements.${at}.inks.${i}` as const
+          const field = (name: 'line' | 'angle' | 'particle', kind: Kind, label: string) => (
+            <td style={{ width: '8rem' }}>
+              <QuantityField
+                bare
+                optional
+                name={`${path}.${name}`}
+                label={`${label} of ${ink.name}`}
+                kind={kind}
+              />
+            </td>
+          )
+          return (
+            <tr key={ink.id}>
+              <td>{ink.name || 'ink'}</td>
+              {field('line', 'fine', 'Smallest line')}
+              {field('angle', 'turn', 'Halftone angle')}
+              {field('particle', 'film', 'Largest flake')}
+            </tr>
+          )
+        })}
+      </tbody>
+    </Table>
+  )
+}
 
 /** How each pair of colours meets, as a table: one line for each colour, one column for each colour before it. */
 function Meetings({ at }: { readonly at: number }) {

@@ -13,7 +13,7 @@ interface Context {
 
 const LARGEST = 1200
 
-/** The print composed of its films on its cloth; made once, then kept beside the films. */
+/** The print composed of its films on `?cloth=%23rrggbb`, without its base by `?base=none`; made once, then kept beside the films. */
 export async function GET(request: Request, { params }: Context): Promise<Response> {
   const { id, print } = await params
   const query = new URL(request.url).searchParams
@@ -24,7 +24,7 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
   const width = Math.min(LARGEST, Math.max(16, Number(query.get('width')) || 320))
   const cloth = query.get('cloth') ?? ''
   const ground = /^#[\da-f]{6}$/i.test(cloth) ? cloth : '#808080'
-  const paints = paintsOf(own.films, placement)
+  const paints = paintsOf(own.films, placement, query.get('base') !== 'none')
   const asked = JSON.stringify([own.set.key, paints, ground, width])
   const tag = createHash('sha256').update(asked).digest('hex')
   const etag = `"${tag}"`
