@@ -40,6 +40,29 @@ test('bad files are answered one by one in words, nothing is kept, and the serve
   expect((await bring(request, 'white.png', await png(300, 400).toBuffer())).ok()).toBe(true)
 })
 
+test('a film of more than 256 MB is given up while it comes in, in words, and nothing stays', async ({
+  baseURL,
+  request,
+}) => {
+  const door = '/api/orders/O-1005/films/P2'
+  const piece = new Uint8Array(1024 * 1024)
+  let sent = 0
+  const body = new ReadableStream({
+    pull(stream) {
+      if (sent++ < 300) stream.enqueue(piece)
+      else stream.close()
+    },
+  })
+  const answer = await fetch(`${baseURL}${door}?name=wall.tif`, {
+    method: 'POST',
+    body,
+    duplex: 'half',
+  } as RequestInit)
+  expect(answer.status).toBe(413)
+  expect(await answer.json()).toEqual({ wrong: ['wall.tif: more than 256 MB. Export it at 300 dpi.'] })
+  expect(((await (await request.get(door)).json()) as { films: unknown[] }).films).toEqual([])
+})
+
 test('the pages of one document come in the order of the colours, and each can be corrected', async ({
   request,
 }) => {
@@ -76,6 +99,13 @@ test('questions that cannot be measured are refused in words', async ({ request 
   expect((await measure('{"pushes": [{"dx": 0}]}'))[0]).toBe(400)
   expect((await request.get(`${DOOR}/tile?film=x&key=y`)).status()).toBe(404)
   expect((await request.get('/api/orders/O-1005/films/P1/picture')).status()).toBe(404)
+  // Films from which nothing can be composed yet show the cloth alone.
+  const bare = await request.get('/api/orders/O-1009/films/P1/picture?width=40&cloth=%239c4a2a')
+  const { data } = await sharp(await bare.body())
+    .removeAlpha()
+    .raw()
+    .toBuffer({ resolveWithObject: true })
+  expect([...data.subarray(0, 3)]).toEqual([0x9c, 0x4a, 0x2a])
 })
 
 test('a film that does not say its resolution is asked for it; by night the table shows no blue', async ({
@@ -98,6 +128,7 @@ test('a film that does not say its resolution is asked for it; by night the tabl
   await page.keyboard.press('+')
   await expect(page.getByText('Laying out the films')).toBeHidden()
   await page.locator('body').press('s')
+  await expect(page.locator('html')).toHaveClass(/safelight/)
   const shot = await page.locator('canvas').screenshot()
   const { data } = await sharp(shot).removeAlpha().raw().toBuffer({ resolveWithObject: true })
   let [blue, red] = [0, 0]

@@ -200,4 +200,7 @@ test('from films to the list of the screen room and a printed position sheet', a
   const picture = page.locator('img[src*="O-1009"]')
   await expect(picture).toBeVisible()
   await expect.poll(() => picture.evaluate((i: HTMLImageElement) => i.naturalWidth)).toBeGreaterThan(0)
+  await open(page, '/orders/O-1009/art')
+  await page.getByRole('button', { name: /^Remove harbour-white/ }).click()
+  await expect(page.locator('[data-why^="Coverage of"]')).toHaveCount(0)
 })

@@ -23,7 +23,17 @@ interface TodayProps {
   readonly shopName: string
   readonly today: string
   readonly lines: readonly OrderLine[]
+  readonly screens: ScreensToday
   readonly page: PageOf
+}
+
+/** What the screen room has before it. */
+interface ScreensToday {
+  readonly waiting: number
+  /** That should have been begun. */
+  readonly late: number
+  /** Without a free frame. */
+  readonly bare: number
 }
 
 /** How far away a day is, in the words of a shop. */
@@ -37,7 +47,7 @@ const isStopped = (run: RunLine | undefined) =>
   run === undefined || run.inks.length === 0 || run.open.some((r) => r.severity === 'Stop')
 
 /** Runs by due date, each with what is open and the way to where it is settled. */
-export function TodayBoard({ shopName, today, lines, page }: TodayProps) {
+export function TodayBoard({ shopName, today, lines, screens, page }: TodayProps) {
   const make = useNewOrder()
   // An order that makes no run yet stands there with what it misses.
   const rows = lines.flatMap((line) =>
@@ -57,6 +67,7 @@ export function TodayBoard({ shopName, today, lines, page }: TodayProps) {
           New order
         </TextButton>
       </Flex>
+      <ScreenNews {...screens} />
       {rows.length === 0 ? (
         <Box maxWidth="32rem" pt="8" fontSize="1.15rem">
           No orders yet. <TextButton onClick={() => void make()}>Enter the first one</TextButton> or press n.
@@ -83,6 +94,33 @@ export function TodayBoard({ shopName, today, lines, page }: TodayProps) {
       )}
       <Pager page={page} />
     </AskFrame>
+  )
+}
+
+/** One line about the screen room, worst first; nothing when no screen waits. */
+function ScreenNews({ waiting, late, bare }: ScreensToday) {
+  if (waiting === 0) return null
+  return (
+    <Link
+      href="/screens"
+      display="flex"
+      gap="3"
+      alignItems="baseline"
+      bg="raised"
+      px="3"
+      py="1.5"
+      mb="3"
+      _hover={{ textDecoration: 'underline' }}
+    >
+      {late + bare > 0 && <SeverityMark severity="Watch" />}
+      <Box as="span" fontWeight="650">
+        {late > 0 && `${late} ${late === 1 ? 'screen' : 'screens'} should have been begun. `}
+        {bare > 0 && `${bare} ${bare === 1 ? 'has' : 'have'} no free frame. `}
+      </Box>
+      <Box as="span" color="soft">
+        {waiting} not hung yet
+      </Box>
+    </Link>
   )
 }
 

@@ -1,10 +1,12 @@
 import { format } from 'date-fns'
+import { roomLines } from '@/core/plan'
+import { momentOf } from '@/core/schedule'
 import { changeStamp, database } from '@/store/database'
 import { loadShop } from '@/store/shop'
 import { Seen } from './Seen'
 import { FirstStart } from './shop/FirstStart'
 import { TodayBoard } from './TodayBoard'
-import { orderLines } from './today'
+import { everyScreenJob, orderLines } from './today'
 
 export const metadata = { title: 'Today' }
 
@@ -22,6 +24,13 @@ export default async function TodayPage({ searchParams }: Props) {
   if (shelf.shop.presses.length === 0) return <FirstStart />
   const offset = Math.max(0, Number((await searchParams).from) || 0)
   const { lines, total } = await orderLines(db, { text: '', deleted: false, offset, limit: PAGE })
+  const room = roomLines(await everyScreenJob(db), shelf.shop)
+  const now = momentOf(format(new Date(), "yyyy-MM-dd'T'HH:mm"))
+  const screens = {
+    waiting: room.filter((l) => l.next !== undefined).length,
+    late: room.filter((l) => l.latest !== undefined && l.latest < now).length,
+    bare: room.filter((l) => l.frame === undefined).length,
+  }
   return (
     <>
       <Seen stamp={stamp} />
@@ -29,6 +38,7 @@ export default async function TodayPage({ searchParams }: Props) {
         shopName={shelf.shop.name}
         today={format(new Date(), 'yyyy-MM-dd')}
         lines={lines}
+        screens={screens}
         page={{ offset, size: PAGE, total, path: '/' }}
       />
     </>

@@ -6,6 +6,10 @@ export const READING_RULES = ruleTable({
     says: '{ink} of ink on the film, of the {print} that all films of this print fill together; greys count by their share.',
     source: 'geometry',
   },
+  READ_BOX: {
+    says: 'Round the ink: {width} x {height}, its middle {x} from the left and {y} from the top of the film. {ink} of ink.',
+    source: 'geometry',
+  },
   READ_LINE: {
     says: '{width}: the lowest tenth of the thinnest lines that run for a millimetre. Indicative on busy art; none is said above 1.5 mm.',
     source: 'geometry',

@@ -4,7 +4,7 @@ import { HEAT_CAUTIONS, HEAT_RULES } from '../heat'
 import { BASE_RULES, INK_RULES } from '../ink'
 import { SPLIT_RULES } from '../order'
 import { RATE_RULES } from '../rate'
-import { PLACEMENT_RULES, POSITION_RULES } from '../registration'
+import { BUDGET_RULES, PLACEMENT_RULES, POSITION_RULES } from '../registration'
 import { SCREEN_ROOM_RULES } from '../schedule'
 import {
   EXPOSURE_RULES,
@@ -100,10 +100,11 @@ export const RULE_BOOK: readonly Chapter[] = [
   },
   {
     title: 'Placement',
-    model: 'Distances from collar and centre line by place and size; the print against the pallet.',
+    model:
+      'Distances from collar and centre line by place and size; the print against the pallet; what registration to expect.',
     sources: 'Common practice.',
     page: 'placement',
-    rules: PLACEMENT_RULES,
+    rules: { ...PLACEMENT_RULES, ...BUDGET_RULES },
   },
   {
     title: 'Heat',

@@ -1,2 +1,3 @@
+export * from './budget'
 export * from './filmPosition'
 export * from './placement'

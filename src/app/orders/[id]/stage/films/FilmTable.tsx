@@ -95,6 +95,7 @@ export function FilmTable({ desk, inks, facts, hidden, onHide, onSpot }: Props) 
                 <Box fontSize="0.87rem" maxWidth="13rem" overflowWrap="anywhere">
                   {film.name}
                 </Box>
+                {own && <Inked name={film.name} facts={own} />}
                 <Resolution film={film} onSay={(dpi) => void desk.correct(film.id, { dpi })} />
                 {own?.negative && (
                   <Button
@@ -188,6 +189,28 @@ const Big = ({ children }: { readonly children: ReactNode }) => (
     {children}
   </Box>
 )
+
+/** Size and ink of the film; where its middle lies is in the answer. */
+function Inked({ name, facts: { box, inkArea } }: { readonly name: string; readonly facts: FilmFacts }) {
+  if (!box) return null
+  const reasons = [
+    because(READING_RULES, 'READ_BOX', {
+      width: q('length', box.width),
+      height: q('length', box.height),
+      x: q('length', box.x + box.width / 2),
+      y: q('length', box.y + box.height / 2),
+      ink: q('area', inkArea),
+    }),
+  ]
+  return (
+    <Box fontSize="0.82rem" color="soft">
+      <AskNumber label={`Size of ${name}`} reasons={reasons}>
+        <Measure kind="length" value={box.width} /> × <Measure kind="length" value={box.height} />,{' '}
+        <Measure kind="area" value={inkArea} />
+      </AskNumber>
+    </Box>
+  )
+}
 
 function Coverage({
   name,

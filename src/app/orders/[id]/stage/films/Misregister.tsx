@@ -1,8 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react'
-import { type ReactNode, useState } from 'react'
+import { type ReactNode, useMemo, useState } from 'react'
 import { because, q } from '@/core/advice'
 import { type PairFacts, type Push, READING_RULES, STILL } from '@/core/artwork'
 import type { InkColour } from '@/core/order'
+import { registrationBudget } from '@/core/registration'
 import type { Reading } from '@/store/films'
 import { AskNumber } from '@/ui/AskNumber'
 import { Measure } from '@/ui/Measure'
@@ -11,9 +12,6 @@ import { filmName } from './PushBar'
 import { Typed } from './Typed'
 import type { FilmsDesk } from './useFilms'
 import { useMeasure } from './useMeasure'
-
-/** Two pixels at 300 dpi: what a good hand holds on a small print. */
-const USUAL = 0.00017
 
 interface Props {
   readonly desk: FilmsDesk
@@ -25,7 +23,9 @@ interface Props {
 /** How each two films meet, what opens when one is pushed, and what a miss of a given size would show. */
 export function Misregister({ desk, inks, reading, pushes }: Props) {
   const films = (desk.table?.films ?? []).filter((f) => reading.films.includes(f.id))
-  const [tolerance, setTolerance] = useState(USUAL)
+  const print = reading.print
+  const budget = useMemo(() => registrationBudget(print?.width ?? 0, print?.height ?? 0), [print])
+  const [tolerance, setTolerance] = useState(Math.round(budget.miss * 1e5) / 1e5)
   const base = films.findIndex((f) => f.ink === 'base')
   const pushed = films.some((f) => pushes[f.id] && pushes[f.id] !== STILL)
   const question = {
@@ -43,7 +43,13 @@ export function Misregister({ desk, inks, reading, pushes }: Props) {
   if (films.length < 2) return null
   return (
     <Box mt="5">
-      <Flex justify="flex-end" mb="2">
+      <Flex justify="flex-end" align="end" gap="4" mb="2">
+        <Box fontSize="0.9rem" color="soft" pb="1">
+          to expect at the corners:{' '}
+          <AskNumber label="Registration to expect" reasons={budget.reasons}>
+            <Measure kind="fine" value={budget.miss} />
+          </AskNumber>
+        </Box>
         <Typed label="The press misses by" kind="fine" value={tolerance} onSay={setTolerance} />
       </Flex>
       <Table>

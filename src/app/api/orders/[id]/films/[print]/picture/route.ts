@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto'
 import { readFile, writeFile } from 'node:fs/promises'
+import sharp from 'sharp'
 import { filmFile } from '@/store/films'
 import { loadOrder } from '@/store/orders'
 import { inDarkroom } from '../../../../../../films/darkroom'
@@ -31,10 +32,16 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
   if (request.headers.get('if-none-match') === etag) return new Response(null, { status: 304 })
   const kept = filmFile(`${tag}.png`)
   const png = (await readFile(kept).catch(() => undefined)) ?? (await composed())
-  if (!png) return nothing('ink on these films')
-  return new Response(new Uint8Array(png), {
-    headers: { 'content-type': 'image/png', 'cache-control': 'private, no-cache', etag },
+  return new Response(new Uint8Array(png ?? (await bare())), {
+    headers: { 'content-type': 'image/png', 'cache-control': 'private, no-cache', ...(png ? { etag } : {}) },
   })
+
+  /** Nothing can be composed yet: the cloth alone. */
+  function bare(): Promise<Buffer> {
+    return sharp({ create: { width, height: width, channels: 3, background: ground } })
+      .png()
+      .toBuffer()
+  }
 
   async function composed(): Promise<Uint8Array | undefined> {
     if (!(await readingOf(own))) return undefined
