@@ -38,6 +38,13 @@ test('bad files are answered one by one in words, nothing is kept, and the serve
   expect((await wrong(request, 'book.pdf', book))[1]).toContain('25 pages are more than 24')
   expect(((await (await request.get(DOOR)).json()) as { films: unknown[] }).films).toEqual([])
   expect((await bring(request, 'white.png', await png(300, 400).toBuffer())).ok()).toBe(true)
+  // It does not say its size, so nothing can be composed yet: the picture is the cloth alone.
+  const bare = await request.get('/api/orders/O-1009/films/P1/picture?width=40&cloth=%239c4a2a')
+  const { data } = await sharp(await bare.body())
+    .removeAlpha()
+    .raw()
+    .toBuffer({ resolveWithObject: true })
+  expect([...data.subarray(0, 3)]).toEqual([0x9c, 0x4a, 0x2a])
 })
 
 test('a film of more than 256 MB is given up while it comes in, in words, and nothing stays', async ({
@@ -99,13 +106,6 @@ test('questions that cannot be measured are refused in words', async ({ request 
   expect((await measure('{"pushes": [{"dx": 0}]}'))[0]).toBe(400)
   expect((await request.get(`${DOOR}/tile?film=x&key=y`)).status()).toBe(404)
   expect((await request.get('/api/orders/O-1005/films/P1/picture')).status()).toBe(404)
-  // Films from which nothing can be composed yet show the cloth alone.
-  const bare = await request.get('/api/orders/O-1009/films/P1/picture?width=40&cloth=%239c4a2a')
-  const { data } = await sharp(await bare.body())
-    .removeAlpha()
-    .raw()
-    .toBuffer({ resolveWithObject: true })
-  expect([...data.subarray(0, 3)]).toEqual([0x9c, 0x4a, 0x2a])
 })
 
 test('a film that does not say its resolution is asked for it; by night the table shows no blue', async ({
@@ -129,6 +129,8 @@ test('a film that does not say its resolution is asked for it; by night the tabl
   await expect(page.getByText('Laying out the films')).toBeHidden()
   await page.locator('body').press('s')
   await expect(page.locator('html')).toHaveClass(/safelight/)
+  // All of it inside the window: what lies outside is shot as white.
+  await page.locator('canvas').evaluate((e) => e.scrollIntoView({ block: 'center' }))
   const shot = await page.locator('canvas').screenshot()
   const { data } = await sharp(shot).removeAlpha().raw().toBuffer({ resolveWithObject: true })
   let [blue, red] = [0, 0]

@@ -22,7 +22,7 @@ interface Props {
 
 /** Dashes tell lines apart where colours may not. */
 const DASHES = ['solid', 'dashed', 'dotted', [9, 3, 2, 3], [3, 6], [14, 4]] as const
-const SYMBOLS = ['circle', 'rect', 'triangle', 'diamond', 'emptyCircle', 'emptyRect'] as const
+const SYMBOLS = ['circle', 'rect', 'triangle', 'diamond', 'roundRect', 'arrow'] as const
 
 /** Values over time, in the greys or ambers of the page. */
 export function LineChart({ label, series, unit, least, height = 220 }: Props) {

@@ -13,9 +13,9 @@ export const POSITION_RULES = ruleTable({
   },
   POSITION_MIDDLE: { says: 'In the middle of the frame.', source: 'geometry' },
   POSITION_END: {
-    says: 'Only {room} from the art to the {end} of the frame’s inside: less than {least}, the mesh does not give evenly there.',
+    says: 'Only {room} from the art to the {end} of the frame’s inside: less than {least}, the mesh does not give evenly there. Move collar line and film together.',
     source: 'from memory',
-    severity: 'Watch',
+    severity: 'Note',
   },
   POSITION_OUT: {
     says: 'The art does not fit on the frame here: it reaches {over} past the {end} of the inside.',
