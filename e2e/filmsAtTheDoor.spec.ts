@@ -38,13 +38,16 @@ test('bad files are answered one by one in words, nothing is kept, and the serve
   expect((await wrong(request, 'book.pdf', book))[1]).toContain('25 pages are more than 24')
   expect(((await (await request.get(DOOR)).json()) as { films: unknown[] }).films).toEqual([])
   expect((await bring(request, 'white.png', await png(300, 400).toBuffer())).ok()).toBe(true)
-  // It does not say its size, so nothing can be composed yet: the picture is the cloth alone.
+  // Nothing is on it: the picture is the cloth alone.
+  const [blank] = ((await (await request.get(DOOR)).json()) as { films: { id: string }[] }).films
+  await request.patch(`${DOOR}?film=${blank?.id}`, { data: { dpi: 100 } })
   const bare = await request.get('/api/orders/O-1009/films/P1/picture?width=40&cloth=%239c4a2a')
   const { data } = await sharp(await bare.body())
     .removeAlpha()
     .raw()
     .toBuffer({ resolveWithObject: true })
   expect([...data.subarray(0, 3)]).toEqual([0x9c, 0x4a, 0x2a])
+  await request.delete(`${DOOR}?film=${blank?.id}`)
 })
 
 test('a film of more than 256 MB is given up while it comes in, in words, and nothing stays', async ({

@@ -206,3 +206,25 @@ test('from films to the list of the screen room and a printed position sheet', a
   await page.getByRole('button', { name: /^Remove harbour-white/ }).click()
   await expect(page.locator('[data-why^="Coverage of"]')).toHaveCount(0)
 })
+
+for (const [name, width, height] of [
+  ['a tablet', 820, 1180],
+  ['a phone', 390, 844],
+] as const)
+  test(`the screen room works on ${name}: nothing runs out of the window, targets fit a thumb`, async ({
+    page,
+  }) => {
+    await page.setViewportSize({ width, height })
+    for (const path of ['/screens', '/screens/light', '/screens/frames']) {
+      await open(page, path)
+      const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
+      expect(over, path).toBeLessThanOrEqual(0)
+    }
+    await open(page, '/screens')
+    const done = row(page, 'O-1003.P1.I2').getByRole('button', { name: /^Coat: done/ })
+    const box = await done.boundingBox()
+    expect(box?.height).toBeGreaterThanOrEqual(42)
+    expect((box?.x ?? 0) + (box?.width ?? 0)).toBeLessThanOrEqual(width)
+    await row(page, 'O-1003.P1.I2').locator('[data-why^="Latest start"]').click()
+    await expect(page.getByRole('complementary', { name: 'Why' })).toContainText('in working hours')
+  })

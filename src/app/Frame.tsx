@@ -15,11 +15,11 @@ interface FrameProps {
 /** Rail, work surface, optional right panel. */
 export function Frame({ shopName, rail, aside, children }: FrameProps) {
   return (
-    <Flex minHeight="100vh" align="stretch">
+    <Flex minHeight="100vh" align="stretch" direction={{ base: 'column', md: 'row' }}>
       <Rail shopName={shopName} places={PAGES}>
         {rail}
       </Rail>
-      <Box as="main" flex="1" minWidth="0" bg="work" px="6" py="4">
+      <Box as="main" flex="1" minWidth="0" bg="work" px={{ base: '3', md: '6' }} py="4">
         {children}
       </Box>
       {aside && (
@@ -30,8 +30,10 @@ export function Frame({ shopName, rail, aside, children }: FrameProps) {
           flex="none"
           bg="surround"
           height="100vh"
-          position="sticky"
+          position={{ base: 'fixed', lg: 'sticky' }}
+          right="0"
           top="0"
+          zIndex={{ base: '10', lg: 'auto' }}
           overflowY="auto"
         >
           {aside}

@@ -27,6 +27,7 @@ const NAMES: Readonly<Record<string, readonly [fileName: string, factor: number]
   ruling: ['rulingLpi', unit('ruling', 'lpi')],
   mesh: ['meshPerCm', unit('meshCount', 'T/cm')],
   line: ['lineMm', MM],
+  deposit: ['depositUm', unit('film', 'µm')],
   particle: ['particleUm', unit('film', 'µm')],
   angle: ['angleDegrees', unit('turn', '°')],
   distance: ['distanceMm', MM],

@@ -126,7 +126,7 @@ export async function addFilms(
   })
 }
 
-/** Prints of these orders that have films: there is a picture of them. */
+/** Prints of these orders that have films of known size: there is a picture of them. */
 export async function picturedPrints(
   db: Database,
   orderIds: readonly string[],
@@ -137,6 +137,7 @@ export async function picturedPrints(
     .select(['order_id', 'placement_id'])
     .where('order_id', 'in', orderIds)
     .where('ink', '!=', '')
+    .where('dpi', 'is not', null)
     .distinct()
     .execute()
   return rollup(

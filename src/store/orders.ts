@@ -144,6 +144,7 @@ const placementOf = (
       ...(i.angle === null ? {} : { angle: i.angle }),
       ...(i.line === null ? {} : { line: i.line }),
       ...(i.particle === null ? {} : { particle: i.particle }),
+      ...(i.deposit === null ? {} : { deposit: i.deposit }),
       system: i.system as InkColour['system'],
       lowCure: i.low_cure === 1,
     })),
@@ -273,6 +274,7 @@ async function writeParts(tx: Transaction<Tables>, order: Order): Promise<void> 
       angle: i.angle ?? null,
       line: i.line ?? null,
       particle: i.particle ?? null,
+      deposit: i.deposit ?? null,
       low_cure: Number(lowCure),
     }))
     if (inks.length > 0) await tx.insertInto('placement_ink').values(inks).execute()

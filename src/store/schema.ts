@@ -121,6 +121,7 @@ export interface Tables {
     angle: number | null
     line: number | null
     particle: number | null
+    deposit: number | null
     system: string
     low_cure: number
   }

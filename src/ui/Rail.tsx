@@ -36,10 +36,10 @@ export function Rail({ shopName, places, children }: RailProps) {
       as="nav"
       aria-label="Places"
       direction="column"
-      width="13.6rem"
+      width={{ base: '100%', md: '13.6rem' }}
       flex="none"
-      height="100vh"
-      position="sticky"
+      height={{ base: 'auto', md: '100vh' }}
+      position={{ base: 'static', md: 'sticky' }}
       top="0"
       bg="rail"
       px="4"
@@ -52,7 +52,12 @@ export function Rail({ shopName, places, children }: RailProps) {
       <Box fontSize="0.8rem" color="soft" mb="3">
         {shopName || 'No shop set up yet'}
       </Box>
-      <Grid templateColumns="1fr 1fr" rowGap="1.5" mb="4" justifyItems="start">
+      <Grid
+        templateColumns={{ base: 'repeat(5, auto)', md: '1fr 1fr' }}
+        rowGap="1.5"
+        mb={{ base: '2', md: '4' }}
+        justifyItems="start"
+      >
         {places.map((p) => (
           <Link
             key={p.href}
@@ -67,7 +72,17 @@ export function Rail({ shopName, places, children }: RailProps) {
         ))}
       </Grid>
       {children}
-      <Flex direction="column" mt="auto" pt="4" gap="1" fontSize="0.8rem" color="soft" align="flex-start">
+      <Flex
+        direction={{ base: 'row', md: 'column' }}
+        wrap="wrap"
+        mt="auto"
+        pt={{ base: '2', md: '4' }}
+        columnGap="4"
+        rowGap="1"
+        fontSize="0.8rem"
+        color="soft"
+        align="flex-start"
+      >
         <Button type="button" onClick={switchUnits} cursor="pointer">
           <Key>u</Key> {units === 'metric' ? 'millimetres, °C' : 'inches, °F'}
         </Button>

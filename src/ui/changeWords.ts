@@ -31,6 +31,7 @@ const FIELDS: Readonly<Record<string, readonly [label: string, kind?: Kind | 'cl
   angle: ['Halftone angle', 'turn'],
   line: ['Smallest line', 'fine'],
   particle: ['Largest flake', 'film'],
+  deposit: ['Wanted dry film', 'film'],
   system: ['Ink system'],
   lowCure: ['Low cure'],
   overrides: ['Own choice'],

@@ -29,7 +29,10 @@ export function LineRow({
   const { job, screen, frame, next } = line
   return (
     <Grid
-      templateColumns="5.4rem minmax(0, 1.1fr) minmax(0, 1.3fr) 4.6rem 9.6rem 8.5rem"
+      templateColumns={{
+        base: '4.6rem minmax(0, 1fr) 7.5rem',
+        lg: '5.4rem minmax(0, 1.1fr) minmax(0, 1.3fr) 4.6rem 9.6rem 8.5rem',
+      }}
       gap="3"
       alignItems="center"
       borderTop="1px solid"
@@ -71,6 +74,7 @@ export function LineRow({
           borderColor="ink"
           px="3"
           py="1.5"
+          minHeight={{ base: '2.9rem', lg: '2.2rem' }}
           fontWeight="650"
           cursor="pointer"
           _disabled={{ borderColor: 'rule', color: 'soft', cursor: 'default' }}

@@ -95,7 +95,7 @@ function StepStrip({
   readonly onPick: (step: Step | undefined) => void
 }) {
   return (
-    <Flex as="fieldset" border="1px solid" borderColor="ink" mr="auto">
+    <Flex as="fieldset" wrap="wrap" border="1px solid" borderColor="ink" mr="auto">
       <Box as="legend" srOnly>
         Show one step
       </Box>
@@ -110,6 +110,7 @@ function StepStrip({
             px="2.5"
             py="1"
             minWidth="4.2rem"
+            flex={{ base: '1 0 22%', md: 'none' }}
             textAlign="left"
             borderLeft={step === 'coat' ? undefined : '1px solid'}
             borderColor="rule"

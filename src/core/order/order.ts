@@ -1,5 +1,5 @@
 import type { Hex } from '../color'
-import type { Angle, ArealMass, Length, Ruling, Share } from '../quantity'
+import type { Angle, ArealMass, Film, Length, Ruling, Share } from '../quantity'
 
 /** Weave decides how much ink the cloth drinks and how far its fibres stand. */
 export const WEAVES = {
@@ -84,6 +84,8 @@ export interface InkColour {
   readonly line?: Length
   /** Largest flake or grain in the ink. */
   readonly particle?: Length
+  /** Dry film that one hit should leave. */
+  readonly deposit?: Film
   readonly system: OrderedSystem
   /** A low-cure additive is mixed in. */
   readonly lowCure: boolean

@@ -79,6 +79,7 @@ const ink = yup.object({
   angle: quantity('angle', -Math.PI, Math.PI).optional(),
   line: quantity('fine', 0.00002, 0.05).optional(),
   particle: quantity('film', 0.000001, 0.005).optional(),
+  deposit: quantity('film', 0.000001, 0.002).optional(),
   system: oneOf(SYSTEMS),
   lowCure: yup.boolean().required(),
 })

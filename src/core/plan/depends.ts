@@ -37,6 +37,7 @@ const DEPENDS: Readonly<Record<string, readonly string[]>> = {
     'ruling and angle',
     'smallest line',
     'largest flake in the ink',
+    'wanted dry film',
     'frames in stock',
     'school: mesh of the base',
     'school: mesh against halftone ruling',

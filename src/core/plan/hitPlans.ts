@@ -76,7 +76,6 @@ export function planHits(
       strokes: numberOf(stroke.strokes),
     }
     const inked = s.hit.role !== 'smoothing'
-    const onFilm = s.hit.onBase || s.hit.role === 'base2'
     const times = s.hit.role === 'base' && separations.some(again) ? 2 : 1
     const ink = {
       ...laid,
@@ -113,7 +112,7 @@ export function planHits(
       stroke,
       ink: inked && !again(s) ? inkMass(ink, fabrics, overrides) : undefined,
       film: inked
-        ? filmFor({ ...laid, hitId: s.hit.id, system: s.system, onFilm }, fabrics, overrides)
+        ? filmFor({ ...laid, hitId: s.hit.id, system: s.system, onFilm: need.onFilm }, fabrics, overrides)
         : undefined,
       reasons: [...why(s), ...stencil.reasons],
     }
@@ -131,6 +130,9 @@ const needOf = (s: Separation, again: boolean): ScreenNeed => ({
   angle: s.drawn.angle,
   line: s.drawn.line,
   particle: s.drawn.particle,
+  deposit: s.drawn.deposit,
+  system: s.system,
+  onFilm: s.hit.onBase || s.hit.role === 'base2',
 })
 
 /** How stencils of an order are called. */

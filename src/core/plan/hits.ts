@@ -23,7 +23,7 @@ export interface Separation {
   readonly character: Character
   readonly lowCure: boolean
   /** What the film asks of the mesh. */
-  readonly drawn: Pick<InkColour, 'ruling' | 'angle' | 'line' | 'particle'>
+  readonly drawn: Pick<InkColour, 'ruling' | 'angle' | 'line' | 'particle' | 'deposit'>
 }
 
 const WHITE: Hex = '#f4f4f0'

@@ -10,8 +10,16 @@ import {
 } from '../advice'
 import { beatOf, moireRisk } from '../artwork'
 import type { Fabric } from '../equipment'
-import { type Angle, type Length, type MeshCount, perCm, type Ruling, writeQuantity } from '../quantity'
-import { fabricOf, inkVolume, openArea, opening } from './fabric'
+import {
+  type Angle,
+  type Film,
+  type Length,
+  type MeshCount,
+  perCm,
+  type Ruling,
+  writeQuantity,
+} from '../quantity'
+import { dryFilm, fabricOf, inkVolume, openArea, opening, type Solids } from './fabric'
 
 export const MESH_RULES = ruleTable({
   MESH_EXPANDING: {
@@ -70,6 +78,10 @@ export const MESH_RULES = ruleTable({
     says: 'Clear of moire with {ruling} at {angle}: the plainest beat is {period}.',
     source: 'geometry',
   },
+  MESH_WANTED: {
+    says: 'A dry film of {wanted} is wanted from one hit; of the meshes in range this one leaves the nearest, {leaves}. Tuned, not measured.',
+    source: 'common practice',
+  },
   MESH_DEPOSIT: { says: 'Holds {held} of ink: {open} open, openings of {opening}.', source: 'published' },
   MESH_STOCK: { says: 'The nearest mesh on the frames of this shop.', source: 'the order' },
   MESH_NOT_HELD: {
@@ -124,6 +136,11 @@ export interface ScreenNeed {
   readonly angle?: Angle | undefined
   readonly line?: Length | undefined
   readonly particle?: Length | undefined
+  /** Dry film that one hit should leave. */
+  readonly deposit?: Film | undefined
+  readonly system: Solids
+  /** Printed on an earlier film, which drinks nothing. */
+  readonly onFilm: boolean
 }
 
 /** Threads across the smallest line (from memory), and openings across the largest grain (common practice: 3 to 4). */
@@ -175,7 +192,13 @@ export function meshFor(
       ? 'none'
       : moireRisk(beatOf(need.ruling, need.angle, mesh))
   const clear = inRange.filter((m) => risk(m) === 'none')
-  const advised = inRange.length > 0 ? nearest(clear.length > 0 ? clear : inRange) : nearest(held)
+  const { deposit } = need
+  const leaves = (mesh: MeshCount) => dryFilm(fabricOf(fabrics, mesh), 1, need.system, need.onFilm)
+  const wantedFilm = (from: readonly MeshCount[]) =>
+    deposit === undefined || from.length === 0
+      ? nearest(from)
+      : from.reduce((a, b) => (Math.abs(leaves(b) - deposit) < Math.abs(leaves(a) - deposit) ? b : a))
+  const advised = inRange.length > 0 ? wantedFilm(clear.length > 0 ? clear : inRange) : nearest(held)
   const reasons: Reason[] = [
     because(MESH_RULES, wanted.rule, { low: q('meshCount', lowest), high: q('meshCount', highest) }),
   ]
@@ -197,6 +220,10 @@ export function meshFor(
         particle: q('film', need.particle ?? 0),
         most: q('meshCount', most),
       }),
+    )
+  if (deposit !== undefined)
+    reasons.push(
+      because(MESH_RULES, 'MESH_WANTED', { wanted: q('film', deposit), leaves: q('film', leaves(advised)) }),
     )
   const mesh =
     typeof overrides[`mesh.${need.hitId}`] === 'number' ? Number(overrides[`mesh.${need.hitId}`]) : advised

@@ -24,6 +24,8 @@ const need = (use: Parameters<typeof meshFor>[0]['use'], extra = {}) => ({
   name: 'Red',
   use,
   waterBased: false,
+  system: 'plastisol' as const,
+  onFilm: false,
   ...extra,
 })
 const mesh = (use: Parameters<typeof meshFor>[0]['use'], method = {}, extra = {}, held = HELD) =>
@@ -212,5 +214,11 @@ describe('mesh from what is drawn', () => {
     const only = meshFor(need('spot', extra), DEFAULT_METHOD, [perCm(61)], FABRICS, { 'mesh.x': perCm(61) })
     expect(only.reasons.map((r) => r.rule)).toContain('MESH_MOIRE')
     expect(tell(only.reasons.find((r) => r.rule === 'MESH_MOIRE') as Reason, 'metric')).toContain('40.7')
+  })
+  it('takes the mesh in range that leaves the film wanted', () => {
+    expect(count('spot', {}, { deposit: micron(13) })).toBe(90)
+    expect(count('spot', {}, { deposit: micron(30) })).toBe(61)
+    expect(rules('spot', { deposit: micron(13) })).toContain('MESH_WANTED')
+    expect(rules('spot', {})).not.toContain('MESH_WANTED')
   })
 })

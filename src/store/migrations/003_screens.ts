@@ -32,6 +32,7 @@ const STATEMENTS = [
   'ALTER TABLE placement_ink ADD COLUMN angle REAL',
   'ALTER TABLE placement_ink ADD COLUMN line REAL CHECK (line > 0)',
   'ALTER TABLE placement_ink ADD COLUMN particle REAL CHECK (particle > 0)',
+  'ALTER TABLE placement_ink ADD COLUMN deposit REAL CHECK (deposit > 0)',
 ] as const
 
 export async function up(db: Kysely<unknown>): Promise<void> {

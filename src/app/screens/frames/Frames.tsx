@@ -36,7 +36,16 @@ export function Frames() {
   }
   return (
     <>
-      <Flex as="fieldset" gap="0" border="1px solid" borderColor="ink" width="max-content" mb="4">
+      <Flex
+        as="fieldset"
+        wrap="wrap"
+        gap="0"
+        border="1px solid"
+        borderColor="ink"
+        width="max-content"
+        maxWidth="100%"
+        mb="4"
+      >
         <Box as="legend" srOnly>
           Mesh
         </Box>
@@ -61,23 +70,25 @@ export function Frames() {
       </Flex>
       <Drift frames={of} />
       <Section title={`${of.length} frames`}>
-        <Table css={{ '& td': { paddingBlock: '3px', verticalAlign: 'middle' } }}>
-          <thead>
-            <tr>
-              <th>Frame</th>
-              <th className="num">Tension</th>
-              <th className="num">Since the first reading</th>
-              <th>Advice</th>
-              <th>Carries</th>
-              <th>New reading</th>
-            </tr>
-          </thead>
-          <tbody>
-            {of.map((f) => (
-              <FrameRow key={f.id} frame={f} onLog={log} />
-            ))}
-          </tbody>
-        </Table>
+        <Box overflowX="auto">
+          <Table css={{ '& td': { paddingBlock: '3px', verticalAlign: 'middle' } }}>
+            <thead>
+              <tr>
+                <th>Frame</th>
+                <th className="num">Tension</th>
+                <th className="num">Since the first reading</th>
+                <th>Advice</th>
+                <th>Carries</th>
+                <th>New reading</th>
+              </tr>
+            </thead>
+            <tbody>
+              {of.map((f) => (
+                <FrameRow key={f.id} frame={f} onLog={log} />
+              ))}
+            </tbody>
+          </Table>
+        </Box>
       </Section>
     </>
   )

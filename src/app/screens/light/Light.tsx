@@ -12,7 +12,7 @@ import { StepTestBench } from './StepTestBench'
 /** How long to expose, and the step tests it rests on. */
 export function Light() {
   return (
-    <Grid templateColumns="minmax(0, 1fr) minmax(0, 1fr)" gap="8">
+    <Grid templateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) minmax(0, 1fr)' }} gap="8">
       <Box>
         <Calculator />
         <Tests />

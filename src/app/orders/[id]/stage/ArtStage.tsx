@@ -229,12 +229,13 @@ function Finest({ at }: { readonly at: number }) {
           <th className="num">Smallest line</th>
           <th className="num">Halftone angle</th>
           <th className="num">Largest flake</th>
+          <th className="num">Wanted dry film</th>
         </tr>
       </thead>
       <tbody>
         {inks.map((ink, i) => {
           const path = `placements.${at}.inks.${i}` as const
-          const field = (name: 'line' | 'angle' | 'particle', kind: Kind, label: string) => (
+          const field = (name: 'line' | 'angle' | 'particle' | 'deposit', kind: Kind, label: string) => (
             <td style={{ width: '8rem' }}>
               <QuantityField
                 bare
@@ -251,6 +252,7 @@ function Finest({ at }: { readonly at: number }) {
               {field('line', 'fine', 'Smallest line')}
               {field('angle', 'turn', 'Halftone angle')}
               {field('particle', 'film', 'Largest flake')}
+              {field('deposit', 'film', 'Wanted dry film')}
             </tr>
           )
         })}
