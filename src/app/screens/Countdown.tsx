@@ -1,9 +1,8 @@
 'use client'
 
-import { Box, chakra, Flex } from '@chakra-ui/react'
+import { Box, Flex } from '@chakra-ui/react'
 import { useEffect, useRef, useState } from 'react'
-
-const Button = chakra('button')
+import { PushButton } from '@/ui/PushButton'
 
 const clock = (seconds: number) => {
   const s = Math.max(0, Math.ceil(seconds))
@@ -56,7 +55,7 @@ export function Countdown({ seconds, label }: { readonly seconds: number; readon
       >
         {clock(left ?? seconds)}
       </Box>
-      <Button
+      <PushButton
         type="button"
         onClick={() => {
           if (running) {
@@ -64,15 +63,9 @@ export function Countdown({ seconds, label }: { readonly seconds: number; readon
             setLeft(undefined)
           } else start()
         }}
-        border="2px solid"
-        borderColor="ink"
-        px="4"
-        py="1.5"
-        fontWeight="650"
-        cursor="pointer"
       >
         {running ? 'Stop' : done ? 'Again' : 'Start light'}
-      </Button>
+      </PushButton>
       <Box role="status" fontWeight="700">
         {done ? 'Light off. Take the screen out.' : ''}
       </Box>

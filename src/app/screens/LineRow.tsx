@@ -7,12 +7,12 @@ import type { RoomLine } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
 import { useDesk } from '@/ui/desk'
 import { Measure } from '@/ui/Measure'
+import { PushButton } from '@/ui/PushButton'
 import { InkName } from '@/ui/parts'
 import { TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { sayMoment } from './clock'
 
-const Button = chakra('button')
 const Link = chakra(NextLink)
 
 /** One screen: its frame, what it is, by when, and one button for what is next. */
@@ -65,22 +65,15 @@ export function LineRow({
       <Measure kind="meshCount" value={screen.mesh} />
       <ByWhen line={line} now={now} />
       {next ? (
-        <Button
+        <PushButton
           type="button"
+          px="3"
           disabled={!frame}
           aria-label={`${STEPS[next]}: done, ${screen.name}, ${job.words}`}
           onClick={() => onAdvance([line])}
-          border="2px solid"
-          borderColor="ink"
-          px="3"
-          py="1.5"
-          minHeight={{ base: '2.9rem', lg: '2.2rem' }}
-          fontWeight="650"
-          cursor="pointer"
-          _disabled={{ borderColor: 'rule', color: 'soft', cursor: 'default' }}
         >
           {DONE[next]}
-        </Button>
+        </PushButton>
       ) : (
         <Box>hangs</Box>
       )}

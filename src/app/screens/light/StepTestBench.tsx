@@ -6,6 +6,7 @@ import { useFormContext } from 'react-hook-form'
 import type { ShopAndShelf, StepTest } from '@/core/equipment'
 import { type Found, readScale, readStrips, strips, TARGET_STEP } from '@/core/screen'
 import { Measure } from '@/ui/Measure'
+import { PushButton } from '@/ui/PushButton'
 import { Section, Table } from '@/ui/Section'
 import { nextId } from '../../shop/Rows'
 import { useShop } from '../../shop/shopContext'
@@ -135,19 +136,9 @@ export function StepTestBench() {
               true between <Measure kind="duration" value={found.low} /> and{' '}
               <Measure kind="duration" value={found.high} />
             </Box>
-            <Button
-              type="button"
-              onClick={keep}
-              disabled={!lamp}
-              border="2px solid"
-              borderColor="ink"
-              px="4"
-              py="1.5"
-              fontWeight="650"
-              cursor="pointer"
-            >
+            <PushButton type="button" onClick={keep} disabled={!lamp}>
               Keep this test
-            </Button>
+            </PushButton>
           </>
         ) : (
           <Box color="soft">Expose strip by strip, wash out, then say which is the first that holds.</Box>
