@@ -1,17 +1,17 @@
 import { beforeAll, describe, expect, it } from 'vitest'
-import type { ShopAndShelf } from '@/core/equipment'
+import type { Frame, ShopAndShelf } from '@/core/equipment'
 import { type Order, splitOrder } from '@/core/order'
-import { noDecisions, plan } from '@/core/plan'
+import { advanced, noDecisions, plan, roomLines } from '@/core/plan'
 import { type Database, openDatabase } from '@/store/database'
 import { loadDecisions, saveDecisions } from '@/store/decisions'
 import { DEMO_SHELF, DEMO_SHOP, demoOrders, seedDemo } from '@/store/demo'
 import { addOrder, loadOrder } from '@/store/orders'
 import { release } from '@/store/revisions'
-import { saveShop } from '@/store/shop'
+import { loadShop, saveShop } from '@/store/shop'
 import { isStage, STAGE_NAMES, settledWords, stageOf } from './orders/[id]/stages'
 import { settledAt } from './settledAt'
 import { asKind, toggleDown, toggleFlash, withPlaces } from './shop/pressKinds'
-import { everyOrderLine, orderLines } from './today'
+import { everyOrderLine, everyScreenJob, orderLines } from './today'
 
 const orders = demoOrders('2026-11-23')
 const ALL = { text: '', deleted: false, offset: 0, limit: 50 }
@@ -70,6 +70,38 @@ describe('the list of orders', () => {
     expect((await runLine(id)).run.changed).toBeGreaterThan(0)
     await saveShop(db, DEMO_SHELF, 2)
     expect((await runLine(id)).run.changed).toBe(0)
+  })
+  it('asks the screen room for every screen of every run; a step done changes no summary', async () => {
+    const jobs = await everyScreenJob(db)
+    expect(jobs).toHaveLength(orders.flatMap(splitOrder).length)
+    const { lines } = await orderLines(db, ALL)
+    for (const { id, screens } of lines.flatMap((o) => o.runs))
+      expect(jobs.find((j) => j.runId === id)?.screens).toHaveLength(screens)
+    for (const line of lines) for (const run of line.runs) expect(run).not.toHaveProperty('job')
+    const stamps = async () =>
+      (await db.selectFrom('run_summary').select(['run_id', 'stamp']).orderBy('run_id').execute()).map(
+        (r) => r.stamp,
+      )
+    const before = await stamps()
+    const { shelf, version } = await loadShop(db)
+    const first = roomLines(jobs, shelf.shop).find((l) => l.frame)
+    const coated = first && advanced(first, '2026-11-23T08:00')
+    if (!first || !coated) throw new Error('no screen with a frame')
+    const put = (frame: Frame): ShopAndShelf => ({
+      ...shelf,
+      shop: { ...shelf.shop, frames: shelf.shop.frames.map((f) => (f.id === frame.id ? frame : f)) },
+    })
+    await saveShop(db, put(coated), version)
+    await everyScreenJob(db)
+    const held = await stamps()
+    expect(held).not.toEqual(before)
+    const [line] = roomLines(jobs, put(coated).shop).filter((l) => l.key === first.key)
+    const dried = line && advanced(line, '2026-11-23T09:00')
+    if (!dried) throw new Error('the stencil is lost')
+    await saveShop(db, put(dried), version + 1)
+    await everyScreenJob(db)
+    expect(await stamps()).toEqual(held)
+    await saveShop(db, shelf, version + 2)
   })
   it('says what an order still misses', async () => {
     const [order] = orders

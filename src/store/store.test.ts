@@ -1,12 +1,13 @@
 import fc from 'fast-check'
 import { sql } from 'kysely'
 import { beforeEach, describe, expect, it } from 'vitest'
+import { STEP_NAMES, USUAL_SCREENS } from '@/core/equipment'
 import { CHARACTERS, OPACITIES, type Order, SIZE_NAMES, SYSTEMS, WEAVES, WHERES } from '@/core/order'
 import { type Database, openDatabase } from './database'
 import { loadDecisions, saveDecisions } from './decisions'
-import { DEMO_DECISIONS, demoOrders, demoShelf, seedDemo } from './demo'
+import { DEMO_DECISIONS, DEMO_SHELF, demoOrders, demoShelf, seedDemo } from './demo'
 import { addOrder, loadOrder, loadOrders, nextOrderId, saveOrder } from './orders'
-import { loadShop } from './shop'
+import { loadShop, saveShop } from './shop'
 
 const TODAY = '2026-11-23'
 let db: Database
@@ -98,6 +99,54 @@ describe('two people', () => {
   })
 })
 
+describe('what frames carry', () => {
+  it('reads back with every step and reading, through any number of saves (property)', async () => {
+    await saveShop(db, DEMO_SHELF, 0)
+    let version = 1
+    const reading = fc.record({
+      on: fc.constantFrom('2026-06-01', '2026-09-12', '2026-11-24'),
+      tension: fc.double({ min: 1, max: 5000, noNaN: true }),
+    })
+    const stencil = fc.record({
+      order: fc.constantFrom('O-1001', 'O-0958'),
+      print: fc.constant('P1'),
+      hit: fc.constantFrom('base', 'I1'),
+      words: fc.string({ maxLength: 20 }),
+      emulsionId: fc.constantFrom('dual', 'gone'),
+      coats: fc.integer({ min: 1, max: 7 }),
+      done: fc.array(
+        fc.record({ step: fc.constantFrom(...STEP_NAMES), at: fc.constant('2026-11-24T08:00') }),
+        { maxLength: 8 },
+      ),
+    })
+    const carried = fc.record(
+      { readings: fc.array(reading, { maxLength: 4 }), stencil },
+      { requiredKeys: ['readings'] },
+    )
+    await fc.assert(
+      fc.asyncProperty(fc.array(carried, { minLength: 3, maxLength: 3 }), async (on) => {
+        const frames = DEMO_SHELF.shop.frames.map((f, i) => ({ ...f, ...on[i] }))
+        const shelf = { ...DEMO_SHELF, shop: { ...DEMO_SHELF.shop, frames } }
+        expect(await saveShop(db, shelf, version)).toEqual({ ok: true, version: version + 1 })
+        version++
+        expect((await loadShop(db)).shelf).toEqual(shelf)
+      }),
+      { numRuns: 25 },
+    )
+  })
+  it('a frame that goes takes its stencil along; a shop from before has the usual mesh table', async () => {
+    const shelf = demoShelf(TODAY)
+    await saveShop(db, shelf, 0)
+    const frames = shelf.shop.frames.filter((f) => f.stencil === undefined)
+    expect(frames.length).toBeLessThan(shelf.shop.frames.length)
+    await saveShop(db, { ...shelf, shop: { ...shelf.shop, frames } }, 1)
+    expect(await db.selectFrom('stencil_step').selectAll().execute()).toEqual([])
+    for (const table of ['screen_room', 'fabric', 'emulsion', 'lamp', 'step_test'] as const)
+      await db.deleteFrom(table).execute()
+    expect((await loadShop(db)).shelf.shop.screens).toEqual(USUAL_SCREENS)
+  })
+})
+
 describe('any order', () => {
   it('reads back as it was written, through any number of saves (property)', async () => {
     const text = fc.string({ maxLength: 12 })
@@ -111,6 +160,10 @@ describe('any order', () => {
       opacity: word(OPACITIES),
       coverage: share,
       system: word(SYSTEMS),
+      angle: fc.double({ min: -1, max: 1, noNaN: true }),
+      line: share,
+      particle: share,
+      deposit: share,
       lowCure: fc.boolean(),
     })
     const print = fc.record({

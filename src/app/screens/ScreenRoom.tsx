@@ -95,7 +95,7 @@ function StepStrip({
   readonly onPick: (step: Step | undefined) => void
 }) {
   return (
-    <Flex as="fieldset" wrap="wrap" border="1px solid" borderColor="ink" mr="auto">
+    <Flex as="fieldset" wrap="wrap" minWidth="0" border="1px solid" borderColor="ink" mr="auto">
       <Box as="legend" srOnly>
         Show one step
       </Box>

@@ -113,7 +113,7 @@ export function ShopDesk({ stored, pages, children }: Props) {
             </Box>
           )}
           {/* Nothing can be typed before the page listens, so nothing typed is lost. */}
-          <Fieldset border="none" disabled={!hydrated}>
+          <Fieldset border="none" minWidth="0" disabled={!hydrated}>
             {children}
           </Fieldset>
         </AskFrame>

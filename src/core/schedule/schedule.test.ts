@@ -67,7 +67,7 @@ describe('the screen room', () => {
     expect(dryingTime('dry', 0.725)).toBeCloseTo(2 * dryingTime('dry', 0.45))
     expect(dryingTime('dry', 1)).toBe(dryingTime('dry', 0.9))
     expect(whyStepTime('dry', 0.9).map((r) => r.rule)).toEqual(['DRY_AIR', 'DRY_DAMP'])
-    expect(whyStepTime('coat', 0.9).map((r) => r.rule)).toEqual(['BY_HAND'])
+    expect(whyStepTime('coat', 0.9).map((r) => r.rule)).toEqual(['SCREEN_BY_HAND'])
   })
   it('what is next is the first step not done', () => {
     expect(nextStep(undefined)).toBe('coat')

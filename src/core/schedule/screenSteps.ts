@@ -13,15 +13,10 @@ export const SCREEN_ROOM_RULES = ruleTable({
     source: 'common practice',
     severity: 'Watch',
   },
-  BY_HAND: { says: '{time} by hand for one screen.', source: 'from memory' },
+  SCREEN_BY_HAND: { says: '{time} by hand for one screen.', source: 'from memory' },
   LATEST: {
     says: 'On press {press}, less {hands} of work in working hours and {drying} of drying, which may go on overnight.',
     source: 'geometry',
-  },
-  TOO_LATE: {
-    says: '{name} should have been started {latest}: it is not ready when the press is.',
-    source: 'geometry',
-    severity: 'Watch',
   },
 })
 
@@ -60,7 +55,7 @@ export const stepTime = (step: Step, humidity: Share): Duration =>
 /** Why a step takes that long. */
 export function whyStepTime(step: Step, humidity: Share): readonly Reason[] {
   const time = q('workTime', stepTime(step, humidity))
-  if (!isDrying(step)) return [because(SCREEN_ROOM_RULES, 'BY_HAND', { time })]
+  if (!isDrying(step)) return [because(SCREEN_ROOM_RULES, 'SCREEN_BY_HAND', { time })]
   const told = q('share', humidity)
   return [
     because(SCREEN_ROOM_RULES, 'DRY_AIR', { time, humidity: told }),
