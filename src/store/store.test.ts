@@ -160,7 +160,8 @@ describe('any order', () => {
       opacity: word(OPACITIES),
       coverage: share,
       system: word(SYSTEMS),
-      angle: fc.double({ min: -1, max: 1, noNaN: true }),
+      // The database knows one zero.
+      angle: fc.double({ min: -1, max: 1, noNaN: true }).map((a) => a + 0),
       line: share,
       particle: share,
       deposit: share,

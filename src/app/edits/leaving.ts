@@ -1,13 +1,20 @@
 import same from 'fast-deep-equal'
 import { useRouter } from 'next/navigation'
 import { useEffect, useRef } from 'react'
+import { changes } from '@/core/change'
 import type { Edited } from './edited'
+import { post } from './save'
 
 const key = ({ kind, id }: Edited) => `orvint.left.${kind}.${id}`
 
-/** Notes what was sent while the browser left a page: the next page may be read before it is stored. */
-export const leaveBehind = (edited: Edited, value: unknown): void =>
-  sessionStorage.setItem(key(edited), JSON.stringify(value))
+/**
+ * Sends what is not known to be stored while the browser leaves the page, as differences: they may arrive before or
+ * after a save that is still on its way, and make the same of it. Notes it: the next page may be read before it is stored.
+ */
+export function leaveBehind({ kind, id }: Edited, stored: unknown, value: unknown): void {
+  sessionStorage.setItem(key({ kind, id }), JSON.stringify(value))
+  void post(kind, { id, changes: changes(stored, value) })
+}
 
 /** What the last page of this tab sent while it was left, if anything. */
 export const leftBehind = (edited: Edited): unknown =>

@@ -1,6 +1,7 @@
 import type { ShopAndShelf } from '@/core/equipment'
 import type { FieldErrors, Order } from '@/core/order'
 import type { Decisions } from '@/core/plan'
+import type { Edited } from './edited'
 
 /** A value with the version it was read at. */
 export interface Versioned<T> {
@@ -27,24 +28,25 @@ interface Answers {
   readonly shop: StoredShop
 }
 
+/** Browsers keep requests of up to 64 kB alive. */
+const KEEPALIVE = 60_000
+
 /**
- * Saves an edit seen at `version`. Not a server action: those belong to the page that is shown, and an edit may end when
- * another one already is, or none; the browser finishes this even while it closes the page.
+ * Not a server action: those belong to the page that is shown, and an edit may end when another one already is, or none;
+ * the browser finishes this even while it closes the page.
  */
+export function post(kind: Edited['kind'], content: unknown): Promise<Response> {
+  const body = JSON.stringify(content)
+  return fetch(`/api/save/${kind}`, { method: 'POST', body, keepalive: body.length < KEEPALIVE })
+}
+
+/** Saves an edit seen at `version`. */
 export async function save<K extends keyof Answers>(
   kind: K,
   value: unknown,
   version: number,
 ): Promise<Answers[K]> {
-  const body = JSON.stringify({ value, version })
-  const answer = await fetch(`/api/save/${kind}`, {
-    method: 'POST',
-    body,
-    keepalive: body.length < KEEPALIVE,
-  })
+  const answer = await post(kind, { value, version })
   if (!answer.ok) throw new Error(`${answer.status}`)
   return (await answer.json()) as Answers[K]
 }
-
-/** Browsers keep requests of up to 64 kB alive. */
-const KEEPALIVE = 60_000

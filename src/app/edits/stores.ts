@@ -64,15 +64,14 @@ async function storeShop(value: unknown, version: number): Promise<StoredShop> {
 
 const STORES = { order: storeOrder, decisions: storeDecisions, shop: storeShop } as const
 
-/** Saves what someone edited; undefined when no one knows such a thing. What a disk can do comes back as a sentence. */
+/** Saves what someone edited. What a disk can do comes back as a sentence. */
 export async function storeEdit(
-  kind: string,
+  kind: keyof typeof STORES,
   value: unknown,
   version: number,
-): Promise<Stored<Order> | Stored<Decisions> | StoredShop | undefined> {
-  if (!Object.hasOwn(STORES, kind)) return undefined
+): Promise<Stored<Order> | Stored<Decisions> | StoredShop> {
   try {
-    return await STORES[kind as keyof typeof STORES](value, version)
+    return await STORES[kind](value, version)
   } catch (error) {
     const problem = diskProblem(error)
     if (problem === undefined) throw error

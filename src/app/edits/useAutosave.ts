@@ -87,8 +87,6 @@ export function useAutosave<T extends FieldValues>(
   const showing = useRef(false)
   /** Writes asked for and not yet answered. */
   const waiting = useRef(0)
-  /** Whether one of them is on its way; the others wait in line. */
-  const sent = useRef(false)
   /** What was sent last came back without an answer: browsers give up what is under way when they leave. */
   const unanswered = useRef(false)
   const subject = useMemo(() => ({ kind: edited.kind, id: edited.id }), [edited.kind, edited.id])
@@ -120,9 +118,7 @@ export function useAutosave<T extends FieldValues>(
       }
       setState('saving')
       try {
-        sent.current = true
         const saved = await store(value, before.version)
-        sent.current = false
         unanswered.current = false
         setProblem('problem' in saved ? saved.problem : '')
         if (saved.ok) {
@@ -154,7 +150,6 @@ export function useAutosave<T extends FieldValues>(
           setState(now ? 'conflict' : 'gone')
         }
       } catch {
-        sent.current = false
         unanswered.current = true
         setState('failed')
       }
@@ -186,11 +181,8 @@ export function useAutosave<T extends FieldValues>(
     const send = () => {
       const checked = check(copyOf(form))
       if (!checked.ok || halted.current) return
-      const before = sent.current ? 1 : 0
-      const waits = pending.current !== undefined || waiting.current > before || unanswered.current
-      if (!waits && before === 0) return
-      leaveBehind(subject, checked.value)
-      if (waits) void store(checked.value, held.current.version + before)
+      if (pending.current === undefined && waiting.current === 0 && !unanswered.current) return
+      leaveBehind(subject, held.current.value, checked.value)
     }
     window.addEventListener('pagehide', send)
     return () => {
@@ -199,7 +191,7 @@ export function useAutosave<T extends FieldValues>(
       // Going to another page does not wait for the pause to end.
       if (pending.current !== undefined) void settle()
     }
-  }, [form, check, store, settle, subject])
+  }, [form, check, settle, subject])
   useEffect(
     () =>
       settleBeforeUndo(async () => {

@@ -63,6 +63,11 @@ describe('undo beside someone else’s edit', () => {
   it('finds the field that moved on', () => {
     expect(misfit({ ...order, title: 'Aprons' }, reversed(mine))?.path).toEqual(['title'])
   })
+  it('fits where it was made already', () => {
+    const after = { ...order, title: 'Hoods', byHand: [] }
+    expect(misfit({ ...order, title: 'Hoods' }, changes(order, after))).toBeUndefined()
+    expect(misfit(after, changes(order, after))).toBeUndefined()
+  })
   it('of an item that is gone leaves it gone', () => {
     const edit = changes(order, { ...order, lines: [{ id: 'G1', sizes: [] }, order.lines[1]] })
     const gone = { ...order, lines: [order.lines[1]] }
@@ -120,6 +125,9 @@ describe('any two states (property)', () => {
         expect(overlaid(before, list)).toEqual(after)
         expect(misfit(after, reversed(list))).toBeUndefined()
         expect(overlaid(after, reversed(list))).toEqual(before)
+        // Once is enough.
+        expect(misfit(after, list)).toBeUndefined()
+        expect(overlaid(after, list)).toEqual(after)
       }),
     )
   })

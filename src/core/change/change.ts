@@ -110,11 +110,13 @@ const sameState = (a: unknown, b: unknown) => (isItem(a) && isItem(b) ? same(a.i
 export const overlaid = <T>(value: T, list: readonly Change[]): T =>
   list.reduce((v: unknown, c) => put(v, c.path, c), value) as T
 
-/** The first change that no longer finds what it would replace, if any. */
+/** The first change that finds neither what it would replace nor itself made already, if any. */
 export function misfit(value: unknown, list: readonly Change[]): Change | undefined {
   let now = value
   for (const c of list) {
-    if (!sameState(standing(now, c.path), c.from)) return c
+    const there = standing(now, c.path)
+    if (sameState(there, c.to)) continue
+    if (!sameState(there, c.from)) return c
     now = put(now, c.path, c)
     // Nothing can be put into a list that is gone.
     if (!sameState(standing(now, c.path), c.to)) return c

@@ -29,8 +29,6 @@ export function useDecisions(
   const held = useRef<Record<string, StoredDecisions>>({})
   /** The last decision not yet answered for, and what it was made on. */
   const last = useRef<{ readonly next: Decisions; readonly base: StoredDecisions }>(undefined)
-  /** What is on its way to the server. */
-  const sent = useRef<Decisions>(undefined)
   const [state, setState] = useState<SaveState>()
   const [problem, setProblem] = useState('')
   const [conflict, setConflict] = useState<Conflict<Decisions>>()
@@ -77,7 +75,6 @@ export function useDecisions(
       const asked = { next, base }
       last.current = asked
       return enqueue(async () => {
-        sent.current = next
         try {
           await store(next, baseOf(next, base))
           if (last.current === asked) last.current = undefined
@@ -85,19 +82,16 @@ export function useDecisions(
           // It is still to be answered for: the browser gives up what is under way when it leaves.
           setState('failed')
         }
-        sent.current = undefined
       })
     },
     [enqueue, names, router, baseOf],
   )
   useEffect(() => {
-    // The browser is leaving: a decision that still waits in line goes along with it.
+    // The browser is leaving: a decision that still waits for its answer goes along with it.
     const send = () => {
       if (!last.current) return
       const { next, base } = last.current
-      leaveBehind(editOf(next), next)
-      const before = sent.current?.runId === next.runId ? 1 : 0
-      if (sent.current !== next) void save('decisions', next, baseOf(next, base).version + before)
+      leaveBehind(editOf(next), baseOf(next, base).decisions, next)
     }
     window.addEventListener('pagehide', send)
     return () => window.removeEventListener('pagehide', send)

@@ -47,9 +47,12 @@ export class Tiles {
     this.onChange(++this.waiting)
     for (const old of [...this.tiles.keys()].slice(0, -KEPT)) this.tiles.delete(old)
     const query = new URLSearchParams({ film, key: this.key, level: `${level}`, x: `${x}`, y: `${y}` })
-    const response = await fetch(`${this.base}/tile?${query}`).catch(() => undefined)
-    if (!response?.ok) this.tiles.delete(name)
-    else if (response.status === 200) tile.shares = new Uint8Array(await response.arrayBuffer())
+    const bytes = await fetch(`${this.base}/tile?${query}`)
+      .then((r) => (r.ok ? r.arrayBuffer() : undefined))
+      .catch(() => undefined)
+    if (!bytes) this.tiles.delete(name)
+    // Where there is no ink the answer is empty.
+    else if (bytes.byteLength > 0) tile.shares = new Uint8Array(bytes)
     this.onChange(--this.waiting)
   }
 }

@@ -19,12 +19,11 @@ export function useMeasure(base: string, key: string, question: object | undefin
     if (asked === undefined) return
     const leave = new AbortController()
     const timer = setTimeout(async () => {
-      const response = await fetch(`${base}/measure`, {
-        method: 'POST',
-        body: asked,
-        signal: leave.signal,
-      }).catch(() => undefined)
-      if (response?.ok) setAnswer({ asked, measured: (await response.json()) as Measured })
+      // A question given up is no error, whether its answer was begun or not.
+      const measured = await fetch(`${base}/measure`, { method: 'POST', body: asked, signal: leave.signal })
+        .then((r) => (r.ok ? (r.json() as Promise<Measured>) : undefined))
+        .catch(() => undefined)
+      if (measured) setAnswer({ asked, measured })
     }, PAUSE)
     return () => {
       clearTimeout(timer)

@@ -1,0 +1,61 @@
+import { type Change, misfit, overlaid } from '@/core/change'
+import { checkShelf, type ShopAndShelf } from '@/core/equipment'
+import { checkOrder } from '@/core/order'
+import type { Decisions } from '@/core/plan'
+import { database } from '@/store/database'
+import { loadDecisions, saveDecisions } from '@/store/decisions'
+import { bringBackOrder, deleteOrder, loadOrder, saveOrder } from '@/store/orders'
+import { loadShop, saveShop } from '@/store/shop'
+import type { Edited } from './edited'
+
+/** How often another write may come in between before it is given up. */
+const TRIES = 5
+
+/**
+ * Makes changes to what they were made to, whatever else was stored since: other fields stay as they are now.
+ *
+ * @returns false when something else stands where the changes would be made: then none is
+ */
+export async function applied(edited: Edited, changes: readonly Change[]): Promise<boolean> {
+  for (let left = TRIES; left > 0; left--) {
+    const done = await once(edited, changes)
+    if (done !== 'moved') return done === 'done'
+  }
+  return false
+}
+
+type Outcome = 'done' | 'misfit' | 'moved'
+
+const stored = ({ ok }: { readonly ok: boolean }): Outcome => (ok ? 'done' : 'moved')
+
+async function once({ kind, id }: Edited, changes: readonly Change[]): Promise<Outcome> {
+  const db = await database()
+  switch (kind) {
+    case 'order': {
+      const now = await loadOrder(db, id)
+      if (!now || misfit(now.order, changes)) return 'misfit'
+      const checked = checkOrder(overlaid(now.order, changes))
+      return checked.ok ? stored(await saveOrder(db, checked.order, now.version)) : 'misfit'
+    }
+    case 'decisions': {
+      const order = `O-${/^R-(\d+)-/.exec(id)?.[1]}`
+      const now = (await loadDecisions(db, [order])).get(id)
+      if (!now || misfit(now.decisions, changes)) return 'misfit'
+      const next: Decisions = overlaid(now.decisions, changes)
+      return stored(await saveDecisions(db, next, now.version))
+    }
+    case 'shop': {
+      const now = await loadShop(db)
+      if (misfit(now.shelf, changes)) return 'misfit'
+      const checked = checkShelf(overlaid<ShopAndShelf>(now.shelf, changes))
+      return checked.ok ? stored(await saveShop(db, checked.value, now.version)) : 'misfit'
+    }
+    case 'presence': {
+      const gone = changes.at(-1)?.to === true
+      const done = gone ? await deleteOrder(db, id, new Date()) : await bringBackOrder(db, id)
+      return done ? 'done' : 'misfit'
+    }
+    default:
+      return kind satisfies never
+  }
+}
