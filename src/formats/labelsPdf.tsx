@@ -15,15 +15,29 @@ export interface ScreenLabel {
 const s = StyleSheet.create({
   page: {
     fontFamily: FACE,
-    fontSize: 8.5,
     padding: '10mm',
     color: '#000',
     flexDirection: 'row',
     flexWrap: 'wrap',
   },
-  label: { width: '33.33%', height: '34mm', border: '0.5pt solid #000', padding: 6, lineHeight: 1.25 },
-  top: { flexDirection: 'row', justifyContent: 'space-between', fontSize: 15, fontWeight: 800 },
-  colour: { fontSize: 11, fontWeight: 600 },
+  // A line is as high as the type that is set where its height is.
+  label: {
+    width: '33.33%',
+    height: '34mm',
+    border: '0.5pt solid #000',
+    padding: 6,
+    fontSize: 8.5,
+    lineHeight: 1.25,
+  },
+  top: {
+    flexDirection: 'row',
+    justifyContent: 'space-between',
+    fontSize: 15,
+    lineHeight: 1.3,
+    fontWeight: 800,
+  },
+  colour: { fontSize: 11, lineHeight: 1.35, fontWeight: 600 },
+  job: { maxLines: 2, textOverflow: 'ellipsis' },
 })
 
 /** Labels for screens, three across, to cut and tape on the frame. */
@@ -39,7 +53,7 @@ export async function labelsPdf(labels: readonly ScreenLabel[], paper: Paper): P
               <Text>{l.due}</Text>
             </View>
             <Text style={s.colour}>{l.colour}</Text>
-            <Text>
+            <Text style={s.job}>
               {l.order}, {l.job}
             </Text>
             <Text>{l.mesh}</Text>

@@ -24,6 +24,15 @@ interface Props {
 const DASHES = ['solid', 'dashed', 'dotted', [9, 3, 2, 3], [3, 6], [14, 4]] as const
 const SYMBOLS = ['circle', 'rect', 'triangle', 'diamond', 'roundRect', 'arrow'] as const
 
+/** Lines that end at one value share one label, so that none is printed over another. */
+const labelled = (series: readonly Series[]) => {
+  const last = (s: Series) => s.points.at(-1)?.[1]
+  return series.map((s) => {
+    const alike = series.filter((o) => last(o) === last(s))
+    return { ...s, label: alike[0] === s ? alike.map((o) => o.name).join(', ') : '' }
+  })
+}
+
 /** Values over time, in the greys or ambers of the page. */
 export function LineChart({ label, series, unit, least, height = 220 }: Props) {
   const place = useRef<HTMLDivElement>(null)
@@ -45,7 +54,7 @@ export function LineChart({ label, series, unit, least, height = 220 }: Props) {
       chart.setOption({
         animation: false,
         textStyle: text,
-        grid: { left: 46, right: 92, top: 16, bottom: 26 },
+        grid: { left: 46, right: 104, top: 30, bottom: 26 },
         xAxis: {
           type: 'time',
           axisLabel: { ...text, color: soft, hideOverlap: true },
@@ -60,7 +69,7 @@ export function LineChart({ label, series, unit, least, height = 220 }: Props) {
           axisLabel: { ...text, color: soft },
           splitLine: { lineStyle: { color: rule } },
         },
-        series: series.map((s, i) => ({
+        series: labelled(series).map((s, i) => ({
           type: 'line',
           name: s.name,
           data: s.points.map(([day, value]) => [day, value]),
@@ -69,7 +78,7 @@ export function LineChart({ label, series, unit, least, height = 220 }: Props) {
           silent: true,
           itemStyle: { color: ink },
           lineStyle: { color: ink, width: 1.6, type: DASHES[i % DASHES.length] },
-          endLabel: { show: true, formatter: '{a}', ...text },
+          endLabel: { show: s.label !== '', formatter: s.label, ...text },
           labelLayout: { moveOverlap: 'shiftY' },
           ...(i === 0 && least
             ? {

@@ -15,9 +15,11 @@ import {
   type OpenedFacts,
   opened,
   type PairFacts,
+  type PeepingFacts,
   PIECE,
   type Push,
   pairsOf,
+  peeping,
   readFilm,
   type SetFacts,
   SMALLEST,
@@ -161,6 +163,16 @@ const api = {
   ): Promise<readonly ExposureFacts[]> {
     const set = await known(order)
     return set ? exposures(set, base, tolerance) : []
+  },
+
+  async peeping(
+    order: SetOrder,
+    base: number,
+    needing: readonly number[],
+    tolerance: number,
+  ): Promise<PeepingFacts | undefined> {
+    const set = await known(order)
+    return set && peeping(set, base, needing, tolerance)
   },
 
   async pushed(order: SetOrder, pushes: readonly Push[]): Promise<readonly OpenedFacts[]> {

@@ -20,7 +20,7 @@ function beep(): void {
   tone.onended = () => void audio.close()
 }
 
-/** The exposure runs down in figures that can be read across the room. */
+/** A button for the light; once it burns, what is left in figures that can be read across the room. */
 export function Countdown({ seconds, label }: { readonly seconds: number; readonly label: string }) {
   const [left, setLeft] = useState<number>()
   const timer = useRef<ReturnType<typeof setInterval>>(undefined)
@@ -43,17 +43,17 @@ export function Countdown({ seconds, label }: { readonly seconds: number; readon
   const running = left !== undefined && left > 0
   const done = left !== undefined && left <= 0
   return (
-    <Flex align="center" gap="3">
+    <Flex align="center" gap={left === undefined ? '0' : '3'}>
       <Box
         role="timer"
         aria-label={label}
-        fontSize={left === undefined ? '1.6rem' : '3.4rem'}
+        fontSize="3.4rem"
         fontWeight="750"
         lineHeight="1"
-        minWidth="5.5rem"
+        minWidth={left === undefined ? undefined : '5.5rem'}
         textAlign="right"
       >
-        {clock(left ?? seconds)}
+        {left !== undefined && clock(left)}
       </Box>
       <PushButton
         type="button"

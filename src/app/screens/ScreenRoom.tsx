@@ -173,17 +173,20 @@ function StepList({
     <Section title={`${STEPS[step]}: ${count}`}>
       {batches.map((batch) => {
         const ready = batch.lines.filter((l) => l.frame)
-        const time = batch.lines[0]?.screen.expose?.time
+        const longest =
+          step === 'expose' ? Math.max(...batch.lines.map((l) => l.screen.expose?.time ?? 0)) : 0
         return (
           <Box key={batch.lines[0]?.key} mb="3">
             {(words(batch) || ready.length > 1) && (
               <Flex align="center" gap="4" bg="surround" px="2" py="1" minHeight="2.4rem">
                 <Box fontWeight="600">{words(batch)}</Box>
-                {step === 'expose' && time !== undefined && (
-                  <Countdown
-                    seconds={Math.max(...batch.lines.map((l) => l.screen.expose?.time ?? 0))}
-                    label="Exposure"
-                  />
+                {longest > 0 && (
+                  <>
+                    <Box fontSize="1.6rem" fontWeight="700" lineHeight="1">
+                      <Measure kind="duration" value={longest} />
+                    </Box>
+                    <Countdown seconds={longest} label="Exposure" />
+                  </>
                 )}
                 {ready.length > 1 && (
                   <TextButton ml="auto" onClick={() => onAdvance(ready)}>

@@ -104,6 +104,46 @@ function farFrom(plane: Plane, other: Plane, px: number): { readonly near: Plane
   return { near, far }
 }
 
+const unionOf = (base: Art, needing: readonly Art[]) => combined(base.regions, any(needing))
+
+/** How far a base stays inside the joint edge of its colours, at each pixel of that edge; negative where it shows. */
+function chokesOf(base: Art, union: Plane): Widths {
+  const chokes = new Widths()
+  eachEdge(union, tileCounts(union), (x, y) => {
+    const near = base.distances.nearest(x, y)
+    if (!near) return
+    if (bitAt(base.regions, x, y) === 1) {
+      // The base reaches beyond the colour here: by as much as it is deep, less the pixel itself.
+      if (bitAt(union, near.x, near.y) === 0) chokes.add(-(near.d - 1))
+    } else if (bitAt(union, near.x, near.y) === 1) chokes.add(near.d)
+  })
+  return chokes
+}
+
+/** What a base would show along the edge of its colours. Lengths in pixels. */
+export interface Peeping {
+  readonly edge: number
+  /** Share of that edge at which base would show somewhere within the tolerance. */
+  readonly base: number
+  /** More choke that would hide it on 95 % of the edge; 0 when there is enough. */
+  readonly more: number
+}
+
+/**
+ * What of a base shows beside its colours when their prints may miss it by up to `tolerance` pixels.
+ *
+ * @returns undefined where no edge of the colours lies near an edge of the base
+ */
+export function peepingOf(base: Art, needing: readonly Art[], tolerance: number): Peeping | undefined {
+  const chokes = chokesOf(base, unionOf(base, needing))
+  if (chokes.count <= base.film.dpi / 25.4) return undefined
+  return {
+    edge: chokes.count,
+    base: chokes.below(tolerance) / chokes.count,
+    more: Math.max(0, tolerance - (chokes.at(0.05) as number)),
+  }
+}
+
 /**
  * Checks a base against the colours printed on it.
  *
@@ -113,7 +153,7 @@ function farFrom(plane: Plane, other: Plane, px: number): { readonly near: Plane
 export function checkBase(base: Art, needing: readonly Art[], others: readonly Art[]): BaseCheck {
   const mm = base.film.dpi / 25.4
   const w = base.regions
-  const union = combined(w, any(needing))
+  const union = unionOf(base, needing)
   const other = combined(w, any(others))
   const all = combined(w, (i) => (union.bits[i] as number) | (other.bits[i] as number))
   const open = combined(w, (i) => (union.bits[i] as number) & ~(w.bits[i] as number))
@@ -123,20 +163,11 @@ export function checkBase(base: Art, needing: readonly Art[], others: readonly A
     (i) => (w.bits[i] as number) & (other.bits[i] as number) & ~(union.bits[i] as number),
   )
   const rim = farFrom(bare, all, RIM_MM * mm)
-  const choke = new Widths()
-  eachEdge(union, tileCounts(union), (x, y) => {
-    const near = base.distances.nearest(x, y)
-    if (!near) return
-    if (bitAt(w, x, y) === 1) {
-      // The base reaches beyond the colour here: by as much as it is deep, less the pixel itself.
-      if (bitAt(union, near.x, near.y) === 0) choke.add(-(near.d - 1))
-    } else if (bitAt(union, near.x, near.y) === 1) choke.add(near.d)
-  })
   return {
     uncovered: found(farFrom(open, w, TOLERANCE_MM * mm).far),
     peep: found(rim.near),
     bare: found(rim.far),
     needless: found(needless),
-    choke: choke.spread(mm),
+    choke: chokesOf(base, union).spread(mm),
   }
 }

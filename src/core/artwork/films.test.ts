@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { similarity } from './agreement'
 import { disc, dots, drawn, grown, mark, outside, type Shape, slab, together, within } from './film.fixtures'
-import { baseOf, exposures, meetingOf, opened, readFilm, settle } from './index'
+import { baseOf, exposures, meetingOf, opened, peeping, readFilm, settle } from './index'
 import { inkTable } from './levels'
 
 const DPI = 300
@@ -61,11 +61,15 @@ describe('how two films meet, on films drawn with known traps (drawn truth)', ()
   it('calls a halftone over a halftone, or over a solid, blending and shows no trap', () => {
     const tint = (lean: number) => within(dots(45 / 25.4, 22.5 + lean, 0.4), slab(30, 30, 26, 26))
     const blends = setOf(tint(0), tint(30), slab(30, 30, 26, 20))
-    for (const [a, b] of [
-      [0, 1],
-      [0, 2],
-    ] as const)
-      expect(meetingOf(blends, a, b)).toMatchObject({ how: 'blending', trap: undefined })
+    for (const [a, b, height] of [
+      [0, 1, 26],
+      [0, 2, 20],
+    ] as const) {
+      const met = meetingOf(blends, a, b)
+      expect(met).toMatchObject({ how: 'blending', trap: undefined })
+      // The area of the squares they share, within 5 %: dots at a rim are not filled up to its line.
+      expect(Math.abs((met.overlap * 1e6) / (26 * height) - 1)).toBeLessThan(0.05)
+    }
   })
 
   it('refuses films of different size', () => {
@@ -206,6 +210,26 @@ describe('registration marks', () => {
     }
   })
 
+  it('are found amid busy art that comes as close as 2 mm', () => {
+    const weave = (x: number, y: number) => Math.abs(((x + 0.6 * y) % 2.2) - 1.1) - 0.4
+    const clear = together(
+      slab(30, 6, 14, 14),
+      slab(30, 54, 14, 14),
+      slab(6, 30, 14, 14),
+      slab(54, 30, 14, 14),
+    )
+    const found = film(outside(within(weave, slab(30, 30, 58, 58)), clear)).marks
+    for (const [x, y] of [
+      [30, 6],
+      [30, 54],
+      [6, 30],
+      [54, 30],
+    ] as const) {
+      const off = found.map((m) => Math.hypot(m.x - x / 1000 / PX, m.y - y / 1000 / PX))
+      expect(Math.min(...off)).toBeLessThanOrEqual(0.5)
+    }
+  })
+
   it('takes no plus sign of the art for a mark', () => {
     const plus = together(slab(30, 30, 12, 3), slab(30, 30, 3, 12))
     expect(settle([bare(plus, DPI, 60)]).facts[0]?.marks).toEqual([])
@@ -331,6 +355,18 @@ describe('prints that miss each other', () => {
     const outline = outside(slab(30, 30, 18, 18), slab(30, 30, 14, 14))
     const [covered] = exposures(setOf(square, hole, outline), undefined, 0.0003)
     expect(covered?.cloth).toBeLessThan(0.05)
+  })
+
+  it('shows a choked base where it is missed by more than the choke, all round', () => {
+    const set = setOf(grown(square, -0.2), square)
+    const at = (miss: number) => peeping(set, 0, [1], miss)
+    expect(at(0.0001)?.base).toBeLessThan(0.02)
+    expect(at(0.0004)?.base).toBeGreaterThan(0.95)
+    expect(px(at(0.0004)?.more)).toBeCloseTo(px(0.0002), -0.3)
+    expect(at(0.0001)?.more).toBe(0)
+    // 4 x 16 mm of edge, less the corners.
+    expect((at(0.0001)?.edge ?? 0) * 1000).toBeCloseTo(64, -1)
+    expect(peeping(setOf(disc(12, 30, 3), disc(48, 30, 3)), 0, [1], 0.0002)).toBeUndefined()
   })
 
   it('opens a gap as wide as the push beyond the trap, on the side it is pushed from', () => {

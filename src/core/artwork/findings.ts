@@ -1,4 +1,5 @@
 import { because, q, type Reason, ruleTable } from '../advice'
+import type { Area } from '../quantity'
 import type { BaseFacts, FilmFacts } from './set'
 
 export const READING_RULES = ruleTable({
@@ -19,11 +20,11 @@ export const READING_RULES = ruleTable({
     source: 'geometry',
   },
   READ_RULING: {
-    says: '{ruling} at {angle}: what repeats in windows of the film, dots from {least} to {most}. Confidence {confidence}.',
+    says: '{ruling} at {angle} on {area} of the film: what repeats in windows of it, dots from {least} to {most}. Confidence {confidence}.',
     source: 'geometry',
   },
   READ_TRAP: {
-    says: '{least} on all but a twentieth of the shared edge, {median} on half of it, {most} at the most; read to about half a pixel.',
+    says: '{least} on all but a twentieth of the shared edge, {median} on half of it, {most} at the most; {area} are printed by both. Read to about half a pixel.',
     source: 'geometry',
   },
   READ_APART: { says: '{gap}: the nearest the two come over a millimetre of edge.', source: 'geometry' },
@@ -34,6 +35,14 @@ export const READING_RULES = ruleTable({
   },
   READ_EXPOSED: {
     says: 'With a miss of {tolerance}, {cloth} of the shared edge can show cloth and {base} can show base; {more} more trap would close it.',
+    source: 'geometry',
+  },
+  READ_PEEPING: {
+    says: 'Where a colour misses the base by {tolerance}, base shows on {base} of the edge; {more} more choke would hide it on all but a twentieth.',
+    source: 'geometry',
+  },
+  READ_OVERLAP: {
+    says: '{area} are printed by both, with no edge in common that a trap could hold.',
     source: 'geometry',
   },
   MARKS_NONE: {
@@ -106,12 +115,12 @@ const MANY_SPECKS = 20
 /** Smaller areas are the rim of pixels. */
 const AREA = 0.5e-6
 /** From a square centimetre on, areas are told in those. */
-const LARGE = 1e-4
+export const areaKind = (area: Area): 'area' | 'fineArea' => (area > 1e-4 ? 'area' : 'fineArea')
 
 /** What of a base is worth saying, worst first. */
 export function baseFindings(base: BaseFacts): readonly Reason[] {
   const say = (rule: 'BASE_OPEN' | 'BASE_PEEPS' | 'BASE_BARE' | 'BASE_NEEDLESS', area: number) =>
-    area > AREA ? [because(READING_RULES, rule, { area: q(area > LARGE ? 'area' : 'fineArea', area) })] : []
+    area > AREA ? [because(READING_RULES, rule, { area: q(areaKind(area), area) })] : []
   return [
     ...say('BASE_OPEN', base.uncovered.area),
     ...say('BASE_PEEPS', base.peep.area),

@@ -1,6 +1,6 @@
 import type { Angle, Area, Length, Share } from '../quantity'
 import { agree, artBox } from './agreement'
-import { type BaseCheck, checkBase, type Spot } from './base'
+import { type BaseCheck, checkBase, type Peeping, peepingOf, type Spot } from './base'
 import { type Art, cutArt, type Film } from './film'
 import type { HalftoneScreen } from './halftone'
 import type { Spread } from './histogram'
@@ -265,6 +265,25 @@ export function exposures(
       ? [{ a, b, cloth: e.cloth, base: e.base, edge: e.edge * px, trap: e.trap * px, more: e.more * px }]
       : []
   })
+}
+
+export type PeepingFacts = InMetres<Pick<Peeping, 'edge' | 'more'>> & Pick<Peeping, 'base'>
+
+/** What of a base would show beside the colours that need it, if their prints missed it by up to `tolerance`. */
+export function peeping(
+  set: FilmSet,
+  base: number,
+  needing: readonly number[],
+  tolerance: Length,
+): PeepingFacts | undefined {
+  const white = art(set, base)
+  const px = 0.0254 / white.film.dpi
+  const found = peepingOf(
+    white,
+    needing.map((i) => art(set, i)),
+    tolerance / px,
+  )
+  return found && { base: found.base, edge: found.edge * px, more: found.more * px }
 }
 
 export interface OpenedFacts extends InMetres<Opened> {

@@ -75,6 +75,10 @@ describe('the list of the screen room', () => {
     expect(lines.map((l) => l.key)).toEqual(['O-1.P1.I1', 'O-1.P1.I2', 'O-2.P1.I1'])
     expect(new Set(lines.map((l) => l.frame?.id)).size).toBe(3)
     expect(lines.every((l) => l.next === 'coat')).toBe(true)
+    // The later one has a frame, and is told why it is not the one it would have taken alone.
+    const rules = lines.map((l) => l.frameWhy.map((r) => r.rule))
+    expect(rules[0]).toEqual(['TENSION_BEST'])
+    expect(rules[2]).toEqual(['FRAME_GIVEN', 'TENSION_BEST'])
   })
   it('promises no frame twice: the later job is told who has them', () => {
     const lines = roomLines([later, early], shop(frames(2)))

@@ -114,19 +114,20 @@ export function roomLines(jobs: readonly ScreenJob[], shop: Shop): readonly Room
   const lines = starts.flatMap(({ job, press }) => {
     const screens = job.screens.filter((s) => !seen.has(keyOf(job, s.hitId)))
     for (const s of screens) seen.add(keyOf(job, s.hitId))
-    const left = shop.frames.filter((f) => !given.has(f.id))
+    const earlier = new Map(given)
+    const left = shop.frames.filter((f) => !earlier.has(f.id))
     const { frames, reasons } = allocateFrames({ ...shop, frames: left }, job, screens)
     for (const f of frames) if (f) given.set(f.id, job.words)
     return screens.map((screen, i) => {
       const frame = frames[i]
-      const why = frame ? reasons : [...promised(screen.mesh, given, shop), ...reasons]
+      const why = [...promised(screen.mesh, earlier, shop), ...reasons]
       return lineOf(job, screen, frame, why, press, shop)
     })
   })
   return lines.sort((a, b) => (a.latest ?? Number.POSITIVE_INFINITY) - (b.latest ?? Number.POSITIVE_INFINITY))
 }
 
-/** To whom the frames of a mesh went. */
+/** To whom the frames of a mesh went before. */
 function promised(mesh: MeshCount, given: ReadonlyMap<string, string>, shop: Shop): readonly Reason[] {
   const of = shop.frames.filter((f) => Math.abs(f.mesh - mesh) < 1)
   const jobs = [...new Set(of.flatMap((f) => given.get(f.id) ?? []))]

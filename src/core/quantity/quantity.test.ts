@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import {
   KINDS,
   type Kind,
+  otherUnit,
   parseClock,
   parseQuantity,
   shownUnit,
@@ -34,6 +35,11 @@ describe('units against NIST SP 811, appendix B', () => {
 
   it('1 T/cm is 2.54 tpi (geometry)', () => {
     expect(si('meshCount', '100 T') / si('meshCount', '1 tpi')).toBeCloseTo(254, 9)
+    expect(otherUnit('meshCount', 9000, 'metric')).toEqual({ number: '229', unit: 'tpi' })
+    expect(otherUnit('meshCount', 9000, 'inch')).toEqual({ number: '90', unit: 'T/cm' })
+    // 50.8 lpi are 20 lines to the centimetre; printers of both systems say lpi.
+    for (const system of ['metric', 'inch'] as const)
+      expect(otherUnit('ruling', 2000, system)).toEqual({ number: '20', unit: 'l/cm' })
   })
 })
 

@@ -111,6 +111,16 @@ export function showQuantity(kind: Kind, value: number, system: System): Shown {
   return { number: unit.symbol === 'in' ? inches(x) : round(x, unit.digits), unit: unit.symbol }
 }
 
+/**
+ * The same in the unit that `showQuantity` does not choose, of the two that a kind has.
+ *
+ * @example otherUnit('meshCount', 9000, 'metric') // { number: '229', unit: 'tpi' }
+ */
+export function otherUnit(kind: 'meshCount' | 'ruling', value: number, system: System): Shown {
+  const unit = KINDS[kind].units[1 - KINDS[kind].shown[system]] ?? shownUnit(kind, system)
+  return { number: round(value / unit.factor, unit.digits), unit: unit.symbol }
+}
+
 /** `showQuantity` as one string; the percent and degree signs stand close, other units after a space. */
 export function writeQuantity(kind: Kind, value: number, system: System): string {
   const { number, unit } = showQuantity(kind, value, system)

@@ -35,7 +35,7 @@ describe.each(ALL)('films of %s', (print, films) => {
 
 describe('a halftone', () => {
   const tinted = (tint: number, degrees = 22.5) =>
-    screened({ width: 30, height: 30, dpi: 300, lpi: 50, degrees, tint: () => tint })
+    screened({ width: 30, height: 30, dpi: 300, lpi: 50, degrees, tint: () => tint, coarse: 1, marks: [] })
   const share = ({ grey }: { readonly grey: Uint8Array }) =>
     grey.reduce((n, v) => n + (v === 0 ? 1 : 0), 0) / grey.length
 

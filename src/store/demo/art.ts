@@ -10,8 +10,11 @@ export interface Halftone {
   readonly dpi: number
   readonly lpi: number
   readonly degrees: number
-  /** Ink wanted at a place, 0..1. */
+  /** Ink wanted at a place, 0..1; looked at once for every `coarse` pixels across and down. */
   readonly tint: (x: number, y: number) => number
+  readonly coarse: number
+  /** Middles of registration marks. */
+  readonly marks: readonly (readonly [number, number])[]
 }
 
 /** The sheet all demo films are on, and the middle of the art. */
@@ -135,57 +138,154 @@ function moth(): readonly DemoFilm[] {
   ]
 }
 
-/** Darkening toward the rim of an ellipse; 0 outside. */
-const blob = (x: number, y: number, cx: number, cy: number, rx: number, ry: number) =>
-  Math.max(0, 1 - ((x - cx) / rx) ** 2 - ((y - cy) / ry) ** 2)
+/** From 0 to 1 between two values, softly. */
+const ramp = (from: number, to: number, x: number) => {
+  const t = Math.min(1, Math.max(0, (x - from) / (to - from)))
+  return t * t * (3 - 2 * t)
+}
 
-/** A seabird over water in soft tones. */
+/** A limb from one point to another that tapers: the distance to its edge, negative inside, and how far along it. */
+const limb = (x: number, y: number, [ax, ay, ra]: Knot, [bx, by, rb]: Knot) => {
+  const [dx, dy] = [bx - ax, by - ay]
+  const along = Math.min(1, Math.max(0, ((x - ax) * dx + (y - ay) * dy) / (dx * dx + dy * dy)))
+  return { d: Math.hypot(x - ax - along * dx, y - ay - along * dy) - ra - along * (rb - ra), along }
+}
+type Knot = readonly [x: number, y: number, r: number]
+
+/** Shoulder, wrist and tip of each wing; the near one is drawn over the body. */
+const NEAR: readonly [Knot, Knot, Knot] = [
+  [-2, -8, 19],
+  [-42, -72, 15],
+  [-112, -98, 1.5],
+]
+const FAR: readonly [Knot, Knot, Knot] = [
+  [10, -10, 15],
+  [58, -74, 11],
+  [116, -84, 1.5],
+]
+
+/** How dark and how much in shade. */
+type Plumage = readonly [dark: number, shade: number]
+
+/** Plumage at a place on the bird, what lies in front first; undefined beside it. */
+function onBird(x: number, y: number): Plumage | undefined {
+  if (x < -118 || x > 118 || y < -118 || y > 45) return undefined
+  /** Where on a wing a place lies: none beside it, 0 on the arm, rising to 1 at the tip. */
+  const wing = ([shoulder, wrist, tip]: typeof NEAR) => {
+    const hand = limb(x, y, wrist, tip)
+    if (hand.d < 0 && hand.along > 0) return hand.along
+    return limb(x, y, shoulder, wrist).d < 0 ? 0 : undefined
+  }
+  const near = wing(NEAR)
+  if (near !== undefined) return [ramp(0.3, 0.75, near), 0.28 + 0.3 * ramp(-60, -8, y)]
+  if (Math.hypot(x - 54, y + 20) < 14)
+    return [Math.hypot(x - 59, y + 24) < 2.4 ? 1 : 0, 0.5 * ramp(-20, -4, y)]
+  if (limb(x, y, [40, -14, 15], [-34, 12, 13]).d < 0 || limb(x, y, [-34, 12, 13], [-72, 28, 3]).d < 0)
+    return [0, 0.75 * ramp(-12, 26, y)]
+  const far = wing(FAR)
+  return far === undefined ? undefined : [ramp(0.3, 0.75, far), 0.55]
+}
+
+const bill = (x: number, y: number) =>
+  x > 64 && x < 90 && Math.abs(y + 17 - (x - 64) * 0.12) < (90 - x) * 0.17
+
+/** A seabird gliding over an evening sea in soft tones, in an oval of 290 x 350 mm. */
 function seabird(): readonly DemoFilm[] {
-  const body = (x: number, y: number) => blob(x, y, -5, 20, 95, 62)
-  const head = (x: number, y: number) => blob(x, y, 78, -48, 34, 30)
-  const wing = (x: number, y: number) => blob(x, y, -45, -30, 75, 105)
-  const sea = (x: number, y: number) =>
-    y > 60 ? Math.min(1, ((y - 60) / 110) * (0.75 + 0.25 * Math.sin(x / 9 + y / 5))) : 0
-  const bird = (x: number, y: number) => Math.max(body(x, y), head(x, y), wing(x, y))
-  const clip = (f: (x: number, y: number) => number) => (x: number, y: number) =>
-    Math.abs(x) > 145 || Math.abs(y) > 175 ? 0 : Math.min(0.95, Math.max(0, f(x, y)))
-  const tones: readonly [string, string, (x: number, y: number) => number][] = [
-    ['base', 'seabird base.png', (x, y) => Math.max(bird(x, y) > 0.02 ? 0.85 : 0, sea(x, y) * 0.8)],
-    ['I1', 'seabird harbour-white.png', (x, y) => Math.max(body(x, y), head(x, y)) ** 2],
+  const HORIZON = 62
+  const SUN = { x: -52, y: 40, r: 27 }
+  /** 1 inside the oval, less by `inset` millimetres. */
+  const oval = (x: number, y: number, inset = 0) =>
+    (x / (145 - inset)) ** 2 + (y / (175 - inset)) ** 2 < 1 ? 1 : 0
+  const up = (y: number) => (HORIZON - y) / (HORIZON + 175)
+  const wave = (x: number, y: number) =>
+    0.5 + 0.5 * Math.sin(y * (0.62 - y / 700) + 1.8 * Math.sin(x / 31 + y / 17))
+  const glitter = (x: number, y: number) =>
+    Math.exp(-(((x - SUN.x) / (16 + 0.35 * (y - HORIZON))) ** 2)) * ramp(0.45, 0.7, wave(x, y))
+  const sun = (x: number, y: number) => (Math.hypot(x - SUN.x, y - SUN.y) < SUN.r ? 1 : 0)
+  const glow = (x: number, y: number) => Math.exp(-Math.hypot(x - SUN.x, y - SUN.y) / 70)
+  type Tone = (x: number, y: number) => number
+  /** What the sky, the sea and the bird ask of an ink. */
+  const tone =
+    (sky: Tone, sea: Tone, bird: (dark: number, shade: number) => number, beak: number): Tone =>
+    (x, y) => {
+      if (!oval(x, y)) return 0
+      const part = onBird(x, y)
+      if (part) return bird(...part)
+      if (bill(x, y)) return beak
+      return y < HORIZON ? sky(x, y) : sea(x, y)
+    }
+  const black = tone(
+    (_, y) => 0.3 * ramp(0.75, 1, up(y)),
+    (x, y) => 0.5 * (1 - wave(x, y)) * ramp(HORIZON, 175, y),
+    (dark, shade) => 0.95 * dark + 0.12 * shade * (1 - dark),
+    0,
+  )
+  const tones: readonly [string, string, Tone][] = [
+    [
+      'base',
+      'seabird base.png',
+      (x, y) => {
+        const over = black(x, y)
+        return over > 0.9 ? 0 : oval(x, y, 0.4) * (0.92 - over)
+      },
+    ],
+    [
+      'I1',
+      'seabird harbour-white.png',
+      tone(
+        (x, y) => 0.55 * sun(x, y),
+        (x, y) => 0.5 * glitter(x, y),
+        (dark, shade) => Math.max(0, 0.95 - 0.85 * shade) * (1 - dark),
+        0,
+      ),
+    ],
     [
       'I2',
       'seabird lamp-yellow.png',
-      (x, y) => blob(x, y, 112, -44, 22, 9) + 0.35 * body(x, y) * (y > 30 ? 1 : 0),
+      tone(
+        (x, y) => Math.max(0.95 * sun(x, y), 0.9 * (1 - ramp(0, 0.55, up(y)))),
+        (x, y) => 0.85 * glitter(x, y),
+        (dark) => 0.06 * (1 - dark),
+        0.95,
+      ),
     ],
-    ['I3', 'seabird signal-orange.png', (x, y) => blob(x, y, 112, -40, 20, 6) + 0.3 * sea(x, y)],
-    ['I4', 'seabird sky-blue.png', (x, y) => 0.8 * sea(x, y) + 0.35 * wing(x, y)],
     [
-      'I5',
-      'seabird coal-black.png',
-      (x, y) => blob(x, y, 84, -52, 4, 4) * 2 + wing(x, y) * (x < -60 ? 0.9 : 0.15),
+      'I3',
+      'seabird signal-orange.png',
+      tone(
+        (x, y) =>
+          (1 - sun(x, y)) *
+          Math.min(0.9, 0.7 * Math.exp(-(((up(y) - 0.38) / 0.22) ** 2)) + 0.45 * glow(x, y)),
+        (x, y) => 0.4 * glitter(x, y) * ramp(HORIZON, 120, y),
+        () => 0,
+        0.35,
+      ),
     ],
+    [
+      'I4',
+      'seabird sky-blue.png',
+      tone(
+        (_, y) => 0.85 * ramp(0.42, 0.95, up(y)),
+        (x, y) => (0.92 - 0.5 * wave(x, y)) * (1 - glitter(x, y)),
+        (dark, shade) => 0.62 * shade * (1 - dark),
+        0,
+      ),
+    ],
+    ['I5', 'seabird coal-black.png', black],
   ]
   return tones.map(([ink, name, tint]) => ({
     ink,
     name,
-    halftone: { ...SHEET, dpi: 240, lpi: 50, degrees: 22.5, tint: withMarks(clip(tint), 290, 350) },
+    halftone: {
+      ...SHEET,
+      dpi: 240,
+      lpi: 50,
+      degrees: 22.5,
+      tint: (x, y) => tint(x - MIDDLE.x, y - MIDDLE.y),
+      coarse: 3,
+      marks: marks(290, 350),
+    },
   }))
-}
-
-/** Tints about the middle of the art, with the marks of the sheet as full ink. */
-const withMarks = (tint: (x: number, y: number) => number, width: number, height: number) => {
-  const places = marks(width, height)
-  return (x: number, y: number) => {
-    const own = tint(x - MIDDLE.x, y - MIDDLE.y)
-    if (own > 0) return own
-    const marked = places.some(([mx, my]) => {
-      const dx = Math.abs(x - mx)
-      const dy = Math.abs(y - my)
-      if (dx > 5 || dy > 5) return false
-      return dx < 0.15 || dy < 0.15 || Math.abs(Math.hypot(dx, dy) - 3) < 0.15
-    })
-    return marked ? 1 : 0
-  }
 }
 
 const letters = (): readonly DemoFilm[] => [
@@ -210,7 +310,7 @@ export const DEMO_ART: Readonly<Record<string, () => readonly DemoFilm[]>> = {
 }
 
 /** A halftone's grey values, 0 is ink: round dots that grow with the tint, rows turned by an angle. */
-export function screened({ width, height, dpi, lpi, degrees, tint }: Halftone) {
+export function screened({ width, height, dpi, lpi, degrees, tint, coarse, marks: places }: Halftone) {
   const px = 25.4 / dpi
   const w = Math.round(width / px)
   const h = Math.round(height / px)
@@ -218,15 +318,28 @@ export function screened({ width, height, dpi, lpi, degrees, tint }: Halftone) {
   const turn = (2 * Math.PI * lpi) / 25.4
   const c = Math.cos((degrees * Math.PI) / 180) * turn
   const s = Math.sin((degrees * Math.PI) / 180) * turn
-  for (let j = 0; j < h; j++)
-    for (let i = 0; i < w; i++) {
-      const x = (i + 0.5) * px
-      const y = (j + 0.5) * px
-      const ink = tint(x, y)
-      if (ink <= 0) continue
-      // A hill over each dot; its height is spread so that as much of it lies above the tint as the tint says.
-      const hill = (Math.cos(c * x - s * y) + Math.cos(s * x + c * y)) / 4 + 0.5
-      if (ink >= 1 || hill > 1 - ink) grey[j * w + i] = 0
+  /** Inks the pixels of a square where a hill over each dot is higher than the tint leaves clear. */
+  const square = (left: number, top: number, ink: number) => {
+    for (let j = top; j < Math.min(h, top + coarse); j++)
+      for (let i = left; i < Math.min(w, left + coarse); i++) {
+        const x = (i + 0.5) * px
+        const y = (j + 0.5) * px
+        const hill = (Math.cos(c * x - s * y) + Math.cos(s * x + c * y)) / 4 + 0.5
+        if (ink >= 1 || hill > 1 - ink) grey[j * w + i] = 0
+      }
+  }
+  for (let j = 0; j < h; j += coarse)
+    for (let i = 0; i < w; i += coarse) {
+      const ink = tint((i + coarse / 2) * px, (j + coarse / 2) * px)
+      if (ink > 0) square(i, j, ink)
     }
+  for (const [mx, my] of places)
+    for (let j = Math.floor((my - 5) / px); j * px < my + 5; j++)
+      for (let i = Math.floor((mx - 5) / px); i * px < mx + 5; i++) {
+        const dx = Math.abs((i + 0.5) * px - mx)
+        const dy = Math.abs((j + 0.5) * px - my)
+        const hair = dx < 0.15 || dy < 0.15 || Math.abs(Math.hypot(dx, dy) - 3) < 0.15
+        if (dx <= 5 && dy <= 5 && hair) grey[j * w + i] = 0
+      }
   return { width: w, height: h, grey }
 }

@@ -145,8 +145,11 @@ function FrameRow({
   return (
     <tr>
       <td>
-        <Box fontSize="1.15rem" fontWeight="700" whiteSpace="nowrap">
+        <Box fontSize="1.15rem" fontWeight="700" whiteSpace="nowrap" lineHeight="1.2">
           {frame.id}
+        </Box>
+        <Box fontSize="0.82rem" color="soft" whiteSpace="nowrap">
+          <Measure kind="length" value={frame.width} /> × <Measure kind="length" value={frame.height} />
         </Box>
       </td>
       <td className="num">
@@ -175,7 +178,7 @@ function FrameRow({
             <SeverityMark severity={advice.severity} /> {tell(advice, units)}
           </>
         ) : (
-          <Box color="soft">{frame.state === 'clean' ? 'holds' : FRAME_STATES[frame.state]}</Box>
+          <Box color="soft">holds</Box>
         )}
       </td>
       <td>
@@ -187,7 +190,7 @@ function FrameRow({
             </Box>
           </Box>
         ) : (
-          <Box color="soft">nothing</Box>
+          <Box color="soft">nothing, {FRAME_STATES[frame.state].toLowerCase()}</Box>
         )}
       </td>
       <td>

@@ -2,23 +2,26 @@
 
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import NextLink from 'next/link'
+import { numberOf } from '@/core/advice'
 import type { HitPlan, RunPlan } from '@/core/plan'
 import { fabricOf, opening } from '@/core/screen'
 import { AdviceChoice, AdviceNumber } from '@/ui/AdviceValue'
 import { AskNumber, FactMeasure } from '@/ui/AskNumber'
 import { useDesk } from '@/ui/desk'
 import { FilmPositionDrawing } from '@/ui/FilmPositionDrawing'
-import { Measure } from '@/ui/Measure'
+import { InOtherUnit, Measure } from '@/ui/Measure'
 import { Figure, Headline, InkName } from '@/ui/parts'
 import { Section, Table, TextButton } from '@/ui/Section'
 import { useOrder } from '../orderContext'
 import type { PlanProps } from './planProps'
+import { useRoomFrames } from './useRoomFrames'
 
 const Link = chakra(NextLink)
 
 /** Stage 3: a screen for every colour, and where its film is taped. */
 export function ScreensStage({ plan }: PlanProps) {
   const screens = plan.hits.filter((h) => h.sameScreenAs === '')
+  const roomFrame = useRoomFrames(plan, useOrder().order.id)
   return (
     <>
       <Section
@@ -50,7 +53,7 @@ export function ScreensStage({ plan }: PlanProps) {
           </thead>
           <tbody>
             {screens.map((h) => (
-              <ScreenRow key={h.hit.id} plan={plan} hit={h} />
+              <ScreenRow key={h.hit.id} plan={plan} hit={h} room={roomFrame(h.hit.id)} />
             ))}
           </tbody>
         </Table>
@@ -63,10 +66,18 @@ export function ScreensStage({ plan }: PlanProps) {
   )
 }
 
-function ScreenRow({ plan, hit: h }: { readonly plan: RunPlan; readonly hit: HitPlan }) {
+interface RowProps {
+  readonly plan: RunPlan
+  readonly hit: HitPlan
+  /** What the screen room says, once it has answered. */
+  readonly room: ReturnType<ReturnType<typeof useRoomFrames>>
+}
+
+function ScreenRow({ plan, hit: h, room }: RowProps) {
   const { ask } = useDesk()
   const { shelf } = useOrder()
-  const fabric = fabricOf(shelf.shop.screens.fabrics, h.mesh.chosen ?? h.mesh.advised)
+  const frame = room ? room.frame : h.frame?.id
+  const fabric = fabricOf(shelf.shop.screens.fabrics, numberOf(h.mesh))
   return (
     <tr>
       <td>
@@ -74,6 +85,9 @@ function ScreenRow({ plan, hit: h }: { readonly plan: RunPlan; readonly hit: Hit
       </td>
       <td className="num">
         <AdviceNumber advice={h.mesh} size="1.35rem" />
+        <Box lineHeight="1.1">
+          <InOtherUnit kind="meshCount" value={numberOf(h.mesh)} />
+        </Box>
       </td>
       <td className="num">
         <AskNumber
@@ -87,9 +101,11 @@ function ScreenRow({ plan, hit: h }: { readonly plan: RunPlan; readonly hit: Hit
         <TextButton
           px="0"
           whiteSpace="nowrap"
-          onClick={() => ask({ kind: 'event', label: `Frame, ${h.hit.name}`, reasons: plan.frames })}
+          onClick={() =>
+            ask({ kind: 'event', label: `Frame, ${h.hit.name}`, reasons: room?.why ?? plan.frames })
+          }
         >
-          {h.frame ? h.frame.id : <strong>none left</strong>}
+          {frame ?? <strong>none left</strong>}
         </TextButton>
       </td>
       <td>

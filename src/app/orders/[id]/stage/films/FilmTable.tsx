@@ -13,7 +13,7 @@ import {
 import type { InkColour } from '@/core/order'
 import type { StoredFilm } from '@/store/films'
 import { AskNumber } from '@/ui/AskNumber'
-import { Measure } from '@/ui/Measure'
+import { InOtherUnit, Measure } from '@/ui/Measure'
 import { Table } from '@/ui/Section'
 import { Select } from '@/ui/Select'
 import { Swatch } from '@/ui/Swatch'
@@ -288,6 +288,7 @@ function Screens({ name, facts }: { readonly name: string; readonly facts: FilmF
             because(READING_RULES, 'READ_RULING', {
               ruling: q('ruling', h.ruling),
               angle: q('turn', h.angle),
+              area: q('area', h.area),
               least: q('share', h.tints[0]),
               most: q('share', h.tints[1]),
               confidence: q('share', h.confidence),
@@ -298,6 +299,9 @@ function Screens({ name, facts }: { readonly name: string; readonly facts: FilmF
         </AskNumber>
       </Big>{' '}
       <Measure kind="turn" value={h.angle} /> {h.shape === 'dots' ? '' : h.shape}
+      <Box>
+        <InOtherUnit kind="ruling" value={h.ruling} />
+      </Box>
     </Box>
   ))
 }

@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react'
-import { because, q, settled, tell } from '@/core/advice'
+import { because, q, tell } from '@/core/advice'
 import { baseFindings, filmFindings, READING_RULES } from '@/core/artwork'
 import type { InkColour } from '@/core/order'
 import type { Reading } from '@/store/films'
@@ -8,7 +8,7 @@ import { Measure } from '@/ui/Measure'
 import { TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { useSettings } from '@/ui/settings'
-import { useOrder } from '../../orderContext'
+import { useBase } from './useBase'
 import type { FilmsDesk } from './useFilms'
 import { useMeasure } from './useMeasure'
 
@@ -21,21 +21,9 @@ interface Props {
 
 /** What is wrong with the films, or worth knowing, before a screen is burnt. */
 export function Findings({ desk, inks, reading, onSpot }: Props) {
-  const { plan } = useOrder()
   const { units } = useSettings()
   const films = desk.table?.films.filter((f) => reading.films.includes(f.id)) ?? []
-  const at = (ink: string) => films.findIndex((f) => f.ink === ink)
-  const base = at('base')
-  const needing = inks.filter((i) => {
-    const own = plan?.colours.find((c) => c.inkId === i.id)
-    return !own || settled(own.base) !== 'none'
-  })
-  const numbers = (list: readonly InkColour[]) => list.map((i) => at(i.id)).filter((n) => n >= 0)
-  const question =
-    base < 0
-      ? undefined
-      : { base, needing: numbers(needing), others: numbers(inks.filter((i) => !needing.includes(i))) }
-  const under = useMeasure(desk.base, desk.table?.set.key ?? '', question)?.base
+  const under = useMeasure(desk.base, desk.table?.set.key ?? '', useBase(films, inks))?.base
   const found = [
     ...filmFindings(
       reading.facts,

@@ -202,12 +202,12 @@ function draw(
   context.imageSmoothingEnabled = view.scale < 2
   const level = Math.min(SMALLEST, Math.max(0, Math.floor(-Math.log2(view.scale))))
   const side = PIECE * 2 ** level
-  // Pushed films reach in from a little outside.
-  const margin = 20 / view.scale
-  const first = (middle: number, half: number) => Math.max(0, Math.floor((middle - half - margin) / side))
-  const last = (middle: number, half: number, most: number) =>
-    Math.min(Math.ceil(most / side) - 1, Math.floor((middle + half + margin) / side))
   const [halfX, halfY] = [width / 2 / view.scale, HEIGHT / 2 / view.scale]
+  /** Numbers of the tiles seen, first and last, about the pixel of a film that lies in the middle of the table. */
+  const seen = (middle: number, half: number, most: number) => [
+    Math.max(0, Math.floor((middle - half) / side)),
+    Math.min(Math.ceil(most / side) - 1, Math.floor((middle + half) / side)),
+  ]
   for (const { id, hex, clear, push } of laid) {
     context.setTransform(
       view.scale,
@@ -221,8 +221,12 @@ function draw(
     context.rotate(push.rotation)
     context.translate(-set.width / 2, -set.height / 2)
     context.globalCompositeOperation = clear ? 'multiply' : 'source-over'
-    for (let y = first(view.y, halfY); y <= last(view.y, halfY, set.height); y++)
-      for (let x = first(view.x, halfX); x <= last(view.x, halfX, set.width); x++) {
+    // What a turn brings in from outside.
+    const turned = Math.abs(Math.sin(push.rotation)) * (set.width + set.height)
+    const [left = 0, right = -1] = seen(view.x - push.dx / px, halfX + turned, set.width)
+    const [top = 0, bottom = -1] = seen(view.y - push.dy / px, halfY + turned, set.height)
+    for (let y = top; y <= bottom; y++)
+      for (let x = left; x <= right; x++) {
         const tile = tiles.get(id, level, x, y, hex)
         if (tile) context.drawImage(tile, x * side, y * side, side, side)
       }

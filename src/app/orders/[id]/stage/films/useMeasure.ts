@@ -1,9 +1,10 @@
 import { useEffect, useState } from 'react'
-import type { BaseFacts, ExposureFacts, OpenedFacts } from '@/core/artwork'
+import type { BaseFacts, ExposureFacts, OpenedFacts, PeepingFacts } from '@/core/artwork'
 
 export interface Measured {
   readonly opened: readonly OpenedFacts[]
   readonly exposed: readonly ExposureFacts[]
+  readonly peeping?: PeepingFacts
   readonly base?: BaseFacts
 }
 

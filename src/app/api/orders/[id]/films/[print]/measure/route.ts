@@ -23,7 +23,10 @@ const asked = object({
   others: array(film).default(undefined),
 })
 
-/** Measures what opens when films are pushed, what a miss would show, and what the base does under its colours. */
+/**
+ * Measures what opens when films are pushed by `pushes`, what a miss of `tolerance` would show between colours and beside the
+ * base of those `needing` it, and, with `others` named too, what the base does under its colours.
+ */
 export async function POST(request: Request, { params }: Context): Promise<Response> {
   return write(request, async () => {
     const { id, print } = await params
@@ -31,11 +34,13 @@ export async function POST(request: Request, { params }: Context): Promise<Respo
     const question = await brought(request, asked)
     if (question instanceof Response) return question
     const { pushes, tolerance, base, needing, others } = question
-    const [opened, exposed, under] = await inDarkroom(async (api) => [
-      pushes ? await api.pushed(set, pushes) : [],
-      tolerance === undefined ? [] : await api.exposed(set, base, tolerance),
-      base !== undefined && needing ? await api.base(set, base, needing, others ?? []) : undefined,
-    ])
-    return json({ opened, exposed, base: under })
+    const under = base !== undefined && needing ? ([base, needing] as const) : undefined
+    const measured = await inDarkroom(async (api) => ({
+      opened: pushes ? await api.pushed(set, pushes) : [],
+      exposed: tolerance === undefined ? [] : await api.exposed(set, base, tolerance),
+      peeping: under && tolerance !== undefined ? await api.peeping(set, ...under, tolerance) : undefined,
+      base: under && others ? await api.base(set, ...under, others) : undefined,
+    }))
+    return json(measured)
   })
 }
