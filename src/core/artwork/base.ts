@@ -1,5 +1,5 @@
 import { CELL } from './coarse'
-import { distancesOf } from './distance'
+import { type Distances, distancesOf } from './distance'
 import type { Art } from './film'
 import { type Spread, Widths } from './histogram'
 import { eachEdge } from './pairs'
@@ -79,11 +79,14 @@ const found = (plane: Plane) => ({
   places: worst(plane),
 })
 
-/** Ink of one plane that lies farther than `px` from the other's. */
-function farFrom(plane: Plane, other: Plane, px: number): { readonly near: Plane; readonly far: Plane } {
+/** Ink of a plane within `px` of another one's, and beyond. */
+function farFrom(
+  plane: Plane,
+  { plane: other, away, nearest }: Distances,
+  px: number,
+): { readonly near: Plane; readonly far: Plane } {
   const near = emptyPlane(plane.width, plane.height)
   const far = emptyPlane(plane.width, plane.height)
-  const distances = distancesOf(other, tileCounts(other))
   const columns = (plane.tilesX * TILE) / CELL
   for (let y = 0; y < plane.height; y++)
     for (let w = 0; w < plane.stride; w++) {
@@ -93,9 +96,9 @@ function farFrom(plane: Plane, other: Plane, px: number): { readonly near: Plane
       let close = 0
       eachBit(word, (b) => {
         const x = w * 32 + b
-        const cells = distances.away[Math.floor(y / CELL) * columns + Math.floor(x / CELL)] as number
+        const cells = away[Math.floor(y / CELL) * columns + Math.floor(x / CELL)] as number
         if ((cells - 2) * CELL > px) return
-        const d = bitAt(other, x, y) ? 0 : distances.nearest(x, y)?.d
+        const d = bitAt(other, x, y) ? 0 : nearest(x, y)?.d
         if (d !== undefined && d - 1 <= px) close |= 1 << b
       })
       near.bits[at] = close
@@ -162,9 +165,9 @@ export function checkBase(base: Art, needing: readonly Art[], others: readonly A
     w,
     (i) => (w.bits[i] as number) & (other.bits[i] as number) & ~(union.bits[i] as number),
   )
-  const rim = farFrom(bare, all, RIM_MM * mm)
+  const rim = farFrom(bare, distancesOf(all, tileCounts(all)), RIM_MM * mm)
   return {
-    uncovered: found(farFrom(open, w, TOLERANCE_MM * mm).far),
+    uncovered: found(farFrom(open, base.distances, TOLERANCE_MM * mm).far),
     peep: found(rim.near),
     bare: found(rim.far),
     needless: found(needless),

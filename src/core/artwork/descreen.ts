@@ -1,63 +1,71 @@
 import { copyPlane, type Plane, TILE } from './plane'
 
-/** Words and rows of surroundings that a closing of at most 64 pixels can reach. */
-const AROUND_WORDS = 2
-const AROUND = 64
-const ROWS = TILE + 2 * AROUND
-const COLS = TILE / 32 + 2 * AROUND_WORDS
+/** Widest closing in pixels. */
+const WIDEST = 64
 
-type Patch = Uint32Array
+/** A tile with what lies round it. */
+interface Patch {
+  readonly bits: Uint32Array
+  readonly rows: number
+  /** Words in a row. */
+  readonly cols: number
+}
 
-/** Moves a patch's bits by `n` pixels to the right, or to the left when negative; what comes in is 0. */
-function shifted(row: Uint32Array, from: number, n: number, out: Uint32Array): void {
+/** Room for a tile and all that a closing by `k` can reach. */
+function patchFor(k: number): Patch {
+  const rows = TILE + 2 * k
+  const cols = TILE / 32 + 2 * Math.ceil(k / 32)
+  return { bits: new Uint32Array(rows * cols), rows, cols }
+}
+
+/** Each pixel becomes ink when the one `n` to its left is, or for a negative `n` the one to its right. */
+function smear({ bits, cols }: Patch, from: number, n: number): void {
   const whole = Math.trunc(Math.abs(n) / 32)
   const part = Math.abs(n) % 32
-  for (let c = 0; c < COLS; c++) {
+  // Begun at the end that no later word looks at.
+  for (let i = 0; i < cols; i++) {
+    const c = n > 0 ? cols - 1 - i : i
     const at = n > 0 ? c - whole : c + whole
     const beyond = n > 0 ? at - 1 : at + 1
-    const own = at >= 0 && at < COLS ? (row[from + at] as number) : 0
-    const other = beyond >= 0 && beyond < COLS ? (row[from + beyond] as number) : 0
-    out[c] =
-      part === 0
-        ? own
-        : n > 0
-          ? (own << part) | (other >>> (32 - part))
-          : (own >>> part) | (other << (32 - part))
+    const own = at >= 0 && at < cols ? (bits[from + at] as number) : 0
+    const other = part !== 0 && beyond >= 0 && beyond < cols ? (bits[from + beyond] as number) : 0
+    const moved = n > 0 ? (own << part) | (other >>> (32 - part)) : (own >>> part) | (other << (32 - part))
+    bits[from + c] = (bits[from + c] as number) | (part === 0 ? own : moved)
   }
 }
 
 /** Each pixel becomes ink when any of the `k` to its one side are, done in doublings. */
 function spreadRows(p: Patch, k: number, direction: 1 | -1): void {
-  const line = new Uint32Array(COLS)
-  for (let y = 0; y < ROWS; y++) {
-    const from = y * COLS
+  for (let y = 0; y < p.rows; y++)
     for (let done = 1; done < k; ) {
       const step = Math.min(done, k - done)
-      shifted(p, from, direction * step, line)
-      for (let c = 0; c < COLS; c++) p[from + c] = (p[from + c] as number) | (line[c] as number)
+      smear(p, y * p.cols, direction * step)
       done += step
     }
-  }
 }
 
-function spreadColumns(p: Patch, k: number, direction: 1 | -1): void {
+function spreadColumns({ bits, cols }: Patch, k: number, direction: 1 | -1): void {
   for (let done = 1; done < k; ) {
-    const step = Math.min(done, k - done) * COLS
+    const step = Math.min(done, k - done) * cols
     if (direction > 0)
-      for (let i = p.length - 1; i >= step; i--) p[i] = (p[i] as number) | (p[i - step] as number)
-    else for (let i = 0; i < p.length - step; i++) p[i] = (p[i] as number) | (p[i + step] as number)
-    done += step / COLS
+      for (let i = bits.length - 1; i >= step; i--) bits[i] = (bits[i] as number) | (bits[i - step] as number)
+    else
+      for (let i = 0; i < bits.length - step; i++) bits[i] = (bits[i] as number) | (bits[i + step] as number)
+    done += step / cols
   }
 }
 
 /** Closes a patch by a square of side `k`: gaps narrower than it fill, outer edges stay where they are. */
 function close(p: Patch, k: number): void {
+  const turn = () => {
+    for (let i = 0; i < p.bits.length; i++) p.bits[i] = ~(p.bits[i] as number)
+  }
   spreadRows(p, k, 1)
   spreadColumns(p, k, 1)
-  for (let i = 0; i < p.length; i++) p[i] = ~(p[i] as number)
+  turn()
   spreadRows(p, k, -1)
   spreadColumns(p, k, -1)
-  for (let i = 0; i < p.length; i++) p[i] = ~(p[i] as number)
+  turn()
 }
 
 /**
@@ -67,23 +75,29 @@ function close(p: Patch, k: number): void {
  */
 export function descreen(plane: Plane, side: (tile: number) => number): Plane {
   const out = copyPlane(plane)
-  const patch = new Uint32Array(ROWS * COLS)
+  const patches = new Map<number, Patch>()
   for (let ty = 0; ty < plane.tilesY; ty++)
     for (let tx = 0; tx < plane.tilesX; tx++) {
-      const k = Math.min(AROUND, Math.ceil(side(ty * plane.tilesX + tx)))
+      const k = Math.min(WIDEST, Math.ceil(side(ty * plane.tilesX + tx)))
       if (k < 2) continue
-      for (let y = 0; y < ROWS; y++)
-        for (let c = 0; c < COLS; c++) {
-          const py = ty * TILE - AROUND + y
-          const pc = (tx * TILE) / 32 - AROUND_WORDS + c
+      const patch = patches.get(k) ?? patchFor(k)
+      patches.set(k, patch)
+      const { bits, rows, cols } = patch
+      const around = (cols - TILE / 32) / 2
+      const top = ty * TILE - k
+      const left = (tx * TILE) / 32 - around
+      for (let y = 0; y < rows; y++)
+        for (let c = 0; c < cols; c++) {
+          const py = top + y
+          const pc = left + c
           const inside = py >= 0 && py < plane.height && pc >= 0 && pc < plane.stride
-          patch[y * COLS + c] = inside ? (plane.bits[py * plane.stride + pc] as number) : 0
+          bits[y * cols + c] = inside ? (plane.bits[py * plane.stride + pc] as number) : 0
         }
       close(patch, k)
       for (let y = 0; y < TILE; y++)
         for (let c = 0; c < TILE / 32; c++) {
           const at = (ty * TILE + y) * out.stride + (tx * TILE) / 32 + c
-          out.bits[at] = patch[(y + AROUND) * COLS + c + AROUND_WORDS] as number
+          out.bits[at] = bits[(y + k) * cols + c + around] as number
         }
     }
   return out

@@ -25,31 +25,41 @@ export interface Distances {
   readonly nearest: (x: number, y: number) => Nearest | undefined
 }
 
+/** A row that no film reaches. */
+const FAR = 1e6
+/** Tiles are 2^6 pixels wide. */
+const SHIFT = Math.log2(TILE)
+
 /** For each pixel of a tile the signed steps along its column to the nearest pixel of the other kind. */
 function columnSteps(plane: Plane, tx: number, ty: number): Int8Array {
   const out = new Int8Array(TILE * TILE).fill(NONE)
   const words = TILE / 32
-  const last = new Int16Array(TILE)
+  /** Row in which each column changed last. */
+  const last = new Int32Array(TILE)
   const top = ty * TILE
   const word = (y: number, w: number) =>
     y < 0 || y >= plane.height ? 0 : (plane.bits[y * plane.stride + tx * words + w] as number)
   // Down the columns: how far above the last change lies; then up again.
   for (const direction of [1, -1] as const) {
-    last.fill(NONE)
+    last.fill(-direction * FAR)
     const start = direction > 0 ? top - REACH : top + TILE + REACH - 1
     for (let i = 1; i < TILE + REACH; i++) {
       const y = start + direction * i
       const row = y - top
       for (let w = 0; w < words; w++) {
-        const changed = word(y, w) ^ word(y - direction, w)
-        for (let b = 0; b < 32; b++) {
-          const x = w * 32 + b
-          const steps = (changed >>> b) & 1 ? 1 : (last[x] as number) + 1
-          last[x] = steps
-          if (row < 0 || row >= TILE || steps > REACH) continue
-          const at = row * TILE + x
-          if (steps < Math.abs(out[at] as number)) out[at] = -direction * steps
+        // Most words do not change from row to row.
+        let changed = word(y, w) ^ word(y - direction, w)
+        while (changed !== 0) {
+          const b = 31 - Math.clz32(changed & -changed)
+          last[w * 32 + b] = y
+          changed &= changed - 1
         }
+      }
+      if (row < 0 || row >= TILE) continue
+      for (let x = 0; x < TILE; x++) {
+        const steps = direction * (y - (last[x] as number)) + 1
+        const at = row * TILE + x
+        if (steps <= REACH && steps < Math.abs(out[at] as number)) out[at] = -direction * steps
       }
     }
   }
@@ -86,34 +96,34 @@ export function distancesOf(plane: Plane, counts: Uint16Array): Distances {
     tiles.set(at, made)
     return made
   }
+  let best = 0
+  let bx = 0
+  let by = 0
+  /** Looks for the nearest pixel of the other kind in the column `xx`. */
+  const look = (xx: number, x: number, y: number, own: number) => {
+    const dx = xx - x
+    let dy = 0
+    if (bitAt(plane, xx, y) === own) {
+      dy = tile(xx >> SHIFT, y >> SHIFT)[(y % TILE) * TILE + (xx % TILE)] as number
+      if (dy === NONE) return
+    }
+    const d = dx * dx + dy * dy
+    if (d >= best) return
+    best = d
+    bx = xx
+    by = y + dy
+  }
   const nearest = (x: number, y: number): Nearest | undefined => {
     if (!reach[Math.floor(y / TILE) * plane.tilesX + Math.floor(x / TILE)]) return undefined
     if (((away[Math.floor(y / CELL) * columns + Math.floor(x / CELL)] as number) - 2) * CELL > REACH)
       return undefined
     const own = bitAt(plane, x, y)
-    const ty = Math.floor(y / TILE)
-    const row = (y % TILE) * TILE
-    let best = REACH * REACH + 1
-    let bx = 0
-    let by = 0
-    const look = (xx: number) => {
-      const dx = xx - x
-      let dy = 0
-      if (bitAt(plane, xx, y) === own) {
-        dy = tile(Math.floor(xx / TILE), ty)[row + (xx % TILE)] as number
-        if (dy === NONE) return
-      }
-      const d = dx * dx + dy * dy
-      if (d >= best) return
-      best = d
-      bx = xx
-      by = y + dy
-    }
-    look(x)
+    best = REACH * REACH + 1
+    look(x, x, y, own)
     const most = Math.max(x, plane.width - 1 - x)
     for (let i = 1; i * i < best && i <= most; i++) {
-      if (x - i >= 0) look(x - i)
-      if (x + i < plane.width) look(x + i)
+      if (x - i >= 0) look(x - i, x, y, own)
+      if (x + i < plane.width) look(x + i, x, y, own)
     }
     return best > REACH * REACH ? undefined : { d: Math.sqrt(best), x: bx, y: by }
   }

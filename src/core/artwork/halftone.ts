@@ -3,7 +3,7 @@ import { median } from './histogram'
 import type { GreyImage } from './levels'
 import type { Packed } from './pack'
 import { FULL, type Plane, TILE } from './plane'
-import { powerAt, type Repeat, repeatAt, type Wave } from './spectrum'
+import { powerOver, type Repeat, repeatAt, type Wave } from './spectrum'
 
 /** One halftone screen found on a film. */
 export interface HalftoneScreen {
@@ -110,38 +110,35 @@ function wavesOf({ frequency, angle, lines }: Cluster): readonly Wave[] {
   return lines ? [wave] : [wave, { u: -wave.v, v: wave.u }]
 }
 
-/** Share of a tile's variation that each screen's waves explain. */
-function explained(
-  image: GreyImage,
-  table: Uint8Array,
-  tx: number,
-  ty: number,
-  screens: readonly (readonly Wave[])[],
-): readonly Share[] {
-  const w = Math.min(TILE, image.width - tx * TILE)
-  const h = Math.min(TILE, image.height - ty * TILE)
-  const n = w * h
-  const signal = new Float64Array(n)
-  let mean = 0
-  for (let y = 0; y < h; y++) {
-    const from = (ty * TILE + y) * image.width + tx * TILE
-    for (let x = 0; x < w; x++) {
-      const ink = table[image.grey[from + x] as number] as number
-      signal[y * w + x] = ink
-      mean += ink / n
+/** Gives the share of a tile's variation that each screen's waves explain. */
+function explainer(image: GreyImage, table: Uint8Array, screens: readonly (readonly Wave[])[]) {
+  const powers = (w: number, h: number) => screens.map((waves) => waves.map((wave) => powerOver(w, h, wave)))
+  const whole = powers(TILE, TILE)
+  const signal = new Float64Array(FULL)
+  return (tx: number, ty: number): readonly Share[] => {
+    const w = Math.min(TILE, image.width - tx * TILE)
+    const h = Math.min(TILE, image.height - ty * TILE)
+    const n = w * h
+    let sum = 0
+    for (let y = 0; y < h; y++) {
+      const from = (ty * TILE + y) * image.width + tx * TILE
+      for (let x = 0; x < w; x++) {
+        const ink = table[image.grey[from + x] as number] as number
+        signal[y * w + x] = ink
+        sum += ink
+      }
     }
+    const mean = sum / n
+    let variation = 0
+    for (let i = 0; i < n; i++) {
+      const off = (signal[i] as number) - mean
+      signal[i] = off
+      variation += off * off
+    }
+    if (variation === 0) return screens.map(() => 0)
+    const own = n === FULL ? whole : powers(w, h)
+    return own.map((waves) => waves.reduce((held, power) => held + (2 * power(signal)) / n, 0) / variation)
   }
-  let variation = 0
-  for (let i = 0; i < n; i++) {
-    const off = (signal[i] as number) - mean
-    signal[i] = off
-    variation += off * off
-  }
-  if (variation === 0) return screens.map(() => 0)
-  return screens.map((waves) => {
-    const held = waves.reduce((sum, wave) => sum + (2 * powerAt(signal, w, h, wave)) / n, 0)
-    return held / variation
-  })
 }
 
 const NONE = (tiles: number): Halftone => ({ screens: [], map: new Uint8Array(tiles) })
@@ -209,11 +206,11 @@ function tileMap(
   tilesX: number,
   tilesY: number,
 ): Uint8Array {
-  const waves = groups.map(wavesOf)
+  const explained = explainer(image, table, groups.map(wavesOf))
   const best = new Uint8Array(tilesX * tilesY)
   const shown = new Float64Array(tilesX * tilesY)
   for (const t of candidates)
-    explained(image, table, t % tilesX, Math.floor(t / tilesX), waves).forEach((share, i) => {
+    explained(t % tilesX, Math.floor(t / tilesX)).forEach((share, i) => {
       if (share <= (shown[t] as number)) return
       shown[t] = share
       best[t] = i + 1

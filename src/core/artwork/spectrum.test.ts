@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { inkTable } from './levels'
-import { phases, powerAt, repeatAt } from './spectrum'
+import { phases, powerOver, repeatAt } from './spectrum'
 
 const N = 64
 const TABLE = inkTable({ ink: 0, clear: 255, inverted: false })
@@ -63,8 +63,8 @@ describe('power at a frequency', () => {
   it('of a whole cosine is a quarter of the square of its sum (Fourier)', () => {
     const n = 32
     const { cos } = phases(4 / n, n)
-    expect(powerAt(cos, n, 1, { u: 4 / n, v: 0 })).toBeCloseTo((n / 2) ** 2, 6)
-    expect(powerAt(cos, n, 1, { u: 7 / n, v: 0 })).toBeCloseTo(0, 6)
+    expect(powerOver(n, 1, { u: 4 / n, v: 0 })(cos)).toBeCloseTo((n / 2) ** 2, 6)
+    expect(powerOver(n, 1, { u: 7 / n, v: 0 })(cos)).toBeCloseTo(0, 6)
   })
 
   it('does not change when the signal is shifted round (property)', () => {
@@ -74,7 +74,8 @@ describe('power at a frequency', () => {
         fc.nat(15),
         (list, by) => {
           const shifted = list.map((_, i) => list[(i + by) % 16] as number)
-          const at = (l: readonly number[]) => powerAt(Float64Array.from(l), 16, 1, { u: 3 / 16, v: 0 })
+          const power = powerOver(16, 1, { u: 3 / 16, v: 0 })
+          const at = (l: readonly number[]) => power(Float64Array.from(l))
           expect(at(shifted)).toBeCloseTo(at(list), 6)
         },
       ),

@@ -86,26 +86,28 @@ export function phases(
   return { cos, sin }
 }
 
-/** Power of a signal of `w` x `h` at any frequency, not only at whole bins. */
-export function powerAt(signal: Float64Array, w: number, h: number, { u, v }: Wave): number {
+/** Gives the power of signals of `w` x `h` at a frequency, which need not be a whole bin. */
+export function powerOver(w: number, h: number, { u, v }: Wave): (signal: Float64Array) => number {
   const across = phases(u, w)
   const down = phases(v, h)
-  let re = 0
-  let im = 0
-  for (let y = 0; y < h; y++) {
-    let rowRe = 0
-    let rowIm = 0
-    for (let x = 0; x < w; x++) {
-      const s = signal[y * w + x] as number
-      rowRe += s * (across.cos[x] as number)
-      rowIm -= s * (across.sin[x] as number)
+  return (signal) => {
+    let re = 0
+    let im = 0
+    for (let y = 0; y < h; y++) {
+      let rowRe = 0
+      let rowIm = 0
+      for (let x = 0; x < w; x++) {
+        const s = signal[y * w + x] as number
+        rowRe += s * (across.cos[x] as number)
+        rowIm -= s * (across.sin[x] as number)
+      }
+      const c = down.cos[y] as number
+      const q = -(down.sin[y] as number)
+      re += rowRe * c - rowIm * q
+      im += rowRe * q + rowIm * c
     }
-    const c = down.cos[y] as number
-    const q = -(down.sin[y] as number)
-    re += rowRe * c - rowIm * q
-    im += rowRe * q + rowIm * c
+    return re * re + im * im
   }
-  return re * re + im * im
 }
 
 /** Top of a parabola through three equidistant points, in steps from the middle one. */
@@ -120,7 +122,7 @@ function refine(signal: Float64Array, p: Float64Array, n: number, i: number, j: 
   let u = i + top3(log(i - 1, j), log(i, j), log(i + 1, j))
   let v = j + top3(log(i, j - 1), log(i, j), log(i, j + 1))
   const step = 0.35
-  const at = (x: number, y: number) => Math.log(powerAt(signal, n, n, { u: x / n, v: y / n }) + 1e-9)
+  const at = (x: number, y: number) => Math.log(powerOver(n, n, { u: x / n, v: y / n })(signal) + 1e-9)
   for (let round = 0; round < 2; round++) {
     const mid = at(u, v)
     u += step * top3(at(u - step, v), mid, at(u + step, v))

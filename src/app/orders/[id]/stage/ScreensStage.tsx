@@ -12,6 +12,7 @@ import { FilmPositionDrawing } from '@/ui/FilmPositionDrawing'
 import { InOtherUnit, Measure } from '@/ui/Measure'
 import { Figure, Headline, InkName } from '@/ui/parts'
 import { Section, Table, TextButton } from '@/ui/Section'
+import { SeverityMark } from '@/ui/Severity'
 import { useOrder } from '../orderContext'
 import type { PlanProps } from './planProps'
 import { useRoomFrames } from './useRoomFrames'
@@ -44,7 +45,7 @@ export function ScreensStage({ plan }: PlanProps) {
               <th className="num">Mesh</th>
               <th className="num">Opening</th>
               <th>Frame</th>
-              <th>Emulsion</th>
+              <th style={{ width: '8.5rem' }}>Emulsion</th>
               <th className="num">Coats</th>
               <th className="num">Over mesh</th>
               <th className="num">Expose</th>
@@ -105,7 +106,11 @@ function ScreenRow({ plan, hit: h, room }: RowProps) {
             ask({ kind: 'event', label: `Frame, ${h.hit.name}`, reasons: room?.why ?? plan.frames })
           }
         >
-          {frame ?? <strong>none left</strong>}
+          {frame ?? (
+            <>
+              <SeverityMark severity="Watch" /> none left
+            </>
+          )}
         </TextButton>
       </td>
       <td>
