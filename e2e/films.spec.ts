@@ -33,6 +33,13 @@ test('films come in, are read, and the order takes what they say; a bad file sto
   await expect(page.getByText('Base choked by')).toBeVisible({ timeout: 45_000 })
   await expect(page.locator('[data-why="Choke of the base"]')).toHaveText(/0\.3[0-9]\s*mm/)
   await expect(page.getByText(/4 marks, in one place on every film/)).toBeVisible()
+  const miss = page.getByLabel('The press misses by')
+  const shows = page.locator('[data-why="What the base would show"]')
+  await expect(shows).toHaveText(/^base \d+/)
+  await miss.fill('0.1 mm')
+  await miss.press('Enter')
+  // Choked by three times as much.
+  await expect(shows).toHaveText(/^(nothing|base [0-2](\.\d)?\s*%)$/)
   await page.getByRole('button', { name: /^Use all \d+ readings$/ }).click()
   await expect(page.getByText('The order says what the films say.')).toBeVisible()
   await expect(saveStatus(page)).toHaveText('Saved')
@@ -64,11 +71,13 @@ test('a film is pushed by the keyboard and the gap is measured', async ({ page }
 
 test('a reading can be given up and taken up again', async ({ page }) => {
   await open(page, '/orders/O-1010/art')
-  await page.getByLabel('Films of print P1').setInputFiles(await files('O-1010/P1'))
+  // Six films, so that there is time to change one's mind in the middle.
+  await page.getByLabel('Films of print P1').setInputFiles(await files('O-1002/P1'))
+  await expect(page.getByText(/^Reading pennants/)).toBeVisible()
   await page.getByRole('button', { name: 'Cancel' }).click()
   await expect(page.getByText('These films were not read.')).toBeVisible()
   await page.getByRole('button', { name: 'Read them' }).click()
-  await expect(page.locator('[data-why^="Coverage of"]')).toHaveText(/%/, { timeout: 45_000 })
+  await expect(page.locator('[data-why^="Coverage of"]')).toHaveCount(6, { timeout: 45_000 })
 })
 
 test('the light table zooms, moves and shows where; films are hidden, given another colour and taken off', async ({

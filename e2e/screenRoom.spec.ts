@@ -176,8 +176,14 @@ test('from films to the list of the screen room and a printed position sheet', a
       })),
   )
   await open(page, '/orders/O-1009/art')
+  // One film may be read before a hand can cancel.
+  await page.route('**/reading', async (route) => {
+    await new Promise((r) => setTimeout(r, 2000))
+    await route.continue().catch(() => undefined)
+  })
   await page.getByLabel('Films of print P1').setInputFiles(films.slice(0, 1))
   await page.getByRole('button', { name: 'Cancel' }).click()
+  await page.unroute('**/reading')
   await page.getByRole('button', { name: 'Read them' }).click()
   await expect(page.locator('[data-why^="Coverage of"]')).toHaveText(/%/, { timeout: 45_000 })
   await press(page, /^Use all \d+ readings$/)
@@ -201,10 +207,12 @@ test('from films to the list of the screen room and a printed position sheet', a
   expect((await page.request.get('/api/runs/R-9999-P1-dark/position.pdf')).status()).toBe(404)
   // The picture of the films stands in the head and on the lists.
   await page.goto('/orders')
-  const picture = page.locator('img[src*="O-1009"]')
-  await expect(picture).toBeVisible()
-  await expect.poll(() => picture.evaluate((i: HTMLImageElement) => i.naturalWidth)).toBeGreaterThan(0)
+  const picture = page.locator('img[src*="O-1009"]').first()
+  const drawn = () =>
+    expect.poll(() => picture.evaluate((i: HTMLImageElement) => i.naturalWidth)).toBeGreaterThan(0)
+  await drawn()
   await open(page, '/orders/O-1009/art')
+  await drawn()
   await page.getByRole('button', { name: /^Remove harbour-white/ }).click()
   await expect(page.locator('[data-why^="Coverage of"]')).toHaveCount(0)
 })

@@ -16,13 +16,31 @@ test('screens: mesh, frame and film for each, why each mesh', async ({ page }) =
   await page.goto('/orders/O-1006/screens')
   const rows = page.getByRole('row')
   await expect(rows).toHaveCount(4)
-  await expect(rows.nth(2)).toContainText(/Copper shimmer\s*43\sT\/cm\s*153\sµm\s*F43-1/)
+  await expect(rows.nth(2)).toContainText(/Copper shimmer\s*43\sT\/cm\s*109\stpi\s*153\sµm\s*F43-1/)
   await value(page, 'mesh.I1').press('w')
   await expect(why(page)).toContainText('fine from 24 T/cm to 43 T/cm')
   await expect(why(page)).toContainText('a finer mesh would sieve the flakes out, no shimmer')
   await expect(why(page)).toContainText('common practice')
   await page.keyboard.press('Escape')
   await expect(why(page)).not.toContainText('sieve')
+})
+
+test('screens: the frame that the screen room gives, though another job alone would take it', async ({
+  page,
+}) => {
+  const room = (await (await page.request.get('/api/orders/O-1003/frames')).json()) as Record<
+    string,
+    { frame?: string; why: { rule: string }[] }
+  >
+  expect(Object.keys(room)).toHaveLength(6)
+  await open(page, '/orders/O-1003/screens')
+  for (const [key, { frame = 'none left' }] of Object.entries(room)) {
+    const hit = page.getByRole('row').filter({ has: value(page, `mesh.${key.split('.')[1]}`) })
+    await expect(hit).toContainText(frame)
+  }
+  const later = Object.values(room).find((r) => r.why.some((w) => w.rule === 'FRAME_GIVEN'))
+  await page.getByRole('button', { name: later?.frame ?? 'none left' }).click()
+  await expect(why(page)).toContainText('are promised to jobs that print earlier')
 })
 
 test('ink: a base taken away takes its screen and flash away, and comes back with one key', async ({

@@ -1,6 +1,6 @@
 import type { ArtRelation, Cloth, GarmentLine, InkColour, Order, Placement } from '@/core/order'
 import type { Decisions } from '@/core/plan'
-import { lpi, mm } from '@/core/quantity'
+import { degrees, lpi, mm } from '@/core/quantity'
 import { DEMO_CLOTHS, DEMO_INKS } from './shop'
 
 const cloth = (name: string): Cloth => {
@@ -29,6 +29,9 @@ const ink = (id: string, shelf: string, coverage: number, more: Partial<InkColou
   }
   return { id, name, hex, ...kind, coverage, lowCure: false, ...more }
 }
+
+/** One ruling and one safe angle for all films of the photograph. */
+const SEABIRD = { ruling: lpi(50), angle: degrees(22.5) }
 
 const meet = (how: ArtRelation['how'], ...pairs: readonly string[]): ArtRelation[] =>
   pairs.map((pair) => {
@@ -113,11 +116,11 @@ export const demoOrders = (today: string): readonly Order[] => [
         290,
         350,
         [
-          ink('I1', 'white', 0.08, { ruling: lpi(50) }),
-          ink('I2', 'yellow', 0.2, { ruling: lpi(50) }),
-          ink('I3', 'orange', 0.22, { ruling: lpi(50), opacity: 'ordinary' }),
-          ink('I4', 'sky', 0.25, { ruling: lpi(50) }),
-          ink('I5', 'black', 0.12, { ruling: lpi(50) }),
+          ink('I1', 'white', 0.08, { ...SEABIRD }),
+          ink('I2', 'yellow', 0.2, { ...SEABIRD }),
+          ink('I3', 'orange', 0.22, { ...SEABIRD, opacity: 'ordinary' }),
+          ink('I4', 'sky', 0.25, { ...SEABIRD }),
+          ink('I5', 'black', 0.12, { ...SEABIRD }),
         ],
         [...meet('blend', 'I1-I2', 'I2-I3', 'I3-I4'), ...meet('overlap', 'I1-I5', 'I2-I5', 'I3-I5', 'I4-I5')],
       ),

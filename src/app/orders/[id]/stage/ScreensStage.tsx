@@ -38,18 +38,24 @@ export function ScreensStage({ plan }: PlanProps) {
           </Flex>
         }
       >
-        <Table css={{ '& td': { paddingBlock: '4px' } }}>
+        <Table css={{ tableLayout: 'fixed', '& td': { paddingBlock: '4px' } }}>
           <thead>
             <tr>
               <th>Screen</th>
-              <th className="num">Mesh</th>
-              <th className="num">Opening</th>
-              <th>Frame</th>
-              <th style={{ width: '8.5rem' }}>Emulsion</th>
-              <th className="num">Coats</th>
-              <th className="num">Over mesh</th>
-              <th className="num">Expose</th>
-              <th className="num">Dry film</th>
+              {[
+                ['Mesh', '5.2rem', 'num'],
+                ['Opening', '4.6rem', 'num'],
+                ['Frame', '5rem', ''],
+                ['Emulsion', '8rem', ''],
+                ['Coats', '3.2rem', 'num'],
+                ['Over mesh', '3.6rem', 'num'],
+                ['Expose', '4.2rem', 'num'],
+                ['Dry film', '3.6rem', 'num'],
+              ].map(([name, width, className]) => (
+                <th key={name} style={{ width }} className={className}>
+                  {name}
+                </th>
+              ))}
             </tr>
           </thead>
           <tbody>
@@ -101,6 +107,7 @@ function ScreenRow({ plan, hit: h, room }: RowProps) {
       <td>
         <TextButton
           px="0"
+          textAlign="left"
           whiteSpace="nowrap"
           onClick={() =>
             ask({ kind: 'event', label: `Frame, ${h.hit.name}`, reasons: room?.why ?? plan.frames })
@@ -108,7 +115,9 @@ function ScreenRow({ plan, hit: h, room }: RowProps) {
         >
           {frame ?? (
             <>
-              <SeverityMark severity="Watch" /> none left
+              <SeverityMark severity="Watch" />
+              <br />
+              none left
             </>
           )}
         </TextButton>

@@ -12,7 +12,10 @@ interface RoomFrame {
  * Frames as the screen room gives them out among all orders: a job that prints earlier may have what this one alone
  * would take. Undefined until the room answers, and for a screen it does not know yet.
  */
-export function useRoomFrames({ run, hits }: RunPlan, orderId: string): (hitId: string) => RoomFrame | undefined {
+export function useRoomFrames(
+  { run, hits }: RunPlan,
+  orderId: string,
+): (hitId: string) => RoomFrame | undefined {
   const [frames, setFrames] = useState<Readonly<Record<string, RoomFrame>>>({})
   const asked = `/api/orders/${orderId}/frames`
   const wanted = hits.map((h) => `${h.hit.id} ${h.mesh.chosen ?? h.mesh.advised} ${h.frame?.id}`).join()
