@@ -3,11 +3,13 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import NextLink from 'next/link'
 import { useMemo, useState } from 'react'
+import { because, q } from '@/core/advice'
 import { STEP_NAMES, STEPS, type Step } from '@/core/equipment'
 import {
   advanced,
   type Batch,
   batchesOf,
+  FACT_RULES,
   type RoomLine,
   reclaimable,
   roomLines,
@@ -183,7 +185,17 @@ function StepList({
                 {longest > 0 && (
                   <>
                     <Box fontSize="1.6rem" fontWeight="700" lineHeight="1">
-                      <Measure kind="duration" value={longest} />
+                      <AskNumber
+                        label="Exposure of this batch"
+                        reasons={[
+                          because(FACT_RULES, 'EXPOSED_TOGETHER', {
+                            time: q('duration', longest),
+                            screens: `${batch.lines.length} ${batch.lines.length === 1 ? 'screen' : 'screens'}`,
+                          }),
+                        ]}
+                      >
+                        <Measure kind="duration" value={longest} />
+                      </AskNumber>
                     </Box>
                     <Countdown seconds={longest} label="Exposure" />
                   </>

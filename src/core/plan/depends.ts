@@ -16,6 +16,10 @@ export const FACT_RULES = ruleTable({
     source: 'the order',
   },
   SCREENS: { says: '{screens}: one for each hit, hits of the same screen counted once.', source: 'geometry' },
+  EXPOSED_TOGETHER: {
+    says: '{time}: the longest exposure of {screens} that go under the light together; their times differ by less than a tenth. Each screen tells its own, and why, at its order.',
+    source: 'geometry',
+  },
   INK_TOTAL: { says: '{value}: the ink of every screen, added up.', source: 'geometry' },
   ART: { says: '{value}: as given at Art.', source: 'the order' },
   STOCK: { says: '{value}: entered for this shop at Shop.', source: "the shop's choice" },

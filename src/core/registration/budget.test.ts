@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { tell } from '../advice'
 import { mm } from '../quantity'
-import { missBeyond, missWithin, registrationBudget } from './index'
+import { chokeTooTight, missBeyond, missWithin, registrationBudget } from './index'
 
 /** Square millimetres to square metres. */
 const MM2 = 1e-6
@@ -47,10 +47,18 @@ describe('what registration to expect', () => {
     expect(Math.sqrt(budget.directSpread.xx) * 1000).toBeCloseTo(0.166, 2)
   })
   it('two pixels show on half of the pieces film on film, on a third on the printed base', () => {
-    // With the 0.05 mm that no one sees: 0.531 and 0.349 in the worked figures, rounded here.
+    // With the 0.05 mm that no one sees: 0.531 and 0.349 in the worked figures, as printed there.
     const visible = mm(0.1693 + 0.05)
-    expect(missBeyond(budget.spread, visible)).toBeCloseTo(0.531, 1)
-    expect(missBeyond(budget.directSpread, visible)).toBeCloseTo(0.349, 1)
+    expect(missBeyond(budget.spread, visible)).toBeCloseTo(0.531, 3)
+    expect(missBeyond(budget.directSpread, visible)).toBeCloseTo(0.349, 3)
+  })
+  it('says when a choke is too tight: two pixels on a full front show on a third of pieces, 0.334 mm holds', () => {
+    const reason = chokeTooTight(mm(300), mm(360), mm(0.1693))
+    expect(reason?.inputs.share).toMatchObject({ value: expect.closeTo(0.349, 3) })
+    expect(reason?.inputs.need).toMatchObject({ value: expect.closeTo(0.000334, 6) })
+    expect(chokeTooTight(mm(300), mm(360), mm(0.34))).toBeUndefined()
+    // A base that stands out shows on every piece.
+    expect(chokeTooTight(mm(90), mm(90), mm(-0.2))?.inputs.share).toMatchObject({ value: 1 })
   })
   it('a chest print holds closer than a full front', () => {
     const chest = registrationBudget(mm(90), mm(90))

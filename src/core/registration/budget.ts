@@ -10,6 +10,11 @@ export const BUDGET_RULES = ruleTable({
     says: 'Registered on the printed base instead of film on film: {direct}.',
     source: 'geometry',
   },
+  BUDGET_CHOKE: {
+    says: 'Choked by {choke}, the base shows at the worst corner on {share} of pieces, colours registered on the printed base; {need} holds on 95 of 100. Choke more, or expect several tries at the set-up. Assumed spreads, never measured at this press.',
+    source: 'geometry',
+    severity: 'Watch',
+  },
 })
 
 /** What two screens may differ by, as standard deviations: shifts, turn, and stretch per length. */
@@ -126,6 +131,25 @@ export function missWithin(spread: Spread2, p: Share): Length {
     else high = middle
   }
   return high
+}
+
+/** A rim of this width is not seen (assumed). */
+const UNSEEN = mm(0.05)
+const SHOWS: Share = 0.05
+
+/**
+ * What a choke of the base asks of the set-up: said when base would show on more than one piece in twenty at the worst
+ * corner of a print of this size.
+ */
+export function chokeTooTight(width: Length, height: Length, choke: Length): Reason | undefined {
+  const { direct, directSpread } = registrationBudget(width, height)
+  const share = missBeyond(directSpread, Math.max(0, choke + UNSEEN))
+  if (share <= SHOWS) return undefined
+  return because(BUDGET_RULES, 'BUDGET_CHOKE', {
+    choke: q('fine', choke),
+    share: q('share', share),
+    need: q('fine', direct - UNSEEN),
+  })
 }
 
 /** What a usual set-up holds at the worst corner of a print. */

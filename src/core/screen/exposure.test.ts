@@ -140,6 +140,17 @@ describe('a step test', () => {
     expect(readStrips(laid, 0)?.low).toBeCloseTo((laid[0]?.total ?? 0) / SCALE_STEP)
     expect(readStrips(laid, 7)).toBeUndefined()
   })
+  it('is read by its detail too: between the strip that first holds and the last that opens', () => {
+    const laid = strips(24, 7)
+    const [third = 0, fifth = 0] = [laid[2]?.total, laid[4]?.total]
+    const found = readStrips(laid, 2, 4)
+    expect(found).toMatchObject({ low: third, high: fifth })
+    // Two steps of 1.41 apart: the middle is one of them away from either.
+    expect((found?.time ?? 0) / third).toBeCloseTo(SCALE_STEP, 9)
+    expect(readStrips(laid, 3, 3)?.time).toBeCloseTo(24, 9)
+    expect(readStrips(laid, 4, 3)).toBeUndefined()
+    expect(readStrips(laid, 4, 9)).toBeUndefined()
+  })
   it('is read by the scale: step 7 is right, each step short asks for 1.41 times more', () => {
     expect(readScale(30, 7).time).toBe(30)
     expect(readScale(30, 5).time).toBeCloseTo(59.9, 1)

@@ -252,10 +252,19 @@ export interface Found {
   readonly high: Duration
 }
 
-/** Read by strips: the first that holds is the time; the truth lies between the one before and it. */
-export function readStrips(laid: readonly Strip[], firstHolds: number): Found | undefined {
+/**
+ * Read by strips: the first that holds is the time; the truth lies between the one before and it. Where fine detail was
+ * read too, what holds and opens it lies between two strips, and the time in their middle (from memory).
+ *
+ * @param lastOpen the last strip whose fine detail washed out
+ * @returns undefined for strips that were not laid, and where detail closes before the stencil holds
+ */
+export function readStrips(laid: readonly Strip[], firstHolds: number, lastOpen?: number): Found | undefined {
   const strip = laid[firstHolds]
-  if (!strip) return undefined
+  const open = lastOpen === undefined ? strip : laid[lastOpen]
+  if (!strip || !open || open.total < strip.total) return undefined
+  if (lastOpen !== undefined)
+    return { time: Math.sqrt(strip.total * open.total), low: strip.total, high: open.total }
   return {
     time: strip.total,
     low: laid[firstHolds - 1]?.total ?? strip.total / SCALE_STEP,

@@ -20,6 +20,34 @@ const READ_BY = [
   { id: 'scale', name: '21-step scale: the last solid step' },
 ] as const
 
+interface StripButtonProps {
+  readonly at: number
+  readonly picked: number | undefined
+  readonly says: string
+  /** Pressed again, nothing is picked. */
+  readonly onPick: (at: number | undefined) => void
+}
+
+function StripButton({ at, picked, says, onPick }: StripButtonProps) {
+  return (
+    <Button
+      type="button"
+      aria-pressed={picked === at}
+      aria-label={`Strip ${at + 1} ${says}`}
+      onClick={() => onPick(picked === at ? undefined : at)}
+      border="1.5px solid"
+      borderColor="ink"
+      bg={picked === at ? 'ink' : 'transparent'}
+      color={picked === at ? 'work' : 'ink'}
+      px="3"
+      py="1"
+      cursor="pointer"
+    >
+      {at + 1}
+    </Button>
+  )
+}
+
 /** Lays out a step test, reads it, and keeps what it found. */
 export function StepTestBench() {
   const { screens } = useShop().shop
@@ -31,16 +59,13 @@ export function StepTestBench() {
   const [about, setAbout] = useState(24)
   const [by, setBy] = useState<string>('strips')
   const [held, setHeld] = useState<number>()
+  const [open, setOpen] = useState<number>()
   const [step, setStep] = useState(TARGET_STEP)
   const [kept, setKept] = useState('')
   const lamp = screens.lamps.find((l) => l.id === lampId)
   const laid = strips(Math.max(1, about), 7)
-  const found: Found | undefined =
-    by === 'scale'
-      ? readScale(Math.max(1, about), step)
-      : held === undefined
-        ? undefined
-        : readStrips(laid, held)
+  const byStrips = held === undefined ? undefined : readStrips(laid, held, open)
+  const found: Found | undefined = by === 'scale' ? readScale(Math.max(1, about), step) : byStrips
   const keep = () => {
     if (!found || !lamp) return
     const before = getValues('shop.screens.tests')
@@ -57,6 +82,7 @@ export function StepTestBench() {
     setValue('shop.screens.tests', structuredClone([...before, test]) as StepTest[])
     setKept('Kept: exposures follow it from now on.')
     setHeld(undefined)
+    setOpen(undefined)
   }
   return (
     <Section title="Step test">
@@ -90,6 +116,7 @@ export function StepTestBench() {
               <th className="num">Then give</th>
               <th className="num">In all</th>
               <th>First that holds</th>
+              <th>Last with open detail</th>
             </tr>
           </thead>
           <tbody>
@@ -105,21 +132,10 @@ export function StepTestBench() {
                   </Box>
                 </td>
                 <td>
-                  <Button
-                    type="button"
-                    aria-pressed={held === i}
-                    aria-label={`Strip ${i + 1} is the first that holds`}
-                    onClick={() => setHeld(i)}
-                    border="1.5px solid"
-                    borderColor="ink"
-                    bg={held === i ? 'ink' : 'transparent'}
-                    color={held === i ? 'work' : 'ink'}
-                    px="3"
-                    py="1"
-                    cursor="pointer"
-                  >
-                    {i + 1}
-                  </Button>
+                  <StripButton at={i} picked={held} says="is the first that holds" onPick={setHeld} />
+                </td>
+                <td>
+                  <StripButton at={i} picked={open} says="is the last with open detail" onPick={setOpen} />
                 </td>
               </tr>
             ))}
@@ -141,7 +157,11 @@ export function StepTestBench() {
             </PushButton>
           </>
         ) : (
-          <Box color="soft">Expose strip by strip, wash out, then say which is the first that holds.</Box>
+          <Box color="soft">
+            {held === undefined || open === undefined || open >= held
+              ? 'Expose strip by strip, wash out, then say which is the first that holds; fine detail narrows it, if the film has some.'
+              : 'Detail closes before the stencil holds: the film lets light through, or does not touch the glass. No time is right for both.'}
+          </Box>
         )}
         <Box role="status">{kept}</Box>
       </Flex>

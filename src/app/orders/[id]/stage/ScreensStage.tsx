@@ -93,7 +93,9 @@ function ScreenRow({ plan, hit: h, room }: RowProps) {
       <td className="num">
         <AdviceNumber advice={h.mesh} size="1.35rem" />
         <Box lineHeight="1.1">
-          <InOtherUnit kind="meshCount" value={numberOf(h.mesh)} />
+          <AskNumber label={`${h.mesh.label}, in the other unit`} reasons={h.mesh.reasons}>
+            <InOtherUnit kind="meshCount" value={numberOf(h.mesh)} />
+          </AskNumber>
         </Box>
       </td>
       <td className="num">

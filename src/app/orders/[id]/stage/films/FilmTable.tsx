@@ -279,29 +279,31 @@ function Thinnest({
 function Screens({ name, facts }: { readonly name: string; readonly facts: FilmFacts | undefined }) {
   if (!facts) return null
   if (facts.halftones.length === 0) return <Box color="soft">flat</Box>
-  return facts.halftones.map((h) => (
-    <Box key={`${h.ruling} ${h.angle}`} whiteSpace="nowrap">
-      <Big>
-        <AskNumber
-          label={`Ruling of ${name}`}
-          reasons={[
-            because(READING_RULES, 'READ_RULING', {
-              ruling: q('ruling', h.ruling),
-              angle: q('turn', h.angle),
-              area: q('area', h.area),
-              least: q('share', h.tints[0]),
-              most: q('share', h.tints[1]),
-              confidence: q('share', h.confidence),
-            }),
-          ]}
-        >
-          <Measure kind="ruling" value={h.ruling} />
-        </AskNumber>
-      </Big>{' '}
-      <Measure kind="turn" value={h.angle} /> {h.shape === 'dots' ? '' : h.shape}
-      <Box>
-        <InOtherUnit kind="ruling" value={h.ruling} />
+  return facts.halftones.map((h) => {
+    const reasons = [
+      because(READING_RULES, 'READ_RULING', {
+        ruling: q('ruling', h.ruling),
+        angle: q('turn', h.angle),
+        area: q('area', h.area),
+        least: q('share', h.tints[0]),
+        most: q('share', h.tints[1]),
+        confidence: q('share', h.confidence),
+      }),
+    ]
+    return (
+      <Box key={`${h.ruling} ${h.angle}`} whiteSpace="nowrap">
+        <Big>
+          <AskNumber label={`Ruling of ${name}`} reasons={reasons}>
+            <Measure kind="ruling" value={h.ruling} />
+          </AskNumber>
+        </Big>{' '}
+        <Measure kind="turn" value={h.angle} /> {h.shape === 'dots' ? '' : h.shape}
+        <Box>
+          <AskNumber label={`Ruling of ${name}, in the other unit`} reasons={reasons}>
+            <InOtherUnit kind="ruling" value={h.ruling} />
+          </AskNumber>
+        </Box>
       </Box>
-    </Box>
-  ))
+    )
+  })
 }

@@ -2,6 +2,7 @@ import { Box, Flex } from '@chakra-ui/react'
 import { because, q, tell } from '@/core/advice'
 import { baseFindings, filmFindings, READING_RULES } from '@/core/artwork'
 import type { InkColour } from '@/core/order'
+import { chokeTooTight } from '@/core/registration'
 import type { Reading } from '@/store/films'
 import { AskNumber } from '@/ui/AskNumber'
 import { Measure } from '@/ui/Measure'
@@ -24,7 +25,12 @@ export function Findings({ desk, inks, reading, onSpot }: Props) {
   const { units } = useSettings()
   const films = desk.table?.films.filter((f) => reading.films.includes(f.id)) ?? []
   const under = useMeasure(desk.base, desk.table?.set.key ?? '', useBase(films, inks))?.base
+  const tight =
+    under?.choke && reading.print
+      ? chokeTooTight(reading.print.width, reading.print.height, under.choke.median)
+      : undefined
   const found = [
+    ...(tight ? [tight] : []),
     ...filmFindings(
       reading.facts,
       reading.films.map((id) => films.find((f) => f.id === id)?.name ?? id),
