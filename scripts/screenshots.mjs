@@ -45,8 +45,8 @@ const folder = join(ROOT, 'docs', 'screenshots')
 mkdirSync(folder, { recursive: true })
 const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()
 const picture = async (name, path) => {
-  await page.goto(`http://127.0.0.1:${PORT}${path}`, { waitUntil: 'networkidle' })
-  // Films are read when someone first looks at them.
+  // Films are read, and their pictures made, when someone first looks at them.
+  await page.goto(`http://127.0.0.1:${PORT}${path}`, { waitUntil: 'networkidle', timeout: 120_000 })
   if (name === 'art') await page.getByText('Base choked by').waitFor({ timeout: 60_000 })
   await page.getByText('Laying out the films').waitFor({ state: 'hidden' })
   await page.waitForTimeout(500)
