@@ -170,7 +170,9 @@ test('stencils and light of the shop are edited and refuse what cannot be', asyn
   await expect(saveStatus(page)).toHaveText('Saved')
 })
 
-test('from films to the list of the screen room and a printed position sheet', async ({ page }) => {
+test('from films to the list of the screen room and a printed position sheet, by keyboard alone', async ({
+  page,
+}) => {
   const films = await Promise.all(
     (DEMO_ART['O-1001/P1']?.() ?? [])
       .filter((f) => /yellow/.test(f.name))
@@ -186,15 +188,16 @@ test('from films to the list of the screen room and a printed position sheet', a
     await new Promise((r) => setTimeout(r, 2000))
     await route.continue().catch(() => undefined)
   })
-  await page.getByLabel('Films of print P1').setInputFiles(films.slice(0, 1))
-  await page.getByRole('button', { name: 'Cancel' }).click()
+  const chooser = page.waitForEvent('filechooser')
+  await press(page, /^Bring films/)
+  await (await chooser).setFiles(films.slice(0, 1))
+  await press(page, 'Cancel')
   await page.unroute('**/reading')
-  await page.getByRole('button', { name: 'Read them' }).click()
+  await press(page, 'Read them')
   await expect(page.locator('[data-why^="Coverage of"]')).toHaveText(/%/, { timeout: 45_000 })
   await press(page, /^Use all \d+ readings$/)
   await expect(saveStatus(page)).toHaveText('Saved')
   await expect(page.getByLabel(/^Smallest line of/)).toHaveValue(/mm/)
-  await page.getByRole('heading', { name: 'Art' }).click()
   await page.keyboard.press('3')
   await expect(page.getByRole('img', { name: 'Film on the frame, print side up, to scale' })).toBeVisible()
   const top = await page.locator('[data-why="Top edge to top mark"]').textContent()
@@ -218,7 +221,7 @@ test('from films to the list of the screen room and a printed position sheet', a
   await drawn()
   await open(page, '/orders/O-1009/art')
   await drawn()
-  await page.getByRole('button', { name: /^Remove harbour-white/ }).click()
+  await press(page, /^Remove harbour-white/)
   await expect(page.locator('[data-why^="Coverage of"]')).toHaveCount(0)
 })
 

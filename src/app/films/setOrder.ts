@@ -5,6 +5,8 @@ import type { SetOrder } from '@/workers/films'
 /** Drawings alone are drawn at this; finer rasters are read at most at the other. */
 const DRAWN = 300
 const FINEST = 600
+/** What is read off films, counted up when it changes: what an older program read is read again. */
+const READER = 2
 
 /** A film whose resolution no one said yet cannot be laid on the others. */
 export const isSized = (film: StoredFilm): film is StoredFilm & { dpi: number } => film.dpi !== undefined
@@ -27,5 +29,11 @@ export function setOrderOf(films: readonly StoredFilm[]): SetOrder {
     height: Math.max(1, ...drawn.map((f) => f.height)),
     films: drawn,
   }
-  return { key: createHash('sha256').update(JSON.stringify(rest)).digest('hex').slice(0, 16), ...rest }
+  return {
+    key: createHash('sha256')
+      .update(JSON.stringify([READER, rest]))
+      .digest('hex')
+      .slice(0, 16),
+    ...rest,
+  }
 }

@@ -24,7 +24,7 @@ export const READING_RULES = ruleTable({
     source: 'geometry',
   },
   READ_TRAP: {
-    says: '{least} on all but a twentieth of the shared edge, {median} on half of it, {most} at the most; {area} are printed by both. Read to about half a pixel.',
+    says: '{median} on half of the shared edge, {least} to {most} on nine tenths of it, {widest} at the widest but for a hundredth; {area} are printed by both. Read to about half a pixel.',
     source: 'geometry',
   },
   READ_APART: { says: '{gap}: the nearest the two come over a millimetre of edge.', source: 'geometry' },

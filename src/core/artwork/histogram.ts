@@ -5,11 +5,13 @@ export function median(values: readonly number[]): number {
   return s.length % 2 ? (s[m] as number) : ((s[m - 1] as number) + (s[m] as number)) / 2
 }
 
-/** Widths along an edge in pixels: what 5, 50 and 95 % of its length stay below, and that length. */
+/** Widths along an edge in pixels: what 5, 50, 95 and 99 % of its length stay below, and that length. */
 export interface Spread {
   readonly least: number
   readonly median: number
   readonly most: number
+  /** The widest but for a hundredth, which may be noise. */
+  readonly widest: number
   readonly edge: number
 }
 
@@ -56,6 +58,6 @@ export class Widths {
   spread(shortest: number): Spread | undefined {
     if (this.total <= shortest) return undefined
     const at = (share: number) => this.at(share) as number
-    return { least: at(0.05), median: at(0.5), most: at(0.95), edge: this.total }
+    return { least: at(0.05), median: at(0.5), most: at(0.95), widest: at(0.99), edge: this.total }
   }
 }

@@ -202,7 +202,7 @@ describe('widths', () => {
     const widths = new Widths()
     for (let i = 0; i < 10; i++) widths.add(2)
     expect(widths.spread(12)).toBeUndefined()
-    expect(widths.spread(5)).toEqual({ least: 2, median: 2, most: 2, edge: 10 })
+    expect(widths.spread(5)).toEqual({ least: 2, median: 2, most: 2, widest: 2, edge: 10 })
   })
 
   it('the median lies in the middle', () => {

@@ -59,7 +59,10 @@ const pair = (a: number, b: number, how: PairFacts['how'], trap?: number): PairF
   b,
   how,
   overlap: 0,
-  trap: trap === undefined ? undefined : { least: trap / 2, median: trap, most: trap * 2, edge: 0.1 },
+  trap:
+    trap === undefined
+      ? undefined
+      : { least: trap / 2, median: trap, most: trap * 2, widest: trap * 3, edge: 0.1 },
   gap: undefined,
 })
 

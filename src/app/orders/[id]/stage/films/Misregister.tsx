@@ -207,6 +207,7 @@ function Met({ pair: { trap, gap, how, overlap }, label }: Pick<PairProps, 'pair
         least: q('fine', trap.least),
         median: q('fine', trap.median),
         most: q('fine', trap.most),
+        widest: q('fine', trap.widest),
         area,
       }),
       <Strong>
