@@ -5,7 +5,8 @@ const servers = [...Array.from({ length: WORKERS }, (_, i) => `${portOf(i)}`), `
 
 export default defineConfig({
   testDir: 'e2e',
-  timeout: 60_000,
+  // Only a test that hangs takes so long, even on a machine half as fast.
+  timeout: 120_000,
   // Two browsers and three servers share two cores.
   expect: { timeout: 15_000 },
   workers: WORKERS,

@@ -13,9 +13,17 @@ interface Thread {
   readonly ended: Promise<never>
 }
 
+/** Someone looks at the page that asked, or it is a picture that may come when nothing else is to be done. */
+export type Urgency = 'now' | 'later'
+
+/** Who waits for the thread. */
+interface Line extends Record<Urgency, (() => Promise<void>)[]> {
+  busy: boolean
+}
+
 const shared = globalThis as {
   orvintFilms?: Thread | undefined
-  orvintFilmLine?: Promise<unknown> | undefined
+  orvintFilmLine?: Line
 }
 
 /** Someone gave up reading. */
@@ -47,15 +55,33 @@ function start(): Thread {
   return thread
 }
 
-/** Lets the thread do one thing after another. */
-export function inDarkroom<T>(act: (api: Remote<FilmsWorker>) => Promise<T>): Promise<T> {
-  const done = (shared.orvintFilmLine ?? Promise.resolve()).then(() => {
+/** Lets the thread do one thing after another; what is wanted now goes before what may come later. */
+export function inDarkroom<T>(
+  act: (api: Remote<FilmsWorker>) => Promise<T>,
+  urgency: Urgency = 'now',
+): Promise<T> {
+  shared.orvintFilmLine ??= { busy: false, now: [], later: [] }
+  const line = shared.orvintFilmLine
+  const turn = async () => {
     shared.orvintFilms ??= start()
     const { api, ended } = shared.orvintFilms
     return Promise.race([act(api), ended])
+  }
+  return new Promise<T>((resolve, reject) => {
+    line[urgency].push(() => turn().then(resolve, reject))
+    void serve(line)
   })
-  shared.orvintFilmLine = done.catch(() => undefined)
-  return done
+}
+
+async function serve(line: Line): Promise<void> {
+  if (line.busy) return
+  line.busy = true
+  for (;;) {
+    const next = line.now.shift() ?? line.later.shift()
+    if (!next) break
+    await next()
+  }
+  line.busy = false
 }
 
 /**
@@ -67,6 +93,7 @@ export function readFilms(
   order: SetOrder,
   report: (r: Report) => void,
   signal: AbortSignal,
+  urgency: Urgency = 'now',
 ): Promise<SetFacts | undefined> {
   return inDarkroom(async (api) => {
     if (signal.aborted) throw new Cancelled()
@@ -77,5 +104,5 @@ export function readFilms(
     } finally {
       signal.removeEventListener('abort', stop)
     }
-  })
+  }, urgency)
 }

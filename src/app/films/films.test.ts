@@ -145,6 +145,24 @@ describe('the thread that reads films', () => {
     expect(await inDarkroom((api) => api.exposed(bad, undefined, 0.001))).toEqual([])
   })
 
+  it('does what someone waits for before pictures that may come later', async () => {
+    const done: string[] = []
+    const ask = (name: string, urgency: 'now' | 'later') =>
+      inDarkroom(async (api) => {
+        await api.tile(set, 1, 3, 0, 0)
+        done.push(name)
+      }, urgency)
+    await Promise.all([
+      ask('begun', 'later'),
+      ask('picture', 'later'),
+      ask('table', 'now'),
+      ask('tile', 'now'),
+    ])
+    expect(done).toEqual(['begun', 'table', 'tile', 'picture'])
+    await expect(inDarkroom(() => Promise.reject(new Error('lost')), 'later')).rejects.toThrow('lost')
+    expect(await inDarkroom((api) => api.tile(set, 9, 0, 0, 0))).toBeUndefined()
+  })
+
   it('can be told to stop, and then starts afresh', async () => {
     const stop = new AbortController()
     const fresh = { ...set, key: 'fresh' }

@@ -1,7 +1,7 @@
 import { type Database, database } from '@/store/database'
 import { loadFilms, loadReading, type Reading, type StoredFilm, saveReading } from '@/store/films'
 import type { Report } from '@/workers/films'
-import { readFilms } from './darkroom'
+import { readFilms, type Urgency } from './darkroom'
 import { isSized, setOrderOf } from './setOrder'
 
 /** The films of a print that can be laid on each other, and how they are drawn. */
@@ -21,12 +21,13 @@ type PrintFilms = Awaited<ReturnType<typeof printFilms>> & { readonly db: Databa
  */
 export async function readingOf(
   { db, orderId, print, films, set }: PrintFilms,
-  report: (r: Report) => void = () => undefined,
-  signal: AbortSignal = new AbortController().signal,
+  report: (r: Report) => void,
+  signal: AbortSignal,
+  urgency: Urgency,
 ): Promise<Reading | undefined> {
   const before = await loadReading(db, orderId, print, set.key)
   if (before) return before
-  const read = await readFilms(set, report, signal)
+  const read = await readFilms(set, report, signal, urgency)
   if (!read) return undefined
   const reading: Reading = { films: films.map((f) => f.id), ...read }
   await saveReading(db, orderId, print, set.key, reading)

@@ -44,8 +44,9 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
   }
 
   async function composed(): Promise<Uint8Array | undefined> {
-    if (!(await readingOf(own))) return undefined
-    const made = await inDarkroom((api) => api.picture(own.set, paints, ground, width))
+    const nobody = () => undefined
+    if (!(await readingOf(own, nobody, new AbortController().signal, 'later'))) return undefined
+    const made = await inDarkroom((api) => api.picture(own.set, paints, ground, width), 'later')
     if (made) await writeFile(kept, made)
     return made
   }

@@ -26,6 +26,7 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
           own,
           (r) => say('film' in r ? { ...r, film: own.films[r.film]?.id } : r),
           given.signal,
+          'now',
         )
         if (reading) say({ step: 'known', reading })
       } catch (error) {
