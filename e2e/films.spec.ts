@@ -102,7 +102,9 @@ test('the light table zooms, moves and shows where; films are hidden, given anot
     timeout: 45_000,
   })
   const before = await table.screenshot()
+  await page.setViewportSize({ width: 1280, height: 600 })
   await page.getByRole('button', { name: 'Thinnest line of trails.svg: show where' }).click()
+  await expect(table).toBeInViewport({ ratio: 0.9 })
   await expect(page.getByText('4 : 1')).toBeVisible()
   await expect.poll(async () => Buffer.compare(before, await table.screenshot())).not.toBe(0)
   const show = page.getByRole('button', { name: 'Show trails.svg' })

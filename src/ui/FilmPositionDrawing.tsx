@@ -16,18 +16,24 @@ const Mark = ({ x, y }: { readonly x: number; readonly y: number }) => (
   />
 )
 
+/** Half as wide as the longest number is set. */
+const HALF = 68
+
 /** From an edge of the frame to a mark, with its number. */
 function Distance({
   from,
   to,
+  within,
   words,
 }: {
   readonly from: readonly [number, number]
   readonly to: readonly [number, number]
+  /** Width of the frame, which the number stays on. */
+  readonly within: number
   readonly words: string
 }) {
   const upright = from[0] === to[0]
-  const x = (from[0] + to[0]) / 2
+  const x = Math.min(within - HALF, Math.max(HALF, (from[0] + to[0]) / 2))
   const y = (from[1] + to[1]) / 2
   return (
     <g>
@@ -44,7 +50,7 @@ function Distance({
         />
       ))}
       <text
-        x={upright ? x + 9 : x}
+        x={upright ? from[0] + 9 : x}
         y={upright ? y + 12 : y - 12}
         textAnchor={upright ? 'start' : 'middle'}
         style={{ fontSize: 34 }}
@@ -73,7 +79,7 @@ export function FilmPositionDrawing({
   const middle = artLeft + mm(p.width) / 2
   return (
     <svg
-      viewBox={`-14 -50 ${w + 28} ${h + 100}`}
+      viewBox={`-14 -50 ${w + 28} ${h + 132}`}
       height={height}
       style={{ maxWidth: '100%' }}
       role="img"
@@ -117,21 +123,21 @@ export function FilmPositionDrawing({
       <Mark x={right} y={side} />
       <Mark x={middle} y={mm(p.topMark)} />
       <Mark x={middle} y={mm(p.bottomMark)} />
-      <Distance from={[middle, 0]} to={[middle, mm(p.topMark)]} words={words(p.topMark)} />
-      <Distance from={[0, side]} to={[left, side]} words={words(p.left)} />
-      <Distance from={[right, side]} to={[w, side]} words={words(p.right)} />
-      <text
-        x={middle}
-        y={mm(p.top + p.height / 2) + 8}
-        textAnchor="middle"
-        style={{ fontSize: 26 }}
-        fill="currentColor"
-      >
-        ink side down, mirrored
-      </text>
-      <text x={w / 2} y={h + 38} textAnchor="middle" style={{ fontSize: 26 }} fill="currentColor">
-        print side, where the film is taped
-      </text>
+      <Distance within={w} from={[middle, 0]} to={[middle, mm(p.topMark)]} words={words(p.topMark)} />
+      <Distance within={w} from={[0, side]} to={[left, side]} words={words(p.left)} />
+      <Distance within={w} from={[right, side]} to={[w, side]} words={words(p.right)} />
+      {['print side, where the film is taped:', 'ink side down, mirrored'].map((line, i) => (
+        <text
+          key={line}
+          x={w / 2}
+          y={h + 38 + 32 * i}
+          textAnchor="middle"
+          style={{ fontSize: 26 }}
+          fill="currentColor"
+        >
+          {line}
+        </text>
+      ))}
     </svg>
   )
 }

@@ -80,7 +80,10 @@ export function LightTable({ base, set, print, cloth, laid, pushing, onPush, spo
     if (width > 0) setView(whole())
   }, [whole, width])
   useEffect(() => {
-    if (spot) setView({ scale: 4, x: spot.x / px, y: spot.y / px })
+    if (!spot) return
+    setView({ scale: 4, x: spot.x / px, y: spot.y / px })
+    // Who asked where may stand far below the table.
+    canvas.current?.scrollIntoView({ block: 'nearest' })
   }, [spot, px])
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: a tile that came is drawn
