@@ -59,6 +59,19 @@ test('ink: a base taken away takes its screen and flash away, and comes back wit
   await expect(value(page, 'ink.base')).toBeVisible()
 })
 
+test('ink: how each colour should look, with and without white under it', async ({ page }) => {
+  await open(page, '/orders/O-1001/ink')
+  const yellow = page.getByRole('row').filter({ has: page.locator('[data-why^="Look of Moon yellow"]') })
+  await expect(yellow).toContainText(/changed.*planned.*(toned down|as meant)/)
+  await page.locator('[data-why="Look of Moon yellow, on one base"]').press('w')
+  await expect(why(page)).toContainText('from the very same films on white (CIEDE2000)')
+  await expect(why(page)).toContainText('no print was measured')
+  const numbers = await yellow.locator('[data-why]').allTextContents()
+  const [direct = 0, based = 0, twice = 0] = numbers.map((t) => Number.parseFloat(t))
+  expect(direct).toBeGreaterThan(based)
+  expect(based).toBeGreaterThan(twice)
+})
+
 test('strokes: each setting of a hit can be the lead’s own', async ({ page }) => {
   await page.goto('/orders/O-1010/sequence')
   await value(page, 'blade.I1').selectOption('80')

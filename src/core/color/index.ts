@@ -1,21 +1,5 @@
-import { lab65, wcagContrast } from 'culori'
-
-/** A display colour, `#rrggbb`. */
-export type Hex = string
-
-export const isHex = (text: string): boolean => /^#[0-9a-f]{6}$/i.test(text)
-
-/**
- * CIELAB lightness L* (0..100) and chroma of a display colour under D65.
- *
- * @throws Error when `hex` is no colour
- */
-export function lightness(hex: Hex): { readonly L: number; readonly chroma: number } {
-  const lab = lab65(hex)
-  if (!lab) throw new Error(`not a colour: ${hex}`)
-  return { L: lab.l, chroma: Math.hypot(lab.a, lab.b) }
-}
-
-/** Black or white, whichever reads better on `hex` (WCAG 2 contrast). */
-export const legibleOn = (hex: Hex): Hex =>
-  wcagContrast(hex, '#000000') >= wcagContrast(hex, '#ffffff') ? '#000000' : '#ffffff'
+export { inner, type Layer, layered, type Optics, outer, overGround } from './film'
+export { type Hex, isHex } from './hex'
+export { legibleOn, lightness } from './lightness'
+export { reflectanceOf } from './reflectance'
+export { BANDS, difference, hexOf, type Lab, labOf, type Spectrum } from './spectrum'

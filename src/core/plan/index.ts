@@ -1,5 +1,6 @@
 export * from './depends'
 export * from './lapStripShape'
+export { type Look, looksOfRun } from './looks'
 export * from './palletShape'
 export { plan, runOf } from './plan'
 export * from './planChanges'

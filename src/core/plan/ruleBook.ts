@@ -1,7 +1,7 @@
 import { OVERRIDE_RULES, type Rule } from '../advice'
 import { READING_RULES } from '../artwork'
 import { HEAT_CAUTIONS, HEAT_RULES } from '../heat'
-import { BASE_RULES, INK_RULES } from '../ink'
+import { BASE_RULES, INK_RULES, PREDICT_RULES } from '../ink'
 import { SPLIT_RULES } from '../order'
 import { RATE_RULES } from '../rate'
 import { BUDGET_RULES, PLACEMENT_RULES, POSITION_RULES } from '../registration'
@@ -65,6 +65,15 @@ export const RULE_BOOK: readonly Chapter[] = [
     sources: 'Geometry of the mesh; deposit factors are common practice.',
     page: 'ink',
     rules: INK_RULES,
+  },
+  {
+    title: 'Colour on the cloth',
+    model:
+      'Films of ink over the cloth, absorbing and scattering in 16 bands of light, with thin spots on the tops of the fibres; the colour is told by its difference to the same films on white.',
+    sources:
+      'Published: Kubelka (1948), Saunderson (1942), CIEDE2000 after Sharma, Wu and Dalal (2005), smooth reflectance after Burns. Strengths of inks are tuned to common practice.',
+    page: 'ink',
+    rules: PREDICT_RULES,
   },
   {
     title: 'Screens',

@@ -195,6 +195,13 @@ export const KINDS = {
     example: '70',
     least: 0,
   },
+  difference: {
+    name: 'colour difference',
+    units: [u('', 1, 1)],
+    shown: { metric: 0, inch: 0 },
+    example: '2.5',
+    least: 0,
+  },
   count: { name: 'number', units: [u('', 1, 0)], shown: { metric: 0, inch: 0 }, example: '24', least: 0 },
   rate: {
     name: 'rate',

@@ -9,6 +9,7 @@ import { Headline, InkName } from '@/ui/parts'
 import { Section, Table } from '@/ui/Section'
 import { InkRow } from '@/ui/Swatch'
 import { useSettings } from '@/ui/settings'
+import { LooksTable } from './LooksTable'
 import type { PlanProps } from './planProps'
 
 /** Stage 4: base or none for every colour, the whites, and how much ink. */
@@ -58,6 +59,7 @@ export function InkStage({ plan }: PlanProps) {
           </tbody>
         </Table>
       </Section>
+      <LooksTable plan={plan} />
       <Section title="Ink for each screen">
         <Table>
           <thead>

@@ -1,0 +1,71 @@
+import fc from 'fast-check'
+import { expect, it } from 'vitest'
+import { BANDS, inner, layered, outer, overGround } from './index'
+
+const strength = fc.double({ min: 1e2, max: 5e5, noNaN: true })
+const thickness = fc.double({ min: 1e-6, max: 6e-5, noNaN: true })
+const ground = fc.double({ min: 0.01, max: 0.95, noNaN: true })
+
+it('no film leaves the ground, and neither does a clear one (identity, property)', () => {
+  fc.assert(
+    fc.property(strength, strength, ground, (k, s, g) => {
+      expect(overGround(k, s, 0, g)).toBeCloseTo(g, 9)
+      expect(overGround(0, 0, 1e-3, g)).toBeCloseTo(g, 9)
+    }),
+  )
+})
+
+it('a film without end has the reflectance 1 + K/S - sqrt((K/S)2 + 2 K/S) (published: Kubelka and Munk 1931)', () => {
+  fc.assert(
+    fc.property(strength, strength, ground, (k, s, g) => {
+      const q = k / s
+      expect(overGround(k, s, 1, g)).toBeCloseTo(1 + q - Math.sqrt(q * q + 2 * q), 6)
+    }),
+  )
+})
+
+it('is the textbook form with coth (published: Kubelka 1948)', () => {
+  fc.assert(
+    fc.property(strength, strength, thickness, ground, (k, s, x, g) => {
+      const a = (k + s) / s
+      const b = Math.sqrt(a * a - 1)
+      const bcoth = b / Math.tanh(b * s * x)
+      expect(overGround(k, s, x, g)).toBeCloseTo((1 - g * (a - bcoth)) / (a - g + bcoth), 6)
+    }),
+  )
+})
+
+it('without scattering light goes through twice: ground x exp(-2 K X) (published: Bouguer and Lambert)', () => {
+  fc.assert(
+    fc.property(strength, thickness, ground, (k, x, g) => {
+      expect(overGround(k, 0, x, g)).toBeCloseTo(g * Math.exp(-2 * k * x), 9)
+    }),
+  )
+})
+
+it('two films are one of both thicknesses; more of it hides more of a black ground (property)', () => {
+  fc.assert(
+    fc.property(strength, strength, thickness, thickness, ground, (k, s, x, y, g) => {
+      expect(overGround(k, s, y, overGround(k, s, x, g))).toBeCloseTo(overGround(k, s, x + y, g), 9)
+      expect(overGround(k, s, x + y, 0)).toBeGreaterThanOrEqual(overGround(k, s, x, 0))
+    }),
+  )
+})
+
+it('the surface goes there and back, and lets no more out than comes in (published: Saunderson 1942)', () => {
+  fc.assert(
+    fc.property(ground, (r) => {
+      expect(inner(outer(r))).toBeCloseTo(r, 9)
+      expect(outer(r)).toBeLessThan(0.972 + 1e-9)
+    }),
+  )
+  expect([inner(0), inner(1)]).toEqual([0, 0.9995])
+})
+
+it('a clear film on a cloth leaves it as it was', () => {
+  const cloth = BANDS.map((_, i) => 0.1 + 0.05 * i)
+  const clear = { k: BANDS.map(() => 0), s: BANDS.map(() => 0) }
+  layered([{ optics: clear, thickness: 2e-5 }], cloth).forEach((r, i) => {
+    expect(r).toBeCloseTo(cloth[i] as number, 9)
+  })
+})

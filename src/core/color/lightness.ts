@@ -1,0 +1,17 @@
+import { lab65, wcagContrast } from 'culori'
+import type { Hex } from './hex'
+
+/**
+ * CIELAB lightness L* (0..100) and chroma of a display colour under D65.
+ *
+ * @throws Error when `hex` is no colour
+ */
+export function lightness(hex: Hex): { readonly L: number; readonly chroma: number } {
+  const lab = lab65(hex)
+  if (!lab) throw new Error(`not a colour: ${hex}`)
+  return { L: lab.l, chroma: Math.hypot(lab.a, lab.b) }
+}
+
+/** Black or white, whichever reads better on `hex` (WCAG 2 contrast). */
+export const legibleOn = (hex: Hex): Hex =>
+  wcagContrast(hex, '#000000') >= wcagContrast(hex, '#ffffff') ? '#000000' : '#ffffff'

@@ -1,0 +1,98 @@
+import { Matrix, solve } from 'ml-matrix'
+import type { Hex } from './hex'
+import { BANDS, type Spectrum, WEIGHTS, type Xyz, xyzOfHex } from './spectrum'
+
+const N = BANDS.length
+const ROUNDS = 30
+/** Steps of the search are held to this. */
+const STRIDE = 2
+const NEAR = 1e-9
+/** A colour that no reflectance has is made greyer by this much at a time. */
+const GREYER = 0.02
+/** Darker or lighter than this the curve runs out to infinity, and so it does beyond this. */
+const DARKEST = 0.004
+const LIGHTEST = 0.98
+const FARTHEST = 10
+
+/** Squared steps from band to band, as a matrix: twice their gradient. */
+const SMOOTH = new Matrix(
+  Array.from({ length: N }, (_, i) =>
+    Array.from({ length: N }, (_, j) => {
+      if (i === j) return i === 0 || i === N - 1 ? 2 : 4
+      return Math.abs(i - j) === 1 ? -2 : 0
+    }),
+  ),
+)
+
+/** The smoothest curve between 0 and 1 that has these XYZ; undefined when the search does not end. */
+function smoothest(xyz: Xyz): Spectrum | undefined {
+  const z = new Float64Array(N).fill(Math.atanh(2 * xyz[1] - 1))
+  const multipliers = [0, 0, 0]
+  for (let round = 0; round < ROUNDS; round++) {
+    const t = Array.from(z, Math.tanh)
+    const rho = t.map((x) => (x + 1) / 2)
+    const slope = t.map((x) => (1 - x * x) / 2)
+    const bend = t.map((x) => -x * (1 - x * x))
+    const pull = t.map((_, i) =>
+      WEIGHTS.reduce((s, w, k) => s + (w[i] as number) * (multipliers[k] as number), 0),
+    )
+    const lhs = Matrix.zeros(N + 3, N + 3)
+    const rhs = Matrix.zeros(N + 3, 1)
+    for (let i = 0; i < N; i++) {
+      let gradient = (slope[i] as number) * (pull[i] as number)
+      for (let j = 0; j < N; j++) {
+        lhs.set(i, j, SMOOTH.get(i, j))
+        gradient += SMOOTH.get(i, j) * (z[j] as number)
+      }
+      lhs.set(i, i, SMOOTH.get(i, i) + (bend[i] as number) * (pull[i] as number))
+      rhs.set(i, 0, -gradient)
+      WEIGHTS.forEach((w, k) => {
+        const own = (w[i] as number) * (slope[i] as number)
+        lhs.set(i, N + k, own)
+        lhs.set(N + k, i, own)
+      })
+    }
+    let off = 0
+    WEIGHTS.forEach((w, k) => {
+      const miss = w.reduce((s, x, i) => s + x * (rho[i] as number), 0) - (xyz[k] as number)
+      rhs.set(N + k, 0, -miss)
+      off = Math.max(off, Math.abs(miss))
+    })
+    if (off < NEAR && round > 0) return rho
+    const step = solve(lhs, rhs)
+    for (let i = 0; i < N; i++) z[i] = (z[i] as number) + Math.max(-STRIDE, Math.min(STRIDE, step.get(i, 0)))
+    for (let k = 0; k < 3; k++) multipliers[k] = (multipliers[k] as number) + step.get(N + k, 0)
+    if (z.some((x) => !Number.isFinite(x) || Math.abs(x) > FARTHEST)) return undefined
+  }
+  return undefined
+}
+
+/** Curves already found: a plan asks for the same few colours after every edit. */
+const known = new Map<Hex, Spectrum>()
+const KEPT = 400
+
+/**
+ * The smoothest reflectance that looks like a display colour under D65: least squared steps of atanh (2 rho - 1) (Burns,
+ * least hyperbolic-tangent slope squared). A colour too strong or too dark for any reflectance gives its nearest greyer or
+ * lighter one.
+ *
+ * @returns 0..1 in each of `BANDS`; one of many curves of that colour, so a guess at the real one
+ */
+export function reflectanceOf(hex: Hex): Spectrum {
+  const found = known.get(hex) ?? searched(hex)
+  if (known.size >= KEPT) known.clear()
+  known.set(hex, found)
+  return found
+}
+
+function searched(hex: Hex): Spectrum {
+  const own = xyzOfHex(hex)
+  const y = Math.min(LIGHTEST, Math.max(DARKEST, own[1]))
+  const grey = WEIGHTS.map((w) => y * w.reduce((a, b) => a + b, 0)) as unknown as Xyz
+  const held = own[1] === y ? own : grey
+  for (let mix = 0; mix < 1; mix += GREYER) {
+    const found = smoothest(held.map((x, i) => x + mix * ((grey[i] as number) - x)) as unknown as Xyz)
+    if (found) return found
+  }
+  return BANDS.map(() => y)
+}

@@ -1,0 +1,69 @@
+import { describe, expect, it } from 'vitest'
+import type { Cloth, OpacityClass } from '../order'
+import { micron } from '../quantity'
+import { changeWord, looksOf, opticsOf } from './predict'
+
+const cloth = (hex: string, weave: Cloth['weave'] = 'jersey'): Cloth => ({
+  name: 'cloth',
+  hex,
+  weave,
+  cotton: 1,
+  polyester: 0,
+  weight: 0.18,
+})
+/** A colour through 61 T/cm, whites through 43 and 43. */
+const FILMS = { direct: micron(19.3), onFilm: micron(20.5), base: micron(28.5), second: micron(30.2) }
+const HEAVY = { ...FILMS, direct: micron(28.5) }
+const looks = (hex: string, opacity: OpacityClass, on: Cloth, films = FILMS) =>
+  looksOf({ hex, opacity }, on, films)
+
+const MARIGOLD = cloth('#f4b223')
+const BLACK = cloth('#1e1f21')
+
+describe('facts of the trade (common practice, no source)', () => {
+  it.each([
+    ['black', '#1f1f1f', 'ordinary', 'as meant'],
+    ['dark green', '#14583c', 'ordinary', 'as meant'],
+    ['light green', '#7fd67a', 'ordinary', 'changed'],
+    ['white', '#f1f1f1', 'blocking', 'changed'],
+  ] as const)('%s straight on marigold cloth', (_, hex, opacity, wanted) => {
+    expect(changeWord(looks(hex, opacity, MARIGOLD).direct.change)).toBe(wanted)
+  })
+  it('light green and white on marigold are saved by one base', () => {
+    expect(looks('#7fd67a', 'ordinary', MARIGOLD).based.change).toBeLessThan(7)
+    expect(looks('#f1f1f1', 'blocking', MARIGOLD).based.change).toBeLessThan(7)
+  })
+  it('high-opacity orange and red straight on mid brown are toned down at the most', () => {
+    const brown = cloth('#7b5637')
+    expect(looks('#f06a25', 'opaque', brown, HEAVY).direct.change).toBeLessThan(7)
+    expect(looks('#c8262f', 'opaque', brown, HEAVY).direct.change).toBeLessThan(7)
+  })
+  it('one hit of white is opaque on natural, dull on black (worked figures of the model: L* 92.7 and 82.5)', () => {
+    expect(looks('#f1f1f1', 'blocking', cloth('#ece3d0'), HEAVY).direct.lightness).toBeCloseTo(92.7, 0)
+    const { direct, based } = looks('#f1f1f1', 'blocking', BLACK, HEAVY)
+    expect(direct.lightness).toBeCloseTo(82.5, 0)
+    expect(changeWord(direct.change)).toBe('changed')
+    expect(based.lightness).toBeGreaterThan(87)
+  })
+})
+
+describe('whites under a colour', () => {
+  it.each(['#f2d45c', '#5b9bc9', '#e0691e', '#7fd67a'])('each brings %s on black nearer to itself', (hex) => {
+    const { direct, based, twice } = looks(hex, 'ordinary', BLACK)
+    expect(based.change).toBeLessThan(direct.change)
+    expect(twice.change).toBeLessThan(based.change)
+    expect(twice.thickness).toBeCloseTo(FILMS.base + FILMS.second + FILMS.onFilm, 12)
+  })
+  it('the fibre tops of fleece show more of the cloth than jersey does', () => {
+    const on = (weave: Cloth['weave']) => looks('#f1f1f1', 'blocking', cloth('#1e1f21', weave)).based.change
+    expect(on('fleece')).toBeGreaterThan(on('jersey'))
+  })
+})
+
+it('an ink that covers more scatters more and looks the same as a smear on white', () => {
+  const [thin, thick] = [opticsOf('#d62f35', 'transparent'), opticsOf('#d62f35', 'blocking')]
+  thin.s.forEach((s, i) => {
+    expect(s).toBeLessThan(thick.s[i] as number)
+    expect(thin.k[i]).toBeGreaterThan(0)
+  })
+})

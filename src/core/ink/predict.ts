@@ -1,0 +1,150 @@
+import { ruleTable } from '../advice'
+import {
+  difference,
+  type Hex,
+  hexOf,
+  inner,
+  type Layer,
+  labOf,
+  layered,
+  type Optics,
+  overGround,
+  reflectanceOf,
+  type Spectrum,
+} from '../color'
+import type { Cloth, InkColour, OpacityClass } from '../order'
+import { type Film, micron, type Share } from '../quantity'
+
+export const PREDICT_RULES = ruleTable({
+  PREDICTED: {
+    says: '{print}: L* {lightness}, {change} from the very same films on white (CIEDE2000), {film} of ink in all. Up to 4.5 it looks as meant, up to 7 toned down: ask the customer. Two-constant films from the colour and how the ink covers; tuned to common practice, no print was measured. Not for mixing.',
+    source: 'common practice',
+  },
+  PREDICTED_DYES: {
+    says: 'Water-based ink dyes the fibre rather than lying on it: the prediction is poor there.',
+    source: 'common practice',
+  },
+})
+
+/** What the cloth does to a colour, in words; limits tuned so that the facts of the trade come out. */
+export const changeWord = (change: number): string =>
+  change <= 4.5 ? 'as meant' : change <= 7 ? 'toned down' : 'changed'
+
+/** Scattering at 550 nm of an ink by how it covers, 1/m (tuned to common practice). */
+const SCATTERING: Readonly<Record<OpacityClass, number>> = {
+  transparent: 0.006e6,
+  ordinary: 0.025e6,
+  opaque: 0.1e6,
+  blocking: 0.16e6,
+}
+/** Scattering falls with the wavelength like this (tuned). */
+const SLOPE = -0.3
+/** A smear as inks are shown by: this thick over a white card. */
+const SMEAR: Film = micron(30)
+const CARD = 0.86
+/** No cloth is darker or lighter than this, whatever a display shows. */
+const CLOTH: readonly [number, number] = [0.018, 0.9]
+/** Strongest absorption that is looked for, 1/m. */
+const STRONGEST = 5e6
+
+/** Share of the surface that lies on fibre tops, by weave (tuned). */
+const TOPS: Readonly<Record<Cloth['weave'], Share>> = {
+  jersey: 0.06,
+  coarse: 0.12,
+  fleece: 0.12,
+  canvas: 0.12,
+}
+/** What stays of a film there: the first hit, and later ones on a flashed film (tuned). */
+const FIRST_ON_TOPS = 0.25
+const LATER_ON_TOPS = 0.7
+
+const wave = (band: number) => 400 + 20 * band
+
+/**
+ * What an ink does to light, from its colour and how it covers: the scattering of its class, and in each band the
+ * absorption that makes a smear over a white card look like the colour. Says whether a base is needed, not how to mix.
+ */
+export function opticsOf(hex: Hex, opacity: OpacityClass): Optics {
+  const wanted = reflectanceOf(hex)
+  const s = wanted.map((_, i) => SCATTERING[opacity] * (wave(i) / 550) ** SLOPE)
+  const k = wanted.map((r, i) => {
+    const aim = inner(r)
+    let [low, high] = [Math.log(1), Math.log(STRONGEST)]
+    for (let round = 0; round < 50; round++) {
+      const middle = (low + high) / 2
+      // More absorption reflects less.
+      if (overGround(Math.exp(middle), s[i] as number, SMEAR, inner(CARD)) > aim) low = middle
+      else high = middle
+    }
+    return Math.exp((low + high) / 2)
+  })
+  return { k, s }
+}
+
+/** A base white as inks are shown by. */
+const WHITE = opticsOf('#f1f1f1', 'blocking')
+
+/** How a print should look. */
+export interface Printed {
+  readonly hex: Hex
+  readonly lightness: number
+  /** CIEDE2000 to the very same layers on white: what the cloth does to the colour. */
+  readonly change: number
+  /** All films together. */
+  readonly thickness: Film
+}
+
+function onGround(layers: readonly Layer[], ground: Spectrum, tops: Share): Spectrum {
+  const full = layered(layers, ground)
+  const thin = layered(
+    layers.map((l, i) => ({ ...l, thickness: l.thickness * (i === 0 ? FIRST_ON_TOPS : LATER_ON_TOPS) })),
+    ground,
+  )
+  return full.map((r, i) => (1 - tops) * r + tops * (thin[i] as number))
+}
+
+/** @param layers the lowest first */
+function printed(layers: readonly Layer[], cloth: Cloth): Printed {
+  const ground = reflectanceOf(cloth.hex).map((r) => Math.min(CLOTH[1], Math.max(CLOTH[0], r)))
+  const tops = TOPS[cloth.weave]
+  const here = onGround(layers, ground, tops)
+  const onWhite = onGround(
+    layers,
+    ground.map(() => CARD),
+    tops,
+  )
+  return {
+    hex: hexOf(here),
+    lightness: labOf(here).l,
+    change: difference(labOf(here), labOf(onWhite)),
+    thickness: layers.reduce((sum, l) => sum + l.thickness, 0),
+  }
+}
+
+/** Dry films of a colour and of the whites under it, metres. */
+export interface Films {
+  readonly direct: Film
+  readonly onFilm: Film
+  readonly base: Film
+  readonly second: Film
+}
+
+/** A colour printed straight on the cloth, on one base, and on base and second white. */
+export interface Looks {
+  readonly direct: Printed
+  readonly based: Printed
+  readonly twice: Printed
+}
+
+/** How a colour of a print should look on a cloth, with and without whites under it. */
+export function looksOf(ink: Pick<InkColour, 'hex' | 'opacity'>, cloth: Cloth, films: Films): Looks {
+  const optics = opticsOf(ink.hex, ink.opacity)
+  const base = { optics: WHITE, thickness: films.base }
+  const second = { optics: WHITE, thickness: films.second }
+  const top = { optics, thickness: films.onFilm }
+  return {
+    direct: printed([{ optics, thickness: films.direct }], cloth),
+    based: printed([base, top], cloth),
+    twice: printed([base, second, top], cloth),
+  }
+}
