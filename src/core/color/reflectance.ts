@@ -1,4 +1,4 @@
-import { Matrix, solve } from 'ml-matrix'
+import { LuDecomposition, Matrix } from 'ml-matrix'
 import type { Hex } from './hex'
 import { BANDS, type Spectrum, WEIGHTS, type Xyz, xyzOfHex } from './spectrum'
 
@@ -59,7 +59,9 @@ function smoothest(xyz: Xyz): Spectrum | undefined {
       off = Math.max(off, Math.abs(miss))
     })
     if (off < NEAR && round > 0) return rho
-    const step = solve(lhs, rhs)
+    const parts = new LuDecomposition(lhs)
+    if (parts.isSingular()) return undefined
+    const step = parts.solve(rhs)
     for (let i = 0; i < N; i++) z[i] = (z[i] as number) + Math.max(-STRIDE, Math.min(STRIDE, step.get(i, 0)))
     for (let k = 0; k < 3; k++) multipliers[k] = (multipliers[k] as number) + step.get(N + k, 0)
     if (z.some((x) => !Number.isFinite(x) || Math.abs(x) > FARTHEST)) return undefined
@@ -89,7 +91,8 @@ function searched(hex: Hex): Spectrum {
   const own = xyzOfHex(hex)
   const y = Math.min(LIGHTEST, Math.max(DARKEST, own[1]))
   const grey = WEIGHTS.map((w) => y * w.reduce((a, b) => a + b, 0)) as unknown as Xyz
-  const held = own[1] === y ? own : grey
+  // Held between darkest and lightest, its hue stays.
+  const held = own[1] > 0 ? own.map((x) => (x * y) / own[1]) : grey
   for (let mix = 0; mix < 1; mix += GREYER) {
     const found = smoothest(held.map((x, i) => x + mix * ((grey[i] as number) - x)) as unknown as Xyz)
     if (found) return found
