@@ -38,7 +38,7 @@ export function ScreensStage({ plan }: PlanProps) {
           </Flex>
         }
       >
-        <Table css={{ tableLayout: 'fixed', '& td': { paddingBlock: '4px' } }}>
+        <Table css={{ tableLayout: 'fixed', '& td': { paddingBlock: '4px' }, '& select': { width: '100%' } }}>
           <thead>
             <tr>
               <th>Screen</th>
