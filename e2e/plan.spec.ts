@@ -37,6 +37,29 @@ test('a screen moved by key is checked at once, and one key takes it back', asyn
   await expect.poll(cells).toBe(advised)
 })
 
+test('a key counts from the moment that what it acts on can be seen', async ({ page }) => {
+  await open(page, '/orders/O-1003/sequence')
+  const strip = page.getByRole('list', { name: 'Lap strip' })
+  await strip.locator('[data-cell="I5"]').focus()
+  await page.keyboard.press('Alt+ArrowLeft')
+  const stop = page.getByRole('alert').filter({ hasText: 'The order by hand breaks a rule' })
+  await expect(stop).toBeVisible()
+  await page.keyboard.press('8')
+  await expect(page.getByText('No time can be told')).toBeVisible()
+  await page.evaluate(() => {
+    const press = () => {
+      if (!document.querySelector('main [role=alert]')) return
+      watch.disconnect()
+      window.dispatchEvent(new KeyboardEvent('keydown', { key: 'Backspace' }))
+    }
+    const watch = new MutationObserver(press)
+    watch.observe(document.body, { childList: true, subtree: true })
+  })
+  await page.keyboard.press('5')
+  await expect(strip).toBeVisible()
+  await expect(page.getByText('order by hand')).toBeHidden()
+})
+
 test('a school for this job changes the plan, the shop keeps its own', async ({ page }) => {
   await page.goto('/orders/O-1001/ink')
   await page.getByLabel('Bright white on dark cloth').selectOption('smoothing')

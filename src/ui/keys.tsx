@@ -1,6 +1,6 @@
 'use client'
 
-import { type ReactNode, useEffect, useSyncExternalStore } from 'react'
+import { type ReactNode, useEffect, useLayoutEffect, useSyncExternalStore } from 'react'
 
 /** A key with what it does, as the key sheet lists it. */
 export interface KeyBinding {
@@ -31,7 +31,8 @@ const TYPING = 'input:not([type=checkbox], [type=radio]), textarea, select, [con
 
 /** Binds keys as long as the component is there; the last to bind a key has it. Plain keys rest while someone types. */
 export function useKeys(list: readonly KeyBinding[]): void {
-  useEffect(() => {
+  // Before it is painted: a key pressed at what was just seen counts.
+  useLayoutEffect(() => {
     change([...bindings, ...list])
     return () => change(bindings.filter((b) => !list.includes(b)))
   }, [list])
