@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
-import { BANDS, inner, layered, outer, overGround } from './index'
+import { BANDS, inner, layered, outer, outerSlope, overGround, overGroundSlopes } from './index'
 
 const strength = fc.double({ min: 1e2, max: 5e5, noNaN: true })
 const thickness = fc.double({ min: 1e-6, max: 6e-5, noNaN: true })
@@ -68,4 +68,40 @@ it('a clear film on a cloth leaves it as it was', () => {
   layered([{ optics: clear, thickness: 2e-5 }], cloth).forEach((r, i) => {
     expect(r).toBeCloseTo(cloth[i] as number, 9)
   })
+})
+
+it('slopes of a film are those of small steps (property)', () => {
+  fc.assert(
+    fc.property(strength, strength, thickness, ground, (k, s, x, g) => {
+      const [r, byK, byS] = overGroundSlopes(k, s, x, g)
+      expect(r).toBeCloseTo(overGround(k, s, x, g), 12)
+      const step = (of: (h: number) => number, h: number) => (of(h) - of(-h)) / (2 * h)
+      const near = (slope: number, stepped: number, unit: number) =>
+        expect(Math.abs(slope - stepped) * unit).toBeLessThan(1e-5)
+      near(
+        byK,
+        step((h) => overGround(k + h, s, x, g), k * 1e-4),
+        k,
+      )
+      near(
+        byS,
+        step((h) => overGround(k, s + h, x, g), s * 1e-4),
+        s,
+      )
+    }),
+  )
+  expect(outerSlope(0.7)).toBeCloseTo((outer(0.7001) - outer(0.6999)) / 0.0002, 5)
+})
+
+it.each([
+  [0.02, 0.05, 20, 0.8, 0.48441459],
+  [1e-5, 0.16, 30, 0.02, 0.82801017],
+])('worked figures of the model: k %s, s %s per um, %s um on %s', (k, s, x, g, wanted) => {
+  expect(overGround(k * 1e6, s * 1e6, x * 1e-6, g)).toBeCloseTo(wanted, 8)
+})
+
+it('worked figures of the surface', () => {
+  expect(inner(0.5)).toBeCloseTo(0.72104019, 8)
+  expect(inner(0.86)).toBeCloseTo(0.94982079, 8)
+  expect(outer(0.7)).toBeCloseTo(0.47544828, 8)
 })

@@ -42,6 +42,42 @@ export function overGround(k: number, s: number, x: number, ground: number): num
   return own + (through * ground) / (1 - own * ground)
 }
 
+/** What `outer` gains when the reflectance inside does. */
+export const outerSlope = (r: number): number => ((1 - OUTSIDE) * (1 - INSIDE)) / (1 - INSIDE * r) ** 2
+
+/**
+ * The same reflectance with what it gains by absorption and by scattering: for searches.
+ *
+ * @returns reflectance inside, its slope by k, its slope by s (both in m)
+ */
+export function overGroundSlopes(
+  k: number,
+  s: number,
+  x: number,
+  ground: number,
+): readonly [number, number, number] {
+  const a = k * k + 2 * k * s
+  const root = Math.sqrt(a)
+  const depth = x * root
+  const thin = depth * depth < 1e-6
+  const t = depth > 20 ? 1 : Math.tanh(depth)
+  const q = thin ? x * (1 - (depth * depth) / 3) : t / root
+  const qa = thin ? x ** 3 * (-1 / 3 + (4 * depth * depth) / 15) : (x * (1 - t * t) - q) / (2 * a)
+  const d = 1 + (k + s) * q
+  const own = (s * q) / d
+  const rest = Math.max(0, 1 - a * q * q)
+  const through = rest / (d * d)
+  const open = 1 - own * ground
+  const slope = (ak: number, fromS: number) => {
+    const dq = qa * ak
+    const dd = q + (k + s) * dq
+    const dOwn = (s * dq + fromS - own * dd) / d
+    const dThrough = rest > 0 ? -(ak * q * q + 2 * a * q * dq) / (d * d) - (2 * through * dd) / d : 0
+    return dOwn + (dThrough * ground) / open + (through * ground * ground * dOwn) / (open * open)
+  }
+  return [own + (through * ground) / open, slope(2 * k + 2 * s, 0), slope(2 * k, q)]
+}
+
 /** A film of an ink on what lies below. */
 export interface Layer {
   readonly optics: Optics

@@ -1,5 +1,33 @@
-export { inner, type Layer, layered, type Optics, outer, overGround } from './film'
+export {
+  inner,
+  type Layer,
+  layered,
+  type Optics,
+  outer,
+  outerSlope,
+  overGround,
+  overGroundSlopes,
+} from './film'
+export { halftoned, printedDot } from './halftone'
 export { type Hex, isHex } from './hex'
 export { legibleOn, lightness } from './lightness'
-export { reflectanceOf } from './reflectance'
-export { BANDS, difference, hexOf, type Lab, labOf, type Spectrum } from './spectrum'
+export { type Curve, takeCurve } from './measured'
+export { reflectanceOf, reflectanceOfLab } from './reflectance'
+export {
+  BANDS,
+  difference,
+  hexOf,
+  hexOfLab,
+  type Lab,
+  LIGHTS,
+  type Light,
+  labOf,
+  labOfHex,
+  labOfXyz,
+  root,
+  rootSlope,
+  type Spectrum,
+  WEIGHTS,
+  WHITE_OF,
+  xyzOf,
+} from './spectrum'

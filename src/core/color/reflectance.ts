@@ -1,6 +1,16 @@
 import { LuDecomposition, Matrix } from 'ml-matrix'
 import type { Hex } from './hex'
-import { BANDS, type Spectrum, WEIGHTS, type Xyz, xyzOfHex } from './spectrum'
+import {
+  BANDS,
+  type Lab,
+  type Light,
+  type Spectrum,
+  WEIGHTS,
+  WHITE_OF,
+  type Xyz,
+  xyzOfHex,
+  xyzOfLab,
+} from './spectrum'
 
 const N = BANDS.length
 const ROUNDS = 30
@@ -25,7 +35,8 @@ const SMOOTH = new Matrix(
 )
 
 /** The smoothest curve between 0 and 1 that has these XYZ; undefined when the search does not end. */
-function smoothest(xyz: Xyz): Spectrum | undefined {
+function smoothest(xyz: Xyz, light: Light): Spectrum | undefined {
+  const weights = WEIGHTS[light]
   const z = new Float64Array(N).fill(Math.atanh(2 * xyz[1] - 1))
   const multipliers = [0, 0, 0]
   for (let round = 0; round < ROUNDS; round++) {
@@ -34,7 +45,7 @@ function smoothest(xyz: Xyz): Spectrum | undefined {
     const slope = t.map((x) => (1 - x * x) / 2)
     const bend = t.map((x) => -x * (1 - x * x))
     const pull = t.map((_, i) =>
-      WEIGHTS.reduce((s, w, k) => s + (w[i] as number) * (multipliers[k] as number), 0),
+      weights.reduce((s, w, k) => s + (w[i] as number) * (multipliers[k] as number), 0),
     )
     const lhs = Matrix.zeros(N + 3, N + 3)
     const rhs = Matrix.zeros(N + 3, 1)
@@ -46,14 +57,14 @@ function smoothest(xyz: Xyz): Spectrum | undefined {
       }
       lhs.set(i, i, SMOOTH.get(i, i) + (bend[i] as number) * (pull[i] as number))
       rhs.set(i, 0, -gradient)
-      WEIGHTS.forEach((w, k) => {
+      weights.forEach((w, k) => {
         const own = (w[i] as number) * (slope[i] as number)
         lhs.set(i, N + k, own)
         lhs.set(N + k, i, own)
       })
     }
     let off = 0
-    WEIGHTS.forEach((w, k) => {
+    weights.forEach((w, k) => {
       const miss = w.reduce((s, x, i) => s + x * (rho[i] as number), 0) - (xyz[k] as number)
       rhs.set(N + k, 0, -miss)
       off = Math.max(off, Math.abs(miss))
@@ -81,20 +92,23 @@ const KEPT = 400
  * @returns 0..1 in each of `BANDS`; one of many curves of that colour, so a guess at the real one
  */
 export function reflectanceOf(hex: Hex): Spectrum {
-  const found = known.get(hex) ?? searched(hex)
+  const found = known.get(hex) ?? searched(xyzOfHex(hex), 'D65')
   if (known.size >= KEPT) known.clear()
   known.set(hex, found)
   return found
 }
 
-function searched(hex: Hex): Spectrum {
-  const own = xyzOfHex(hex)
+/** The same of a measured colour: the curve is found under the light that the reading was told for. */
+export const reflectanceOfLab = (lab: Lab, light: Light = 'D65'): Spectrum =>
+  searched(xyzOfLab(lab, light), light)
+
+function searched(own: Xyz, light: Light): Spectrum {
   const y = Math.min(LIGHTEST, Math.max(DARKEST, own[1]))
-  const grey = WEIGHTS.map((w) => y * w.reduce((a, b) => a + b, 0)) as unknown as Xyz
+  const grey = WHITE_OF[light].map((w) => y * w) as unknown as Xyz
   // Held between darkest and lightest, its hue stays.
   const held = own[1] > 0 ? own.map((x) => (x * y) / own[1]) : grey
   for (let mix = 0; mix < 1; mix += GREYER) {
-    const found = smoothest(held.map((x, i) => x + mix * ((grey[i] as number) - x)) as unknown as Xyz)
+    const found = smoothest(held.map((x, i) => x + mix * ((grey[i] as number) - x)) as unknown as Xyz, light)
     if (found) return found
   }
   return BANDS.map(() => y)

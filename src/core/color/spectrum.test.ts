@@ -2,10 +2,23 @@ import { converter } from 'culori'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { PAIRS } from './ciede2000.fixtures'
-import { BANDS, difference, hexOf, type Lab, labOf, reflectanceOf } from './index'
-import { WEIGHTS } from './spectrum'
+import {
+  BANDS,
+  difference,
+  hexOf,
+  hexOfLab,
+  type Lab,
+  type Light,
+  labOf,
+  labOfHex,
+  reflectanceOf,
+  reflectanceOfLab,
+  WHITE_OF,
+  xyzOf,
+} from './index'
+import { labOfXyz, WEIGHTS, xyzOfLab } from './spectrum'
 
-const weight = (nm: number) => WEIGHTS[1][BANDS.indexOf(nm)] as number
+const weight = (nm: number) => WEIGHTS.D65[1][BANDS.indexOf(nm)] as number
 const toLab = converter('lab65')
 const lab = (l: number, a: number, b: number): Lab => ({ l, a, b })
 
@@ -29,7 +42,7 @@ describe('reflectance to colour', () => {
     expect(flat(0.18).l).toBeCloseTo(116 * Math.cbrt(0.18) - 16, 5)
   })
   it('the white is that of sRGB, (0.3127, 0.3290) (IEC 61966-2-1); its eye is the CIE 1931 observer’s', () => {
-    const [x = 0, y = 0, z = 0] = WEIGHTS.map((w) => w.reduce((a, b) => a + b, 0))
+    const [x = 0, y = 0, z = 0] = WEIGHTS.D65.map((w) => w.reduce((a, b) => a + b, 0))
     expect(y).toBeCloseTo(1, 6)
     expect(x / (x + y + z)).toBeCloseTo(0.3127, 4)
     expect(y / (x + y + z)).toBeCloseTo(0.329, 4)
@@ -69,5 +82,66 @@ describe('the smoothest reflectance of a colour', () => {
     expect(reflectanceOf('#000000')).toEqual(BANDS.map(() => expect.closeTo(0.004, 6)))
     expect(reflectanceOf('#ffffff')).toEqual(BANDS.map(() => expect.closeTo(0.98, 6)))
     expect(() => reflectanceOf('ink')).toThrow('not a colour')
+  })
+})
+
+/** The observer as sums of lobes (published: Wyman, Sloan, Shirley 2013, good to about 0.02), an independent hand. */
+const lobe = (nm: number, middle: number, below: number, above: number) =>
+  Math.exp(-0.5 * ((nm - middle) / (nm < middle ? below : above)) ** 2)
+const EYE = [
+  (nm: number) =>
+    1.056 * lobe(nm, 599.8, 37.9, 31) + 0.362 * lobe(nm, 442, 16, 26.7) - 0.065 * lobe(nm, 501.1, 20.4, 26.2),
+  (nm: number) => 0.821 * lobe(nm, 568.8, 46.9, 40.5) + 0.286 * lobe(nm, 530.9, 16.3, 31.1),
+  (nm: number) => 1.217 * lobe(nm, 437, 11.8, 36) + 0.681 * lobe(nm, 459, 26, 13.8),
+]
+/** Illuminant A is a Planckian of 2848 K by its definition (published: CIE 15). */
+const lamp = (nm: number) => nm ** -5 / (Math.exp(1.435e7 / (2848 * nm)) - 1)
+
+describe('other lights', () => {
+  it.each([
+    ['D50', [0.96422, 1, 0.82521]],
+    ['A', [1.0985, 1, 0.35585]],
+  ] as const)('the white of %s is the published one (CIE 15)', (light, white) => {
+    WHITE_OF[light].forEach((w, i) => {
+      expect(w).toBeCloseTo(white[i]!, 3)
+    })
+  })
+  it.each(['#c8262f', '#2456a6', '#7fd67a', '#f2d45c', '#6b4f3a'])(
+    'lamplight on %s, against lobes and Planck',
+    (hex) => {
+      const curve = reflectanceOf(hex)
+      const at = (nm: number) => {
+        const i = Math.min(14, Math.max(0, Math.floor((nm - 400) / 20)))
+        const t = Math.min(1, Math.max(0, (nm - BANDS[i]!) / 20))
+        return curve[i]! + t * (curve[i + 1]! - curve[i]!)
+      }
+      const nodes = Array.from({ length: 76 }, (_, i) => 380 + 5 * i)
+      const total = (f: (nm: number) => number) => nodes.reduce((n, nm) => n + lamp(nm) * f(nm), 0)
+      const own = EYE.map((eye, i) => (total((nm) => eye(nm) * at(nm)) / total(eye)) * WHITE_OF.A[i]!)
+      const lab = labOfXyz(own as unknown as [number, number, number], 'A')
+      expect(difference(lab, labOf(curve, 'A'))).toBeLessThan(1.2)
+    },
+  )
+  it('a reading told for D50 gives a curve that has it, and its daylight colour is near (property)', () => {
+    const part = fc.double({ min: -18, max: 18, noNaN: true })
+    fc.assert(
+      fc.property(fc.double({ min: 35, max: 75, noNaN: true }), part, part, (l, a, b) => {
+        for (const light of ['D50', 'A', 'D65'] as const satisfies readonly Light[])
+          expect(difference(labOf(reflectanceOfLab({ l, a, b }, light), light), { l, a, b })).toBeLessThan(
+            0.05,
+          )
+      }),
+      { numRuns: 25 },
+    )
+  })
+  it('XYZ and CIELAB go there and back, and agree with a reference library for daylight (culori)', () => {
+    for (const hex of ['#ff6f61', '#00a7b5', '#101820', '#fdfdfd']) {
+      const own = labOfHex(hex)
+      const theirs = toLab(hex)!
+      for (const axis of ['l', 'a', 'b'] as const) expect(own[axis]).toBeCloseTo(theirs[axis], 6)
+      expect(hexOfLab(own)).toBe(hex)
+      expect(labOfXyz(xyzOfLab(own, 'A'), 'A').b).toBeCloseTo(own.b, 9)
+    }
+    expect(xyzOf(BANDS.map(() => 1))[1]).toBeCloseTo(1, 6)
   })
 })
