@@ -5,6 +5,7 @@ import Sqlite from 'libsql'
 import { up as shopAndOrders } from './migrations/001_shop_and_orders'
 import { up as films } from './migrations/002_films'
 import { up as screens } from './migrations/003_screens'
+import { up as inkRoom } from './migrations/004_ink_room'
 import type { Tables } from './schema'
 
 export type Database = Kysely<Tables>
@@ -14,6 +15,7 @@ const migrations: MigrationProvider = {
     '001_shop_and_orders': { up: shopAndOrders },
     '002_films': { up: films },
     '003_screens': { up: screens },
+    '004_ink_room': { up: inkRoom },
   }),
 }
 

@@ -1,4 +1,4 @@
-import type { ColumnType } from 'kysely'
+import type { ColumnType, Generated } from 'kysely'
 
 /** Columns that must hold one of a few words are checked by the database; quantities are SI. */
 export interface Tables {
@@ -75,6 +75,64 @@ export interface Tables {
     system: string
   }
   cloth: ClothColumns & { place: number }
+  colour_limits: {
+    id: 1
+    as_meant: number
+    toned_down: number
+    accept: number
+    again: number
+    white: number
+  }
+  /** `known` is JSON: readings come whole. */
+  base_ink: {
+    code: string
+    place: number
+    name: string
+    system: string
+    cost: number
+    density: number
+    known: string
+  }
+  formula: { id: string; place: number; name: string; system: string; l: number; a: number; b: number }
+  formula_part: { formula_id: string; place: number; code: string; share: number }
+  can: { id: string; code: string; lot: string; received: string; opened: string | null }
+  batch: {
+    id: string
+    name: string
+    system: string
+    l: number
+    a: number
+    b: number
+    run_id: string
+    hit_id: string
+    wanted: number
+    begun: string
+    mixed: string | null
+    expires: string | null
+    state: 'mixing' | 'mixed' | 'accepted' | 'gone'
+  }
+  batch_part: { batch_id: string; place: number; code: string; share: number }
+  /** Every gram in or out of a can or a tub; never edited, put right by another entry. */
+  stock_entry: {
+    id: Generated<number>
+    at: string
+    vessel: string
+    kind: 'received' | 'poured' | 'mixed' | 'used' | 'returned' | 'discarded' | 'corrected'
+    mass: number
+    batch_id: string
+    corrects: number | null
+    note: string
+  }
+  drawdown: {
+    id: Generated<number>
+    batch_id: string
+    at: string
+    on_white: string
+    on_black: string
+    difference: number
+    verdict: 'read' | 'accepted' | 'refused'
+    who: string
+  }
   customer_order: {
     id: string
     customer: string

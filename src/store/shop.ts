@@ -5,12 +5,15 @@ import {
   type Blade,
   type FlashUnit,
   type Frame,
+  type InkRoom,
+  type Known,
   type Press,
   type ScreenRoom,
   type Shop,
   type ShopAndShelf,
   type Step,
   USUAL_HOURS,
+  USUAL_INK_ROOM,
   USUAL_SCREENS,
 } from '@/core/equipment'
 import type { Weave } from '@/core/order'
@@ -36,21 +39,35 @@ export async function loadShop(db: Database): Promise<StoredShop> {
       .selectAll()
       .orderBy('place')
       .execute() as unknown as Promise<Row<T>[]>
-  const [head, options, presses, stations, flashes, dryers, frames, blades, inks, cloths, pauses, screens] =
-    await Promise.all([
-      db.selectFrom('shop').selectAll().executeTakeFirst(),
-      db.selectFrom('method').selectAll().execute(),
-      all('press'),
-      db.selectFrom('station').selectAll().orderBy('press_id').orderBy('number').execute(),
-      all('flash_unit'),
-      all('dryer'),
-      all('frame'),
-      all('blade'),
-      all('ink'),
-      all('cloth'),
-      all('pause'),
-      loadScreens(db),
-    ])
+  const [
+    head,
+    options,
+    presses,
+    stations,
+    flashes,
+    dryers,
+    frames,
+    blades,
+    inks,
+    cloths,
+    pauses,
+    screens,
+    inkRoom,
+  ] = await Promise.all([
+    db.selectFrom('shop').selectAll().executeTakeFirst(),
+    db.selectFrom('method').selectAll().execute(),
+    all('press'),
+    db.selectFrom('station').selectAll().orderBy('press_id').orderBy('number').execute(),
+    all('flash_unit'),
+    all('dryer'),
+    all('frame'),
+    all('blade'),
+    all('ink'),
+    all('cloth'),
+    all('pause'),
+    loadScreens(db),
+    loadInkRoom(db),
+  ])
   const press = (p: Row<'press'>): Press => {
     const base = {
       id: p.id,
@@ -116,6 +133,7 @@ export async function loadShop(db: Database): Promise<StoredShop> {
         }
       : USUAL_HOURS,
     screens: screens.room,
+    inkRoom,
   }
   return {
     version: head?.version ?? 0,
@@ -141,7 +159,6 @@ async function loadScreens(db: Database) {
     db.selectFrom('stencil').selectAll().execute(),
     db.selectFrom('stencil_step').selectAll().orderBy('place').execute(),
   ])
-  const bare = <T extends { readonly place: number }>({ place: _, ...row }: T) => row
   const room = head
     ? ({
         humidity: head.humidity,
@@ -179,6 +196,35 @@ async function loadScreens(db: Database) {
   return { room, on }
 }
 
+const bare = <T extends { readonly place: number }>({ place: _, ...row }: T) => row
+
+/** Limits, the rack and its formulas. */
+async function loadInkRoom(db: Database): Promise<InkRoom> {
+  const [head, rack, formulas, parts] = await Promise.all([
+    db.selectFrom('colour_limits').selectAll().executeTakeFirst(),
+    db.selectFrom('base_ink').selectAll().orderBy('place').execute(),
+    db.selectFrom('formula').selectAll().orderBy('place').execute(),
+    db.selectFrom('formula_part').selectAll().orderBy('place').execute(),
+  ])
+  if (!head) return USUAL_INK_ROOM
+  const partsOf = group(parts, (p) => p.formula_id)
+  return {
+    limits: {
+      asMeant: head.as_meant,
+      tonedDown: head.toned_down,
+      accept: head.accept,
+      again: head.again,
+      white: head.white,
+    },
+    rack: rack.map((i) => ({ ...bare(i), known: JSON.parse(i.known) as Known })),
+    formulas: formulas.map(({ place: _, l, a, b, ...f }) => ({
+      ...f,
+      target: { l, a, b },
+      parts: (partsOf.get(f.id) ?? []).map(({ code, share }) => ({ code, share })),
+    })),
+  }
+}
+
 const LISTS = ['press', 'flash_unit', 'dryer', 'frame', 'blade', 'ink', 'cloth', 'pause'] as const
 const PARTS = [
   'method',
@@ -191,6 +237,10 @@ const PARTS = [
   'emulsion',
   'lamp',
   'step_test',
+  'colour_limits',
+  'base_ink',
+  'formula_part',
+  'formula',
   'pause',
   'flash_unit',
   'press',
@@ -218,7 +268,6 @@ export async function writeShop(
   { shop, inks, cloths }: ShopAndShelf,
   version: number,
 ): Promise<void> {
-  const placed = <T>(rows: readonly T[]) => rows.map((row, place) => ({ ...row, place }))
   const { days, from, to, breaks } = shop.hours
   for (const table of [...PARTS, 'shop'] as const) await tx.deleteFrom(table).execute()
   const rows: { readonly [T in keyof Tables]?: readonly object[] } = {
@@ -245,6 +294,7 @@ export async function writeShop(
     })),
     frame: placed(shop.frames).map(({ readings: _, stencil: __, ...f }) => f),
     ...screenRows(shop),
+    ...inkRows(shop),
     blade: placed(shop.blades),
     ink: placed(inks),
     cloth: placed(cloths),
@@ -257,9 +307,28 @@ export async function writeShop(
         .execute()
 }
 
+const placed = <T>(rows: readonly T[]) => rows.map((row, place) => ({ ...row, place }))
+
+function inkRows({ inkRoom: { limits, rack, formulas } }: Shop) {
+  return {
+    colour_limits: [
+      {
+        id: 1,
+        as_meant: limits.asMeant,
+        toned_down: limits.tonedDown,
+        accept: limits.accept,
+        again: limits.again,
+        white: limits.white,
+      },
+    ],
+    base_ink: placed(rack).map((i) => ({ ...i, known: JSON.stringify(i.known) })),
+    formula: placed(formulas).map(({ target, parts: _, ...f }) => ({ ...f, ...target })),
+    formula_part: formulas.flatMap((f) => placed(f.parts).map((p) => ({ ...p, formula_id: f.id }))),
+  }
+}
+
 /** Stencils, readings and what is known of them; each table after those it names. */
 function screenRows({ frames, screens }: Shop) {
-  const placed = <T>(rows: readonly T[]) => rows.map((row, place) => ({ ...row, place }))
   const carried = frames.flatMap(({ id, stencil }) => (stencil ? [{ id, stencil }] : []))
   return {
     tension_reading: frames.flatMap((f) =>

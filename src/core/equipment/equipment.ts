@@ -1,6 +1,7 @@
 import type { ShopMethod } from '../advice'
 import type { Hex } from '../color'
 import type { Duration, Length, MeshCount } from '../quantity'
+import type { InkRoom } from './inkRoom'
 import type { ScreenRoom, Stencil, TensionReading } from './screenRoom'
 
 export const BOARDS = {
@@ -138,6 +139,7 @@ export interface Shop {
   readonly blades: readonly Blade[]
   readonly hours: Hours
   readonly screens: ScreenRoom
+  readonly inkRoom: InkRoom
 }
 
 export const flashesAt = (shop: Shop, press: Press): readonly FlashUnit[] =>

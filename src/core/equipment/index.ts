@@ -1,4 +1,6 @@
 export * from './equipment'
+export * from './inkRoom'
+export * from './rack'
 export * from './ringShape'
 export * from './schema'
 export * from './screenRoom'

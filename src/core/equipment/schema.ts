@@ -1,6 +1,16 @@
 import * as yup from 'yup'
 import { SCHOOLS, type School } from '../advice'
-import { CHARACTERS, type Cloth, checkWith, clothSchema, hexSchema, OPACITIES, SYSTEMS } from '../order'
+import { BANDS, LIGHTS } from '../color'
+import {
+  CHARACTERS,
+  type Cloth,
+  checkWith,
+  clothSchema,
+  hexSchema,
+  INK_SYSTEMS,
+  OPACITIES,
+  SYSTEMS,
+} from '../order'
 import {
   BOARDS,
   FLASH_KINDS,
@@ -10,6 +20,7 @@ import {
   type Shop,
   USUAL_HOURS,
 } from './equipment'
+import { USUAL_INK_ROOM } from './rack'
 import { EMULSION_KINDS, LAMP_KINDS, STEPS, USUAL_SCREENS, WATER } from './screenRoom'
 
 const id = yup.string().trim().required('An id is missing.')
@@ -198,6 +209,120 @@ const screenRoom = yup.object({
     .default([]),
 })
 
+const limit = (what: string) => positive(what, 30)
+const limits = yup.object({
+  asMeant: limit('As meant'),
+  tonedDown: limit('Toned down').test(
+    'above',
+    'Not below what counts as meant.',
+    (most, at) => !(Number(most) < at.parent.asMeant),
+  ),
+  accept: limit('Accepted'),
+  again: limit('Looked at again').test(
+    'above',
+    'Not below what is accepted.',
+    (most, at) => !(Number(most) < at.parent.accept),
+  ),
+  white: positive('L* of white', 100),
+})
+
+const readings = yup
+  .array(
+    yup
+      .number()
+      .typeError('A curve holds numbers only.')
+      .min(0, 'A reflectance is not below 0.')
+      .max(2, 'A reflectance is a share, 1 for all light.')
+      .required(),
+  )
+  .length(BANDS.length, `A curve has ${BANDS.length} values, 400 to 700 nm by 20.`)
+const lab = yup.object({
+  l: yup.number().min(0).max(100, 'L* is from 0 to 100.').required('L* is missing.'),
+  a: yup.number().min(-200).max(200).required('a* is missing.'),
+  b: yup.number().min(-200).max(200).required('b* is missing.'),
+})
+const letDown = yup
+  .object({
+    share: positive('Share of the tint', 1),
+    lightness: positive('L* of the tint', 100),
+  })
+  .default(undefined)
+  .optional()
+const KNOWN = {
+  curves: yup.object({
+    how: oneOf({ curves: 1 }),
+    film: positive('Thickness of the smear', 0.001),
+    onWhite: readings.required('The curve over white is missing.'),
+    onBlack: readings.required('The curve over black is missing.'),
+    letDown,
+  }),
+  labs: yup.object({
+    how: oneOf({ labs: 1 }),
+    film: positive('Thickness of the smear', 0.001),
+    light: oneOf(LIGHTS),
+    onWhite: lab,
+    onBlack: lab,
+    letDown,
+  }),
+  class: yup.object({ how: oneOf({ class: 1 }), hex: hexSchema, opacity: oneOf(OPACITIES) }),
+}
+
+/** An ink of the rack, on a form or in a file. */
+export const baseInkSchema = yup.object({
+  code: yup.string().trim().max(24, 'At most 24 characters.').required('A code is missing.'),
+  name,
+  system: oneOf(INK_SYSTEMS),
+  cost: yup
+    .number()
+    .typeError('A price, please.')
+    .min(0, 'Not below 0.')
+    .max(10_000)
+    .required('A price is missing.'),
+  density: yup
+    .number()
+    .typeError('g/ml, for example 1.2.')
+    .min(500, 'Lighter than any ink: 0.5 g/ml at least.')
+    .max(5000, 'Heavier than any ink: 5 g/ml at most.')
+    .required('The density is missing.'),
+  known: yup.lazy(
+    (value: { how?: keyof typeof KNOWN } | undefined) => KNOWN[value?.how ?? 'class'] ?? KNOWN.class,
+  ),
+})
+
+const part = yup.object({ code: yup.string().required('Which ink?'), share: positive('Share', 1) })
+const formula = yup.object({
+  id,
+  name,
+  system: oneOf(INK_SYSTEMS),
+  target: lab,
+  parts: yup
+    .array(part)
+    .min(1, 'A formula has at least one part.')
+    .required('A formula has parts.')
+    .test(
+      'once',
+      'An ink stands in it twice.',
+      once((p: { code: string }) => p.code),
+    )
+    .test(
+      'whole',
+      'The parts do not make 100 %.',
+      (parts) => Math.abs((parts ?? []).reduce((sum, p) => sum + p.share, 0) - 1) < 0.005,
+    ),
+})
+const inkRoom = yup.object({
+  limits,
+  rack: yup
+    .array(baseInkSchema)
+    .default([])
+    .test(
+      'once',
+      'Two inks of the rack have the same code.',
+      once((i: { code: string }) => i.code),
+    ),
+  formulas: yup.array(formula).default([]),
+})
+
 /** Schools chosen; every one may be left out. */
 export const methodSchema = method
 
@@ -237,6 +362,7 @@ export const shopSchema = yup.object({
     .default([]),
   hours: hours.default(USUAL_HOURS),
   screens: screenRoom.default(USUAL_SCREENS as yup.InferType<typeof screenRoom>),
+  inkRoom: inkRoom.default(USUAL_INK_ROOM as unknown as yup.InferType<typeof inkRoom>),
 })
 
 /** The shop with its shelf: what a plan reads, and what forms offer. */

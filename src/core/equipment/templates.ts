@@ -1,6 +1,7 @@
 import { DEFAULT_METHOD } from '../advice'
 import { mm } from '../quantity'
 import { type Dryer, type FlashUnit, type Frame, type Press, USUAL_HOURS } from './equipment'
+import { USUAL_INK_ROOM } from './rack'
 import type { ShopAndShelf } from './schema'
 import { USUAL_SCREENS } from './screenRoom'
 import { bladeStock, frameStock, shelfCloth, shelfInk } from './stock'
@@ -71,6 +72,7 @@ const shop = (
     blades: BLADES,
     hours: USUAL_HOURS,
     screens: USUAL_SCREENS,
+    inkRoom: USUAL_INK_ROOM,
   },
   inks: INKS,
   cloths: CLOTHS,

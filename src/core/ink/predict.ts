@@ -3,17 +3,15 @@ import {
   difference,
   type Hex,
   hexOf,
-  inner,
   type Layer,
   labOf,
   layered,
-  type Optics,
-  overGround,
   reflectanceOf,
   type Spectrum,
 } from '../color'
-import type { Cloth, InkColour, OpacityClass } from '../order'
-import { type Film, micron, type Share } from '../quantity'
+import type { Cloth, InkColour } from '../order'
+import type { Film, Share } from '../quantity'
+import { opticsOf, WHITE, WHITE_CARD } from './optics'
 
 export const PREDICT_RULES = ruleTable({
   PREDICTED: {
@@ -30,23 +28,8 @@ export const PREDICT_RULES = ruleTable({
 export const changeWord = (change: number): string =>
   change <= 4.5 ? 'as meant' : change <= 7 ? 'toned down' : 'changed'
 
-/** Scattering at 550 nm of an ink by how it covers, 1/m (tuned to common practice). */
-const SCATTERING: Readonly<Record<OpacityClass, number>> = {
-  transparent: 0.006e6,
-  ordinary: 0.025e6,
-  opaque: 0.1e6,
-  blocking: 0.16e6,
-}
-/** Scattering falls with the wavelength like this (tuned). */
-const SLOPE = -0.3
-/** A smear as inks are shown by: this thick over a white card. */
-const SMEAR: Film = micron(30)
-const CARD = 0.86
 /** No cloth is darker or lighter than this, whatever a display shows. */
 const CLOTH: readonly [number, number] = [0.018, 0.9]
-/** Strongest absorption that is looked for, 1/m. */
-const STRONGEST = 5e6
-
 /** Share of the surface that lies on fibre tops, by weave (tuned). */
 const TOPS: Readonly<Record<Cloth['weave'], Share>> = {
   jersey: 0.06,
@@ -57,32 +40,6 @@ const TOPS: Readonly<Record<Cloth['weave'], Share>> = {
 /** What stays of a film there: the first hit, and later ones on a flashed film (tuned). */
 const FIRST_ON_TOPS = 0.25
 const LATER_ON_TOPS = 0.7
-
-const wave = (band: number) => 400 + 20 * band
-
-/**
- * What an ink does to light, from its colour and how it covers: the scattering of its class, and in each band the
- * absorption that makes a smear over a white card look like the colour. Says whether a base is needed, not how to mix.
- */
-export function opticsOf(hex: Hex, opacity: OpacityClass): Optics {
-  const wanted = reflectanceOf(hex)
-  const s = wanted.map((_, i) => SCATTERING[opacity] * (wave(i) / 550) ** SLOPE)
-  const k = wanted.map((r, i) => {
-    const aim = inner(r)
-    let [low, high] = [Math.log(1), Math.log(STRONGEST)]
-    for (let round = 0; round < 50; round++) {
-      const middle = (low + high) / 2
-      // More absorption reflects less.
-      if (overGround(Math.exp(middle), s[i] as number, SMEAR, inner(CARD)) > aim) low = middle
-      else high = middle
-    }
-    return Math.exp((low + high) / 2)
-  })
-  return { k, s }
-}
-
-/** A base white as inks are shown by. */
-const WHITE = opticsOf('#f1f1f1', 'blocking')
 
 /** How a print should look. */
 export interface Printed {
@@ -110,7 +67,7 @@ function printed(layers: readonly Layer[], cloth: Cloth): Printed {
   const here = onGround(layers, ground, tops)
   const onWhite = onGround(
     layers,
-    ground.map(() => CARD),
+    ground.map(() => WHITE_CARD),
     tops,
   )
   return {

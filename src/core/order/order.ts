@@ -58,14 +58,14 @@ export const CHARACTERS = {
 } as const
 export type Character = keyof typeof CHARACTERS
 
-export const SYSTEMS = {
-  house: 'House ink',
+export const INK_SYSTEMS = {
   plastisol: 'Plastisol',
   highSolids: 'High-solids water-based',
   waterBased: 'Water-based',
 } as const
+export type InkSystem = keyof typeof INK_SYSTEMS
+export const SYSTEMS = { house: 'House ink', ...INK_SYSTEMS } as const
 export type OrderedSystem = keyof typeof SYSTEMS
-export type InkSystem = Exclude<OrderedSystem, 'house'>
 
 /** One ink colour of the art: one separation. */
 export interface InkColour {

@@ -1,5 +1,13 @@
 import { DEFAULT_METHOD, type Reason, type ShopMethod } from '../advice'
-import { type Blade, type Frame, type Press, type Shop, USUAL_HOURS, USUAL_SCREENS } from '../equipment'
+import {
+  type Blade,
+  type Frame,
+  type Press,
+  type Shop,
+  USUAL_HOURS,
+  USUAL_INK_ROOM,
+  USUAL_SCREENS,
+} from '../equipment'
 import type { Cloth, InkColour, Order, Placement } from '../order'
 import { mm, perCm } from '../quantity'
 import { type Decisions, noDecisions, plan, type RunPlan } from './index'
@@ -57,6 +65,7 @@ export const SHOP: Shop = {
   blades,
   hours: USUAL_HOURS,
   screens: USUAL_SCREENS,
+  inkRoom: USUAL_INK_ROOM,
 }
 
 export const CLOTHS = {

@@ -8,6 +8,7 @@ import {
   shelfCloth,
   shelfInk,
   USUAL_HOURS,
+  USUAL_INK_ROOM,
   USUAL_SCREENS,
 } from '@/core/equipment'
 import type { Cloth } from '@/core/order'
@@ -125,6 +126,7 @@ export const DEMO_SHOP: Shop = {
   ),
   hours: { ...USUAL_HOURS, to: 16.5 * 3600 },
   screens: DEMO_SCREENS,
+  inkRoom: USUAL_INK_ROOM,
 }
 
 export const DEMO_INKS: readonly ShelfInk[] = [
