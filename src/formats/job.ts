@@ -1,6 +1,6 @@
 import * as yup from 'yup'
 import { DEFAULT_METHOD } from '@/core/advice'
-import { type CheckedShop, methodSchema, type Shop, shopSchema } from '@/core/equipment'
+import { type CheckedShop, type InkRoom, methodSchema, type Shop, shopSchema } from '@/core/equipment'
 import { type Order, orderSchema, splitOrder } from '@/core/order'
 import type { Decisions } from '@/core/plan'
 import { filePath, toNamedUnits, toSi } from './namedUnits'
@@ -83,10 +83,19 @@ function doesNotBelong({ order, shop, decisions }: JobFile): readonly string[] {
   ]
 }
 
+/** Of the ink room what the plan of the order reads: formulas that bear the name of one of its inks, and their inks. */
+function inkRoomOf({ placements }: Order, { limits, rack, formulas }: InkRoom): InkRoom {
+  const names = new Set(placements.flatMap((p) => p.inks.map((i) => i.name.toLowerCase())))
+  const used = formulas.filter((f) => names.has(f.name.toLowerCase()))
+  const codes = new Set(used.flatMap((f) => f.parts.map((p) => p.code)))
+  return { limits, rack: rack.filter((i) => codes.has(i.code)), formulas: used }
+}
+
 /** Writes a job file. */
 export function writeJob({ order, shop, decisions }: JobFile): string {
   const { overrides, ...rest } = decisions
-  const body = toNamedUnits({ format: 'orvint-job', version: 1, order, shop, decisions: rest }) as {
+  const facts = { ...shop, inkRoom: inkRoomOf(order, shop.inkRoom) }
+  const body = toNamedUnits({ format: 'orvint-job', version: 1, order, shop: facts, decisions: rest }) as {
     decisions: Record<string, unknown>
   }
   return `${JSON.stringify({ ...body, decisions: { ...body.decisions, overridesSi: overrides } }, null, 2)}\n`

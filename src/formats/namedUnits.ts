@@ -39,6 +39,10 @@ const NAMES: Readonly<Record<string, readonly [fileName: string, factor: number]
   thickness: ['thicknessUm', unit('film', 'µm')],
   build: ['buildUm', unit('film', 'µm')],
   tension: ['tensionNPerCm', unit('tension', 'N/cm')],
+  film: ['filmUm', unit('film', 'µm')],
+  share: ['sharePercent', PERCENT],
+  density: ['densityGPerMl', 1000],
+  cost: ['costPerKg', 1],
 }
 /** Times of day are written `08:00`. */
 const CLOCKS: ReadonlySet<string> = new Set(['from', 'to'])

@@ -9,6 +9,7 @@ import { planOut, readJob, writeJob } from './index'
 /** JSON Schema 2020-12 (published standard), by the reference library ajv. */
 const ajv = new Ajv({ allErrors: true, strictTypes: false })
 const schema = (name: string) => JSON.parse(readFileSync(`docs/formats/${name}.schema.json`, 'utf8'))
+ajv.addSchema(schema('orvint-formulas'))
 const isJob = ajv.compile(schema('orvint-job'))
 const isPlan = ajv.compile(schema('orvint-plan'))
 const example = readFileSync('docs/formats/job.example.json', 'utf8')

@@ -23,7 +23,7 @@ export type Known =
   /** As printers say it: the colour, and how it covers. */
   | { readonly how: 'class'; readonly hex: Hex; readonly opacity: OpacityClass }
 
-/** A tint in white: an ink that hides even a thin smear shows its strength only so. */
+/** A tint in white: what hides the card even in a thin smear shows its strength only so. */
 export interface LetDown {
   /** Share of the ink in the tint, by mass. */
   readonly share: Share
@@ -59,7 +59,7 @@ export interface ColourLimits {
 }
 
 /** Common practice for drawdowns; the others tuned so that the facts of the trade come out. */
-export const USUAL_LIMITS: ColourLimits = { asMeant: 4.5, tonedDown: 7, accept: 2, again: 3, white: 86 }
+export const USUAL_LIMITS: ColourLimits = { asMeant: 4.5, tonedDown: 7, accept: 2, again: 3, white: 85 }
 
 /** A part of a formula, by mass. */
 export interface Part {

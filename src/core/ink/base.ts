@@ -10,33 +10,46 @@ import {
   ruleTable,
   type ShopMethod,
 } from '../advice'
-import { lightness } from '../color'
-import { type ArtRelation, type Cloth, type InkColour, OPACITIES, toneOf } from '../order'
+import type { ColourLimits } from '../equipment'
+import { type ArtRelation, type Cloth, type InkColour, isProcess, OPACITIES, toneOf } from '../order'
+import { type Expected, expectedLooks, type InkFacts } from './expected'
+import { CONFIDENCE } from './optics'
+import { PREDICT_RULES } from './predict'
 
 export const BASE_RULES = ruleTable({
   BASE_BLACK: { says: 'Black covers anything brighter: never a base under it.', source: 'common practice' },
-  BASE_LIGHT: { says: '{cloth} is light: colours print as they are.', source: 'common practice' },
   BASE_WHITE: { says: 'White on coloured cloth always has white under it.', source: 'common practice' },
   BASE_OPEN_WEAVE: {
     says: 'Open weave takes one heavy hit through a coarse mesh: opaque enough.',
     source: 'common practice',
   },
-  BASE_DARK: { says: '{cloth} (L* {clothL}) would swallow {ink}.', source: 'common practice' },
-  BASE_DIRECT: {
-    says: '{ink} is opaque and this shop prints it straight on dark cloth: softer, slightly toned down.',
-    source: "the shop's choice",
-  },
-  BASE_DEEPER: {
-    says: '{ink} is darker than {cloth} by {depth} L*: it holds without a base.',
+  BASE_HOLDS: {
+    says: '{ink} straight on {cloth}: {change} from the same film on white (CIEDE2000), {within} under {meant}: it looks as meant without a base.',
     source: 'common practice',
   },
+  BASE_SWALLOWED: {
+    says: '{ink} straight on {cloth}: {change} from the same film on white (CIEDE2000), {over} over {toned}: the cloth shows through. On one base {based}.',
+    source: 'common practice',
+  },
+  BASE_DIRECT: {
+    says: '{ink} straight on {cloth}: {change} (CIEDE2000), up to {toned} is toned down, and this shop takes that on dark cloth: softer, a screen less.',
+    source: "the shop's choice",
+  },
+  BASE_BRIGHT: {
+    says: '{ink} straight on {cloth} would look toned down: {change} (CIEDE2000), over {meant}; this shop prints bright on dark cloth. On one base {based}.',
+    source: "the shop's choice",
+  },
   BASE_MAYBE: {
-    says: '{ink} is only {depth} L* darker than {cloth}: it prints toned down. Ask the customer, or give it a base.',
+    says: '{ink} straight on {cloth}: {change} (CIEDE2000), between {meant} and {toned}: it prints toned down. Ask the customer, or give it a base ({based}).',
     source: 'common practice',
     severity: 'Watch',
   },
-  BASE_NEEDED: {
-    says: '{ink} is not dark enough against {cloth} ({depth} L*): the cloth shows through.',
+  BASE_FLAKES: {
+    says: 'Flakes cover what is below them: no base under metallic.',
+    source: 'common practice',
+  },
+  BASE_FLAKES_DARK: {
+    says: '{cloth} is dark and {ink} does not cover it: no film of one colour describes flakes, so the rule of thumb decides.',
     source: 'common practice',
   },
   BASE_EXPANDING: { says: 'A base would hold back the rise of expanding ink.', source: 'common practice' },
@@ -56,7 +69,7 @@ export const BASE_RULES = ruleTable({
   },
   WHITE_NONE: { says: 'No colour has a base, so there is no second white.', source: 'common practice' },
   WHITE_ONE: {
-    says: 'One hit of white is enough on {tone} cloth; the base itself shows as the white.',
+    says: 'One hit of white comes to L* {one} on {cloth}, {wanted} is bright: enough, the base itself shows as the white.',
     source: 'common practice',
   },
   WHITE_NO_WHITE: {
@@ -64,52 +77,77 @@ export const BASE_RULES = ruleTable({
     source: 'common practice',
   },
   WHITE_SCHOOL: {
-    says: 'One pass is seldom bright on dark cloth; this shop: {school}.',
+    says: 'One hit of white comes to L* {one} on {cloth}, {wanted} is bright; this shop: {school}, which comes to {reached}.',
+    source: "the shop's choice",
+  },
+  WHITE_SHORT: {
+    says: '{school} comes to L* {reached}, still under {wanted}: a coarser base, or one more hit.',
+    source: 'common practice',
+    severity: 'Watch',
+  },
+  WHITE_CARRIES: {
+    says: 'No white shows, but colours on dark cloth are brighter on two hits; this shop: {school}.',
     source: "the shop's choice",
   },
 })
 
-const DEEP = 40
-const DEEPER = 20
-const OPAQUE_HELPS = 10
+type Verdict = { readonly base: boolean; readonly why: readonly Reason[] }
 
-/** Whether one ink needs white under it on this cloth, with the rule that says so. */
+/** Whether one ink needs white under it on this cloth: by what no film can tell, else by how it is predicted to look. */
 function needsBase(
   ink: InkColour,
   cloth: Cloth,
   method: ShopMethod,
-): { readonly base: boolean; readonly why: Reason } {
-  const tone = toneOf(cloth)
-  const depth = lightness(cloth.hex).L - lightness(ink.hex).L
-  const inputs = {
-    ink: ink.name,
-    cloth: cloth.name,
-    clothL: q('count', lightness(cloth.hex).L),
-    depth: q('count', depth),
-  }
-  const say = (base: boolean, rule: keyof typeof BASE_RULES) => ({
+  limits: ColourLimits,
+  looks: Expected | undefined,
+): Verdict {
+  const names = { ink: ink.name, cloth: cloth.name }
+  const say = (base: boolean, rule: keyof typeof BASE_RULES, more: Reason[] = []): Verdict => ({
     base,
-    why: because(BASE_RULES, rule, inputs),
+    why: [because(BASE_RULES, rule, { ...names, ...numbers }), ...more],
   })
+  const { direct, based } = looks ?? {}
+  const numbers = {
+    change: q('difference', direct?.change ?? 0),
+    based: q('difference', based?.change ?? 0),
+    meant: q('difference', limits.asMeant),
+    toned: q('difference', limits.tonedDown),
+    within: q('difference', limits.asMeant - (direct?.change ?? 0)),
+    over: q('difference', (direct?.change ?? 0) - limits.tonedDown),
+  }
   const opaque = OPACITIES[ink.opacity].opacity >= 0.7
-
+  const dark = toneOf(cloth) === 'dark'
   if (ink.character === 'black') return say(false, 'BASE_BLACK')
   if (ink.character === 'expanding') return say(false, 'BASE_EXPANDING')
   if (ink.character === 'clear') return say(false, 'BASE_CLEAR')
-  if (tone === 'light') return say(false, 'BASE_LIGHT')
   if (cloth.weave === 'canvas' && opaque) return say(false, 'BASE_OPEN_WEAVE')
-  if (ink.character === 'white') return say(true, 'BASE_WHITE')
-  if (tone === 'dark')
-    return method.darkCloth === 'direct' && opaque ? say(false, 'BASE_DIRECT') : say(true, 'BASE_DARK')
-  const holds = depth + (opaque ? OPAQUE_HELPS : 0)
-  if (holds >= DEEP) return say(false, 'BASE_DEEPER')
-  return holds >= DEEPER ? say(false, 'BASE_MAYBE') : say(true, 'BASE_NEEDED')
+  if (!looks || !direct) return dark && !opaque ? say(true, 'BASE_FLAKES_DARK') : say(false, 'BASE_FLAKES')
+  const known =
+    looks.how === 'class'
+      ? because(PREDICT_RULES, 'KNOWN_CLASS', {
+          ink: ink.name,
+          within: q('difference', CONFIDENCE.class.within),
+        })
+      : because(PREDICT_RULES, 'KNOWN_READ', {
+          ink: ink.name,
+          how: CONFIDENCE[looks.how].label.toLowerCase(),
+          within: q('difference', CONFIDENCE[looks.how].within),
+        })
+  if (direct.change <= limits.asMeant) return say(false, 'BASE_HOLDS', [known])
+  if (ink.character === 'white')
+    return say(true, 'BASE_WHITE', [because(BASE_RULES, 'BASE_SWALLOWED', { ...names, ...numbers }), known])
+  if (direct.change > limits.tonedDown) return say(true, 'BASE_SWALLOWED', [known])
+  if (!dark) return say(false, 'BASE_MAYBE', [known])
+  return method.darkCloth === 'direct'
+    ? say(false, 'BASE_DIRECT', [known])
+    : say(true, 'BASE_BRIGHT', [known])
 }
 
 const NEVER_BASED = new Set(['black', 'expanding', 'clear'])
 
 /**
- * Base or none for every colour of a print on one cloth, by the rules of the trade. Process colours stand or fall
+ * Base or none for every colour of a print on one cloth: by how it is predicted to look without (CIEDE2000 against the same
+ * films on white, and the shop's limits), by rules of the trade where no film tells. Process colours stand or fall
  * together. The lead's own choices lie beside.
  *
  * @returns one advice per ink, in the order of the inks; values `base` and `none`
@@ -117,13 +155,14 @@ const NEVER_BASED = new Set(['black', 'expanding', 'clear'])
 export function baseFor(
   inks: readonly InkColour[],
   cloth: Cloth,
-  method: ShopMethod,
+  facts: InkFacts,
   overrides: Overrides,
 ): readonly ChoiceAdvice[] {
-  const first = inks.map((ink) => needsBase(ink, cloth, method))
-  const isProcess = (ink: InkColour | undefined) =>
-    ink !== undefined && ['yellow', 'magenta', 'cyan', 'key'].includes(ink.character)
-  const processBased = first.some((f, i) => f.base && isProcess(inks[i]))
+  const { room, method } = facts
+  const first = inks.map((ink) =>
+    needsBase(ink, cloth, method, room.limits, expectedLooks(ink, cloth, facts)),
+  )
+  const processBased = first.some((f, i) => f.base && isProcess(inks[i]!))
   const needing = first.filter((f) => f.base).length
   const optional = inks.filter((ink, i) => !first[i]?.base && !NEVER_BASED.has(ink.character)).length
   const spread = toneOf(cloth) === 'in-between' && needing >= 2 && optional > 0
@@ -133,7 +172,8 @@ export function baseFor(
     const all = spread && method.inBetween === 'allButBlack' && !NEVER_BASED.has(ink.character)
     const based = own.base || (isProcess(ink) && processBased) || all
     const reasons = [
-      ...(all && !own.base ? [because(BASE_RULES, 'BASE_ALL')] : [own.why]),
+      ...(all && !own.base ? [because(BASE_RULES, 'BASE_ALL')] : []),
+      ...own.why,
       ...(spread && method.inBetween === 'needed' && !own.base && !NEVER_BASED.has(ink.character)
         ? [because(BASE_RULES, 'BASE_OFFER', { count: q('count', needing) })]
         : []),
@@ -184,26 +224,46 @@ export const SECOND_WHITES: Readonly<Record<SecondWhite, string>> = {
   smoothing: 'Smoothed, then white',
 }
 
-/** How the white is made bright: none, or the school of the shop where the cloth is dark. */
+/** How the white is made bright: none where one hit is bright enough, else the school of the shop. */
 export function secondWhiteFor(
   inks: readonly InkColour[],
   based: ReadonlySet<string>,
   cloth: Cloth,
-  method: ShopMethod,
+  facts: InkFacts,
   overrides: Overrides,
 ): ChoiceAdvice {
-  const tone = toneOf(cloth)
-  const hasWhite = inks.some((ink) => ink.character === 'white' && based.has(ink.id))
-  const verdict = (): readonly [SecondWhite, Reason] => {
-    if (based.size === 0) return ['none', because(BASE_RULES, 'WHITE_NONE')]
-    if (tone !== 'dark') return ['none', because(BASE_RULES, 'WHITE_ONE', { tone })]
-    if (!hasWhite && method.white !== 'sameScreen') return ['none', because(BASE_RULES, 'WHITE_NO_WHITE')]
+  const { room, method } = facts
+  const white = inks.find((ink) => ink.character === 'white' && based.has(ink.id))
+  const school = SECOND_WHITES[method.white].toLowerCase()
+  const verdict = (): readonly [SecondWhite, readonly Reason[]] => {
+    if (based.size === 0) return ['none', [because(BASE_RULES, 'WHITE_NONE')]]
+    if (!white)
+      return method.white === 'sameScreen' && toneOf(cloth) === 'dark'
+        ? ['sameScreen', [because(BASE_RULES, 'WHITE_CARRIES', { school })]]
+        : ['none', [because(BASE_RULES, 'WHITE_NO_WHITE')]]
+    const looks = expectedLooks(white, cloth, facts)
+    const inputs = {
+      cloth: cloth.name,
+      school,
+      one: q('difference', looks?.direct.lightness ?? 0),
+      reached: q('difference', looks?.based.lightness ?? 0),
+      wanted: q('difference', room.limits.white),
+    }
+    if (!looks || looks.direct.lightness >= room.limits.white)
+      return ['none', [because(BASE_RULES, 'WHITE_ONE', inputs)]]
+    const short = looks.based.lightness < room.limits.white
     return [
       method.white,
-      because(BASE_RULES, 'WHITE_SCHOOL', { school: SECOND_WHITES[method.white].toLowerCase() }),
+      [
+        because(BASE_RULES, 'WHITE_SCHOOL', inputs),
+        ...(short
+          ? [because(BASE_RULES, 'WHITE_SHORT', { ...inputs, school: SECOND_WHITES[method.white] })]
+          : []),
+      ],
     ]
   }
-  const [advised, why] = verdict()
+  const [advised, reasons] = verdict()
+  const hasWhite = white !== undefined
   const possible: readonly SecondWhite[] =
     based.size === 0
       ? ['none']
@@ -217,7 +277,7 @@ export function secondWhiteFor(
       kind: 'choice',
       advised,
       choices: possible.map((value) => ({ value, label: SECOND_WHITES[value] })),
-      reasons: [why],
+      reasons,
     },
     overrides,
   )

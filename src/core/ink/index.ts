@@ -1,3 +1,15 @@
 export * from './base'
-export { changeWord, type Looks, looksOf, PREDICT_RULES, type Printed } from './predict'
+export * from './batch'
+export { type Correction, correction } from './correct'
+export {
+  expectedLooks,
+  type InkFacts,
+  type InkOptics,
+  isFilm,
+  opticsOfInk,
+} from './expected'
+export { type Condition, colourOn, inOrder, type MixInk, mixed, mixInk, partsOf } from './formula'
+export { CONFIDENCE, colourOfKnown, isRead, WHITE_CARD } from './optics'
+export { changeWord, type Films, type Looks, looksOf, PREDICT_RULES, type Printed } from './predict'
 export * from './quantity'
+export { type Aim, type Candidate, type Searching, searchFormulas } from './search'

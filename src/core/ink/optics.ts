@@ -70,8 +70,14 @@ export const WHITE = opticsOf('#f1f1f1', 'blocking')
 /** Where a smear over black and white reflects this much alike, it hides the card and its scattering is unknown. */
 const HIDES = 0.01
 
+/** Constants, and the bands in which they are no more than a ratio: the smear hid its card there. */
+interface Found {
+  readonly optics: Optics
+  readonly hidden: readonly boolean[]
+}
+
 /** From curves over both cards, band by band in closed form (Kubelka 1948). */
-function fromCurves({ film, onWhite, onBlack }: Known & { readonly how: 'curves' }): Optics {
+function fromCurves({ film, onWhite, onBlack }: Known & { readonly how: 'curves' }): Found {
   const [gw, gb] = [inner(WHITE_CARD), inner(BLACK_CARD)]
   const found = onWhite.map((rw, i) => {
     const [w, b] = [inner(rw), inner(onBlack[i]!)]
@@ -84,7 +90,7 @@ function fromCurves({ film, onWhite, onBlack }: Known & { readonly how: 'curves'
     return Number.isFinite(s) && s > 0 ? { s, k: s * Math.max(0, a - 1) } : undefined
   })
   const known = found.flatMap((f, i) => (f ? [{ i, f }] : []))
-  return {
+  const optics = {
     k: onWhite.map((r, i) => {
       const f = found[i]
       if (f) return f.k
@@ -94,6 +100,7 @@ function fromCurves({ film, onWhite, onBlack }: Known & { readonly how: 'curves'
     }),
     s: onWhite.map((_, i) => found[i]?.s ?? scatteringAt(i, known)),
   }
+  return { optics, hidden: found.map((f) => f === undefined) }
 }
 
 /** Scattering of a band that tells none, from the nearest that does; an ordinary one where none does. */
@@ -205,9 +212,10 @@ function byContrast(onWhite: Spectrum, onBlack: Spectrum, film: Film): Optics {
   return best
 }
 
-/** The same ink stronger or weaker, so that its tint in white is as light as read. */
-function strengthened(optics: Optics, { share, lightness }: LetDown, film: Film): Optics {
-  const scaled = (f: number): Optics => ({ k: optics.k.map((k) => k * f), s: optics.s.map((s) => s * f) })
+/** The same ink stronger or weaker where its smear did not tell, so that its tint in white is as light as read. */
+function strengthened({ optics, hidden }: Found, { share, lightness }: LetDown, film: Film): Optics {
+  const by = (f: number) => (x: number, i: number) => (hidden[i] ? x * f : x)
+  const scaled = (f: number): Optics => ({ k: optics.k.map(by(f)), s: optics.s.map(by(f)) })
   const tint = (f: number): number => {
     const ink = scaled(f)
     const mix = BANDS.map((_, i) => {
@@ -234,8 +242,9 @@ function strengthened(optics: Optics, { share, lightness }: LetDown, film: Film)
  */
 export function opticsOfKnown(known: Known): Optics {
   if (known.how === 'class') return opticsOf(known.hex, known.opacity)
-  const own = known.how === 'curves' ? fromCurves(known) : fromLabs(known)
-  return known.letDown ? strengthened(own, known.letDown, known.film) : own
+  const found =
+    known.how === 'curves' ? fromCurves(known) : { optics: fromLabs(known), hidden: BANDS.map(() => true) }
+  return known.letDown ? strengthened(found, known.letDown, known.film) : found.optics
 }
 
 /** How far a direct print usually lies from its prediction, CIEDE2000: nine of ten are nearer (model against model). */

@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest'
+import { USUAL_LIMITS } from '../equipment'
 import type { Cloth, OpacityClass } from '../order'
 import { micron } from '../quantity'
+import { opticsOf } from './optics'
 import { changeWord, looksOf } from './predict'
 
 const cloth = (hex: string, weave: Cloth['weave'] = 'jersey'): Cloth => ({
@@ -15,7 +17,7 @@ const cloth = (hex: string, weave: Cloth['weave'] = 'jersey'): Cloth => ({
 const FILMS = { direct: micron(19.3), onFilm: micron(20.5), base: micron(28.5), second: micron(30.2) }
 const HEAVY = { ...FILMS, direct: micron(28.5) }
 const looks = (hex: string, opacity: OpacityClass, on: Cloth, films = FILMS) =>
-  looksOf({ hex, opacity }, on, films)
+  looksOf(opticsOf(hex, opacity), on, films)
 
 const MARIGOLD = cloth('#f4b223')
 const BLACK = cloth('#1e1f21')
@@ -27,7 +29,7 @@ describe('facts of the trade (common practice, no source)', () => {
     ['light green', '#7fd67a', 'ordinary', 'changed'],
     ['white', '#f1f1f1', 'blocking', 'changed'],
   ] as const)('%s straight on marigold cloth', (_, hex, opacity, wanted) => {
-    expect(changeWord(looks(hex, opacity, MARIGOLD).direct.change)).toBe(wanted)
+    expect(changeWord(looks(hex, opacity, MARIGOLD).direct.change, USUAL_LIMITS)).toBe(wanted)
   })
   it('light green and white on marigold are saved by one base', () => {
     expect(looks('#7fd67a', 'ordinary', MARIGOLD).based.change).toBeLessThan(7)
@@ -42,7 +44,7 @@ describe('facts of the trade (common practice, no source)', () => {
     expect(looks('#f1f1f1', 'blocking', cloth('#ece3d0'), HEAVY).direct.lightness).toBeCloseTo(92.7, 0)
     const { direct, based } = looks('#f1f1f1', 'blocking', BLACK, HEAVY)
     expect(direct.lightness).toBeCloseTo(82.5, 0)
-    expect(changeWord(direct.change)).toBe('changed')
+    expect(changeWord(direct.change, USUAL_LIMITS)).toBe('changed')
     expect(based.lightness).toBeGreaterThan(87)
   })
 })

@@ -6,16 +6,26 @@ import {
   type Layer,
   labOf,
   layered,
+  type Optics,
   reflectanceOf,
   type Spectrum,
 } from '../color'
-import type { Cloth, InkColour } from '../order'
+import type { ColourLimits } from '../equipment'
+import type { Cloth } from '../order'
 import type { Film, Share } from '../quantity'
-import { opticsOf, WHITE, WHITE_CARD } from './optics'
+import { WHITE, WHITE_CARD } from './optics'
 
 export const PREDICT_RULES = ruleTable({
   PREDICTED: {
-    says: '{print}: L* {lightness}, {change} from the very same films on white (CIEDE2000), {film} of ink in all. Up to 4.5 it looks as meant, up to 7 toned down: ask the customer. Two-constant films from the colour and how the ink covers; tuned to common practice, no print was measured. Not for mixing.',
+    says: '{print}: L* {lightness}, {change} from the very same films on white (CIEDE2000), {film} of ink in all. Up to {meant} it looks as meant, up to {toned} toned down: ask the customer. Two-constant films, tuned to common practice; no print was measured.',
+    source: 'common practice',
+  },
+  KNOWN_CLASS: {
+    says: '{ink} is known by its colour and how it covers: good enough to say whether it needs a base (as measured films would in about 93 of 100 cases, model against model), not to mix by; nine of ten predictions lie within {within}.',
+    source: 'common practice',
+  },
+  KNOWN_READ: {
+    says: '{ink} is known by its formula, whose inks were read: {how}; nine of ten predictions lie within {within} (model against model).',
     source: 'common practice',
   },
   PREDICTED_DYES: {
@@ -24,9 +34,9 @@ export const PREDICT_RULES = ruleTable({
   },
 })
 
-/** What the cloth does to a colour, in words; limits tuned so that the facts of the trade come out. */
-export const changeWord = (change: number): string =>
-  change <= 4.5 ? 'as meant' : change <= 7 ? 'toned down' : 'changed'
+/** What the cloth does to a colour, in words. */
+export const changeWord = (change: number, limits: ColourLimits): string =>
+  change <= limits.asMeant ? 'as meant' : change <= limits.tonedDown ? 'toned down' : 'changed'
 
 /** No cloth is darker or lighter than this, whatever a display shows. */
 const CLOTH: readonly [number, number] = [0.018, 0.9]
@@ -94,8 +104,7 @@ export interface Looks {
 }
 
 /** How a colour of a print should look on a cloth, with and without whites under it. */
-export function looksOf(ink: Pick<InkColour, 'hex' | 'opacity'>, cloth: Cloth, films: Films): Looks {
-  const optics = opticsOf(ink.hex, ink.opacity)
+export function looksOf(optics: Optics, cloth: Cloth, films: Films): Looks {
   const base = { optics: WHITE, thickness: films.base }
   const second = { optics: WHITE, thickness: films.second }
   const top = { optics, thickness: films.onFilm }

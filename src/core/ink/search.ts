@@ -262,11 +262,11 @@ function startOf(
   if (set.length === 1) return [1]
   if (set.length === 2) return set.map((i) => strong[i]! ** -0.8)
   const bits = key(set)
-  const [out] = [...set].sort(
+  const [fresh] = [...set].sort(
     (a, b) => (best.get(bits & ~(1 << a))?.miss ?? 0) - (best.get(bits & ~(1 << b))?.miss ?? 0),
   )
-  const rest = set.filter((i) => i !== out)
-  const v = best.get(bits & ~(1 << out!))?.v ?? rest.map(() => 1 / rest.length)
+  const rest = set.filter((i) => i !== fresh)
+  const v = best.get(bits & ~(1 << fresh!))?.v ?? rest.map(() => 1 / rest.length)
   const sofar = rest.reduce((sum, i, at) => sum + v[at]! * strong[i]!, 0)
-  return set.map((i) => (i === out ? (FRESH * sofar) / strong[i]! : v[rest.indexOf(i)]!))
+  return set.map((i) => (i === fresh ? (FRESH * sofar) / strong[i]! : v[rest.indexOf(i)]!))
 }

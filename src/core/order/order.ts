@@ -58,6 +58,10 @@ export const CHARACTERS = {
 } as const
 export type Character = keyof typeof CHARACTERS
 
+const PROCESS: ReadonlySet<Character> = new Set(['yellow', 'magenta', 'cyan', 'key'])
+/** One of the four that make a picture together. */
+export const isProcess = (ink: { readonly character: Character }): boolean => PROCESS.has(ink.character)
+
 export const INK_SYSTEMS = {
   plastisol: 'Plastisol',
   highSolids: 'High-solids water-based',

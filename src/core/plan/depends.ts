@@ -20,6 +20,10 @@ export const FACT_RULES = ruleTable({
     says: '{time}: the longest exposure of {screens} that go under the light together; their times differ by less than a tenth. Each screen tells its own, and why, at its order.',
     source: 'geometry',
   },
+  VARIANT: {
+    says: '{way}: {what} {value}. The whole job planned this way, with the lead’s other choices as they are; compare it with the plan in force.',
+    source: 'geometry',
+  },
   INK_TOTAL: { says: '{value}: the ink of every screen, added up.', source: 'geometry' },
   ART: { says: '{value}: as given at Art.', source: 'the order' },
   STOCK: { says: '{value}: entered for this shop at Shop.', source: "the shop's choice" },

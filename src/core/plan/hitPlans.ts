@@ -121,7 +121,7 @@ export function planHits(
 }
 
 /** What the screen of a separation has to print; a second base hit by hand shares the base's mesh. */
-const needOf = (s: Separation, again: boolean): ScreenNeed => ({
+export const needOf = (s: Separation, again: boolean): ScreenNeed => ({
   hitId: again ? 'base' : s.hit.id,
   name: s.hit.name,
   use: s.use,

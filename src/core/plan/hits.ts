@@ -6,8 +6,10 @@ import {
   type Cloth,
   type InkColour,
   type InkSystem,
+  isProcess,
   OPACITIES,
   type Placement,
+  toneOf,
 } from '../order'
 import type { ScreenUse } from '../screen'
 import type { Hit, Relation, Role } from '../sequence'
@@ -40,7 +42,6 @@ const ROLES: Readonly<Record<Exclude<Character, 'white'>, Role>> = {
   expanding: 'expanding',
   clear: 'clear',
 }
-const PROCESS = new Set<Character>(['yellow', 'magenta', 'cyan', 'key'])
 
 const systemOf = (ink: InkColour, method: ShopMethod): InkSystem =>
   ink.system === 'house' ? method.ink : ink.system
@@ -48,19 +49,23 @@ const systemOf = (ink: InkColour, method: ShopMethod): InkSystem =>
 function screenUseOf(ink: InkColour, based: boolean, cloth: Cloth): ScreenUse {
   if (ink.character === 'white' && based) return 'highlight'
   if (ink.character === 'metallic' || ink.character === 'expanding') return ink.character
-  if (PROCESS.has(ink.character)) return 'process'
+  if (isProcess(ink)) return 'process'
+  const coversAlone =
+    OPACITIES[ink.opacity].opacity >= 0.7 && ink.ruling === undefined && ink.character === 'spot'
   if (!based && (cloth.weave === 'canvas' || ink.character === 'white')) return 'oneHit'
+  if (!based && coversAlone && toneOf(cloth) !== 'light') return 'oneHit'
   return ink.ruling === undefined ? 'spot' : 'halftone'
 }
 
 function strokeOf(ink: InkColour, based: boolean, darkCloth: boolean): StrokeNeed['use'] {
   if (ink.character === 'white' && based) return 'white'
   if (ink.character === 'expanding') return 'expanding'
-  if (ink.ruling !== undefined || PROCESS.has(ink.character)) return 'halftone'
+  if (ink.ruling !== undefined || isProcess(ink)) return 'halftone'
   return !based && darkCloth && ink.character !== 'black' ? 'direct' : 'top'
 }
 
-function colour(
+/** A colour of the art as a hit. */
+export function colourHit(
   ink: InkColour,
   based: boolean,
   cloth: Cloth,
@@ -90,14 +95,16 @@ function colour(
   }
 }
 
-/** A white screen that the plan adds: base, second base hit, smoothing screen. */
-function white(
+/** A white screen that the plan adds: base, second base hit, smoothing screen; of the system of the ink on it. */
+export function whiteHit(
   role: 'base' | 'base2' | 'smoothing',
   coverage: number,
-  process: boolean,
-  system: InkSystem,
-  lowCure: boolean,
+  on: InkColour,
+  method: ShopMethod,
+  lowCure = on.lowCure,
 ): Separation {
+  const process = isProcess(on)
+  const system = systemOf(on, method)
   const smoothing = role === 'smoothing'
   const names = { base: 'Base white', base2: 'Base again', smoothing: 'Smoothing screen' } as const
   return {
@@ -144,16 +151,15 @@ export function separate(
     (secondWhite === 'none' || secondWhite === 'sameScreen') &&
     !whiteOverColours(ink, inks, relations)
   const printed = inks.filter((ink) => !shownByBase(ink))
-  const colours = printed.map((ink) => colour(ink, based.has(ink.id), cloth, darkCloth, method))
+  const colours = printed.map((ink) => colourHit(ink, based.has(ink.id), cloth, darkCloth, method))
   const onBase = inks.filter((ink) => based.has(ink.id))
   if (onBase.length === 0) return { separations: colours, relations: relations.filter(bothIn(colours)) }
-  const process = onBase.some((ink) => PROCESS.has(ink.character))
-  const system = systemOf(onBase[0] as InkColour, method)
+  const first = onBase.find(isProcess) ?? (onBase[0] as InkColour)
   const lowCure = onBase.every((ink) => ink.lowCure)
   const whites: ('base' | 'base2' | 'smoothing')[] = ['base']
   if (secondWhite === 'sameScreen') whites.push('base2')
   if (secondWhite === 'smoothing') whites.push('smoothing')
-  const separations = [...whites.map((role) => white(role, coverage, process, system, lowCure)), ...colours]
+  const separations = [...whites.map((role) => whiteHit(role, coverage, first, method, lowCure)), ...colours]
   return { separations, relations: relations.filter(bothIn(separations)) }
 }
 

@@ -93,7 +93,7 @@ export const ink = (id: string, hex: string, more: Partial<InkColour> = {}): Ink
 export const INKS = {
   white: ink('white', '#f4f4f0', { character: 'white', opacity: 'blocking', coverage: 0.08 }),
   yellow: ink('yellow', '#f1d768'),
-  red: ink('red', '#b8232c', { opacity: 'opaque' }),
+  red: ink('red', '#e0392f', { opacity: 'opaque' }),
   black: ink('black', '#191a1b', { character: 'black', opacity: 'blocking', coverage: 0.1 }),
   raised: ink('raised', '#dcdcd6', { character: 'expanding', opacity: 'opaque' }),
   copper: ink('copper', '#b06a3d', { character: 'metallic', opacity: 'opaque' }),

@@ -13,7 +13,7 @@ import {
 import { type FlashUnit, flashesAt, type Press, type Shop } from '../equipment'
 import { type Cure, coolDown, cureFor, flashDwell, flashHeight, HEAT_CAUTIONS } from '../heat'
 import { baseCoverage, baseFor, INK_RULES, type SecondWhite, secondWhiteFor } from '../ink'
-import { hardestCloth, type Order, type Run, splitOrder, toneOf } from '../order'
+import { hardestCloth, type InkColour, type Order, type Run, splitOrder, toneOf } from '../order'
 import { minutes, mm } from '../quantity'
 import { beltRate, runTime } from '../rate'
 import { filmPosition, offPalletStop, type PlacementAdvice, placeOn } from '../registration'
@@ -21,6 +21,7 @@ import { offContactFor, tensionFit } from '../screen'
 import { type Event, explain, type Job, muddyPairs, type Solver, solverFor } from '../sequence'
 import { bladeLengthFor, directionFor } from '../stroke'
 import { cellsOf } from './cells'
+import { filmsFor } from './films'
 import { type Context, planHits } from './hitPlans'
 import { type Separation, separate } from './hits'
 import { PRESS_CAUTIONS, pressAdvice, rankPresses, spaceOf } from './press'
@@ -46,13 +47,18 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
   const cloth = hardestCloth(run)
   const { inks } = run.placement
 
-  const bases = baseFor(inks, cloth, method, overrides)
-  const colours = bases.map((base, i): ColourPlan => ({ inkId: inks[i]?.id ?? '', base }))
+  const dark = toneOf(cloth) === 'dark'
+  const films = filmsFor(ctx, cloth, dark)
+  const facts = { room: shop.inkRoom, method, films }
+  const bases = baseFor(inks, cloth, facts, overrides)
+  const colours = bases.map((base, i): ColourPlan => {
+    const ink = inks[i] as InkColour
+    return { inkId: ink.id, base, films: films(ink) }
+  })
   const based = new Set(colours.filter((c) => choiceOf(c.base) === 'base').map((c) => c.inkId))
-  const secondWhite = secondWhiteFor(inks, based, cloth, method, overrides)
+  const secondWhite = secondWhiteFor(inks, based, cloth, facts, overrides)
   const onBase = inks.filter((ink) => based.has(ink.id))
   const coverage = onBase.length > 0 ? baseCoverage(onBase, overrides) : undefined
-  const dark = toneOf(cloth) === 'dark'
   const { separations, relations } = separate(
     run.placement,
     based,

@@ -2,6 +2,7 @@ import type { ChoiceAdvice, NumberAdvice, Overrides, Reason, ShopMethod } from '
 import type { Hex } from '../color'
 import type { FlashUnit, Frame, Press } from '../equipment'
 import type { Cure } from '../heat'
+import type { Films } from '../ink'
 import type { Cloth, Run } from '../order'
 import type { RunTime } from '../rate'
 import type { FilmPosition, PlacementAdvice } from '../registration'
@@ -29,6 +30,8 @@ export const isUndecided = ({ method, overrides, order }: Decisions): boolean =>
 export interface ColourPlan {
   readonly inkId: string
   readonly base: ChoiceAdvice
+  /** Dry films of the colour and of whites under it, printed or not. */
+  readonly films: Films
 }
 
 /** One hit with its screen and its stroke. */

@@ -5,7 +5,8 @@ import { addOrders } from '../orders'
 import { saveShop } from '../shop'
 import { DEMO_DECISIONS, demoOrders } from './orders'
 import { busyFrames } from './screens'
-import { DEMO_CLOTHS, DEMO_INKS, DEMO_SHOP } from './shop'
+import { DEMO_CLOTHS, DEMO_INKS } from './shelf'
+import { DEMO_SHOP } from './shop'
 
 export { DEMO_CLOTHS, DEMO_DECISIONS, DEMO_INKS, DEMO_SHOP, demoOrders }
 

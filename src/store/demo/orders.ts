@@ -1,7 +1,7 @@
 import type { ArtRelation, Cloth, GarmentLine, InkColour, Order, Placement } from '@/core/order'
 import type { Decisions } from '@/core/plan'
 import { degrees, lpi, mm } from '@/core/quantity'
-import { DEMO_CLOTHS, DEMO_INKS } from './shop'
+import { DEMO_CLOTHS, DEMO_INKS } from './shelf'
 
 const cloth = (name: string): Cloth => {
   const found = DEMO_CLOTHS.find((c) => c.name === name)
@@ -237,9 +237,9 @@ export const demoOrders = (today: string): readonly Order[] => [
     title: 'Leavers’ sweatshirts',
     due: day(today, 15),
     notes:
-      'Customer picks one ink of five: bottle green, buoy red, samphire green, harbour white, coal black.',
+      'Customer picks one ink of five: bottle green, pennant red, samphire green, harbour white, coal black.',
     lines: [line('G1', 'Crew sweat', 'Marigold sweat', { '12-13': 30, S: 40, M: 30, L: 20 })],
-    placements: [print('P1', 'back', 300, 280, [ink('I1', 'red', 0.28, { opacity: 'ordinary' })])],
+    placements: [print('P1', 'back', 300, 280, [ink('I1', 'pennant', 0.28)])],
   },
 ]
 

@@ -5,7 +5,7 @@ import { yupResolver } from '@hookform/resolvers/yup'
 import { useParams, useRouter, useSearchParams } from 'next/navigation'
 import { type ReactNode, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { FormProvider, type Resolver, useForm } from 'react-hook-form'
-import { advicesIn } from '@/core/advice'
+import { advicesIn, type Overrides } from '@/core/advice'
 import { checkOrder, type Order, orderSchema, splitOrder } from '@/core/order'
 import type { RunPlan } from '@/core/plan'
 import type { SheetMark } from '@/formats/sheet'
@@ -145,6 +145,14 @@ export function OrderDesk({ stored, shop, decided, released, pictured, children 
     (hitIds: readonly string[]) => decide((d) => ({ ...d, order: hitIds })),
     [decide],
   )
+  const choose = useCallback(
+    (keys: readonly string[], overrides: Overrides) =>
+      decide((d) => {
+        const kept = Object.entries(d.overrides).filter(([key]) => !keys.includes(key))
+        return { ...d, overrides: { ...Object.fromEntries(kept), ...overrides } }
+      }),
+    [decide],
+  )
   useFindable(
     useMemo(
       () =>
@@ -174,8 +182,23 @@ export function OrderDesk({ stored, shop, decided, released, pictured, children 
           }
         }),
       setPrintOrder,
+      choose,
     }),
-    [order, seen, shelf, runs, run, plan, released, decisions, stage, stagePath, decide, setPrintOrder],
+    [
+      order,
+      seen,
+      shelf,
+      runs,
+      run,
+      plan,
+      released,
+      decisions,
+      stage,
+      stagePath,
+      decide,
+      setPrintOrder,
+      choose,
+    ],
   )
   return (
     <OrderProvider value={value}>

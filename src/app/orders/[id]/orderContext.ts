@@ -1,7 +1,7 @@
 'use client'
 
 import { createContext, useContext } from 'react'
-import type { School } from '@/core/advice'
+import type { Overrides, School } from '@/core/advice'
 import type { ShopAndShelf } from '@/core/equipment'
 import type { Order, Run } from '@/core/order'
 import type { Decisions, RunPlan } from '@/core/plan'
@@ -26,6 +26,8 @@ export interface OrderContext {
   readonly stagePath: (stage: StageName, runId?: string) => string
   readonly setSchool: (school: School, option: string) => void
   readonly setPrintOrder: (hitIds: readonly string[]) => void
+  /** Puts several choices in place of what was chosen for these keys, in one go. */
+  readonly choose: (keys: readonly string[], overrides: Overrides) => void
   readonly ask: (asked: Asked) => void
 }
 

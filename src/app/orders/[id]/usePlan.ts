@@ -1,35 +1,56 @@
 'use client'
 
 import { type Remote, wrap } from 'comlink'
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useMemo, useRef, useState } from 'react'
 import type { Shop } from '@/core/equipment'
 import type { Order } from '@/core/order'
 import { type Decisions, type RunPlan, runOf } from '@/core/plan'
-import type { Planner } from '@/workers/planner'
+import type { Planner, Variants } from '@/workers/planner'
 
-/**
- * The plan of a run, computed off the interface thread. While a newer one is computed the last one stays; answers to
- * older questions are dropped.
- */
-export function usePlan(order: Order, shop: Shop, decisions: Decisions | undefined): RunPlan | undefined {
-  const planner = useRef<Remote<Planner>>(undefined)
+/** The planner is one for the tab; pages come and go. */
+let remote: Remote<Planner> | undefined
+function planner(): Remote<Planner> {
+  remote ??= wrap<Planner>(
+    new Worker(new URL('../../../workers/planner.ts', import.meta.url), { type: 'module' }),
+  )
+  return remote
+}
+
+/** The newest answer to a question that changes; while it is worked out the last one stays, older ones are dropped. */
+function useLatest<T>(ask: (() => Promise<T>) | undefined): T | undefined {
   const asked = useRef(0)
-  const [plan, setPlan] = useState<RunPlan>()
-  useEffect(() => {
-    const worker = new Worker(new URL('../../../workers/planner.ts', import.meta.url), { type: 'module' })
-    planner.current = wrap<Planner>(worker)
-    return () => worker.terminate()
-  }, [])
+  const [answer, setAnswer] = useState<T>()
   useEffect(() => {
     const number = ++asked.current
-    const run = decisions && runOf(order, decisions.runId)
-    if (!decisions || !run || run.placement.inks.length === 0 || shop.presses.length === 0) {
-      setPlan(undefined)
-      return
-    }
-    void planner.current?.plan(order, shop, decisions).then((found) => {
-      if (asked.current === number) setPlan(found)
+    if (!ask) return setAnswer(undefined)
+    void ask().then((found) => {
+      if (asked.current === number) setAnswer(found)
     })
+  }, [ask])
+  return answer
+}
+
+/** The plan of a run, computed off the interface thread. */
+export function usePlan(order: Order, shop: Shop, decisions: Decisions | undefined): RunPlan | undefined {
+  const ask = useMemo(() => {
+    const run = decisions && runOf(order, decisions.runId)
+    if (!decisions || !run || run.placement.inks.length === 0 || shop.presses.length === 0) return undefined
+    return () => planner().plan(order, shop, decisions)
   }, [order, shop, decisions])
+  const plan = useLatest(ask)
   return plan?.run.id === decisions?.runId ? plan : undefined
+}
+
+/** Other ways to do the whole job, computed off the interface thread. */
+export function useVariants(
+  order: Order,
+  shop: Shop,
+  decisions: Decisions | undefined,
+  now: RunPlan,
+): Variants | undefined {
+  const ask = useMemo(
+    () => decisions && (() => planner().variants({ order, shop, decisions, now })),
+    [order, shop, decisions, now],
+  )
+  return useLatest(ask)
 }

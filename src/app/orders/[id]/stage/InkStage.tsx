@@ -1,20 +1,23 @@
 'use client'
 
 import { Box, Grid } from '@chakra-ui/react'
-import { numberOf, tell } from '@/core/advice'
+import { numberOf } from '@/core/advice'
 import { SYSTEMS } from '@/core/order'
 import { AdviceChoice, AdviceNumber } from '@/ui/AdviceValue'
 import { FactMeasure } from '@/ui/AskNumber'
 import { Headline, InkName } from '@/ui/parts'
 import { Section, Table } from '@/ui/Section'
 import { InkRow } from '@/ui/Swatch'
-import { useSettings } from '@/ui/settings'
+import { useOrder } from '../orderContext'
+import { useVariants } from '../usePlan'
 import { LooksTable } from './LooksTable'
 import type { PlanProps } from './planProps'
+import { CHANGE, VariantsTable, WHITE } from './VariantsTable'
 
 /** Stage 4: base or none for every colour, the whites, and how much ink. */
 export function InkStage({ plan }: PlanProps) {
-  const { units } = useSettings()
+  const { order, shelf, decisions } = useOrder()
+  const variants = useVariants(order, shelf.shop, decisions, plan)
   const { inks } = plan.run.placement
   const inked = plan.hits.filter((h) => h.ink !== undefined)
   const total = inked.reduce((sum, h) => sum + (h.ink ? numberOf(h.ink) : 0), 0)
@@ -37,29 +40,9 @@ export function InkStage({ plan }: PlanProps) {
           <InkRow cloth={plan.cloth} inks={inks} />
         </Box>
       </Grid>
-      <Section title="Base under each colour">
-        <Table>
-          <tbody>
-            {inks.map((ink, i) => {
-              const base = plan.colours[i]?.base
-              return (
-                <tr key={ink.id}>
-                  <td style={{ width: '14rem' }}>
-                    <InkName hex={ink.hex} name={ink.name} />
-                  </td>
-                  <td style={{ width: '9rem' }}>{base && <AdviceChoice advice={base} size="1.15rem" />}</td>
-                  <td>
-                    <Box color="soft" fontSize="0.92rem">
-                      {base?.reasons[0] && tell(base.reasons[0], units)}
-                    </Box>
-                  </td>
-                </tr>
-              )
-            })}
-          </tbody>
-        </Table>
-      </Section>
       <LooksTable plan={plan} />
+      <VariantsTable title="The whole job" variants={variants?.bases ?? []} lead={CHANGE} />
+      <VariantsTable title="Ways to a bright white" variants={variants?.whites ?? []} lead={WHITE} />
       <Section title="Ink for each screen">
         <Table>
           <thead>

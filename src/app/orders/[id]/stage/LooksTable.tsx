@@ -1,68 +1,93 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { useMemo } from 'react'
-import { because, q } from '@/core/advice'
+import { because, type ChoiceAdvice, q, tell } from '@/core/advice'
 import { changeWord, type Looks, PREDICT_RULES, type Printed } from '@/core/ink'
+import type { InkColour } from '@/core/order'
 import { type Look, looksOfRun, type RunPlan } from '@/core/plan'
+import { AdviceChoice } from '@/ui/AdviceValue'
 import { AskNumber } from '@/ui/AskNumber'
 import { Measure } from '@/ui/Measure'
 import { InkName } from '@/ui/parts'
 import { Section, Table } from '@/ui/Section'
 import { Swatch } from '@/ui/Swatch'
+import { useSettings } from '@/ui/settings'
 import { useOrder } from '../orderContext'
 
 const WAYS: Readonly<Record<keyof Looks, string>> = {
-  direct: 'Straight on the cloth',
+  direct: 'Straight on cloth',
   based: 'On one base',
-  twice: 'On base and second white',
+  twice: 'On two whites',
 }
 
-/** How each colour should look on this cloth, with and without white under it; what the plan prints is marked. */
+/** Each colour with its base, and how it should look on this cloth with and without white under it. */
 export function LooksTable({ plan }: { readonly plan: RunPlan }) {
-  const { fabrics } = useOrder().shelf.shop.screens
-  const looks = useMemo(() => looksOfRun(plan, fabrics), [plan, fabrics])
-  if (looks.length === 0) return null
+  const { inkRoom } = useOrder().shelf.shop
+  const looks = useMemo(() => looksOfRun(plan, inkRoom), [plan, inkRoom])
   return (
-    <Section title={`How it should look on ${plan.cloth.name}`}>
-      <Box color="soft" fontSize="0.9rem" mb="1">
-        Colour difference to the very same films on white: what the cloth does to it. Computed, not measured.
-      </Box>
+    <Section title={`Base under each colour on ${plan.cloth.name}`}>
       <Table css={{ '& td': { paddingBlock: '4px', verticalAlign: 'middle' } }}>
         <thead>
           <tr>
-            <th style={{ width: '14rem' }}>Target</th>
+            <th style={{ width: '11.5rem' }}>Target</th>
+            <th style={{ width: '8rem' }}>Base</th>
             {Object.values(WAYS).map((way) => (
               <th key={way}>{way}</th>
             ))}
           </tr>
         </thead>
         <tbody>
-          {looks.map((look) => (
-            <LookRow key={look.inkId} plan={plan} look={look} />
+          {plan.run.placement.inks.map((ink, i) => (
+            <LookRow
+              key={ink.id}
+              ink={ink}
+              base={plan.colours[i]?.base}
+              look={looks.find((l) => l.inkId === ink.id)}
+            />
           ))}
         </tbody>
       </Table>
+      <Box color="soft" fontSize="0.87rem" mt="1">
+        Colour difference (CIEDE2000) to the very same films on white: what the cloth does to the colour.
+        Computed, not measured.
+      </Box>
     </Section>
   )
 }
 
-function LookRow({ plan, look }: { readonly plan: RunPlan; readonly look: Look }) {
-  const ink = plan.run.placement.inks.find((i) => i.id === look.inkId)
-  if (!ink) return null
+function LookRow({
+  ink,
+  base,
+  look,
+}: {
+  readonly ink: InkColour
+  readonly base: ChoiceAdvice | undefined
+  readonly look: Look | undefined
+}) {
+  const { units } = useSettings()
   return (
     <tr>
       <td>
         <InkName hex={ink.hex} name={ink.name} />
       </td>
-      {(Object.keys(WAYS) as (keyof Looks)[]).map((way) => (
-        <td key={way}>
-          <Seen
-            name={`${ink.name}, ${WAYS[way].toLowerCase()}`}
-            printed={look.looks[way]}
-            planned={look.planned === way}
-            waterBased={look.waterBased}
-          />
+      <td>{base && <AdviceChoice advice={base} size="1.15rem" />}</td>
+      {look ? (
+        (Object.keys(WAYS) as (keyof Looks)[]).map((way) => (
+          <td key={way}>
+            <Seen
+              name={`${ink.name}, ${WAYS[way].toLowerCase()}`}
+              printed={look.looks[way]}
+              planned={look.planned === way}
+              waterBased={look.waterBased}
+            />
+          </td>
+        ))
+      ) : (
+        <td colSpan={3}>
+          <Box color="soft" fontSize="0.92rem">
+            {base?.reasons[0] && tell(base.reasons[0], units)}
+          </Box>
         </td>
-      ))}
+      )}
     </tr>
   )
 }
@@ -76,12 +101,15 @@ interface SeenProps {
 
 function Seen({ name, printed, planned, waterBased }: SeenProps) {
   const { hex, lightness, change, thickness } = printed
+  const { limits } = useOrder().shelf.shop.inkRoom
   const reasons = [
     because(PREDICT_RULES, 'PREDICTED', {
       print: name,
       lightness: q('difference', lightness),
       change: q('difference', change),
       film: q('film', thickness),
+      meant: q('difference', limits.asMeant),
+      toned: q('difference', limits.tonedDown),
     }),
     ...(waterBased ? [because(PREDICT_RULES, 'PREDICTED_DYES')] : []),
   ]
@@ -93,7 +121,9 @@ function Seen({ name, printed, planned, waterBased }: SeenProps) {
           <Box as="span" fontSize="1.15rem" fontWeight="650">
             <Measure kind="difference" value={change} />
           </Box>{' '}
-          {changeWord(change)}
+          <Box as="span" fontSize="0.92rem">
+            {changeWord(change, limits)}
+          </Box>
         </AskNumber>
         <Box fontSize="0.82rem" fontWeight={planned ? '700' : '400'} color={planned ? 'ink' : 'soft'}>
           {planned ? 'planned' : ' '}

@@ -1,0 +1,56 @@
+import { numberOf } from '../advice'
+import { freeFrames } from '../equipment'
+import type { Films } from '../ink'
+import type { Cloth, InkColour } from '../order'
+import type { Film } from '../quantity'
+import { dryFilm, fabricOf, meshFor, type Solids } from '../screen'
+import { strokeFor } from '../stroke'
+import { type Context, needOf } from './hitPlans'
+import { colourHit, type Separation, whiteHit } from './hits'
+
+/**
+ * The dry films that the plan would print of a colour, straight or on white, and of the whites under it, whether it ends up
+ * printing them or not: through the meshes and with the strokes it advises for each.
+ *
+ * @throws Error when the shop has no press
+ */
+export function filmsFor(ctx: Context, cloth: Cloth, dark: boolean): (ink: InkColour) => Films {
+  const { run, shop, method, overrides } = ctx
+  const [press] = shop.presses
+  if (!press) throw new Error('the shop has no press')
+  const held = freeFrames(shop).map((f) => f.mesh)
+  const film = (s: Separation, onFilm: boolean): Film => {
+    const mesh = meshFor({ ...needOf(s, false), onFilm }, method, held, shop.screens.fabrics, overrides)
+    const need = {
+      hitId: s.hit.id,
+      name: s.hit.name,
+      use: s.stroke,
+      darkCloth: dark,
+      offPallet: run.placement.where === 'offPallet',
+      waterBased: s.system !== 'plastisol',
+    }
+    const { strokes } = strokeFor(need, press, shop.blades, method, overrides)
+    const fabric = fabricOf(shop.screens.fabrics, numberOf(mesh))
+    return dryFilm(fabric, numberOf(strokes), s.system as Solids, onFilm)
+  }
+  return (ink) => {
+    const [plain, based] = [false, true].map((on) => colourHit(ink, on, cloth, dark, method)) as [
+      Separation,
+      Separation,
+    ]
+    const base = whiteHit('base', 1, ink, method)
+    const white = { ...ink, id: 'white', character: 'white', opacity: 'blocking' } as const
+    const second =
+      method.white === 'sameScreen'
+        ? film(whiteHit('base2', 1, ink, method), true)
+        : film(colourHit(white, true, cloth, dark, method), true)
+    const alone = ink.character === 'white'
+    return {
+      // A white that stands alone is the base itself.
+      direct: film(alone ? base : plain, false),
+      onFilm: film(based, true),
+      base: film(base, false),
+      second,
+    }
+  }
+}
