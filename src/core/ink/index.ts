@@ -1,5 +1,6 @@
 export * from './base'
 export * from './batch'
+export { type Bench, type BenchPart, benchOf, isCanOf } from './bench'
 export { type Correction, correction } from './correct'
 export {
   expectedLooks,
@@ -13,3 +14,4 @@ export { CONFIDENCE, colourOfKnown, isRead, WHITE_CARD } from './optics'
 export { changeWord, type Films, type Looks, looksOf, PREDICT_RULES, type Printed } from './predict'
 export * from './quantity'
 export { type Aim, type Candidate, type Searching, searchFormulas } from './search'
+export { type Batch, type Can, type Drawdown, ENTRY_KINDS, type Entry, pailOf } from './stock'

@@ -114,8 +114,8 @@ interface Asked {
   readonly shop?: Partial<Shop>
 }
 
-/** Plans a one-print order; what is not asked for is an everyday navy tee on the manual carousel. */
-export function planFor(asked: Asked = {}): RunPlan {
+/** A one-print order; what is not asked for is an everyday navy tee on the manual carousel. */
+export function jobFor(asked: Asked = {}) {
   const {
     inks = [INKS.yellow, INKS.red, INKS.white],
     relations = [],
@@ -152,7 +152,12 @@ export function planFor(asked: Asked = {}): RunPlan {
     },
     order: asked.order ?? [],
   }
-  return plan(order, { ...SHOP, ...asked.shop }, decisions)
+  return { order, shop: { ...SHOP, ...asked.shop }, decisions }
+}
+
+export function planFor(asked: Asked = {}): RunPlan {
+  const { order, shop, decisions } = jobFor(asked)
+  return plan(order, shop, decisions)
 }
 
 /** The order of printing in one line: `base FLASH yellow`. */

@@ -19,6 +19,7 @@ export function InkStage({ plan }: PlanProps) {
   const { order, shelf, decisions } = useOrder()
   const variants = useVariants(order, shelf.shop, decisions, plan)
   const { inks } = plan.run.placement
+  const hasWhite = inks.some((ink) => ink.character === 'white')
   const inked = plan.hits.filter((h) => h.ink !== undefined)
   const total = inked.reduce((sum, h) => sum + (h.ink ? numberOf(h.ink) : 0), 0)
   return (
@@ -42,7 +43,11 @@ export function InkStage({ plan }: PlanProps) {
       </Grid>
       <LooksTable plan={plan} />
       <VariantsTable title="The whole job" variants={variants?.bases ?? []} lead={CHANGE} />
-      <VariantsTable title="Ways to a bright white" variants={variants?.whites ?? []} lead={WHITE} />
+      <VariantsTable
+        title={hasWhite ? 'Ways to a bright white' : 'One white below or two'}
+        variants={variants?.whites ?? []}
+        lead={hasWhite ? WHITE : CHANGE}
+      />
       <Section title="Ink for each screen">
         <Table>
           <thead>

@@ -1,0 +1,101 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { BANDS, difference, labOf, takeCurve } from '@/core/color'
+import { simulatedReader } from './reader'
+import type { Reading } from './scale'
+import { simulatedScale, TICK } from './simulatedScale'
+
+beforeEach(() => void vi.useFakeTimers())
+afterEach(() => void vi.useRealTimers())
+
+const hearing = (made: ReturnType<typeof simulatedScale>) => {
+  const heard: Reading[] = []
+  const stop = made.scale.listen((r) => heard.push(r))
+  const weight = () => {
+    const last = heard.at(-1)
+    return last?.kind === 'weight' ? last : undefined
+  }
+  const run = (ms: number) => vi.advanceTimersByTime(ms)
+  return { ...made, heard, stop, weight, run }
+}
+
+describe('a simulated scale', () => {
+  it('tells what lies on it to within its noise, and is steady', () => {
+    const s = hearing(simulatedScale({ load: 0.25 }))
+    s.run(5000)
+    expect(s.weight()!.mass).toBeCloseTo(0.25, 3)
+    expect(s.weight()!.steady).toBe(true)
+    const values = s.heard.slice(-30).flatMap((r) => (r.kind === 'weight' ? r.mass : []))
+    expect(new Set(values.map((v) => v.toFixed(4))).size).toBeGreaterThan(1)
+  })
+  it('the same seed tells the same story', () => {
+    const [a, b] = [hearing(simulatedScale({ seed: 7 })), hearing(simulatedScale({ seed: 7 }))]
+    a.run(2000)
+    expect(a.heard).toEqual(b.heard)
+  })
+  it('ink starts slowly, flows, and goes on falling a little when the can is upright', () => {
+    const s = hearing(simulatedScale())
+    s.hand.tip(0.03)
+    s.run(2 * TICK)
+    expect(s.weight()!.mass).toBeLessThan(0.03 * 0.2)
+    s.run(3000)
+    expect(s.weight()!.steady).toBe(false)
+    s.hand.stop()
+    const then = s.weight()!.mass
+    s.run(3000)
+    expect(s.weight()!.mass).toBeGreaterThan(then + 0.005)
+    expect(s.weight()!.steady).toBe(true)
+  })
+  it('sets its display to nothing, and drifts slowly from there', () => {
+    const s = hearing(simulatedScale({ load: 1, drift: 1e-5, noise: 0 }))
+    s.run(2000)
+    s.scale.tare()
+    s.run(TICK)
+    expect(Math.abs(s.weight()!.mass)).toBeLessThan(0.0002)
+    s.run(60_000)
+    expect(s.weight()!.mass).toBeCloseTo(0.0006, 4)
+  })
+  it('too much on it is an overload, not a number', () => {
+    const s = hearing(simulatedScale({ capacity: 2 }))
+    s.hand.put(2.5)
+    s.run(TICK)
+    expect(s.heard.at(-1)).toEqual({ kind: 'overload' })
+  })
+  it('unplugged in mid-pour it falls silent; what fell meanwhile lies on it when it is back', () => {
+    const s = hearing(simulatedScale())
+    s.hand.tip(0.03)
+    s.run(1000)
+    s.hand.unplug()
+    expect(s.heard.at(-1)).toEqual({ kind: 'gone' })
+    const told = s.heard.length
+    s.run(1000)
+    expect(s.heard.length).toBe(told)
+    s.hand.stop()
+    s.hand.plug()
+    s.run(4000)
+    expect(s.weight()!.mass).toBeGreaterThan(0.04)
+  })
+  it('nobody listens, nothing runs', () => {
+    const s = hearing(simulatedScale())
+    s.stop()
+    expect(vi.getTimerCount()).toBe(0)
+  })
+})
+
+describe('a simulated colour reader', () => {
+  const sample = BANDS.map((_, i) => 0.1 + 0.04 * i)
+  const read = async (reader: ReturnType<typeof simulatedReader>) => {
+    const reading = reader.read()
+    await vi.advanceTimersByTimeAsync(1000)
+    const taken = takeCurve(await reading)
+    if (!taken.ok) throw new Error(taken.message)
+    return labOf(taken.spectrum)
+  }
+  it('repeats itself to a few tenths, never exactly', async () => {
+    const reader = simulatedReader(() => sample)
+    const off: number[] = []
+    for (let i = 0; i < 20; i++) off.push(difference(await read(reader), labOf(sample)))
+    expect(Math.max(...off)).toBeLessThan(0.6)
+    expect(Math.max(...off)).toBeGreaterThan(0.02)
+    expect(off.reduce((a, b) => a + b, 0) / 20).toBeLessThan(0.3)
+  })
+})

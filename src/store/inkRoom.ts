@@ -1,0 +1,301 @@
+import type { Kysely, Selectable } from 'kysely'
+import type { Lab, Spectrum } from '@/core/color'
+import type { Part } from '@/core/equipment'
+import { type Batch, type Can, type Drawdown, type Entry, pailOf } from '@/core/ink'
+import type { Database } from './database'
+import type { Tables } from './schema'
+
+/** What a write to the stock answers: a sentence when it cannot be. */
+export type StockDone<T = object> =
+  | ({ readonly ok: true } & T)
+  | { readonly ok: false; readonly message: string }
+
+const no = (message: string) => ({ ok: false, message }) as const
+
+/** All cans that hold something, and all batches that are not gone. */
+export async function loadInkStock(
+  db: Database,
+): Promise<{ readonly cans: readonly Can[]; readonly batches: readonly Batch[] }> {
+  const [cans, rows] = await Promise.all([
+    db.selectFrom('can').selectAll().orderBy('id').execute(),
+    db.selectFrom('batch').selectAll().where('state', '!=', 'gone').orderBy('id', 'desc').execute(),
+  ])
+  const ids = rows.map((b) => b.id)
+  return {
+    cans: await withMass(db, cans),
+    batches: await Promise.all(ids.map((id) => loadBatch(db, id))).then((all) => all.flatMap((b) => b ?? [])),
+  }
+}
+
+async function withMass(
+  db: Kysely<Tables>,
+  cans: readonly Selectable<Tables['can']>[],
+): Promise<readonly Can[]> {
+  const sums = await db
+    .selectFrom('stock_entry')
+    .select(['vessel', (e) => e.fn.sum<number>('mass').as('mass')])
+    .groupBy('vessel')
+    .execute()
+  const massOf = new Map(sums.map((s) => [s.vessel, s.mass]))
+  return cans.map((c) => ({ ...c, opened: c.opened ?? undefined, mass: tidy(massOf.get(c.id) ?? 0) }))
+}
+
+/** Sums of grams carry binary dust. */
+const tidy = (kg: number) => Number(kg.toFixed(7))
+
+/** One batch with all that is known of it; undefined when there is none. */
+export async function loadBatch(db: Kysely<Tables>, id: string): Promise<Batch | undefined> {
+  const row = await db.selectFrom('batch').selectAll().where('id', '=', id).executeTakeFirst()
+  if (!row) return undefined
+  const [parts, entries, drawdowns] = await Promise.all([
+    db.selectFrom('batch_part').selectAll().where('batch_id', '=', id).orderBy('place').execute(),
+    entriesOfBatch(db, id),
+    db.selectFrom('drawdown').selectAll().where('batch_id', '=', id).orderBy('id').execute(),
+  ])
+  const { l, a, b, run_id, hit_id, mixed, expires, ...rest } = row
+  return {
+    ...rest,
+    target: { l, a, b },
+    runId: run_id,
+    hitId: hit_id,
+    mixed: mixed ?? undefined,
+    expires: expires ?? undefined,
+    parts: parts.map(({ code, share }) => ({ code, share })),
+    poured: pailOf(entries),
+    mass: tidy(entries.reduce((sum, e) => sum + e.mass, 0)),
+    drawdowns: drawdowns.map(
+      (d): Drawdown => ({
+        at: d.at,
+        onWhite: JSON.parse(d.on_white) as Spectrum,
+        onBlack: JSON.parse(d.on_black) as Spectrum,
+        difference: d.difference,
+        verdict: d.verdict,
+        who: d.who,
+      }),
+    ),
+  }
+}
+
+/** Entries of the tub itself, with the code of what went in; what was taken back takes its code with it. */
+async function entriesOfBatch(db: Kysely<Tables>, id: string) {
+  const rows = await db.selectFrom('stock_entry').selectAll().where('vessel', '=', id).orderBy('id').execute()
+  return rows.map((e) => ({ code: e.note.startsWith('of ') ? e.note.slice(3) : undefined, mass: e.mass }))
+}
+
+const nextId = async (db: Kysely<Tables>, table: 'can' | 'batch', letter: string): Promise<string> => {
+  const { last } = await db
+    .selectFrom(table)
+    .select((e) => e.fn.max('id').as('last'))
+    .executeTakeFirstOrThrow()
+  return `${letter}-${String(Number((last ?? '').slice(2) || 0) + 1).padStart(4, '0')}`
+}
+
+/** Puts a can on the rack. @param mass kg, above 0 */
+export async function receiveCan(
+  db: Database,
+  can: {
+    readonly code: string
+    readonly lot: string
+    readonly mass: number
+    readonly opened?: string | undefined
+  },
+  at: string,
+): Promise<string> {
+  return db.transaction().execute(async (tx) => {
+    const id = await nextId(tx, 'can', 'C')
+    await tx
+      .insertInto('can')
+      .values({ id, code: can.code, lot: can.lot, received: at.slice(0, 10), opened: can.opened ?? null })
+      .execute()
+    await write(tx, { at, vessel: id, kind: 'received', mass: can.mass })
+    return id
+  })
+}
+
+interface NewEntry {
+  readonly at: string
+  readonly vessel: string
+  readonly kind: Entry['kind']
+  readonly mass: number
+  readonly batch?: string
+  readonly corrects?: number
+  readonly note?: string
+}
+
+const write = (db: Kysely<Tables>, e: NewEntry) =>
+  db
+    .insertInto('stock_entry')
+    .values({
+      at: e.at,
+      vessel: e.vessel,
+      kind: e.kind,
+      mass: e.mass,
+      batch_id: e.batch ?? '',
+      corrects: e.corrects ?? null,
+      note: e.note ?? '',
+    })
+    .execute()
+
+export interface NewBatch {
+  readonly name: string
+  readonly system: string
+  readonly target: Lab
+  readonly parts: readonly Part[]
+  readonly runId: string
+  readonly hitId: string
+  readonly wanted: number
+}
+
+/** Begins a batch. */
+export async function beginBatch(
+  db: Database,
+  { target, parts, runId, hitId, ...batch }: NewBatch,
+  at: string,
+): Promise<string> {
+  return db.transaction().execute(async (tx) => {
+    const id = await nextId(tx, 'batch', 'B')
+    await tx
+      .insertInto('batch')
+      .values({
+        ...batch,
+        ...target,
+        id,
+        run_id: runId,
+        hit_id: hitId,
+        begun: at,
+        mixed: null,
+        expires: null,
+        state: 'mixing',
+      })
+      .execute()
+    await tx
+      .insertInto('batch_part')
+      .values(parts.map((p, place) => ({ batch_id: id, place, ...p })))
+      .execute()
+    return id
+  })
+}
+
+/** Pours from a can into a batch: out of the one, into the other, or neither. @param mass kg, above 0 */
+export async function pour(
+  db: Database,
+  { batchId, canId, mass }: { readonly batchId: string; readonly canId: string; readonly mass: number },
+  at: string,
+): Promise<StockDone> {
+  if (!(mass > 0)) return no('Nothing was poured.')
+  return db.transaction().execute(async (tx) => {
+    const row = await tx.selectFrom('can').selectAll().where('id', '=', canId).executeTakeFirst()
+    const batch = await loadBatch(tx, batchId)
+    if (!row || !batch) return no('The can or the batch is gone.')
+    if (batch.state === 'gone') return no(`${batchId} was thrown away or used up.`)
+    const [can] = await withMass(tx, [row])
+    if (!can || can.mass < mass - 1e-9)
+      return no(
+        `${canId} holds ${Math.round((can?.mass ?? 0) * 1000)} g by the book, less than was poured: someone else took from it, or it was never booked in full. Correct its stock first.`,
+      )
+    await write(tx, { at, vessel: canId, kind: 'poured', mass: -mass, batch: batchId })
+    await write(tx, { at, vessel: batchId, kind: 'mixed', mass, batch: batchId, note: `of ${row.code}` })
+    if (row.opened === null) await tx.updateTable('can').set({ opened: at }).where('id', '=', canId).execute()
+    return { ok: true }
+  })
+}
+
+/** Takes the last pour of a batch back, by entries of their own. */
+export async function undoPour(db: Database, batchId: string, at: string): Promise<StockDone> {
+  return db.transaction().execute(async (tx) => {
+    const undone = tx.selectFrom('stock_entry').select('corrects').where('corrects', 'is not', null)
+    const last = await tx
+      .selectFrom('stock_entry')
+      .selectAll()
+      .where('batch_id', '=', batchId)
+      .where('kind', 'in', ['poured', 'mixed'])
+      .where('id', 'not in', undone as never)
+      .orderBy('id', 'desc')
+      .limit(2)
+      .execute()
+    if (last.length < 2) return no('Nothing is poured yet.')
+    const tub = await loadBatch(tx, batchId)
+    if (last.some((e) => e.mass > (tub?.mass ?? 0) + 1e-9))
+      return no('Part of it has left the tub since; book what comes back instead.')
+    for (const e of last)
+      await write(tx, {
+        at,
+        vessel: e.vessel,
+        kind: 'corrected',
+        mass: -e.mass,
+        batch: batchId,
+        corrects: e.id,
+        note: e.note || 'pour taken back',
+      })
+    return { ok: true }
+  })
+}
+
+/** More or less of a batch is wanted: an over-pour was put right. */
+export const resize = (db: Database, batchId: string, wanted: number) =>
+  db.updateTable('batch').set({ wanted }).where('id', '=', batchId).execute()
+
+/** Takes ink out of a tub, or brings it back. @param mass kg, below 0 for out */
+export async function moveInk(
+  db: Database,
+  {
+    batchId,
+    mass,
+    kind,
+    note,
+  }: {
+    readonly batchId: string
+    readonly mass: number
+    readonly kind: 'used' | 'returned' | 'discarded'
+    readonly note: string
+  },
+  at: string,
+): Promise<StockDone> {
+  return db.transaction().execute(async (tx) => {
+    const batch = await loadBatch(tx, batchId)
+    if (!batch) return no('The batch is gone.')
+    if (batch.mass + mass < -1e-9) return no(`${batchId} holds only ${Math.round(batch.mass * 1000)} g.`)
+    await write(tx, { at, vessel: batchId, kind, mass, batch: batchId, note })
+    if (batch.state !== 'mixing' && batch.mass + mass < 1e-6)
+      await tx.updateTable('batch').set({ state: 'gone' }).where('id', '=', batchId).execute()
+    return { ok: true }
+  })
+}
+
+/** All parts are in. @param expires ISO time; none for ink that keeps */
+export const finishMix = (db: Database, batchId: string, at: string, expires: string | undefined) =>
+  db
+    .updateTable('batch')
+    .set({ state: 'mixed', mixed: at, expires: expires ?? null })
+    .where('id', '=', batchId)
+    .execute()
+
+/** Writes down a drawdown; an accepted one accepts its batch, a refused one sends it back to the bench. */
+export async function addDrawdown(db: Database, batchId: string, d: Drawdown): Promise<void> {
+  await db.transaction().execute(async (tx) => {
+    await tx
+      .insertInto('drawdown')
+      .values({
+        batch_id: batchId,
+        at: d.at,
+        on_white: JSON.stringify(d.onWhite),
+        on_black: JSON.stringify(d.onBlack),
+        difference: d.difference,
+        verdict: d.verdict,
+        who: d.who,
+      })
+      .execute()
+    if (d.verdict === 'accepted')
+      await tx.updateTable('batch').set({ state: 'accepted' }).where('id', '=', batchId).execute()
+  })
+}
+
+/** The ledger, newest first. */
+export async function ledger(db: Database, limit: number): Promise<readonly Entry[]> {
+  const rows = await db.selectFrom('stock_entry').selectAll().orderBy('id', 'desc').limit(limit).execute()
+  return rows.map(({ batch_id, corrects, ...e }) => ({
+    ...e,
+    batchId: batch_id,
+    corrects: corrects ?? undefined,
+  }))
+}
