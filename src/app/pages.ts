@@ -3,6 +3,7 @@ export const PAGES = [
   { href: '/', label: 'Today' },
   { href: '/orders', label: 'Orders' },
   { href: '/screens', label: 'Screens' },
+  { href: '/ink', label: 'Ink' },
   { href: '/shop', label: 'Shop' },
   { href: '/rules', label: 'Rules' },
 ] as const
@@ -22,4 +23,11 @@ export const SCREEN_PAGES = [
   { href: '/screens', label: 'Screen room' },
   { href: '/screens/light', label: 'Exposure and step test' },
   { href: '/screens/frames', label: 'Frames and tension' },
+] as const
+
+/** The parts of the ink room. */
+export const INK_PAGES = [
+  { href: '/ink', label: 'Ink room' },
+  { href: '/ink/formulas', label: 'Find a formula' },
+  { href: '/ink/rack', label: 'Rack and stock' },
 ] as const

@@ -4,6 +4,8 @@ import type { Shop } from '@/core/equipment'
 import { groupLabel, type Order, type Run, splitOrder, WHERES } from '@/core/order'
 import {
   type Decisions,
+  type InkNeedLine,
+  inkNeedsOf,
   noDecisions,
   plan,
   planChanges,
@@ -30,12 +32,13 @@ export interface RunSummary {
   readonly screens: number
   readonly open: readonly Reason[]
   readonly job: ScreenJob | undefined
+  readonly inks: readonly InkNeedLine[]
   /** How many settings differ from the last released revision; none when there is none. */
   readonly changed: number | undefined
 }
 
 /** A run as lists show it. */
-export interface RunLine extends Omit<RunSummary, 'job'> {
+export interface RunLine extends Omit<RunSummary, 'job' | 'inks'> {
   readonly id: string
   readonly where: string
   readonly quantity: number
@@ -74,6 +77,7 @@ const NOTHING: RunSummary = {
   screens: 0,
   open: [],
   job: undefined,
+  inks: [],
   changed: undefined,
 }
 
@@ -93,15 +97,17 @@ export function summarize(
     timeWhy: p.time?.total.reasons ?? [],
     screens: p.hits.filter((h) => h.sameScreenAs === '').length,
     job: screenJobOf(order, p),
+    inks: inkNeedsOf(order, p),
     open: p.warnings.filter((w) => w.severity !== 'Note'),
     changed: last && planChanges(last.plan, p).length,
   }
 }
 
-/** Orders with their runs, and what these ask of the screen room. */
+/** Orders with their runs, and what these ask of the screen room and the ink room. */
 interface OrderLines {
   readonly lines: readonly OrderLine[]
   readonly jobs: readonly ScreenJob[]
+  readonly needs: readonly InkNeedLine[]
   readonly total: number
 }
 
@@ -151,6 +157,7 @@ export async function orderLines(db: Database, query: OrderQuery): Promise<Order
   return {
     total,
     jobs: [...facts.values()].flatMap((f) => f.job ?? []),
+    needs: [...facts.values()].flatMap((f) => f.inks),
     lines: orders.map((stored) =>
       lineOf(stored, split.get(stored) ?? [], facts, numbers, pictured, shelf.shop),
     ),
@@ -190,7 +197,7 @@ function lineOf(
 
 const isBased = (facts: RunSummary | undefined) => facts?.job?.screens.some((s) => s.hitId === 'base') ?? true
 
-const forLists = ({ job: _, ...summary }: RunSummary) => summary
+const forLists = ({ job: _, inks: __, ...summary }: RunSummary) => summary
 
 /** Every order that is not deleted, a page at a time so that others have their turn. */
 async function everyPage(db: Database): Promise<readonly OrderLines[]> {
@@ -210,3 +217,7 @@ export const everyOrderLine = async (db: Database): Promise<readonly OrderLine[]
 /** What every order asks of the screen room. */
 export const everyScreenJob = async (db: Database): Promise<readonly ScreenJob[]> =>
   (await everyPage(db)).flatMap((p) => p.jobs)
+
+/** What every order asks of the ink room, by due date. */
+export const everyInkNeed = async (db: Database): Promise<readonly InkNeedLine[]> =>
+  (await everyPage(db)).flatMap((p) => p.needs).sort((a, b) => a.due.localeCompare(b.due))

@@ -299,3 +299,16 @@ export async function ledger(db: Database, limit: number): Promise<readonly Entr
     corrects: corrects ?? undefined,
   }))
 }
+
+/** Lots that went into a batch, as `W1 L7`. */
+export async function lotsOf(db: Database, batchId: string): Promise<readonly string[]> {
+  const rows = await db
+    .selectFrom('stock_entry')
+    .innerJoin('can', 'can.id', 'stock_entry.vessel')
+    .select(['can.code', 'can.lot', (e) => e.fn.sum<number>('stock_entry.mass').as('mass')])
+    .where('stock_entry.batch_id', '=', batchId)
+    .groupBy(['can.code', 'can.lot'])
+    .orderBy('can.code')
+    .execute()
+  return rows.filter((r) => r.mass < 0).map((r) => `${r.code} ${r.lot}`)
+}

@@ -10,7 +10,13 @@ import { CountField, ListMessage, QuantityField, SelectField, TextField } from '
 import { Section, Table, TextButton } from '@/ui/Section'
 
 /** What a column of a list holds. */
-export type As = 'text' | 'color' | 'count' | { readonly kind: Kind } | Readonly<Record<string, string>>
+export type As =
+  | 'text'
+  | 'color'
+  | 'count'
+  | { readonly kind: Kind }
+  | { readonly show: (row: Row, path: string) => ReactNode }
+  | Readonly<Record<string, string>>
 
 export interface Column {
   readonly field: string
@@ -28,10 +34,11 @@ type ListName =
   | 'shop.screens.emulsions'
   | 'shop.screens.lamps'
   | 'shop.screens.fabrics'
+  | 'shop.inkRoom.rack'
   | 'inks'
   | 'cloths'
 
-type Row = Readonly<Record<string, unknown>>
+export type Row = Readonly<Record<string, unknown>>
 
 interface RowsProps {
   readonly title: string
@@ -46,6 +53,8 @@ interface RowsProps {
 }
 
 const isKind = (as: As): as is { readonly kind: Kind } => typeof as === 'object' && 'kind' in as
+const isShown = (as: As): as is { readonly show: (row: Row, path: string) => ReactNode } =>
+  typeof as === 'object' && 'show' in as && typeof as.show === 'function'
 
 /** One field of a list, by what it holds. */
 function Field({
@@ -61,6 +70,7 @@ function Field({
   const props = { name: name as FieldPath<ShopAndShelf>, label: `${column.label}, ${of}`, bare: true }
   if (as === 'text' || as === 'color') return <TextField {...props} type={as} />
   if (as === 'count') return <CountField {...props} />
+  if (isShown(as)) return null
   return isKind(as) ? <QuantityField {...props} kind={as.kind} /> : <SelectField {...props} options={as} />
 }
 
@@ -108,7 +118,11 @@ export function Rows({ title, name, columns, newRow, one, only = () => true, abo
                 <tr key={row.key}>
                   {columns.map((c) => (
                     <td key={c.field}>
-                      <Field name={`${name}.${i}.${c.field}`} column={c} of={of} />
+                      {isShown(c.as) ? (
+                        c.as.show(row, `${name}.${i}`)
+                      ) : (
+                        <Field name={`${name}.${i}.${c.field}`} column={c} of={of} />
+                      )}
                     </td>
                   ))}
                   <td>

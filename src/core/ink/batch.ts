@@ -31,6 +31,22 @@ export const BATCH_RULES = ruleTable({
   },
 })
 
+export const MIX_RULES = ruleTable({
+  NEED: {
+    says: '{mass} for {run}: as its plan computes it from the print, the mesh and the pieces, with what stays in the screen. See the Ink stage of the order.',
+    source: 'geometry',
+  },
+  FOUND: {
+    says: '{difference} from the target in daylight (CIEDE2000), {lamp} under lamplight; hides {hides} of a black card; two-constant films from the readings of the rack, in a smear over white. Model, not measured: draw it down.',
+    source: 'common practice',
+  },
+  MONEY: { says: 'What the parts cost by weight, as entered for the rack.', source: "the shop's choice" },
+  READ: {
+    says: '{difference} from the target (CIEDE2000): {word}. Accepted up to {accept}, looked at again up to {again}.',
+    source: 'common practice',
+  },
+})
+
 /** What is in the pail: kg by code. */
 export type Poured = Readonly<Record<string, Mass>>
 

@@ -10,7 +10,7 @@ export {
   opticsOfInk,
 } from './expected'
 export { type Condition, colourOn, inOrder, type MixInk, mixed, mixInk, partsOf } from './formula'
-export { CONFIDENCE, colourOfKnown, isRead, WHITE_CARD } from './optics'
+export { BLACK_CARD, CONFIDENCE, colourOfKnown, isRead, WHITE_CARD } from './optics'
 export { changeWord, type Films, type Looks, looksOf, PREDICT_RULES, type Printed } from './predict'
 export * from './quantity'
 export { type Aim, type Candidate, type Searching, searchFormulas } from './search'

@@ -1,6 +1,6 @@
 import { because, decideNumber, type NumberAdvice, type Overrides, q, ruleTable } from '../advice'
 import type { Fabric } from '../equipment'
-import { grams, type Length, type MeshCount, percent, type Share } from '../quantity'
+import { type Duration, grams, type Length, type MeshCount, minutes, percent, type Share } from '../quantity'
 import { fabricOf, wetDeposit } from '../screen'
 
 export const INK_RULES = ruleTable({
@@ -23,6 +23,9 @@ export const INK_RULES = ruleTable({
     severity: 'Note',
   },
 })
+
+/** Inks with additives stay workable about an hour and a half (common practice). */
+export const POT_LIFE: Duration = minutes(90)
 
 /** kg/m3; base inks lie between 1.12 and 1.34 g/ml. */
 const DENSITY = 1200

@@ -1,4 +1,5 @@
 export * from './depends'
+export { type InkNeedLine, inkNeedsOf } from './inkNeeds'
 export * from './lapStripShape'
 export { type Look, looksOfRun } from './looks'
 export * from './palletShape'

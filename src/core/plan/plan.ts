@@ -12,9 +12,9 @@ import {
 } from '../advice'
 import { type FlashUnit, flashesAt, type Press, type Shop } from '../equipment'
 import { type Cure, coolDown, cureFor, flashDwell, flashHeight, HEAT_CAUTIONS } from '../heat'
-import { baseCoverage, baseFor, INK_RULES, type SecondWhite, secondWhiteFor } from '../ink'
+import { baseCoverage, baseFor, INK_RULES, POT_LIFE, type SecondWhite, secondWhiteFor } from '../ink'
 import { hardestCloth, type InkColour, type Order, type Run, splitOrder, toneOf } from '../order'
-import { minutes, mm } from '../quantity'
+import { mm } from '../quantity'
 import { beltRate, runTime } from '../rate'
 import { filmPosition, offPalletStop, type PlacementAdvice, placeOn } from '../registration'
 import { offContactFor, tensionFit } from '../screen'
@@ -250,9 +250,6 @@ function timeOf(
     overrides,
   )
 }
-
-/** Inks with additives stay workable about an hour and a half. */
-const POT_LIFE = minutes(90)
 
 function potLife(separations: readonly Separation[], total: NumberAdvice | undefined): readonly Reason[] {
   const wet = separations.filter((s) => s.system !== 'plastisol')

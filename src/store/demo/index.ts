@@ -3,6 +3,7 @@ import type { Database } from '../database'
 import { saveDecisions } from '../decisions'
 import { addOrders } from '../orders'
 import { saveShop } from '../shop'
+import { seedInk } from './inkStock'
 import { DEMO_DECISIONS, demoOrders } from './orders'
 import { busyFrames } from './screens'
 import { DEMO_CLOTHS, DEMO_INKS } from './shelf'
@@ -24,5 +25,6 @@ export async function seedDemo(db: Database, today: string): Promise<boolean> {
   await saveShop(db, demoShelf(today), 0)
   await addOrders(db, demoOrders(today))
   for (const decisions of DEMO_DECISIONS) await saveDecisions(db, decisions, 1)
+  await seedInk(db, new Date())
   return true
 }

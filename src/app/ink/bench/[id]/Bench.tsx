@@ -1,0 +1,181 @@
+'use client'
+
+import { Box, Flex, Grid } from '@chakra-ui/react'
+import { useEffect, useMemo, useState } from 'react'
+import { hexOfLab } from '@/core/color'
+import { type Batch, type BenchPart, benchOf, type Can } from '@/core/ink'
+import { INK_SYSTEMS, type InkSystem } from '@/core/order'
+import type { Mass } from '@/core/quantity'
+import { Measure } from '@/ui/Measure'
+import { PushButton } from '@/ui/PushButton'
+import { TextButton } from '@/ui/Section'
+import { SeverityMark } from '@/ui/Severity'
+import { Swatch } from '@/ui/Swatch'
+import { localNow } from '../../../screens/clock'
+import { useShop } from '../../../shop/shopContext'
+import { finishMix, pour, restore, undoPour } from '../../actions'
+import { PotLife } from '../../PotLife'
+import { expiryOf } from '../../potLifeOf'
+import { CanCheck } from './CanCheck'
+import { useKept } from './kept'
+import { OverPour } from './OverPour'
+import { PartList } from './PartList'
+import { Pouring } from './Pouring'
+import { Proof } from './Proof'
+import { PAIL, useScale } from './useScale'
+
+/** A batch on the bench: one part at a time, the largest first, until it is accepted. */
+export function Bench({ batch, cans }: { readonly batch: Batch; readonly cans: readonly Can[] }) {
+  const { rack } = useShop().shop.inkRoom
+  const [kept, keep] = useKept(batch.id)
+  const on = useScale(batch.id, kept && batch.mass + (kept.pending?.mass ?? 0))
+  const bench = useMemo(
+    () => benchOf(batch.parts, batch.poured, batch.wanted, new Set(kept?.over)),
+    [batch, kept?.over],
+  )
+  /** What mends a finished batch, still to be poured. */
+  const [additions, setAdditions] = useState<readonly { readonly code: string; readonly mass: Mass }[]>([])
+  const [canId, setCan] = useState<string>()
+  const [from, setFrom] = useState(0)
+  const [tares, setTares] = useState(true)
+  const [problem, setProblem] = useState('')
+  const next = additions[0]
+  const part: BenchPart | undefined = batch.state === 'mixing' ? bench.now : next && additionPart(next, batch)
+  const ink = rack.find((i) => i.code === part?.code)
+  const can = cans.find((c) => c.id === canId && c.code === part?.code)
+  const pending = kept?.pending
+  useEffect(() => {
+    // A pour that was not booked when the page closed goes on where it was.
+    if (!pending || canId !== undefined) return
+    setCan(pending.canId)
+    setFrom(PAIL + batch.mass)
+  }, [pending, canId, batch.mass])
+  const settled = on.reading?.kind === 'weight' && on.reading.steady
+  const inPail = Math.max(0, on.last - from)
+  useEffect(() => {
+    if (can && settled && inPail > 5e-5 && Math.abs(inPail - (pending?.mass ?? 0)) > 5e-5)
+      keep({ pending: { canId: can.id, mass: inPail } })
+  }, [can, settled, inPail, pending, keep])
+
+  const does = async (act: () => Promise<{ readonly ok: boolean; readonly message?: string }>) => {
+    const done = await act()
+    setProblem(done.ok ? '' : (done.message ?? ''))
+    return done.ok
+  }
+  const confirm = (found: Can) => {
+    if (tares && on.scale.tares) on.scale.tare()
+    setFrom(tares && on.scale.tares ? 0 : on.last)
+    setCan(found.id)
+    setProblem('')
+  }
+  const take = async (mass: Mass) => {
+    if (!can) return
+    if (await does(() => pour({ batchId: batch.id, canId: can.id, mass }, localNow()))) {
+      keep({ pending: undefined })
+      setCan(undefined)
+      if (next) setAdditions((a) => a.slice(1))
+    }
+  }
+  const back = () => does(() => undoPour(batch.id, localNow()))
+  if (!kept) return null
+  return (
+    <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 17rem' }} gap="8">
+      <Box minWidth="0">
+        <Flex align="center" gap="4" mb="4" wrap="wrap">
+          <Swatch hex={hexOfLab(batch.target)} size={44} />
+          <Box lineHeight="1.15">
+            <Box fontSize="1.5rem" fontWeight="700">
+              {batch.name}
+            </Box>
+            <Box color="soft">
+              {batch.id}, {INK_SYSTEMS[batch.system as InkSystem]}, <Measure kind="mass" value={batch.mass} />{' '}
+              of <Measure kind="mass" value={batch.wanted} /> in the pail
+            </Box>
+          </Box>
+          <Box ml="auto">
+            <PotLife expires={batch.expires} />
+          </Box>
+        </Flex>
+        {problem && (
+          <Box role="alert" mb="3" fontSize="1.1rem">
+            <SeverityMark severity="Stop" /> {problem}
+          </Box>
+        )}
+        {batch.state === 'mixing' && bench.over ? (
+          <OverPour
+            key={bench.over.code}
+            batch={batch}
+            over={bench.over}
+            rack={rack}
+            onRestore={async (wanted, out, keepCode) => {
+              const done = await does(() => restore(batch.id, wanted, out * batch.mass, localNow()))
+              if (done && keepCode) keep({ over: [...kept.over, keepCode] })
+            }}
+          />
+        ) : part && ink ? (
+          can ? (
+            <Pouring
+              key={can.id}
+              part={part}
+              ink={ink}
+              can={can}
+              batchName={batch.name}
+              on={on}
+              from={from}
+              onTake={take}
+              onOtherCan={() => setCan(undefined)}
+            />
+          ) : (
+            <CanCheck key={part.code} ink={ink} rack={rack} cans={cans} onRight={confirm} />
+          )
+        ) : part ? (
+          <Box role="alert" fontSize="1.2rem">
+            <SeverityMark severity="Stop" /> {part.code} is not on the rack any more.
+          </Box>
+        ) : batch.state === 'mixing' ? (
+          <Finish
+            onDone={() => does(() => finishMix(batch.id, localNow(), expiryOf(batch.system, localNow())))}
+          />
+        ) : (
+          <Proof batch={batch} rack={rack} onMend={setAdditions} onDo={does} />
+        )}
+      </Box>
+      <Box>
+        <PartList bench={bench} rack={rack} mixing={batch.state === 'mixing'} />
+        <Flex direction="column" align="flex-start" gap="2" mt="4" fontSize="0.92rem">
+          {batch.mass > 0 && batch.state === 'mixing' && (
+            <TextButton onClick={back}>Take the last pour back</TextButton>
+          )}
+          <label>
+            <input type="checkbox" checked={!tares} onChange={(e) => setTares(!e.target.checked)} /> This
+            scale has no tare
+          </label>
+        </Flex>
+      </Box>
+    </Grid>
+  )
+}
+
+function additionPart(
+  { code, mass }: { readonly code: string; readonly mass: Mass },
+  batch: Batch,
+): BenchPart {
+  const have = batch.poured[code] ?? 0
+  return { code, share: mass / batch.mass, wanted: have + mass, have, left: mass, state: 'now' }
+}
+
+function Finish({ onDone }: { readonly onDone: () => void }) {
+  return (
+    <Box>
+      <Box fontSize="2.4rem" fontWeight="750" lineHeight="1.1">
+        All parts are in.
+      </Box>
+      <Box fontSize="1.15rem" my="2">
+        Close the lids. Stir until no streak is left, down to the bottom and along the wall.
+      </Box>
+      <PushButton type="button" autoFocus minHeight="4rem" fontSize="1.2rem" onClick={onDone}>
+        It is stirred
+      </PushButton>
+    </Box>
+  )
+}

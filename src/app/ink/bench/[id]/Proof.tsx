@@ -1,0 +1,307 @@
+'use client'
+
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useState } from 'react'
+import { because, q } from '@/core/advice'
+import { difference, hexOf, hexOfLab, labOf, takeCurve } from '@/core/color'
+import type { BaseInk } from '@/core/equipment'
+import { type Batch, type Correction, correction, MIX_RULES, mixInk, type Poured } from '@/core/ink'
+import type { Mass } from '@/core/quantity'
+import { momentOf } from '@/core/schedule'
+import { simulatedReader } from '@/devices/reader'
+import { trueSmear } from '@/devices/simulatedPail'
+import { AskNumber } from '@/ui/AskNumber'
+import { Measure } from '@/ui/Measure'
+import { PushButton } from '@/ui/PushButton'
+import { Section, Table, TextButton } from '@/ui/Section'
+import { SeverityMark } from '@/ui/Severity'
+import { Swatch } from '@/ui/Swatch'
+import { localNow, sayMoment } from '../../../screens/clock'
+import { Give } from '../../../screens/light/Setting'
+import { useShop } from '../../../shop/shopContext'
+import { addDrawdown, moveInk } from '../../actions'
+import { SMEAR } from './OverPour'
+
+const Input = chakra('input')
+const Link = chakra('a')
+
+type Does = (act: () => Promise<{ readonly ok: boolean; readonly message?: string }>) => Promise<boolean>
+
+interface Props {
+  readonly batch: Batch
+  readonly rack: readonly BaseInk[]
+  readonly onMend: (additions: readonly { readonly code: string; readonly mass: Mass }[]) => void
+  readonly onDo: Does
+}
+
+const seedOf = (id: string) => Number(id.slice(2)) || 1
+
+/** The drawdown of a mixed batch: read, judged, accepted or mended; and what becomes of the tub. */
+export function Proof({ batch, rack, onMend, onDo }: Props) {
+  const { limits } = useShop().shop.inkRoom
+  const [who, setWho] = useState('')
+  const [busy, setBusy] = useState(false)
+  const last = batch.drawdowns.at(-1)
+  const accepted = batch.state === 'accepted'
+  const read = async () => {
+    setBusy(true)
+    await onDo(async () => {
+      const smear = trueSmear(batch.poured, rack, seedOf(batch.id))
+      if (!smear) return { ok: false, message: 'There is nothing in the pail to draw down.' }
+      const seed = seedOf(batch.id) + 100 * batch.drawdowns.length
+      const curves = [smear.onWhite, smear.onBlack].map((s, i) => simulatedReader(() => s, seed + i))
+      const taken = await Promise.all(curves.map(async (r) => takeCurve(await r.read())))
+      const [white, black] = taken
+      if (!white?.ok) return { ok: false, message: white?.message ?? '' }
+      if (!black?.ok) return { ok: false, message: black?.message ?? '' }
+      return addDrawdown(batch.id, {
+        at: localNow(),
+        onWhite: white.spectrum,
+        onBlack: black.spectrum,
+        difference: difference(labOf(white.spectrum), batch.target),
+        verdict: 'read',
+        who: '',
+      })
+    })
+    setBusy(false)
+  }
+  const judge = (verdict: 'accepted' | 'refused') =>
+    last &&
+    onDo(() => addDrawdown(batch.id, { ...last, at: localNow(), verdict, who: who.trim() || 'the lead' }))
+  const off = last?.difference ?? 0
+  const word =
+    off <= limits.accept
+      ? 'within what is accepted'
+      : off <= limits.again
+        ? 'look again'
+        : 'mend it or make it anew'
+  return (
+    <Box>
+      <Flex gap="8" align="center" wrap="wrap" mb="3">
+        {last ? (
+          <>
+            <Flex>
+              <Swatch hex={hexOfLab(batch.target)} size={96} />
+              <Swatch hex={hexOf(last.onWhite)} size={96} />
+            </Flex>
+            <Box>
+              <Box color="soft">off the target by</Box>
+              <Box
+                fontSize={{ base: '4rem', lg: '6rem' }}
+                fontWeight="750"
+                lineHeight="0.95"
+                data-difference={off}
+              >
+                <AskNumber
+                  label="Drawdown"
+                  reasons={[
+                    because(MIX_RULES, 'READ', {
+                      difference: q('difference', off),
+                      word,
+                      accept: q('difference', limits.accept),
+                      again: q('difference', limits.again),
+                    }),
+                  ]}
+                >
+                  <Measure kind="difference" value={off} />
+                </AskNumber>
+              </Box>
+              <Box fontSize="1.2rem" fontWeight="650">
+                {off <= limits.accept ? (
+                  ''
+                ) : (
+                  <SeverityMark severity={off <= limits.again ? 'Watch' : 'Stop'} />
+                )}{' '}
+                {word}
+              </Box>
+            </Box>
+          </>
+        ) : (
+          <Box>
+            <Box fontSize="2.2rem" fontWeight="750" lineHeight="1.1">
+              Draw it down.
+            </Box>
+            <Box fontSize="1.1rem" my="1">
+              A smear over a white and a black card, cured; then lay the reader on it.
+            </Box>
+          </Box>
+        )}
+      </Flex>
+      <Flex gap="3" align="end" wrap="wrap" mb="5">
+        {!accepted && (
+          <PushButton
+            type="button"
+            autoFocus={!last}
+            minHeight="3.6rem"
+            fontSize="1.1rem"
+            onClick={read}
+            disabled={busy}
+          >
+            {busy ? 'Reading …' : last ? 'Read it again' : 'Read the drawdown'}
+          </PushButton>
+        )}
+        {last && !accepted && (
+          <>
+            <Box>
+              <label htmlFor="who">Who looked at it</label>
+              <Input
+                id="who"
+                display="block"
+                value={who}
+                onChange={(e) => setWho(e.target.value)}
+                bg="raised"
+                px="2"
+                minHeight="3rem"
+                width="10rem"
+                borderBottom="1px solid"
+                borderColor="soft"
+              />
+            </Box>
+            <PushButton type="button" minHeight="3.6rem" fontSize="1.1rem" onClick={() => judge('accepted')}>
+              {off <= limits.accept ? 'Accept it' : 'Accept it all the same'}
+            </PushButton>
+          </>
+        )}
+        <Link href={`/api/ink/batches/${batch.id}/label`} target="_blank" textDecoration="underline" pb="2">
+          Label (PDF)
+        </Link>
+      </Flex>
+      {last && !accepted && off > limits.accept && <Mend batch={batch} rack={rack} onMend={onMend} />}
+      {accepted && <Tub batch={batch} onDo={onDo} />}
+      {batch.drawdowns.length > 0 && <History batch={batch} />}
+    </Box>
+  )
+}
+
+/** What would bring the batch to its target; additions only. */
+function Mend({ batch, rack, onMend }: Omit<Props, 'onDo'>) {
+  const [found, setFound] = useState<Correction>()
+  const last = batch.drawdowns.at(-1)
+  const compute = () => {
+    if (!last) return
+    const own = Object.entries(batch.poured).flatMap(([code, mass]) => {
+      const ink = rack.find((i) => i.code === code)
+      return ink && mass > 0 ? [{ mass, of: mixInk(ink) }] : []
+    })
+    const usable = rack.filter((i) => i.system === batch.system && i.known.how !== 'class').map(mixInk)
+    setFound(correction(own, labOf(last.onWhite), batch.target, usable, SMEAR))
+  }
+  const named = (add: Poured) =>
+    Object.entries(add).map(([code, mass]) => ({
+      code,
+      mass,
+      name: rack.find((i) => i.code === code)?.name ?? code,
+    }))
+  if (!found)
+    return (
+      <PushButton type="button" onClick={compute} mb="5">
+        What would mend it?
+      </PushButton>
+    )
+  const list = named(found.add)
+  return (
+    <Section title="To mend it">
+      {list.length === 0 ? (
+        <Box>
+          {found.anew
+            ? 'No addition of up to three inks brings it near: make it anew.'
+            : 'The reading is explained by its spread: read it again.'}
+        </Box>
+      ) : (
+        <Flex gap="6" align="center" wrap="wrap">
+          {list.map((a) => (
+            <Box key={a.code}>
+              <Box>add {a.name}</Box>
+              <Box fontSize="1.9rem" fontWeight="650">
+                <Measure kind="dose" value={a.mass} />
+              </Box>
+            </Box>
+          ))}
+          <Box color="soft">
+            then about <Measure kind="difference" value={found.difference} /> off, as the model sees it
+            {found.anew && <Box>More than half the batch again: a new one is better.</Box>}
+          </Box>
+          <PushButton type="button" onClick={() => onMend(list)}>
+            Add these
+          </PushButton>
+        </Flex>
+      )}
+    </Section>
+  )
+}
+
+/** What becomes of an accepted tub: weighed back after the run, or thrown away. */
+function Tub({ batch, onDo }: { readonly batch: Batch; readonly onDo: Does }) {
+  const [now, setNow] = useState(batch.mass)
+  const change = now - batch.mass
+  return (
+    <Section title="In the tub">
+      <Flex gap="5" align="end" wrap="wrap">
+        <Box fontSize="2.2rem" fontWeight="650" lineHeight="1">
+          <Measure kind="mass" value={batch.mass} />
+        </Box>
+        <Box width="9rem">
+          <Give label="It weighs now" kind="dose" value={now} onGive={setNow} />
+        </Box>
+        <PushButton
+          type="button"
+          disabled={Math.abs(change) < 5e-5}
+          onClick={() =>
+            onDo(() =>
+              moveInk(
+                {
+                  batchId: batch.id,
+                  mass: change,
+                  kind: change < 0 ? 'used' : 'returned',
+                  note: batch.runId,
+                },
+                localNow(),
+              ),
+            )
+          }
+        >
+          Book what was used
+        </PushButton>
+        <TextButton
+          onClick={() =>
+            onDo(() =>
+              moveInk(
+                { batchId: batch.id, mass: -batch.mass, kind: 'discarded', note: 'thrown away' },
+                localNow(),
+              ),
+            )
+          }
+        >
+          Throw it away
+        </TextButton>
+      </Flex>
+    </Section>
+  )
+}
+
+function History({ batch }: { readonly batch: Batch }) {
+  return (
+    <Section title="Drawdowns">
+      <Table>
+        <tbody>
+          {batch.drawdowns.map((d, i) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: readings are only ever added
+            <tr key={i}>
+              <td style={{ width: '9rem' }}>{sayMoment(momentOf(d.at))}</td>
+              <td style={{ width: '3rem' }}>
+                <Swatch hex={hexOf(d.onWhite)} size={22} />
+              </td>
+              <td className="num" style={{ width: '4rem' }}>
+                <Measure kind="difference" value={d.difference} />
+              </td>
+              <td>
+                {d.verdict}
+                {d.who && ` by ${d.who}`}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+    </Section>
+  )
+}

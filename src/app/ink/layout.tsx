@@ -1,0 +1,22 @@
+import type { ReactNode } from 'react'
+import { changeStamp, database } from '@/store/database'
+import { loadShop } from '@/store/shop'
+import { INK_PAGES } from '../pages'
+import { Seen } from '../Seen'
+import { FirstStart } from '../shop/FirstStart'
+import { ShopDesk } from '../shop/ShopDesk'
+
+export const metadata = { title: 'Ink room' }
+
+export default async function InkLayout({ children }: { readonly children: ReactNode }) {
+  const db = await database()
+  const stamp = await changeStamp(db)
+  const stored = await loadShop(db)
+  if (stored.version === 0) return <FirstStart />
+  return (
+    <ShopDesk stored={stored} pages={INK_PAGES}>
+      <Seen stamp={stamp} />
+      {children}
+    </ShopDesk>
+  )
+}

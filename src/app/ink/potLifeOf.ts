@@ -1,0 +1,8 @@
+import { addMinutes, format, parseISO } from 'date-fns'
+import { POT_LIFE } from '@/core/ink'
+
+/** When a batch mixed at this time is past its time; none for ink that keeps. */
+export const expiryOf = (system: string, mixed: string): string | undefined =>
+  system === 'plastisol'
+    ? undefined
+    : format(addMinutes(parseISO(mixed), POT_LIFE / 60), "yyyy-MM-dd'T'HH:mm")
