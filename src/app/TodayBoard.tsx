@@ -13,6 +13,7 @@ import { SeverityMark } from '@/ui/Severity'
 import { InkRow } from '@/ui/Swatch'
 import { useSettings } from '@/ui/settings'
 import { AskFrame } from './AskFrame'
+import { PotLife } from './ink/PotLife'
 import { useNewOrder } from './orders/useNewOrder'
 import { settledAt } from './settledAt'
 import type { OrderLine, RunLine } from './today'
@@ -24,6 +25,8 @@ interface TodayProps {
   readonly today: string
   readonly lines: readonly OrderLine[]
   readonly screens: ScreensToday
+  /** Tubs of ink that does not keep. */
+  readonly limited: readonly LimitedInk[]
   readonly page: PageOf
 }
 
@@ -47,7 +50,7 @@ const isStopped = (run: RunLine | undefined) =>
   run === undefined || run.inks.length === 0 || run.open.some((r) => r.severity === 'Stop')
 
 /** Runs by due date, each with what is open and the way to where it is settled. */
-export function TodayBoard({ shopName, today, lines, screens, page }: TodayProps) {
+export function TodayBoard({ shopName, today, lines, screens, limited, page }: TodayProps) {
   const make = useNewOrder()
   // An order that makes no run yet stands there with what it misses.
   const rows = lines.flatMap((line) =>
@@ -68,6 +71,7 @@ export function TodayBoard({ shopName, today, lines, screens, page }: TodayProps
         </TextButton>
       </Flex>
       <ScreenNews {...screens} />
+      <InkNews tubs={limited} />
       {rows.length === 0 ? (
         <Box maxWidth="32rem" pt="8" fontSize="1.15rem">
           No orders yet. <TextButton onClick={() => void make()}>Enter the first one</TextButton> or press n.
@@ -121,6 +125,29 @@ function ScreenNews({ waiting, late, bare }: ScreensToday) {
         {waiting} not hung yet
       </Box>
     </Link>
+  )
+}
+
+/** Ink that runs out of time, with how much of it is left. */
+export interface LimitedInk {
+  readonly id: string
+  readonly name: string
+  readonly expires: string
+}
+
+function InkNews({ tubs }: { readonly tubs: readonly LimitedInk[] }) {
+  if (tubs.length === 0) return null
+  return (
+    <Flex bg="raised" px="3" py="1.5" mb="3" columnGap="6" wrap="wrap">
+      {tubs.map((t) => (
+        <Flex key={t.id} gap="2" align="baseline">
+          <Link href={`/ink/bench/${t.id}`} _hover={{ textDecoration: 'underline' }}>
+            {t.name}, {t.id}
+          </Link>
+          <PotLife expires={t.expires} />
+        </Flex>
+      ))}
+    </Flex>
   )
 }
 

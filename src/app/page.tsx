@@ -2,6 +2,7 @@ import { format } from 'date-fns'
 import { roomLines } from '@/core/plan'
 import { momentOf } from '@/core/schedule'
 import { changeStamp, database } from '@/store/database'
+import { loadInkStock } from '@/store/inkRoom'
 import { loadShop } from '@/store/shop'
 import { Seen } from './Seen'
 import { FirstStart } from './shop/FirstStart'
@@ -25,6 +26,7 @@ export default async function TodayPage({ searchParams }: Props) {
   const offset = Math.max(0, Number((await searchParams).from) || 0)
   const { lines, total } = await orderLines(db, { text: '', deleted: false, offset, limit: PAGE })
   const room = roomLines(await everyScreenJob(db), shelf.shop)
+  const { batches } = await loadInkStock(db)
   const now = momentOf(format(new Date(), "yyyy-MM-dd'T'HH:mm"))
   const screens = {
     waiting: room.filter((l) => l.next !== undefined).length,
@@ -39,6 +41,7 @@ export default async function TodayPage({ searchParams }: Props) {
         today={format(new Date(), 'yyyy-MM-dd')}
         lines={lines}
         screens={screens}
+        limited={batches.flatMap(({ id, name, expires }) => (expires ? [{ id, name, expires }] : []))}
         page={{ offset, size: PAGE, total, path: '/' }}
       />
     </>

@@ -7,7 +7,7 @@ import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import { because, q } from '@/core/advice'
 import { difference, hexOfLab, labOf, labOfHex } from '@/core/color'
-import { type Batch, MIX_RULES } from '@/core/ink'
+import { type Batch, type Can, colourOfKnown, MIX_RULES } from '@/core/ink'
 import type { InkNeedLine } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
 import { Measure } from '@/ui/Measure'
@@ -31,9 +31,11 @@ const colourOf = (batch: Batch) => {
 /** All ink that the orders want, by due date, with what there is already; then what stands in tubs. */
 export function InkRoom({
   needs,
+  cans,
   batches,
 }: {
   readonly needs: readonly InkNeedLine[]
+  readonly cans: readonly Can[]
   readonly batches: readonly Batch[]
 }) {
   const open = batches.filter((b) => b.state === 'mixing')
@@ -61,7 +63,7 @@ export function InkRoom({
       <Section title={`Wanted by the orders: ${needs.length}`}>
         {needs.length === 0 && <Box fontSize="1.1rem">No order asks for ink.</Box>}
         {needs.map((need) => (
-          <NeedRow key={`${need.runId}.${need.hitId}`} need={need} tubs={tubs} />
+          <NeedRow key={`${need.runId}.${need.hitId}`} need={need} cans={cans} tubs={tubs} />
         ))}
       </Section>
       <Section title={`In tubs: ${tubs.length}`}>
@@ -101,7 +103,15 @@ function Tub({ batch }: { readonly batch: Batch }) {
 }
 
 /** One ink of one run: how much, what there is, and the next step. */
-function NeedRow({ need, tubs }: { readonly need: InkNeedLine; readonly tubs: readonly Batch[] }) {
+function NeedRow({
+  need,
+  cans,
+  tubs,
+}: {
+  readonly need: InkNeedLine
+  readonly cans: readonly Can[]
+  readonly tubs: readonly Batch[]
+}) {
   const { formulas, rack, limits } = useShop().shop.inkRoom
   const router = useRouter()
   const [problem, setProblem] = useState('')
@@ -110,6 +120,12 @@ function NeedRow({ need, tubs }: { readonly need: InkNeedLine; readonly tubs: re
     .map((tub) => ({ tub, off: difference(colourOf(tub), target) }))
     .filter(({ tub, off }) => tub.system === need.system && off <= limits.accept)
     .sort((a, b) => a.off - b.off)[0]
+  // An ink of the rack that is the colour needs no mixing.
+  const plain = rack
+    .map((ink) => ({ ink, off: difference(colourOfKnown(ink.known), target) }))
+    .filter(({ ink, off }) => ink.system === need.system && off <= limits.accept)
+    .sort((a, b) => a.off - b.off)[0]?.ink
+  const inCans = cans.filter((c) => c.code === plain?.code).reduce((sum, c) => sum + c.mass, 0)
   const own = near === undefined || near.tub.mass < need.mass
   const formula = formulas.find(
     (f) => f.name.toLowerCase() === need.name.toLowerCase() && f.system === need.system,
@@ -169,6 +185,17 @@ function NeedRow({ need, tubs }: { readonly need: InkNeedLine; readonly tubs: re
             {near.off.toFixed(1)}
             {own ? ': not enough' : ': mix nothing'}
           </>
+        ) : plain ? (
+          <>
+            straight from the can: <b>{plain.name}</b> {plain.code}, <Measure kind="mass" value={inCans} />{' '}
+            there
+            {inCans < need.mass && (
+              <>
+                {' '}
+                <SeverityMark severity="Watch" />
+              </>
+            )}
+          </>
         ) : formula ? (
           ready ? (
             formula.parts.map((p) => p.code).join(' + ')
@@ -186,7 +213,7 @@ function NeedRow({ need, tubs }: { readonly need: InkNeedLine; readonly tubs: re
           </Box>
         )}
       </Box>
-      {formula && ready ? (
+      {plain ? null : formula && ready ? (
         own && (
           <PushButton type="button" px="3" onClick={begin} aria-label={`Mix ${need.name} for ${need.runId}`}>
             Mix it

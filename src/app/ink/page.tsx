@@ -5,6 +5,6 @@ import { InkRoom } from './InkRoom'
 
 export default async function InkPage() {
   const db = await database()
-  const [needs, { batches }] = await Promise.all([everyInkNeed(db), loadInkStock(db)])
-  return <InkRoom needs={needs} batches={batches} />
+  const [needs, { cans, batches }] = await Promise.all([everyInkNeed(db), loadInkStock(db)])
+  return <InkRoom needs={needs} cans={cans} batches={batches} />
 }

@@ -82,7 +82,7 @@ export function ShopDesk({ stored, pages, children }: Props) {
         >
           {saving.conflict && <ConflictPanel conflict={saving.conflict} onAgree={saving.agree} />}
           <Flex align="baseline" gap="4" mb="3">
-            <PageTitle>{pages.find((p) => p.href === path)?.label ?? 'Shop'}</PageTitle>
+            <PageTitle>{(pages.find((p) => p.href === path) ?? pages[0])?.label}</PageTitle>
             <Box
               role="status"
               aria-label="Saving"

@@ -121,6 +121,9 @@ describe('names that are taken for one another', () => {
   })
   it('two blues numbered one and two are told', () => {
     const blue = STARTER_RACK.find((i) => i.name === 'Blue 1')!
-    expect(lookAlikes(blue, STARTER_RACK).map((i) => i.name)).toContain('Blue 2')
+    expect(lookAlikes(blue, STARTER_RACK).map((i) => i.name)).toEqual(['Blue 2'])
+    const black = STARTER_RACK.find((i) => i.name === 'Black')!
+    expect(lookAlikes(black, STARTER_RACK)).toEqual([])
+    expect(lookAlikes({ ...black, code: 'KX-12' }, [{ ...black, code: 'KX-17' }])).toHaveLength(1)
   })
 })

@@ -164,10 +164,16 @@ export function lookAlike(a: string, b: string): number | undefined {
   return same ? at : undefined
 }
 
+/** Short codes differ in one character as a rule: only a number taken for another is meant. */
+const alikeCodes = (a: string, b: string): boolean => {
+  const at = lookAlike(a, b)
+  return at !== undefined && (a.length > 3 || [a[at], b[at]].every((c) => /\d/.test(c ?? '')))
+}
+
 /** Inks that are taken for this one, by name or code. */
 export const lookAlikes = (ink: BaseInk, rack: readonly BaseInk[]): readonly BaseInk[] =>
   rack.filter(
     (other) =>
       other.code !== ink.code &&
-      (lookAlike(ink.code, other.code) !== undefined || lookAlike(ink.name, other.name) !== undefined),
+      (lookAlike(ink.name, other.name) !== undefined || alikeCodes(ink.code, other.code)),
   )

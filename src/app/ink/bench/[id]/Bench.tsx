@@ -1,7 +1,7 @@
 'use client'
 
 import { Box, Flex, Grid } from '@chakra-ui/react'
-import { useEffect, useMemo, useState } from 'react'
+import { useEffect, useMemo, useRef, useState } from 'react'
 import { hexOfLab } from '@/core/color'
 import { type Batch, type BenchPart, benchOf, type Can } from '@/core/ink'
 import { INK_SYSTEMS, type InkSystem } from '@/core/order'
@@ -39,6 +39,8 @@ export function Bench({ batch, cans }: { readonly batch: Batch; readonly cans: r
   const [from, setFrom] = useState(0)
   const [tares, setTares] = useState(true)
   const [problem, setProblem] = useState('')
+  /** A pour is on its way into the book. */
+  const [booking, setBooking] = useState(false)
   const next = additions[0]
   const part: BenchPart | undefined = batch.state === 'mixing' ? bench.now : next && additionPart(next, batch)
   const ink = rack.find((i) => i.code === part?.code)
@@ -50,12 +52,20 @@ export function Bench({ batch, cans }: { readonly batch: Batch; readonly cans: r
     setCan(pending.canId)
     setFrom(PAIL + batch.mass)
   }, [pending, canId, batch.mass])
+  const booked = useRef(batch.mass)
+  useEffect(() => {
+    // What is in the pail has changed: the next part begins, with its own can.
+    if (booked.current === batch.mass) return
+    booked.current = batch.mass
+    setCan(undefined)
+    setBooking(false)
+  }, [batch.mass])
   const settled = on.reading?.kind === 'weight' && on.reading.steady
   const inPail = Math.max(0, on.last - from)
   useEffect(() => {
-    if (can && settled && inPail > 5e-5 && Math.abs(inPail - (pending?.mass ?? 0)) > 5e-5)
+    if (can && !booking && settled && inPail > 5e-5 && Math.abs(inPail - (pending?.mass ?? 0)) > 5e-5)
       keep({ pending: { canId: can.id, mass: inPail } })
-  }, [can, settled, inPail, pending, keep])
+  }, [can, booking, settled, inPail, pending, keep])
 
   const does = async (act: () => Promise<{ readonly ok: boolean; readonly message?: string }>) => {
     const done = await act()
@@ -69,12 +79,12 @@ export function Bench({ batch, cans }: { readonly batch: Batch; readonly cans: r
     setProblem('')
   }
   const take = async (mass: Mass) => {
-    if (!can) return
+    if (!can || booking) return
+    setBooking(true)
     if (await does(() => pour({ batchId: batch.id, canId: can.id, mass }, localNow()))) {
       keep({ pending: undefined })
-      setCan(undefined)
       if (next) setAdditions((a) => a.slice(1))
-    }
+    } else setBooking(false)
   }
   const back = () => does(() => undoPour(batch.id, localNow()))
   if (!kept) return null

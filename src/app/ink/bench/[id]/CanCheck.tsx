@@ -9,6 +9,7 @@ import { PushButton } from '@/ui/PushButton'
 import { SeverityMark } from '@/ui/Severity'
 
 const Input = chakra('input')
+const Label = chakra('label')
 
 interface Props {
   readonly ink: BaseInk
@@ -90,7 +91,9 @@ export function CanCheck({ ink, rack, cans, onRight }: Props) {
       <form onSubmit={check}>
         <Flex gap="3" align="end" wrap="wrap">
           <Box>
-            <label htmlFor="can">Scan the can, or type its number</label>
+            <Label htmlFor="can" display="block" mb="1">
+              Scan the can, or type its number
+            </Label>
             <Input
               id="can"
               display="block"
@@ -126,8 +129,11 @@ export function CanCheck({ ink, rack, cans, onRight }: Props) {
             )
           ) : (
             <>
-              That is <b>{wrong.name}</b> {wrong.code}; <b>{ink.name}</b> {ink.code} is wanted. Nothing was
-              poured.
+              That is{' '}
+              <b>
+                <Marked text={wrong.name} at={lookAlike(wrong.name, ink.name)} />
+              </b>{' '}
+              {wrong.code}; <b>{ink.name}</b> {ink.code} is wanted. Nothing was poured.
             </>
           )}
         </Box>

@@ -35,16 +35,19 @@ export function Gauge({
         vectorEffect="non-scaling-stroke"
       />
       <rect x="0" y="16" width={x(value)} height="32" fill="currentColor" />
-      <rect
-        x={x(low)}
-        y="2"
-        width={Math.max(6, x(high) - x(low))}
-        height="60"
-        fill="none"
-        stroke="currentColor"
-        strokeWidth="3"
-        vectorEffect="non-scaling-stroke"
-      />
+      {(['currentColor', 'var(--chakra-colors-work)'] as const).map((stroke, i) => (
+        <rect
+          key={stroke}
+          x={x(low)}
+          y="2"
+          width={Math.max(6, x(high) - x(low))}
+          height="60"
+          fill="none"
+          stroke={stroke}
+          strokeWidth={i === 0 ? 5 : 1.5}
+          vectorEffect="non-scaling-stroke"
+        />
+      ))}
     </svg>
   )
 }

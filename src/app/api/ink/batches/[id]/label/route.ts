@@ -1,10 +1,9 @@
+import { format, parseISO } from 'date-fns'
 import { INK_SYSTEMS, type InkSystem } from '@/core/order'
 import { writeQuantity } from '@/core/quantity'
-import { momentOf } from '@/core/schedule'
 import { inkLabelPdf } from '@/formats/inkLabelPdf'
 import { database } from '@/store/database'
 import { loadBatch, lotsOf } from '@/store/inkRoom'
-import { sayMoment } from '../../../../../screens/clock'
 import { file, nothing, printed } from '../../../../answer'
 
 /** The label of a tub. `?units=inch`. */
@@ -17,7 +16,7 @@ export async function GET(
   const batch = await loadBatch(db, id)
   if (!batch) return nothing(`batch ${id}`)
   const { units } = printed(request)
-  const say = (at: string | undefined) => (at ? sayMoment(momentOf(at), 'd MMM yyyy HH:mm') : '')
+  const say = (at: string | undefined) => (at ? format(parseISO(at), 'd MMM yyyy HH:mm') : '')
   const label = await inkLabelPdf({
     batch: batch.id,
     name: batch.name,

@@ -1,0 +1,174 @@
+import type { Page } from '@playwright/test'
+import { expect, open, test } from './house'
+
+const poured = (page: Page) => page.locator('[data-poured]').getAttribute('data-poured').then(Number)
+const steady = (page: Page) => expect(page.locator('[data-poured]')).toHaveAttribute('data-steady', 'true')
+
+/** Holds Space on what is focused until so much is in, and lets it settle. */
+async function holdUntil(page: Page, mass: number) {
+  await page.keyboard.down(' ')
+  await expect.poll(() => poured(page), { intervals: [80] }).toBeGreaterThan(mass)
+  await page.keyboard.up(' ')
+  await page.waitForTimeout(900)
+  await steady(page)
+}
+
+/** Pours a part from its can: the can by its code, then most of it, then drops into the band; Enter takes it. */
+async function pourPart(page: Page, can: string, share = 1) {
+  await expect(page.locator('#can')).toBeFocused()
+  await page.keyboard.type(can)
+  await page.keyboard.press('Enter')
+  const wanted = Number(await page.locator('[data-wanted]').getAttribute('data-wanted'))
+  await holdUntil(page, wanted * share * 0.75)
+  await page.keyboard.press('Tab')
+  while ((await poured(page)) < wanted * share * 0.99)
+    await holdUntil(page, (await poured(page)) + wanted * 0.004)
+  await page.keyboard.press('Enter')
+}
+
+test('from a target to an accepted batch by keyboard, with a wrong can and an over-pour on the way', async ({
+  page,
+}) => {
+  test.setTimeout(240_000)
+  await open(page, '/ink/formulas')
+  const target = page.getByLabel('Target: a colour as #rrggbb')
+  await target.focus()
+  await page.keyboard.press('Control+a')
+  await page.keyboard.type('57 0 0')
+  await page.getByLabel('At most').selectOption('2')
+  await page.getByLabel('What it will be called').focus()
+  await page.keyboard.type('Fog grey')
+  await page.getByRole('button', { name: 'Search' }).focus()
+  await page.keyboard.press('Enter')
+  const grey = page.getByRole('button', { name: 'Mix W1+K1' })
+  await expect(grey).toBeVisible()
+  await grey.focus()
+  await page.keyboard.press('Enter')
+  await page.waitForURL(/\/ink\/bench\/B-/)
+  await page.locator('html[data-keys=on]').waitFor({ state: 'attached' })
+
+  await expect(page.getByText('Fetch the can of')).toBeVisible()
+  await expect(page.locator('#can')).toBeFocused()
+  await page.keyboard.type('Y1')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('main').getByRole('alert')).toContainText(
+    'That is Yellow 1 Y1; White W1 is wanted',
+  )
+  await pourPart(page, 'W1')
+  // Far too much black: it can be restored, exactly or nearly, or left.
+  await expect(page.getByText('Black K1').first()).toBeVisible()
+  await pourPart(page, 'K1', 1.5)
+  await expect(page.getByText('too much Black is in')).toBeVisible()
+  for (const way of ['Restore it exactly', 'Restore it to within 5 %', 'Leave it as it is'])
+    await expect(page.getByRole('button', { name: way })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Restore it exactly' })).toBeFocused()
+  await page.keyboard.press('Enter')
+  await expect(page.locator('#can')).toBeFocused()
+  await pourPart(page, 'W1')
+  await expect(page.getByText('All parts are in.')).toBeVisible()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('button', { name: 'Read the drawdown' })).toBeFocused()
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('off the target by')).toBeVisible()
+  await page.getByLabel('Who looked at it').focus()
+  await page.keyboard.type('Ida')
+  await page.keyboard.press('Tab')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('accepted by Ida')).toBeVisible()
+  await page.reload()
+  await expect(page.getByText('accepted by Ida')).toBeVisible()
+  // The ledger leads from the tub to the lots, and the formula is kept.
+  await open(page, '/ink/rack')
+  await expect(page.getByRole('heading', { name: /^Ledger/ })).toBeVisible()
+  await expect(page.getByText('of K1').first()).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Remove Fog grey' })).toBeVisible()
+  await open(page, '/ink')
+  await expect(page.getByText('accepted by Ida, off by').first()).toBeVisible()
+})
+
+test('a scale that falls silent in mid-pour loses nothing, nor does a closed page; a pour is taken back', async ({
+  page,
+}) => {
+  await open(page, '/ink/bench/B-0003')
+  await page.locator('#can').fill('C-0004')
+  await page.keyboard.press('Enter')
+  await holdUntil(page, 0.02)
+  const before = await poured(page)
+  await page.getByRole('button', { name: 'pull its plug' }).click()
+  await expect(page.getByText('The scale does not answer')).toBeVisible()
+  expect(await poured(page)).toBeCloseTo(before, 3)
+  await page.getByRole('button', { name: 'plug it in' }).click()
+  await expect(page.getByText('The scale does not answer')).toBeHidden()
+  await page.reload()
+  await expect(page.getByText('from C-0004')).toBeVisible()
+  await expect.poll(() => poured(page)).toBeGreaterThan(before - 0.002)
+  await steady(page)
+  await page.getByRole('button', { name: 'Take what is in' }).click()
+  await expect(page.getByText('Fetch the can of')).toBeVisible()
+  const had = page.getByRole('list', { name: 'Parts' }).getByRole('listitem').nth(1)
+  await expect(had).toContainText(/now [\d.]+/)
+  await page.getByRole('button', { name: 'Take the last pour back' }).click()
+  await expect(had).not.toContainText(/now [\d.]+/)
+  await page.goto('/ink/rack')
+  await expect(page.getByText(/corrected no\. \d+/).first()).toBeVisible()
+})
+
+test('tubs that do are offered before anything is mixed; a target that cannot be is said', async ({
+  page,
+}) => {
+  await open(page, '/ink/formulas?hex=%235b9bc9&name=Comet%20blue')
+  await expect(page.getByText('Mix nothing: these tubs do')).toBeVisible()
+  await expect(page.getByText('B-0001')).toBeVisible()
+  await page.getByLabel('Target: a colour as #rrggbb').fill('#00ff00')
+  await page.getByRole('button', { name: 'Search' }).click()
+  await expect(page.getByText('No mix of these inks comes nearer than')).toBeVisible()
+  await page.getByLabel('Target: a colour as #rrggbb').fill('very blue')
+  await expect(page.getByText('Not a colour: type, for example')).toBeVisible()
+})
+
+test('the rack: a can is booked in, files come and go, and what is wrong in them is said', async ({
+  page,
+}) => {
+  await open(page, '/ink/rack')
+  await page.getByLabel('Lot', { exact: true }).fill('77-1')
+  await page.getByRole('button', { name: 'Put it on the rack' }).click()
+  await expect(page.getByRole('cell', { name: '77-1' })).toBeVisible()
+  const file = (name: string, text: string) => ({ name, mimeType: 'text/plain', buffer: Buffer.from(text) })
+  await page
+    .getByLabel('Formulas (CSV)')
+    .setInputFiles(file('f.csv', 'name,ink,percent,hex\nSky,W1,50,#88aacc\n'))
+  await expect(page.getByText('The parts of Sky make 50.0 %')).toBeVisible()
+  await page
+    .getByLabel('Formulas (CSV)')
+    .setInputFiles(file('f.csv', 'name,ink,percent,hex\nSky,W1,80,#88aacc\nSky,B2,20,#88aacc\n'))
+  await expect(page.getByText('1 formulas taken in.')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Remove Sky' })).toBeVisible()
+  await page.getByLabel('Readings (CGATS text)').setInputFiles(file('r.txt', 'hello'))
+  await expect(page.getByText('this is no CGATS text')).toBeVisible()
+  const readings = await page.request.get('/api/ink/readings.txt')
+  await page
+    .getByLabel('Readings (CGATS text)')
+    .setInputFiles(file('r.txt', (await readings.text()).replaceAll('\n', '\r\n')))
+  await expect(page.getByText(/Read: W1/)).toBeVisible()
+  expect(await (await page.request.get('/api/ink/stock.csv')).text()).toContain('77-1')
+  expect((await page.request.get('/api/ink/batches/B-0001/label')).headers()['content-type']).toBe(
+    'application/pdf',
+  )
+})
+
+test('the base is decided by numbers, and other ways to do the whole job are one press away', async ({
+  page,
+}) => {
+  await open(page, '/orders/O-1001/ink')
+  const job = page.locator('section').filter({ has: page.getByRole('heading', { name: 'The whole job' }) })
+  await expect(job.getByRole('row').filter({ hasText: 'Where it is needed' })).toContainText('planned')
+  await job.getByRole('button', { name: 'Take: No base' }).focus()
+  await page.keyboard.press('Enter')
+  await expect(job.getByRole('row').filter({ hasText: 'No base' })).toContainText('planned')
+  await job.getByRole('button', { name: 'Take: Where it is needed' }).focus()
+  await page.keyboard.press('Enter')
+  await expect(job.getByRole('row').filter({ hasText: 'Where it is needed' })).toContainText('planned')
+  await page.locator('[data-advice="base.I1"]').focus()
+  await page.keyboard.press('w')
+  await expect(page.getByText(/Moon yellow straight on Navy: .* from the same film on white/)).toBeVisible()
+})
