@@ -20,6 +20,10 @@ for (const [name, path] of Object.entries(PAGES))
       () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
     )
     expect(wide).toBeLessThanOrEqual(0)
+    // Where something is to be typed at once the keys are letters.
+    await page
+      .locator('main')
+      .evaluate((el) => (el.ownerDocument.activeElement as HTMLElement | null)?.blur())
     for (const [key, mode] of [
       ['m', 'dark'],
       ['s', 'safelight'],

@@ -46,8 +46,10 @@ test('screens: the frame that the screen room gives, though another job alone wo
 test('ink: a base taken away takes its screen and flash away, and comes back with one key', async ({
   page,
 }) => {
-  await page.goto('/orders/O-1007/ink')
-  await expect(page.getByText('White on coloured cloth always has white under it.')).toBeVisible()
+  await open(page, '/orders/O-1007/ink')
+  await value(page, 'base.I1').focus()
+  await page.keyboard.press('w')
+  await expect(why(page)).toContainText('White on coloured cloth always has white under it.')
   await expect(value(page, 'ink.base')).toBeVisible()
   for (const ink of ['I1', 'I2']) await value(page, `base.${ink}`).selectOption('none')
   await expect(value(page, 'ink.base')).toBeHidden()
@@ -84,7 +86,7 @@ test('strokes: each setting of a hit can be the lead’s own', async ({ page }) 
   await expect(page.getByText('7 choices of your own')).toBeVisible()
   await expect(why(page)).toContainText('Your choice. Advised: 1')
   await page.goto('/runs/R-1010-P1-in-between/sheet')
-  const row = page.getByRole('row').filter({ hasText: 'Buoy red' })
+  const row = page.getByRole('row').filter({ hasText: 'Pennant red' })
   await expect(row).toContainText(/2\s*80\s*18°\s*firm\s*1.5 s\s*slow/)
   await page.goto('/orders/O-1010/sequence')
   const back = page.getByRole('button', { name: /take back/ })
@@ -160,5 +162,5 @@ test('the digits go to the stages, and the runs of an order keep the stage', asy
     .getByRole('link', { name: /dark cloth, 80/ })
     .click()
   await expect(page).toHaveURL(/\/ink\?run=R-1002-P1-dark/)
-  await expect(page.getByText('Navy (L* 17) would swallow Buoy red.')).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Base under each colour on Navy' })).toBeVisible()
 })

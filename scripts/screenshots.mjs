@@ -8,20 +8,18 @@ import { build, install, ROOT } from './lib.mjs'
 const PORT = 3418
 const VIEWS = {
   today: '/',
-  orders: '/orders',
   order: '/orders/O-1002/order',
   art: '/orders/O-1001/art',
   screens: '/orders/O-1003/screens',
   ink: '/orders/O-1001/ink',
   sequence: '/orders/O-1003/sequence',
   placement: '/orders/O-1010/placement',
-  heat: '/orders/O-1001/heat',
   run: '/orders/O-1004/run',
   sheet: '/runs/R-1003-P1-dark/sheet',
   shop: '/shop',
   room: '/screens',
-  light: '/screens/light',
   frames: '/screens/frames',
+  inkroom: '/ink',
   rules: '/rules',
 }
 
@@ -57,6 +55,23 @@ for (const [name, path] of Object.entries(VIEWS)) await picture(name, path)
 await page.goto(`http://127.0.0.1:${PORT}/orders/O-1001/sequence`, { waitUntil: 'networkidle' })
 await page.locator('[data-cell="flash"]').first().click()
 await page.screenshot({ path: join(folder, 'why.png') })
+
+// A formula for a target, and a part half poured.
+await page.goto(`http://127.0.0.1:${PORT}/ink/formulas?hex=%232f8f8a&name=Tern%20teal`, {
+  waitUntil: 'networkidle',
+})
+await page.getByRole('button', { name: 'Search' }).click()
+await page.getByRole('button', { name: /^Mix / }).first().waitFor()
+await page.screenshot({ path: join(folder, 'formulas.png') })
+await page.goto(`http://127.0.0.1:${PORT}/ink/bench/B-0003`, { waitUntil: 'networkidle' })
+await page.locator('#can').fill('C-0004')
+await page.keyboard.press('Enter')
+await page.getByText('Tip the can').waitFor()
+await page.keyboard.down(' ')
+await page.waitForTimeout(3000)
+await page.keyboard.up(' ')
+await page.waitForTimeout(1500)
+await page.screenshot({ path: join(folder, 'bench.png') })
 
 // A run released twice, so that there is a difference to read.
 const RUN = 'R-1009-P1-in-between'

@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { CHARACTERS, SIZE_NAMES, splitOrder, WEAVES, WHERES } from '@/core/order'
 import { noDecisions, plan } from '@/core/plan'
 import { DEMO_SHOP, demoOrders } from '@/store/demo'
+import { formulasJson } from './formulasJson'
 import { planOut, readJob, writeJob } from './index'
 
 /** JSON Schema 2020-12 (published standard), by the reference library ajv. */
@@ -24,6 +25,20 @@ describe('the JSON Schemas', () => {
     expect(isJob(job), ajv.errorsText(isJob.errors)).toBe(true)
     const out = JSON.parse(JSON.stringify(planOut(plan(order, DEMO_SHOP, noDecisions(id)))))
     expect(isPlan(out), ajv.errorsText(isPlan.errors)).toBe(true)
+  })
+  it('hold for the formulas of the shop, and refuse what is none', () => {
+    const isFormulas = ajv.getSchema('orvint-formulas.schema.json')!
+    const text = formulasJson(DEMO_SHOP.inkRoom)
+    expect(isFormulas(JSON.parse(text)), ajv.errorsText(isFormulas.errors)).toBe(true)
+    expect(text).toContain('"sharePercent"')
+    for (const [good, bad] of [
+      ['"how": "curves"', '"how": "guessed"'],
+      ['"system": "plastisol"', '"system": "oil"'],
+      ['"densityGPerMl": 1.34', '"densityGPerMl": 134'],
+    ] as const) {
+      expect(text).toContain(good)
+      expect(isFormulas(JSON.parse(text.replace(good, bad)))).toBe(false)
+    }
   })
   it('hold for a plan that does not fit and for one on every kind of press', () => {
     const [first] = runs

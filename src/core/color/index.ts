@@ -24,7 +24,6 @@ export {
   labOf,
   labOfHex,
   labOfXyz,
-  root,
   rootSlope,
   type Spectrum,
   WEIGHTS,

@@ -96,7 +96,7 @@ const toXyz = converter('xyz65')
 
 const KNEE = 6 / 29
 /** The cube root of CIELAB with its straight foot (CIE 15), and its slope. */
-export const root = (t: number): number => (t > KNEE ** 3 ? Math.cbrt(t) : t / (3 * KNEE * KNEE) + 4 / 29)
+const root = (t: number): number => (t > KNEE ** 3 ? Math.cbrt(t) : t / (3 * KNEE * KNEE) + 4 / 29)
 export const rootSlope = (t: number): number => {
   const r = Math.cbrt(t)
   return t > KNEE ** 3 ? 1 / (3 * r * r) : 1 / (3 * KNEE * KNEE)

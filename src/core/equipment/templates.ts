@@ -40,7 +40,7 @@ const tunnel = (length: number, belt: number): Dryer => ({
 const INKS = [
   shelfInk('white', 'White', '#f4f4f0', 'blocking', 'white'),
   shelfInk('black', 'Black', '#191a1b', 'blocking', 'black'),
-  shelfInk('red', 'Red', '#b8232c', 'opaque'),
+  shelfInk('red', 'Red', '#b8232c'),
   shelfInk('orange', 'Orange', '#e2701d', 'opaque'),
   shelfInk('yellow', 'Yellow', '#f1d02c'),
   shelfInk('green', 'Green', '#1d6d43', 'opaque'),

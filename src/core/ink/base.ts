@@ -45,11 +45,11 @@ export const BASE_RULES = ruleTable({
     severity: 'Watch',
   },
   BASE_FLAKES: {
-    says: 'Flakes cover what is below them: no base under metallic.',
+    says: 'Flakes cover what is below them: no base under metallic here.',
     source: 'common practice',
   },
   BASE_FLAKES_DARK: {
-    says: '{cloth} is dark and {ink} does not cover it: no film of one colour describes flakes, so the rule of thumb decides.',
+    says: '{cloth} would show between the flakes of {ink}: no film of one colour describes them, so the rule of thumb decides.',
     source: 'common practice',
   },
   BASE_EXPANDING: { says: 'A base would hold back the rise of expanding ink.', source: 'common practice' },
@@ -121,7 +121,10 @@ function needsBase(
   if (ink.character === 'expanding') return say(false, 'BASE_EXPANDING')
   if (ink.character === 'clear') return say(false, 'BASE_CLEAR')
   if (cloth.weave === 'canvas' && opaque) return say(false, 'BASE_OPEN_WEAVE')
-  if (!looks || !direct) return dark && !opaque ? say(true, 'BASE_FLAKES_DARK') : say(false, 'BASE_FLAKES')
+  if (!looks || !direct)
+    return dark && !(opaque && method.darkCloth === 'direct')
+      ? say(true, 'BASE_FLAKES_DARK')
+      : say(false, 'BASE_FLAKES')
   const known =
     looks.how === 'class'
       ? because(PREDICT_RULES, 'KNOWN_CLASS', {

@@ -9,9 +9,9 @@ export {
   isFilm,
   opticsOfInk,
 } from './expected'
-export { type Condition, colourOn, inOrder, type MixInk, mixed, mixInk, partsOf } from './formula'
+export { inOrder, mixed, mixInk, partsOf } from './formula'
 export { BLACK_CARD, CONFIDENCE, colourOfKnown, isRead, WHITE_CARD } from './optics'
 export { changeWord, type Films, type Looks, looksOf, PREDICT_RULES, type Printed } from './predict'
 export * from './quantity'
-export { type Aim, type Candidate, type Searching, searchFormulas } from './search'
+export { type Aim, type Candidate, searchFormulas } from './search'
 export { type Batch, type Can, type Drawdown, ENTRY_KINDS, type Entry, pailOf } from './stock'

@@ -174,7 +174,10 @@ describe('base or none from colour and class; common practice, no source', () =>
       rule: 'BASE_EXPANDING',
     })
     expect(base(ink('gloss', '#ffffff', 'clear'), BLACK).value).toBe('none')
-    expect(base(ink('copper', '#b06a3d', 'metallic', 'opaque'), BLACK).rule).toBe('BASE_FLAKES')
+    expect(base(ink('copper', '#b06a3d', 'metallic', 'opaque'), BLACK, { darkCloth: 'direct' }).rule).toBe(
+      'BASE_FLAKES',
+    )
+    expect(base(ink('copper', '#b06a3d', 'metallic', 'opaque'), BLACK).value).toBe('base')
     expect(base(ink('pearl', '#d0c8b0', 'metallic'), BLACK).rule).toBe('BASE_FLAKES_DARK')
   })
   it('says how far it is from the limit, and how the ink is known', () => {

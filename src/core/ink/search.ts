@@ -99,7 +99,7 @@ function fitted(
   inks: readonly MixInk[],
   start: readonly number[],
   lab: Lab,
-  aim: Aim,
+  grounds: readonly Condition[],
   rows: ReturnType<typeof metric>,
 ): Fit {
   const normal = (t: readonly number[]) => {
@@ -110,43 +110,56 @@ function fitted(
     const sum = held.reduce((a, b) => a + b, 0)
     return held.map((x) => x / sum)
   }
+  const n = inks.length
+  // Plain loops: this is where a search spends its time.
   const look = (v: readonly number[]) => {
-    const misses: number[] = []
-    const lines: number[][] = []
-    const k = BANDS.map((_, b) => inks.reduce((sum, ink, i) => sum + v[i]! * ink.optics.k[b]!, 0))
-    const s = BANDS.map((_, b) => inks.reduce((sum, ink, i) => sum + v[i]! * ink.optics.s[b]!, 0))
-    for (const { ground, film } of aim.conditions) {
-      const bands = BANDS.map((_, b) => overGroundSlopes(k[b]!, s[b]!, film, inner(ground[b]!)))
-      const xyz = xyzOf(bands.map(([r]) => outer(r)))
+    const square = Array.from({ length: n }, () => new Array<number>(n).fill(0))
+    const pull = new Array<number>(n).fill(0)
+    let sum = 0
+    const bands = BANDS.map((_, b) => {
+      let [k, s] = [0, 0]
+      for (let i = 0; i < n; i++) {
+        k += v[i]! * inks[i]!.optics.k[b]!
+        s += v[i]! * inks[i]!.optics.s[b]!
+      }
+      return { k, s }
+    })
+    for (const { ground, film } of grounds) {
+      const slopesOf = bands.map(({ k, s }, b) => overGroundSlopes(k, s, film, ground[b]!))
+      const xyz = xyzOf(slopesOf.map(([r]) => outer(r)))
       const slopes = labSlopes(xyz)
       const here = labOfXyz(xyz)
       const off = axes.map((axis) => here[axis] - lab[axis])
       // What each ink does to L*, a*, b*.
-      const pull = inks.map((ink, i) => {
-        const d = [0, 0, 0]
-        bands.forEach(([r, byK, byS], b) => {
-          const change =
-            v[i]! * outerSlope(r) * (byK * (ink.optics.k[b]! - k[b]!) + byS * (ink.optics.s[b]! - s[b]!))
-          for (let axis = 0; axis < 3; axis++) d[axis]! += slopes[axis]![b]! * change
-        })
-        return d
-      })
+      const d = Array.from({ length: n }, () => [0, 0, 0])
+      for (let b = 0; b < bands.length; b++) {
+        const { k, s } = bands[b]!
+        const [r, byK, byS] = slopesOf[b]!
+        const out = outerSlope(r)
+        for (let i = 0; i < n; i++) {
+          const { optics } = inks[i]!
+          const change = v[i]! * out * (byK * (optics.k[b]! - k) + byS * (optics.s[b]! - s))
+          for (let axis = 0; axis < 3; axis++) d[i]![axis]! += slopes[axis]![b]! * change
+        }
+      }
       for (const row of rows) {
-        misses.push(row[0] * off[0]! + row[1] * off[1]! + row[2] * off[2]!)
-        lines.push(pull.map((d) => row[0] * d[0]! + row[1] * d[1]! + row[2] * d[2]!))
+        const miss = row[0] * off[0]! + row[1] * off[1]! + row[2] * off[2]!
+        const line = d.map((x) => row[0] * x[0]! + row[1] * x[1]! + row[2] * x[2]!)
+        sum += miss * miss
+        for (let i = 0; i < n; i++) {
+          pull[i]! += line[i]! * miss
+          for (let j = 0; j < n; j++) square[i]![j]! += line[i]! * line[j]!
+        }
       }
     }
-    return { misses, lines, sum: misses.reduce((t, m) => t + m * m, 0) }
+    return { square, pull, sum }
   }
   let v = normal(start.map((x) => Math.log(x)))
   let now = look(v)
   let damping = 1e-2
-  for (let round = 0; round < ROUNDS && inks.length > 1; round++) {
-    const j = new Matrix(now.lines)
-    const jt = j.transpose()
-    const lhs = jt.mmul(j)
-    for (let i = 0; i < inks.length; i++) lhs.set(i, i, lhs.get(i, i) * (1 + damping) + 1e-9)
-    const step = solve(lhs, jt.mmul(Matrix.columnVector(now.misses)))
+  for (let round = 0; round < ROUNDS && n > 1; round++) {
+    const lhs = now.square.map((row, i) => row.map((x, j) => (i === j ? x * (1 + damping) + 1e-9 : x)))
+    const step = solve(new Matrix(lhs), Matrix.columnVector(now.pull))
     const next = normal(v.map((x, i) => Math.log(x) - Math.max(-2, Math.min(2, step.get(i, 0)))))
     const there = look(next)
     if (there.sum < now.sum) {
@@ -222,13 +235,14 @@ export function* searchFormulas(
   const lampLab = labOf(aim.target, 'A')
   const rows = metric(lab)
   const strong = inks.map(strength)
+  const grounds = aim.conditions.map(({ ground, film }) => ({ ground: ground.map(inner), film }))
   const best = new Map<number, Fit>()
   const found: Candidate[] = []
   const sets = subsets(inks.length, Math.min(aim.most, 4))
   for (const [n, set] of sets.entries()) {
     const start = startOf(set, strong, best)
     const own = set.map((i) => inks[i]!)
-    const result = fitted(own, start, lab, aim, rows)
+    const result = fitted(own, start, lab, grounds, rows)
     best.set(key(set), result)
     found.push(judged(own, result.v, lab, lampLab, aim))
     if (n % 64 === 63) yield { done: n / sets.length }

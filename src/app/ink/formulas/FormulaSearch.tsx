@@ -16,10 +16,12 @@ import {
   labOfHex,
   reflectanceOf,
   reflectanceOfLab,
+  type Spectrum,
 } from '@/core/color'
 import { type ShopAndShelf, USUAL_SMEAR } from '@/core/equipment'
 import { type Batch, type Can, type Candidate, isRead, MIX_RULES, WHITE_CARD } from '@/core/ink'
 import { INK_SYSTEMS } from '@/core/order'
+import { readCgats } from '@/formats/cgats'
 import { AskNumber } from '@/ui/AskNumber'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
@@ -31,6 +33,7 @@ import { Give, Pick } from '../../screens/light/Setting'
 import { nextId } from '../../shop/Rows'
 import { useShop } from '../../shop/shopContext'
 import { beginBatch } from '../actions'
+import { FileIn } from '../FileIn'
 import { useSearch } from './useSearch'
 
 const Input = chakra('input')
@@ -69,6 +72,9 @@ export function FormulaSearch({ cans, batches, asked }: Props) {
   const [most, setMost] = useState('4')
   const [where, setWhere] = useState<string>('white')
   const [cloth, setCloth] = useState(cloths[0]?.name ?? '')
+  /** A curve that was read, as long as the target is its colour. */
+  const [reading, setReading] = useState<{ readonly text: string; readonly spectrum: Spectrum }>()
+  const [told, setTold] = useState('')
   const target = targetOf(text)
   const { found, done, search, stop } = useSearch()
   const usable = inkRoom.rack.filter((i) => i.system === system && isRead(i.known))
@@ -83,13 +89,25 @@ export function FormulaSearch({ cans, batches, asked }: Props) {
         .filter((t) => t.off <= inkRoom.limits.accept)
         .sort((a, b) => a.off - b.off)
     : []
+  const takeReading = (file: string) => {
+    const read = readCgats(file)
+    const [sample] = read.ok ? read.samples : []
+    if (!read.ok || !sample) return setTold(read.ok ? 'There is no sample in it.' : (read.wrong[0] ?? ''))
+    const spectrum =
+      sample.spectrum ?? (sample.lab && reflectanceOfLab(sample.lab, read.light)) ?? reflectanceOf('#808080')
+    const { l, a, b } = labOf(spectrum)
+    const words = [l, a, b].map((x) => x.toFixed(2)).join(' ')
+    setText(words)
+    setReading({ text: words, spectrum })
+    setTold([`${sample.name} is the target.`, ...read.notes].join(' '))
+  }
   const go = () => {
     if (!target) return
     const white = { ground: BANDS.map(() => WHITE_CARD), film: USUAL_SMEAR }
     const hex = cloths.find((c) => c.name === cloth)?.hex ?? '#808080'
     const direct = { ground: reflectanceOf(hex), film: USUAL_SMEAR }
     search(usable, {
-      target: reflectanceOfLab(target),
+      target: reading?.text === text ? reading.spectrum : reflectanceOfLab(target),
       conditions: where === 'white' ? [white] : where === 'cloth' ? [direct] : [white, direct],
       opened,
       most: Number(most),
@@ -152,6 +170,14 @@ export function FormulaSearch({ cans, batches, asked }: Props) {
             borderBottom="1px solid"
             borderColor="soft"
           />
+        </Box>
+        <Box>
+          <FileIn label="Or a reading of the sample (CGATS text)" onText={takeReading} />
+          {told && (
+            <Box role="status" fontSize="0.87rem">
+              {told}
+            </Box>
+          )}
         </Box>
         {where !== 'white' && (
           <Box width="12rem">

@@ -1,7 +1,7 @@
 'use client'
 
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
-import { type ChangeEvent, useState } from 'react'
+import { useState } from 'react'
 import { useFormContext, useWatch } from 'react-hook-form'
 import { hexOfLab } from '@/core/color'
 import type { BaseInk, Formula, Known, ShopAndShelf } from '@/core/equipment'
@@ -20,6 +20,7 @@ import { localNow, sayMoment } from '../../screens/clock'
 import { Give, Pick } from '../../screens/light/Setting'
 import { type Row, Rows } from '../../shop/Rows'
 import { receiveCan } from '../actions'
+import { FileIn } from '../FileIn'
 
 const Input = chakra('input')
 const Label = chakra('label')
@@ -330,22 +331,6 @@ function Files({ rack }: { readonly rack: readonly BaseInk[] }) {
         </Box>
       )}
     </Section>
-  )
-}
-
-function FileIn({ label, onText }: { readonly label: string; readonly onText: (text: string) => void }) {
-  const take = async (e: ChangeEvent<HTMLInputElement>) => {
-    const [file] = e.target.files ?? []
-    if (file) onText(await file.text())
-    e.target.value = ''
-  }
-  return (
-    <Label>
-      <Box fontSize="0.82rem" color="soft">
-        {label}
-      </Box>
-      <Input type="file" onChange={take} fontSize="0.87rem" />
-    </Label>
   )
 }
 

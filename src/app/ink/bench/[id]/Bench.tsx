@@ -73,7 +73,7 @@ export function Bench({ batch, cans }: { readonly batch: Batch; readonly cans: r
     return done.ok
   }
   const confirm = (found: Can) => {
-    if (tares && on.scale.tares) on.scale.tare()
+    if (tares && on.scale.tares) on.tare()
     setFrom(tares && on.scale.tares ? 0 : on.last)
     setCan(found.id)
     setProblem('')

@@ -1,6 +1,6 @@
 'use client'
 
-import { useEffect, useMemo, useRef, useState } from 'react'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import type { Mass } from '@/core/quantity'
 import type { Reading, Scale } from '@/devices/scale'
 import { type Hand, simulatedScale } from '@/devices/simulatedScale'
@@ -18,6 +18,7 @@ export interface OnScale {
   readonly reading: Reading | undefined
   /** The last weight it told, also when it tells none now. */
   readonly last: Mass
+  readonly tare: () => void
 }
 
 /**
@@ -46,5 +47,11 @@ export function useScale(batchId: string, load: Mass | undefined): OnScale {
       }),
     [found],
   )
-  return { ...found, reading, last }
+  const tare = useCallback(() => {
+    found.scale.tare()
+    // What it told before counts for nothing now.
+    setReading(undefined)
+    setLast(0)
+  }, [found])
+  return { ...found, reading, last, tare }
 }

@@ -1,0 +1,30 @@
+'use client'
+
+import { Box, chakra } from '@chakra-ui/react'
+import type { ChangeEvent } from 'react'
+
+const Input = chakra('input')
+const Label = chakra('label')
+
+/** Takes the text of a file; the same file may be given again. */
+export function FileIn({
+  label,
+  onText,
+}: {
+  readonly label: string
+  readonly onText: (text: string) => void
+}) {
+  const take = async (e: ChangeEvent<HTMLInputElement>) => {
+    const [file] = e.target.files ?? []
+    if (file) onText(await file.text())
+    e.target.value = ''
+  }
+  return (
+    <Label>
+      <Box fontSize="0.82rem" color="soft">
+        {label}
+      </Box>
+      <Input type="file" onChange={take} fontSize="0.87rem" />
+    </Label>
+  )
+}
