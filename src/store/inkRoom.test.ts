@@ -14,6 +14,7 @@ import {
   receiveCan,
   resize,
   undoPour,
+  usedInRuns,
 } from './inkRoom'
 
 const AT = '2026-11-24T09:00'
@@ -169,6 +170,17 @@ describe('cans and batches', () => {
     })
     await moveInk(db, { batchId: batch, mass: -0.5, kind: 'used', note: 'R-1001' }, AT)
     expect((await loadInkStock(db)).batches).toEqual([])
+  })
+  it('what a run used is what went out less what came back', async () => {
+    const { white, batch } = await stocked()
+    await pour(db, { batchId: batch, canId: white, mass: 0.6 }, AT)
+    expect(await usedInRuns(db)).toEqual([])
+    await moveInk(db, { batchId: batch, mass: -0.5, kind: 'used', note: '' }, AT)
+    await moveInk(db, { batchId: batch, mass: 0.1, kind: 'returned', note: '' }, AT)
+    await moveInk(db, { batchId: batch, mass: -0.1, kind: 'discarded', note: '' }, AT)
+    expect(await usedInRuns(db)).toEqual([
+      { runId: NEW.runId, hitId: NEW.hitId, used: expect.closeTo(0.4, 9) },
+    ])
   })
   it('what is thrown away goes in the ratio of that moment', async () => {
     const { white, blue, batch } = await stocked()

@@ -312,3 +312,18 @@ export async function lotsOf(db: Database, batchId: string): Promise<readonly st
     .execute()
   return rows.filter((r) => r.mass < 0).map((r) => `${r.code} ${r.lot}`)
 }
+
+/** What was used of batches, by run and hit, once something was weighed back. kg. */
+export async function usedInRuns(
+  db: Database,
+): Promise<readonly { readonly runId: string; readonly hitId: string; readonly used: number }[]> {
+  const rows = await db
+    .selectFrom('stock_entry')
+    .innerJoin('batch', 'batch.id', 'stock_entry.vessel')
+    .select(['batch.run_id', 'batch.hit_id', (e) => e.fn.sum<number>('stock_entry.mass').as('mass')])
+    .where('stock_entry.kind', 'in', ['used', 'returned'])
+    .where('batch.run_id', '!=', '')
+    .groupBy(['batch.run_id', 'batch.hit_id'])
+    .execute()
+  return rows.map((r) => ({ runId: r.run_id, hitId: r.hit_id, used: -r.mass }))
+}

@@ -7,7 +7,15 @@ import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import { because, q } from '@/core/advice'
 import { difference, hexOfLab, labOf, labOfHex } from '@/core/color'
-import { type Batch, type Can, colourOfKnown, MIX_RULES } from '@/core/ink'
+import {
+  type Batch,
+  type Can,
+  colourOfKnown,
+  correctedNeed,
+  type Learnt,
+  learntFrom,
+  MIX_RULES,
+} from '@/core/ink'
 import type { InkNeedLine } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
 import { Measure } from '@/ui/Measure'
@@ -33,11 +41,23 @@ export function InkRoom({
   needs,
   cans,
   batches,
+  used,
 }: {
   readonly needs: readonly InkNeedLine[]
+  /** By run and hit, of batches that were weighed back. */
+  readonly used: readonly { readonly runId: string; readonly hitId: string; readonly used: number }[]
   readonly cans: readonly Can[]
   readonly batches: readonly Batch[]
 }) {
+  const learnt = useMemo(() => {
+    const needOf = new Map(needs.map((n) => [`${n.runId}.${n.hitId}`, n.mass]))
+    return learntFrom(
+      used.flatMap((u) => {
+        const needed = needOf.get(`${u.runId}.${u.hitId}`)
+        return needed === undefined ? [] : [{ needed, used: u.used }]
+      }),
+    )
+  }, [needs, used])
   const open = batches.filter((b) => b.state === 'mixing')
   const tubs = batches.filter((b) => b.state !== 'mixing')
   return (
@@ -63,7 +83,7 @@ export function InkRoom({
       <Section title={`Wanted by the orders: ${needs.length}`}>
         {needs.length === 0 && <Box fontSize="1.1rem">No order asks for ink.</Box>}
         {needs.map((need) => (
-          <NeedRow key={`${need.runId}.${need.hitId}`} need={need} cans={cans} tubs={tubs} />
+          <NeedRow key={`${need.runId}.${need.hitId}`} need={need} learnt={learnt} cans={cans} tubs={tubs} />
         ))}
       </Section>
       <Section title={`In tubs: ${tubs.length}`}>
@@ -105,16 +125,19 @@ function Tub({ batch }: { readonly batch: Batch }) {
 /** One ink of one run: how much, what there is, and the next step. */
 function NeedRow({
   need,
+  learnt,
   cans,
   tubs,
 }: {
   readonly need: InkNeedLine
+  readonly learnt: Learnt | undefined
   readonly cans: readonly Can[]
   readonly tubs: readonly Batch[]
 }) {
   const { formulas, rack, limits } = useShop().shop.inkRoom
   const router = useRouter()
   const [problem, setProblem] = useState('')
+  const wanted = correctedNeed(need.mass, learnt)
   const target = useMemo(() => labOfHex(need.hex), [need.hex])
   const near = tubs
     .map((tub) => ({ tub, off: difference(colourOf(tub), target) }))
@@ -126,7 +149,7 @@ function NeedRow({
     .filter(({ ink, off }) => ink.system === need.system && off <= limits.accept)
     .sort((a, b) => a.off - b.off)[0]?.ink
   const inCans = cans.filter((c) => c.code === plain?.code).reduce((sum, c) => sum + c.mass, 0)
-  const own = near === undefined || near.tub.mass < need.mass
+  const own = near === undefined || near.tub.mass < wanted
   const formula = formulas.find(
     (f) => f.name.toLowerCase() === need.name.toLowerCase() && f.system === need.system,
   )
@@ -141,7 +164,7 @@ function NeedRow({
         parts: formula.parts,
         runId: need.runId,
         hitId: need.hitId,
-        wanted: need.mass,
+        wanted,
       },
       localNow(),
     )
@@ -165,9 +188,19 @@ function NeedRow({
       <Box fontSize="1.35rem" fontWeight="650" textAlign="right">
         <AskNumber
           label={`Ink, ${need.name}`}
-          reasons={[because(MIX_RULES, 'NEED', { mass: q('mass', need.mass), run: need.runId })]}
+          reasons={[
+            because(MIX_RULES, 'NEED', { mass: q('mass', need.mass), run: need.runId }),
+            ...(learnt
+              ? [
+                  because(MIX_RULES, 'LEARNT', {
+                    factor: q('difference', learnt.factor),
+                    runs: q('count', learnt.runs),
+                  }),
+                ]
+              : []),
+          ]}
         >
-          <Measure kind="mass" value={need.mass} />
+          <Measure kind="mass" value={wanted} />
         </AskNumber>
       </Box>
       <Box minWidth="0" lineHeight="1.2">
@@ -189,7 +222,7 @@ function NeedRow({
           <>
             straight from the can: <b>{plain.name}</b> {plain.code}, <Measure kind="mass" value={inCans} />{' '}
             there
-            {inCans < need.mass && (
+            {inCans < wanted && (
               <>
                 {' '}
                 <SeverityMark severity="Watch" />
@@ -221,7 +254,7 @@ function NeedRow({
         )
       ) : (
         <Link
-          href={`/ink/formulas?${new URLSearchParams({ name: need.name, hex: need.hex, system: need.system, run: need.runId, hit: need.hitId, mass: String(need.mass) })}`}
+          href={`/ink/formulas?${new URLSearchParams({ name: need.name, hex: need.hex, system: need.system, run: need.runId, hit: need.hitId, mass: String(wanted) })}`}
           textDecoration="underline"
           aria-label={`Find a formula for ${need.name}, ${need.runId}`}
         >

@@ -2,10 +2,11 @@
 
 import { revalidatePath } from 'next/cache'
 import * as yup from 'yup'
-import type { Drawdown } from '@/core/ink'
+import { type Drawdown, strangersIn } from '@/core/ink'
 import { database } from '@/store/database'
 import * as stock from '@/store/inkRoom'
 import { diskProblem } from '@/store/problems'
+import { loadShop } from '@/store/shop'
 
 type Done<T = object> = stock.StockDone<T>
 
@@ -52,8 +53,15 @@ async function attempt<T extends object>(act: () => Promise<Done<T>>): Promise<D
 }
 
 export const beginBatch = async (value: stock.NewBatch, at: string): Promise<Done<{ readonly id: string }>> =>
-  attempt(async () => {
+  attempt<{ readonly id: string }>(async () => {
     const checked = (await batch.validate(value)) as stock.NewBatch
+    const { rack } = (await loadShop(await database())).shelf.shop.inkRoom
+    const [stranger] = strangersIn(checked.parts, checked.system, rack)
+    if (stranger)
+      return {
+        ok: false,
+        message: `${stranger.name} ${stranger.code} is of another ink system: the two never go into one pail.`,
+      }
     return { ok: true, id: await stock.beginBatch(await database(), checked, at) }
   })
 

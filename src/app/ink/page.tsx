@@ -1,10 +1,14 @@
 import { database } from '@/store/database'
-import { loadInkStock } from '@/store/inkRoom'
+import { loadInkStock, usedInRuns } from '@/store/inkRoom'
 import { everyInkNeed } from '../today'
 import { InkRoom } from './InkRoom'
 
 export default async function InkPage() {
   const db = await database()
-  const [needs, { cans, batches }] = await Promise.all([everyInkNeed(db), loadInkStock(db)])
-  return <InkRoom needs={needs} cans={cans} batches={batches} />
+  const [needs, { cans, batches }, used] = await Promise.all([
+    everyInkNeed(db),
+    loadInkStock(db),
+    usedInRuns(db),
+  ])
+  return <InkRoom needs={needs} cans={cans} batches={batches} used={used} />
 }

@@ -36,6 +36,10 @@ export const MIX_RULES = ruleTable({
     says: '{mass} for {run}: as its plan computes it from the print, the mesh and the pieces, with what stays in the screen. See the Ink stage of the order.',
     source: 'geometry',
   },
+  LEARNT: {
+    says: 'Corrected by {factor}: so much of what was computed was laid, by the middle of {runs} runs that were weighed back.',
+    source: "the shop's choice",
+  },
   FOUND: {
     says: '{difference} from the target in daylight (CIEDE2000), {lamp} under lamplight; hides {hides} of a black card; two-constant films from the readings of the rack, in a smear over white. Model, not measured: draw it down.',
     source: 'common practice',

@@ -31,7 +31,7 @@ export const POT_LIFE: Duration = minutes(90)
 const DENSITY = 1200
 const WASTE: Share = percent(5)
 /** 100 to 250 g stay behind on a normal screen. */
-const LEFT = { low: grams(100), usual: grams(150), high: grams(250) } as const
+export const LEFT = { low: grams(100), usual: grams(150), high: grams(250) } as const
 
 export interface InkNeed {
   readonly id: string

@@ -40,15 +40,15 @@ export function filmsFor(ctx: Context, cloth: Cloth, dark: boolean): (ink: InkCo
     ]
     const base = whiteHit('base', 1, ink, method)
     const white = { ...ink, id: 'white', character: 'white', opacity: 'blocking' } as const
-    const second =
-      method.white === 'sameScreen'
-        ? film(whiteHit('base2', 1, ink, method), true)
-        : film(colourHit(white, true, cloth, dark, method), true)
+    const twice = (overrides.white ?? method.white) === 'sameScreen'
+    const second = twice
+      ? film(whiteHit('base2', 1, ink, method), true)
+      : film(colourHit(white, true, cloth, dark, method), true)
     const alone = ink.character === 'white'
     return {
-      // A white that stands alone is the base itself.
+      // A white that stands alone is the base itself; printed twice it is the base again.
       direct: film(alone ? base : plain, false),
-      onFilm: film(based, true),
+      onFilm: alone && twice ? second : film(based, true),
       base: film(base, false),
       second,
     }

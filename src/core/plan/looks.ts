@@ -21,17 +21,18 @@ export const looksOfRun = (plan: RunPlan, room: InkRoom): readonly Look[] =>
     const { optics, how } = opticsOfInk(ink, room)
     const based = choiceOf(colour.base) === 'base'
     const second = choiceOf(plan.secondWhite)
-    // A white on a base is the second white itself; without one the base shows as the white.
-    const white = ink.character === 'white'
     const own = plan.hits.find((h) => h.hit.id === ink.id)
-    const twice = based && (white ? second !== 'none' && own === undefined : second === 'sameScreen')
+    // A white without a screen of its own is shown by the base: once, or twice with the same screen.
+    const shown = ink.character === 'white' && own === undefined
+    const twice = based && second === 'sameScreen'
+    const planned = !based || (shown && !twice) ? 'direct' : twice && !shown ? 'twice' : 'based'
     return [
       {
         inkId: ink.id,
         waterBased: (own?.hit.system ?? 'plastisol') !== 'plastisol',
         how,
         looks: looksOf(optics, plan.cloth, colour.films),
-        planned: twice ? 'twice' : based && !(white && own === undefined) ? 'based' : 'direct',
+        planned,
       },
     ]
   })

@@ -29,7 +29,7 @@ import { Section, Table, TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { Swatch } from '@/ui/Swatch'
 import { localNow } from '../../screens/clock'
-import { Give, Pick } from '../../screens/light/Setting'
+import { Give, Pick, Write } from '../../screens/light/Setting'
 import { nextId } from '../../shop/Rows'
 import { useShop } from '../../shop/shopContext'
 import { beginBatch } from '../actions'
@@ -155,21 +155,8 @@ export function FormulaSearch({ cans, batches, asked }: Props) {
         <Pick label="Right" value={where} options={GROUNDS} onPick={setWhere} />
       </Grid>
       <Flex gap="4" align="end" mb="5" wrap="wrap">
-        <Box>
-          <Label htmlFor="name" display="block" fontSize="0.82rem" color="soft">
-            What it will be called
-          </Label>
-          <Input
-            id="name"
-            value={name}
-            onChange={(e) => setName(e.target.value)}
-            bg="raised"
-            px="2"
-            minHeight="2.4rem"
-            width="14rem"
-            borderBottom="1px solid"
-            borderColor="soft"
-          />
+        <Box width="14rem">
+          <Write label="What it will be called" value={name} onWrite={setName} />
         </Box>
         <Box>
           <FileIn label="Or a reading of the sample (CGATS text)" onText={takeReading} />

@@ -5,7 +5,15 @@ import { useState } from 'react'
 import { useFormContext, useWatch } from 'react-hook-form'
 import { hexOfLab } from '@/core/color'
 import type { BaseInk, Formula, Known, ShopAndShelf } from '@/core/equipment'
-import { type Can, CONFIDENCE, colourOfKnown, ENTRY_KINDS, type Entry, lookAlikes } from '@/core/ink'
+import {
+  type Can,
+  CONFIDENCE,
+  colourOfKnown,
+  ENTRY_KINDS,
+  type Entry,
+  lookAlikes,
+  strangersIn,
+} from '@/core/ink'
 import { INK_SYSTEMS, OPACITIES } from '@/core/order'
 import { momentOf } from '@/core/schedule'
 import { readCgats, readingsFor } from '@/formats/cgats'
@@ -17,13 +25,11 @@ import { Section, Table, TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { Swatch } from '@/ui/Swatch'
 import { localNow, sayMoment } from '../../screens/clock'
-import { Give, Pick } from '../../screens/light/Setting'
+import { Give, Pick, Write } from '../../screens/light/Setting'
 import { type Row, Rows } from '../../shop/Rows'
 import { receiveCan } from '../actions'
 import { FileIn } from '../FileIn'
 
-const Input = chakra('input')
-const Label = chakra('label')
 const Link = chakra('a')
 
 const OPACITY_WORDS = Object.fromEntries(Object.entries(OPACITIES).map(([k, o]) => [k, o.label]))
@@ -204,20 +210,7 @@ function Cans({ cans, rack }: { readonly cans: readonly Can[]; readonly rack: re
           />
         </Box>
         <Box width="9rem">
-          <Label htmlFor="lot" display="block" fontSize="0.82rem" color="soft">
-            Lot
-          </Label>
-          <Input
-            id="lot"
-            value={lot}
-            onChange={(e) => setLot(e.target.value)}
-            bg="raised"
-            px="1.5"
-            minHeight="2.1rem"
-            width="100%"
-            borderBottom="1px solid"
-            borderColor="soft"
-          />
+          <Write label="Lot" value={lot} onWrite={setLot} />
         </Box>
         <Box width="8rem">
           <Give label="Weight of the ink" kind="mass" value={mass} onGive={setMass} />
@@ -296,6 +289,9 @@ function Files({ rack }: { readonly rack: readonly BaseInk[] }) {
       return say(false, ...problems.map((p) => `line ${p.line} ${p.column}: ${p.message}`))
     if (unknown.length > 0)
       return say(false, `Not on the rack: ${[...new Set(unknown.map((p) => p.code))].join(', ')}.`)
+    const mixedUp = formulas.find((f) => strangersIn(f.parts, f.system, rack).length > 0)
+    if (mixedUp)
+      return say(false, `${mixedUp.name}: inks of another system stand in it; they never go into one pail.`)
     const ids = new Set(formulas.map((f) => f.id))
     const kept = getValues('shop.inkRoom.formulas').filter((f) => !ids.has(f.id))
     setValue('shop.inkRoom.formulas', [...kept, ...structuredClone(formulas)] as Formula[])

@@ -98,3 +98,32 @@ export function Give({
     </Labelled>
   )
 }
+
+/** A few words, for something that is done at once and not stored here. */
+export function Write({
+  label,
+  value,
+  onWrite,
+}: {
+  readonly label: string
+  readonly value: string
+  readonly onWrite: (text: string) => void
+}) {
+  const id = useId()
+  return (
+    <Labelled label={label} id={id}>
+      <Input
+        id={id}
+        value={value}
+        onChange={(e) => onWrite(e.target.value)}
+        width="100%"
+        bg="raised"
+        px="1.5"
+        py="1"
+        minHeight="2.1rem"
+        borderBottom="1px solid"
+        borderColor="soft"
+      />
+    </Labelled>
+  )
+}

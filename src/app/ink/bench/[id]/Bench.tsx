@@ -24,8 +24,15 @@ import { Pouring } from './Pouring'
 import { Proof } from './Proof'
 import { PAIL, useScale } from './useScale'
 
+interface Props {
+  readonly batch: Batch
+  /** Another batch of that name that was accepted. */
+  readonly approved: Batch | undefined
+  readonly cans: readonly Can[]
+}
+
 /** A batch on the bench: one part at a time, the largest first, until it is accepted. */
-export function Bench({ batch, cans }: { readonly batch: Batch; readonly cans: readonly Can[] }) {
+export function Bench({ batch, approved, cans }: Props) {
   const { rack } = useShop().shop.inkRoom
   const [kept, keep] = useKept(batch.id)
   const on = useScale(batch.id, kept && batch.mass + (kept.pending?.mass ?? 0))
@@ -147,7 +154,7 @@ export function Bench({ batch, cans }: { readonly batch: Batch; readonly cans: r
             onDone={() => does(() => finishMix(batch.id, localNow(), expiryOf(batch.system, localNow())))}
           />
         ) : (
-          <Proof batch={batch} rack={rack} onMend={setAdditions} onDo={does} />
+          <Proof batch={batch} approved={approved} rack={rack} onMend={setAdditions} onDo={does} />
         )}
       </Box>
       <Box>

@@ -17,18 +17,19 @@ import { Section, Table, TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { Swatch } from '@/ui/Swatch'
 import { localNow, sayMoment } from '../../../screens/clock'
-import { Give } from '../../../screens/light/Setting'
+import { Give, Write } from '../../../screens/light/Setting'
 import { useShop } from '../../../shop/shopContext'
 import { addDrawdown, moveInk } from '../../actions'
 import { SMEAR } from './OverPour'
 
-const Input = chakra('input')
 const Link = chakra('a')
 
 type Does = (act: () => Promise<{ readonly ok: boolean; readonly message?: string }>) => Promise<boolean>
 
 interface Props {
   readonly batch: Batch
+  /** Another batch of that name that was accepted. */
+  readonly approved: Batch | undefined
   readonly rack: readonly BaseInk[]
   readonly onMend: (additions: readonly { readonly code: string; readonly mass: Mass }[]) => void
   readonly onDo: Does
@@ -37,7 +38,7 @@ interface Props {
 const seedOf = (id: string) => Number(id.slice(2)) || 1
 
 /** The drawdown of a mixed batch: read, judged, accepted or mended; and what becomes of the tub. */
-export function Proof({ batch, rack, onMend, onDo }: Props) {
+export function Proof({ batch, approved, rack, onMend, onDo }: Props) {
   const { limits } = useShop().shop.inkRoom
   const [who, setWho] = useState('')
   const [busy, setBusy] = useState(false)
@@ -69,6 +70,8 @@ export function Proof({ batch, rack, onMend, onDo }: Props) {
     last &&
     onDo(() => addDrawdown(batch.id, { ...last, at: localNow(), verdict, who: who.trim() || 'the lead' }))
   const off = last?.difference ?? 0
+  const sample = approved?.drawdowns.findLast((d) => d.verdict === 'accepted')
+  const offSample = last && sample && difference(labOf(last.onWhite), labOf(sample.onWhite))
   const word =
     off <= limits.accept
       ? 'within what is accepted'
@@ -114,6 +117,11 @@ export function Proof({ batch, rack, onMend, onDo }: Props) {
                 )}{' '}
                 {word}
               </Box>
+              {offSample !== undefined && (
+                <Box color="soft">
+                  <Measure kind="difference" value={offSample} /> from {approved?.id}, accepted before
+                </Box>
+              )}
             </Box>
           </>
         ) : (
@@ -142,20 +150,8 @@ export function Proof({ batch, rack, onMend, onDo }: Props) {
         )}
         {last && !accepted && (
           <>
-            <Box>
-              <label htmlFor="who">Who looked at it</label>
-              <Input
-                id="who"
-                display="block"
-                value={who}
-                onChange={(e) => setWho(e.target.value)}
-                bg="raised"
-                px="2"
-                minHeight="3rem"
-                width="10rem"
-                borderBottom="1px solid"
-                borderColor="soft"
-              />
+            <Box width="10rem">
+              <Write label="Who looked at it" value={who} onWrite={setWho} />
             </Box>
             <PushButton type="button" minHeight="3.6rem" fontSize="1.1rem" onClick={() => judge('accepted')}>
               {off <= limits.accept ? 'Accept it' : 'Accept it all the same'}
@@ -174,7 +170,7 @@ export function Proof({ batch, rack, onMend, onDo }: Props) {
 }
 
 /** What would bring the batch to its target; additions only. */
-function Mend({ batch, rack, onMend }: Omit<Props, 'onDo'>) {
+function Mend({ batch, rack, onMend }: Omit<Props, 'onDo' | 'approved'>) {
   const [found, setFound] = useState<Correction>()
   const last = batch.drawdowns.at(-1)
   const compute = () => {

@@ -6,7 +6,9 @@ import { Bench } from './Bench'
 export default async function BenchPage({ params }: { readonly params: Promise<{ id: string }> }) {
   const db = await database()
   const { id } = await params
-  const [batch, { cans }] = await Promise.all([loadBatch(db, id), loadInkStock(db)])
+  const [batch, { cans, batches }] = await Promise.all([loadBatch(db, id), loadInkStock(db)])
   if (!batch) notFound()
-  return <Bench key={id} batch={batch} cans={cans} />
+  // The last other batch of that name that was accepted is the sample to come to.
+  const approved = batches.find((b) => b.id !== id && b.name === batch.name && b.state === 'accepted')
+  return <Bench key={id} batch={batch} approved={approved} cans={cans} />
 }

@@ -1,0 +1,45 @@
+import type { BaseInk, Part } from '../equipment'
+import type { Mass } from '../quantity'
+import { LEFT } from './quantity'
+
+/** What a run was computed to want of an ink, and what was used of it by the scale. */
+export interface WeighBack {
+  readonly needed: Mass
+  readonly used: Mass
+}
+
+/** What weigh-backs say of the estimate: the ink laid is this many times what was computed. */
+export interface Learnt {
+  readonly factor: number
+  /** From so many runs. */
+  readonly runs: number
+}
+
+/** Fewer runs say nothing. */
+const ENOUGH = 3
+const FARTHEST = [0.5, 2] as const
+
+/**
+ * The median of what was laid against what was computed; what stays in screen and pail comes back and is left out of both.
+ * None from fewer than three runs.
+ */
+export function learntFrom(runs: readonly WeighBack[]): Learnt | undefined {
+  const ratios = runs
+    .filter((r) => r.needed > LEFT.usual && r.used > 0)
+    .map((r) => r.used / (r.needed - LEFT.usual))
+    .sort((a, b) => a - b)
+  if (ratios.length < ENOUGH) return undefined
+  const middle = ratios[ratios.length >> 1] ?? 1
+  return { factor: Math.min(FARTHEST[1], Math.max(FARTHEST[0], middle)), runs: ratios.length }
+}
+
+/** The estimate as weigh-backs correct it. */
+export const correctedNeed = (needed: Mass, learnt: Learnt | undefined): Mass =>
+  learnt ? Math.max(0, needed - LEFT.usual) * learnt.factor + Math.min(needed, LEFT.usual) : needed
+
+/** Inks of another system among the parts: ink on oil and ink on water never go into one pail. */
+export const strangersIn = (
+  parts: readonly Part[],
+  system: string,
+  rack: readonly BaseInk[],
+): readonly BaseInk[] => rack.filter((i) => i.system !== system && parts.some((p) => p.code === i.code))
