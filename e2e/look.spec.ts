@@ -15,6 +15,7 @@ for (const [name, path] of Object.entries(PAGES))
     await expect(page.locator('h1')).toBeVisible()
     if (path.startsWith('/orders/O') && !/order|art$/.test(name))
       await expect(page.locator('[data-advice]').nth(1)).toBeVisible()
+    if (name === 'ink') await expect(page.getByRole('heading', { name: 'The whole job' })).toBeVisible()
     expect(await violations(new AxeBuilder({ page }))).toEqual([])
     const wide = await page.evaluate(
       () => document.documentElement.scrollWidth - document.documentElement.clientWidth,

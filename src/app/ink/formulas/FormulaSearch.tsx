@@ -296,7 +296,9 @@ function Results({
             <th className="num">Cost</th>
             <th>Parts, largest first</th>
             <th>To open</th>
-            <th />
+            <th>
+              <Box srOnly>Mix it</Box>
+            </th>
           </tr>
         </thead>
         <tbody>

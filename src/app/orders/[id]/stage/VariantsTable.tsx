@@ -59,7 +59,9 @@ export function VariantsTable({ title, variants, lead }: Props) {
                 {c.head}
               </th>
             ))}
-            <th />
+            <th>
+              <Box srOnly>Take it</Box>
+            </th>
           </tr>
         </thead>
         <tbody>
