@@ -12,6 +12,7 @@ import {
   type Can,
   colourOfKnown,
   correctedNeed,
+  coversAlone,
   type Learnt,
   learntFrom,
   MIX_RULES,
@@ -146,7 +147,7 @@ function NeedRow({
   // An ink of the rack that is the colour needs no mixing.
   const plain = rack
     .map((ink) => ({ ink, off: difference(colourOfKnown(ink.known), target) }))
-    .filter(({ ink, off }) => ink.system === need.system && off <= limits.accept)
+    .filter(({ ink, off }) => ink.system === need.system && off <= limits.accept && coversAlone(ink))
     .sort((a, b) => a.off - b.off)[0]?.ink
   const inCans = cans.filter((c) => c.code === plain?.code).reduce((sum, c) => sum + c.mass, 0)
   const own = near === undefined || near.tub.mass < wanted

@@ -1,7 +1,7 @@
-import { type Lab, labOf, layered, type Optics, type Spectrum } from '../color'
-import type { BaseInk, Part } from '../equipment'
+import { type Lab, labOf, layered, type Optics, type Spectrum, xyzOf } from '../color'
+import { type BaseInk, type Part, USUAL_SMEAR } from '../equipment'
 import type { Film } from '../quantity'
-import { opticsOfKnown } from './optics'
+import { BLACK_CARD, opticsOfKnown, WHITE_CARD } from './optics'
 
 /** An ink of the rack with what it does to light. */
 export interface MixInk {
@@ -55,4 +55,20 @@ export function partsOf(
     return ink ? [{ mass: share, of: mixInk(ink) }] : []
   })
   return found.length === parts.length ? found : undefined
+}
+
+/** Least luminance over black against that over white of an ink that is a colour by itself; clear ones only look like their ground. */
+const COVERS = 0.5
+
+/** An ink that covers a black card well enough to be printed as it is: an extender over white looks white and is none. */
+export function coversAlone(ink: BaseInk): boolean {
+  const { optics } = mixInk(ink)
+  const over = (card: number) =>
+    xyzOf(
+      layered(
+        [{ optics, thickness: USUAL_SMEAR }],
+        optics.k.map(() => card),
+      ),
+    )[1]
+  return over(BLACK_CARD) >= COVERS * over(WHITE_CARD)
 }

@@ -9,7 +9,7 @@ export {
   isFilm,
   opticsOfInk,
 } from './expected'
-export { inOrder, mixed, mixInk, partsOf } from './formula'
+export { coversAlone, inOrder, mixed, mixInk, partsOf } from './formula'
 export { correctedNeed, type Learnt, learntFrom, strangersIn } from './learnt'
 export { BLACK_CARD, CONFIDENCE, colourOfKnown, isRead, WHITE_CARD } from './optics'
 export { changeWord, type Films, type Looks, looksOf, PREDICT_RULES, type Printed } from './predict'

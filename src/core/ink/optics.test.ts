@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { BANDS, difference, inner, labOf, layered, outer, overGround, reflectanceOf } from '../color'
 import { type BaseInk, type Known, STARTER_RACK } from '../equipment'
 import { micron } from '../quantity'
+import { coversAlone } from './formula'
 import { BLACK_CARD, colourOfKnown, isRead, opticsOf, opticsOfKnown, WHITE_CARD } from './optics'
 
 const rack = (code: string): BaseInk => STARTER_RACK.find((i) => i.code === code)!
@@ -93,6 +94,11 @@ describe('an ink from two colours', () => {
     expect(difference(seen(d50, micron(20), 0.3), seen(curves('G1'), micron(20), 0.3))).toBeLessThan(3)
     expect(difference(colourOfKnown(d50), labOf(onWhite))).toBeLessThan(1.5)
   })
+})
+
+it('white and black are colours by themselves; an extender only looks like what it lies on', () => {
+  expect(['W1', 'K1', 'O1', 'R1'].map((c) => coversAlone(rack(c)))).toEqual([true, true, true, true])
+  expect(['X1', 'M1'].map((c) => coversAlone(rack(c)))).toEqual([false, false])
 })
 
 describe('an ink from its class', () => {
