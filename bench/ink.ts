@@ -64,7 +64,7 @@ function grid(target: Spectrum): number {
   return best
 }
 
-/** All twelve amounts at once, from equal parts; more than four parts are allowed, which is more than a bench may do. */
+/** All twelve amounts at once, from equal parts and from amounts that colour alike, the better of both; more than four parts are allowed, which is more than a bench may do. */
 function general(target: Spectrum): number {
   const { l, a, b } = labOf(target)
   const mix = (t: readonly number[]) => RACK.map((of, i) => ({ mass: Math.exp(t[i] ?? 0), of }))
@@ -72,12 +72,16 @@ function general(target: Spectrum): number {
     const seen = labOf(layered([{ optics: mixed(mix(t)), thickness: USUAL_SMEAR }], CARD))
     return [seen.l, seen.a, seen.b]
   }
-  const found = levenbergMarquardt({ x: [0, 1, 2], y: [l, a, b] }, (t) => (axis) => lab(t)[axis] ?? 0, {
-    initialValues: RACK.map(() => 0),
-    damping: 0.01,
-    maxIterations: 60,
-  })
-  return off(mix(found.parameterValues), target)
+  const alike = RACK.map(({ optics }) => -0.8 * Math.log(optics.k.reduce((sum, k) => sum + k, 0)))
+  const from = (initialValues: number[]) => {
+    const found = levenbergMarquardt({ x: [0, 1, 2], y: [l, a, b] }, (t) => (axis) => lab(t)[axis] ?? 0, {
+      initialValues,
+      damping: 0.01,
+      maxIterations: 60,
+    })
+    return off(mix(found.parameterValues), target)
+  }
+  return Math.min(from(RACK.map(() => 0)), from(alike))
 }
 
 function measured(name: string, act: (target: Spectrum) => number) {

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, open, test } from './house'
+import { expect, open, saveStatus, test } from './house'
 
 const poured = (page: Page) => page.locator('[data-poured]').getAttribute('data-poured').then(Number)
 const steady = (page: Page) => expect(page.locator('[data-poured]')).toHaveAttribute('data-steady', 'true')
@@ -64,7 +64,7 @@ test('from a target to an accepted batch by keyboard, with a wrong can and an ov
   await holdUntil(page, (await takeCan(page, 'K1')) * 1.2)
   await page.keyboard.press('Enter')
   await expect(page.getByText('too much Black is in')).toBeVisible()
-  for (const way of ['Restore it exactly', 'Restore it to within 5 %', 'Leave it as it is'])
+  for (const way of ['Restore it exactly', 'Restore it to within 5\u00a0%', 'Leave it as it is'])
     await expect(page.getByRole('button', { name: way })).toBeVisible()
   await expect(page.getByRole('button', { name: 'Restore it exactly' })).toBeFocused()
   await page.keyboard.press('Enter')
@@ -83,9 +83,10 @@ test('from a target to an accepted batch by keyboard, with a wrong can and an ov
   await page.reload()
   await expect(page.getByText('accepted by Ida')).toBeVisible()
   // The ledger leads from the tub to the lots, and the formula is kept.
-  await open(page, '/ink/rack')
+  await open(page, '/ink/history')
   await expect(page.getByRole('heading', { name: /^Ledger/ })).toBeVisible()
   await expect(page.getByText('of K1').first()).toBeVisible()
+  await open(page, '/ink/rack')
   await expect(page.getByRole('button', { name: 'Remove Fog grey' })).toBeVisible()
   await open(page, '/ink')
   await expect(page.getByText('accepted by Ida, off by').first()).toBeVisible()
@@ -94,7 +95,7 @@ test('from a target to an accepted batch by keyboard, with a wrong can and an ov
 test('a scale that falls silent in mid-pour loses nothing, nor does a closed page; a pour is taken back', async ({
   page,
 }) => {
-  await open(page, '/ink/bench/B-0003')
+  await open(page, '/ink/bench/B-0005')
   await page.locator('#can').fill('C-0004')
   await page.keyboard.press('Enter')
   await holdUntil(page, 0.02)
@@ -114,7 +115,7 @@ test('a scale that falls silent in mid-pour loses nothing, nor does a closed pag
   await expect(had).toContainText(/now [\d.]+/)
   await page.getByRole('button', { name: 'Take the last pour back' }).click()
   await expect(had).not.toContainText(/now [\d.]+/)
-  await page.goto('/ink/rack')
+  await page.goto('/ink/history')
   await expect(page.getByText(/corrected no\. \d+/).first()).toBeVisible()
 })
 
@@ -123,7 +124,7 @@ test('tubs that do are offered before anything is mixed; a target that cannot be
 }) => {
   await open(page, '/ink/formulas?hex=%235b9bc9&name=Comet%20blue')
   await expect(page.getByText('Mix nothing: these tubs do')).toBeVisible()
-  await expect(page.getByText('B-0001')).toBeVisible()
+  await expect(page.getByText('B-0003')).toBeVisible()
   await page.getByLabel('Target: a colour as #rrggbb').fill('#00ff00')
   await page.getByRole('button', { name: 'Search' }).click()
   await expect(page.getByText('No mix of these inks comes nearer than')).toBeVisible()
@@ -156,7 +157,7 @@ test('the rack: a can is booked in, files come and go, and what is wrong in them
     .setInputFiles(file('r.txt', (await readings.text()).replaceAll('\n', '\r\n')))
   await expect(page.getByText(/Read: W1/)).toBeVisible()
   expect(await (await page.request.get('/api/ink/stock.csv')).text()).toContain('77-1')
-  expect((await page.request.get('/api/ink/batches/B-0001/label')).headers()['content-type']).toBe(
+  expect((await page.request.get('/api/ink/batches/B-0003/label')).headers()['content-type']).toBe(
     'application/pdf',
   )
 })
@@ -176,4 +177,66 @@ test('the base is decided by numbers, and other ways to do the whole job are one
   await page.locator('[data-advice="base.I1"]').focus()
   await page.keyboard.press('w')
   await expect(page.getByText(/Moon yellow straight on Navy: .* from the same film on white/)).toBeVisible()
+})
+
+test('an additive goes in by per cent of the whole, says what it does, and comes out again', async ({
+  page,
+}) => {
+  await open(page, '/ink')
+  await page.getByRole('button', { name: /^Mix Raised chalk/ }).click()
+  await page.waitForURL(/\/ink\/bench\/B-/)
+  const parts = page.getByRole('list', { name: 'Parts' }).getByRole('listitem')
+  await expect(parts.filter({ hasText: 'Rise' })).toContainText('20.0 %')
+  await expect(page.locator('[data-rule=ADDITIVE_RISES]')).toContainText('assumed, not measured')
+  await page.getByLabel('Share').fill('40 %')
+  await page.getByRole('button', { name: 'Set Rise' }).click()
+  await expect(page.locator('[data-rule=ADDITIVE_MUCH]')).toContainText('Watch')
+  await page.getByLabel('Share').fill('70 %')
+  await page.getByRole('button', { name: 'Set Rise' }).click()
+  await expect(page.getByText('From 0 to 50 % of the whole')).toBeVisible()
+  await page.getByLabel('Share').fill('0 %')
+  await page.getByRole('button', { name: 'Set Rise' }).click()
+  await expect(parts.filter({ hasText: 'Rise' })).toHaveCount(0)
+  await expect(parts.first()).toContainText('96.2 %')
+})
+
+test('a colour has its history, and ink that runs out of time is told at the press', async ({ page }) => {
+  await open(page, '/ink/history')
+  await page.getByLabel('Colour', { exact: true }).fill('comet')
+  await expect(page.getByRole('row', { name: /^B-0002 \d/ })).toContainText('450')
+  await expect(page.getByRole('row', { name: /^B-0001 \d/ })).toContainText('first sample')
+  await expect(page.getByText('Soft sea green')).toHaveCount(0)
+  await page.getByLabel('Colour', { exact: true }).fill('no such')
+  await expect(page.getByText('No colour of that name was mixed.')).toBeVisible()
+  await open(page, '/orders/O-1008/run')
+  const mixed = page
+    .locator('section')
+    .filter({ has: page.getByRole('heading', { name: 'Ink mixed for it' }) })
+  await expect(mixed).toContainText(/B-0004.*min left|B-0004.*past its time/)
+})
+
+test('ink laid against ink computed, as weighed back, counts in every plan', async ({ page }) => {
+  test.setTimeout(120_000)
+  await open(page, '/orders/O-1001/ink')
+  const ready = async () => {
+    const words = await page
+      .getByRole('main')
+      .getByText('Ink to have ready')
+      .first()
+      .locator('..')
+      .textContent()
+    return Number(/(\d+)\s?g/.exec(words ?? '')?.[1])
+  }
+  await expect.poll(ready).toBeGreaterThan(0)
+  const before = await ready()
+  await open(page, '/ink/rack')
+  await page.getByLabel('Ink laid, of what is computed').fill('150 %')
+  await page.getByLabel('Ink laid, of what is computed').blur()
+  await expect(saveStatus(page)).toHaveText('Saved')
+  await open(page, '/orders/O-1001/ink')
+  await expect.poll(ready).toBeGreaterThan(before)
+  await open(page, '/ink/rack')
+  await page.getByLabel('Ink laid, of what is computed').fill('100 %')
+  await page.getByLabel('Ink laid, of what is computed').blur()
+  await expect(saveStatus(page)).toHaveText('Saved')
 })

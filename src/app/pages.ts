@@ -30,4 +30,5 @@ export const INK_PAGES = [
   { href: '/ink', label: 'Ink room' },
   { href: '/ink/formulas', label: 'Find a formula' },
   { href: '/ink/rack', label: 'Rack and stock' },
+  { href: '/ink/history', label: 'What was mixed' },
 ] as const

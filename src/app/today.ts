@@ -70,6 +70,9 @@ function missingIn(order: Order, runs: readonly Run[], shop: Shop): string {
   return shop.presses.length === 0 ? 'The shop has no press' : ''
 }
 
+/** Goes up when a summary holds other facts than before: what was kept is computed anew. */
+const FACTS = 2
+
 const NOTHING: RunSummary = {
   press: '',
   time: undefined,
@@ -136,7 +139,13 @@ export async function orderLines(db: Database, query: OrderQuery): Promise<Order
     stored,
     run,
     runId: run.id,
-    stamp: [stored.version, decided.get(run.id)?.version ?? 1, shopStamp, numbers.get(run.id) ?? 0].join('.'),
+    stamp: [
+      FACTS,
+      stored.version,
+      decided.get(run.id)?.version ?? 1,
+      shopStamp,
+      numbers.get(run.id) ?? 0,
+    ].join('.'),
   }))
   const kept = await keptSummaries<RunSummary>(db, wanted)
   const fresh = wanted.filter((w) => !kept.has(w.runId))

@@ -146,8 +146,9 @@ export const readingsFor = (
   rack.flatMap(({ code, known: before }): { code: string; known: Known }[] => {
     const of = (card: string) => samples.find((s) => s.name.toLowerCase() === `${code}.${card}`.toLowerCase())
     const [white, black] = [of('white'), of('black')]
-    const film = before.how === 'class' ? USUAL_SMEAR : before.film
-    const letDown = before.how === 'class' ? {} : { letDown: before.letDown }
+    if (before.how === 'additive') return []
+    const { film, ...letDown } =
+      before.how === 'class' ? { film: USUAL_SMEAR } : { film: before.film, letDown: before.letDown }
     if (white?.spectrum && black?.spectrum)
       return [
         {

@@ -84,11 +84,11 @@ function doesNotBelong({ order, shop, decisions }: JobFile): readonly string[] {
 }
 
 /** Of the ink room what the plan of the order reads: formulas that bear the name of one of its inks, and their inks. */
-function inkRoomOf({ placements }: Order, { limits, rack, formulas }: InkRoom): InkRoom {
+function inkRoomOf({ placements }: Order, { rack, formulas, ...held }: InkRoom): InkRoom {
   const names = new Set(placements.flatMap((p) => p.inks.map((i) => i.name.toLowerCase())))
   const used = formulas.filter((f) => names.has(f.name.toLowerCase()))
   const codes = new Set(used.flatMap((f) => f.parts.map((p) => p.code)))
-  return { limits, rack: rack.filter((i) => codes.has(i.code)), formulas: used }
+  return { ...held, rack: rack.filter((i) => codes.has(i.code)), formulas: used }
 }
 
 /** Writes a job file. */

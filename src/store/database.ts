@@ -6,6 +6,7 @@ import { up as shopAndOrders } from './migrations/001_shop_and_orders'
 import { up as films } from './migrations/002_films'
 import { up as screens } from './migrations/003_screens'
 import { up as inkRoom } from './migrations/004_ink_room'
+import { up as weighed } from './migrations/005_weighed'
 import type { Tables } from './schema'
 
 export type Database = Kysely<Tables>
@@ -16,6 +17,7 @@ const migrations: MigrationProvider = {
     '002_films': { up: films },
     '003_screens': { up: screens },
     '004_ink_room': { up: inkRoom },
+    '005_weighed': { up: weighed },
   }),
 }
 

@@ -4,15 +4,18 @@ import { BANDS } from '@/core/color'
 import { type Database, openDatabase } from './database'
 import {
   addDrawdown,
+  batchesFor,
   beginBatch,
   finishMix,
   ledger,
   loadBatch,
   loadInkStock,
   moveInk,
+  pastBatches,
   pour,
   receiveCan,
   resize,
+  setParts,
   undoPour,
   usedInRuns,
 } from './inkRoom'
@@ -190,5 +193,51 @@ describe('cans and batches', () => {
     const { poured } = (await loadBatch(db, batch))!
     expect(poured.W1).toBeCloseTo(0.3, 9)
     expect(poured.B2).toBeCloseTo(0.1, 9)
+  })
+})
+
+describe('what was mixed', () => {
+  const smear = BANDS.map(() => 0.4)
+  const drawn = {
+    at: AT,
+    onWhite: smear,
+    onBlack: smear,
+    difference: 1.2,
+    verdict: 'accepted' as const,
+    who: 'Ida',
+  }
+  it('is kept when the tub is gone: how much, from which lots, how near, by whom', async () => {
+    const { white, blue, batch } = await stocked()
+    await pour(db, { batchId: batch, canId: white, mass: 0.42 }, AT)
+    await pour(db, { batchId: batch, canId: blue, mass: 0.2 }, AT)
+    await undoPour(db, batch, AT)
+    await pour(db, { batchId: batch, canId: blue, mass: 0.18 }, AT)
+    await finishMix(db, batch, AT, undefined)
+    await addDrawdown(db, batch, drawn)
+    await moveInk(db, { batchId: batch, mass: -0.5, kind: 'used', note: '' }, AT)
+    await moveInk(db, { batchId: batch, mass: 0.1, kind: 'returned', note: '' }, AT)
+    expect(await batchesFor(db, [NEW.runId])).toHaveLength(1)
+    await moveInk(db, { batchId: batch, mass: -0.2, kind: 'discarded', note: '' }, AT)
+    expect(await batchesFor(db, [NEW.runId])).toEqual([])
+    const [past] = await pastBatches(db, 10)
+    expect(past).toMatchObject({
+      id: batch,
+      state: 'gone',
+      made: 0.6,
+      used: 0.4,
+      left: 0,
+      lots: ['B2 L9', 'W1 L7'],
+      accepted: { difference: 1.2, who: 'Ida' },
+    })
+  })
+  it('other parts take the place of the ones before, in their order', async () => {
+    const { batch } = await stocked()
+    const parts = [
+      { code: 'W1', share: 0.56 },
+      { code: 'B2', share: 0.24 },
+      { code: 'A-P', share: 0.2 },
+    ]
+    await setParts(db, batch, parts)
+    expect((await loadBatch(db, batch))?.parts).toEqual(parts)
   })
 })

@@ -1,7 +1,15 @@
 import type { Kysely, Selectable } from 'kysely'
 import type { Lab, Spectrum } from '@/core/color'
 import type { Part } from '@/core/equipment'
-import { type Batch, type Can, type Drawdown, type Entry, pailOf } from '@/core/ink'
+import {
+  type Batch,
+  type Can,
+  type Drawdown,
+  ENTRY_KINDS,
+  type Entry,
+  type PastBatch,
+  pailOf,
+} from '@/core/ink'
 import type { Database } from './database'
 import type { Tables } from './schema'
 
@@ -23,8 +31,26 @@ export async function loadInkStock(
   const ids = rows.map((b) => b.id)
   return {
     cans: await withMass(db, cans),
-    batches: await Promise.all(ids.map((id) => loadBatch(db, id))).then((all) => all.flatMap((b) => b ?? [])),
+    batches: await loadBatches(db, ids),
   }
+}
+
+const loadBatches = (db: Database, ids: readonly string[]): Promise<readonly Batch[]> =>
+  Promise.all(ids.map((id) => loadBatch(db, id))).then((all) => all.flatMap((b) => b ?? []))
+
+/** Batches mixed for these runs that are not gone. */
+export async function batchesFor(db: Database, runIds: readonly string[]): Promise<readonly Batch[]> {
+  const rows = await db
+    .selectFrom('batch')
+    .select('id')
+    .where('run_id', 'in', runIds)
+    .where('state', '!=', 'gone')
+    .orderBy('id')
+    .execute()
+  return loadBatches(
+    db,
+    rows.map((b) => b.id),
+  )
 }
 
 async function withMass(
@@ -42,6 +68,15 @@ async function withMass(
 
 /** Sums of grams carry binary dust. */
 const tidy = (kg: number) => Number(kg.toFixed(7))
+
+const drawdownOf = (d: Selectable<Tables['drawdown']>): Drawdown => ({
+  at: d.at,
+  onWhite: JSON.parse(d.on_white) as Spectrum,
+  onBlack: JSON.parse(d.on_black) as Spectrum,
+  difference: d.difference,
+  verdict: d.verdict,
+  who: d.who,
+})
 
 /** One batch with all that is known of it; undefined when there is none. */
 export async function loadBatch(db: Kysely<Tables>, id: string): Promise<Batch | undefined> {
@@ -63,16 +98,7 @@ export async function loadBatch(db: Kysely<Tables>, id: string): Promise<Batch |
     parts: parts.map(({ code, share }) => ({ code, share })),
     poured: pailOf(entries),
     mass: tidy(entries.reduce((sum, e) => sum + e.mass, 0)),
-    drawdowns: drawdowns.map(
-      (d): Drawdown => ({
-        at: d.at,
-        onWhite: JSON.parse(d.on_white) as Spectrum,
-        onBlack: JSON.parse(d.on_black) as Spectrum,
-        difference: d.difference,
-        verdict: d.verdict,
-        who: d.who,
-      }),
-    ),
+    drawdowns: drawdowns.map(drawdownOf),
   }
 }
 
@@ -136,6 +162,12 @@ const write = (db: Kysely<Tables>, e: NewEntry) =>
     })
     .execute()
 
+const writeParts = (db: Kysely<Tables>, batchId: string, parts: readonly Part[]) =>
+  db
+    .insertInto('batch_part')
+    .values(parts.map((p, place) => ({ batch_id: batchId, place, ...p })))
+    .execute()
+
 export interface NewBatch {
   readonly name: string
   readonly system: string
@@ -168,10 +200,7 @@ export async function beginBatch(
         state: 'mixing',
       })
       .execute()
-    await tx
-      .insertInto('batch_part')
-      .values(parts.map((p, place) => ({ batch_id: id, place, ...p })))
-      .execute()
+    await writeParts(tx, id, parts)
     return id
   })
 }
@@ -234,6 +263,13 @@ export async function undoPour(db: Database, batchId: string, at: string): Promi
 /** More or less of a batch is wanted: an over-pour was put right. */
 export const resize = (db: Database, batchId: string, wanted: number) =>
   db.updateTable('batch').set({ wanted }).where('id', '=', batchId).execute()
+
+/** Other parts for a batch on the bench: an additive came in or went. */
+export const setParts = (db: Database, batchId: string, parts: readonly Part[]): Promise<void> =>
+  db.transaction().execute(async (tx) => {
+    await tx.deleteFrom('batch_part').where('batch_id', '=', batchId).execute()
+    await writeParts(tx, batchId, parts)
+  })
 
 /** Takes ink out of a tub, or brings it back. @param mass kg, below 0 for out */
 export async function moveInk(
@@ -300,17 +336,69 @@ export async function ledger(db: Database, limit: number): Promise<readonly Entr
   }))
 }
 
-/** Lots that went into a batch, as `W1 L7`. */
-export async function lotsOf(db: Database, batchId: string): Promise<readonly string[]> {
+/** Lots that went into batches, as `W1 L7`, by batch. */
+export async function lotsOf(
+  db: Database,
+  batchIds: readonly string[],
+): Promise<ReadonlyMap<string, readonly string[]>> {
   const rows = await db
     .selectFrom('stock_entry')
     .innerJoin('can', 'can.id', 'stock_entry.vessel')
-    .select(['can.code', 'can.lot', (e) => e.fn.sum<number>('stock_entry.mass').as('mass')])
-    .where('stock_entry.batch_id', '=', batchId)
-    .groupBy(['can.code', 'can.lot'])
+    .select([
+      'stock_entry.batch_id',
+      'can.code',
+      'can.lot',
+      (e) => e.fn.sum<number>('stock_entry.mass').as('mass'),
+    ])
+    .where('stock_entry.batch_id', 'in', batchIds)
+    .groupBy(['stock_entry.batch_id', 'can.code', 'can.lot'])
     .orderBy('can.code')
     .execute()
-  return rows.filter((r) => r.mass < 0).map((r) => `${r.code} ${r.lot}`)
+  const lots = new Map<string, string[]>()
+  for (const r of rows.filter((row) => row.mass < 0))
+    lots.set(r.batch_id, [...(lots.get(r.batch_id) ?? []), `${r.code} ${r.lot}`])
+  return lots
+}
+
+/** What was mixed, newest first, gone or not. */
+export async function pastBatches(db: Database, limit: number): Promise<readonly PastBatch[]> {
+  const rows = await db.selectFrom('batch').selectAll().orderBy('id', 'desc').limit(limit).execute()
+  const ids = rows.map((b) => b.id)
+  const [sums, accepted, lots] = await Promise.all([
+    db
+      .selectFrom('stock_entry')
+      .select(['vessel', 'kind', (e) => e.fn.sum<number>('mass').as('mass')])
+      .where('vessel', 'in', ids)
+      .groupBy(['vessel', 'kind'])
+      .execute(),
+    db
+      .selectFrom('drawdown')
+      .selectAll()
+      .where('batch_id', 'in', ids)
+      .where('verdict', '=', 'accepted')
+      .orderBy('id')
+      .execute(),
+    lotsOf(db, ids),
+  ])
+  const last = new Map(accepted.map((d) => [d.batch_id, drawdownOf(d)]))
+  return rows.map(({ id, name, system, l, a, b, run_id, begun, state }) => {
+    const of = (kinds: readonly string[]) =>
+      tidy(sums.filter((s) => s.vessel === id && kinds.includes(s.kind)).reduce((sum, s) => sum + s.mass, 0))
+    return {
+      id,
+      name,
+      system,
+      target: { l, a, b },
+      runId: run_id,
+      begun,
+      state,
+      made: of(['mixed', 'corrected']),
+      used: of(['used', 'returned']) * -1 + 0,
+      left: of(Object.keys(ENTRY_KINDS)),
+      lots: lots.get(id) ?? [],
+      accepted: last.get(id),
+    }
+  })
 }
 
 /** What was used of batches, by run and hit, once something was weighed back. kg. */

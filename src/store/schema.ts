@@ -82,6 +82,7 @@ export interface Tables {
     accept: number
     again: number
     white: number
+    laid: number
   }
   /** `known` is JSON: readings come whole. */
   base_ink: {

@@ -216,6 +216,7 @@ async function loadInkRoom(db: Database): Promise<InkRoom> {
       again: head.again,
       white: head.white,
     },
+    laid: head.laid,
     rack: rack.map((i) => ({ ...bare(i), known: JSON.parse(i.known) as Known })),
     formulas: formulas.map(({ place: _, l, a, b, ...f }) => ({
       ...f,
@@ -309,7 +310,7 @@ export async function writeShop(
 
 const placed = <T>(rows: readonly T[]) => rows.map((row, place) => ({ ...row, place }))
 
-function inkRows({ inkRoom: { limits, rack, formulas } }: Shop) {
+function inkRows({ inkRoom: { limits, laid, rack, formulas } }: Shop) {
   return {
     colour_limits: [
       {
@@ -319,6 +320,7 @@ function inkRows({ inkRoom: { limits, rack, formulas } }: Shop) {
         accept: limits.accept,
         again: limits.again,
         white: limits.white,
+        laid,
       },
     ],
     base_ink: placed(rack).map((i) => ({ ...i, known: JSON.stringify(i.known) })),

@@ -1,41 +1,25 @@
 'use client'
 
-import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
-import { format, parseISO } from 'date-fns'
+import { Box, chakra, Flex } from '@chakra-ui/react'
 import NextLink from 'next/link'
-import { useRouter } from 'next/navigation'
-import { useMemo, useState } from 'react'
+import { useMemo } from 'react'
+import { useFormContext } from 'react-hook-form'
 import { because, q } from '@/core/advice'
-import { difference, hexOfLab, labOf, labOfHex } from '@/core/color'
-import {
-  type Batch,
-  type Can,
-  colourOfKnown,
-  correctedNeed,
-  coversAlone,
-  type Learnt,
-  learntFrom,
-  MIX_RULES,
-} from '@/core/ink'
+import { hexOfLab } from '@/core/color'
+import type { ShopAndShelf } from '@/core/equipment'
+import { type Batch, type Can, type Learnt, learntFrom, MIX_RULES } from '@/core/ink'
 import type { InkNeedLine } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
 import { InkName } from '@/ui/parts'
 import { Section } from '@/ui/Section'
-import { SeverityMark } from '@/ui/Severity'
-import { localNow } from '../screens/clock'
 import { useShop } from '../shop/shopContext'
-import { beginBatch } from './actions'
+import { colourOf } from './colourOf'
+import { NeedRow } from './NeedRow'
 import { PotLife } from './PotLife'
 
 const Link = chakra(NextLink)
-
-/** What a batch looks like: as last read, else as it was meant. */
-const colourOf = (batch: Batch) => {
-  const last = batch.drawdowns.at(-1)
-  return last ? labOf(last.onWhite) : batch.target
-}
 
 /** All ink that the orders want, by due date, with what there is already; then what stands in tubs. */
 export function InkRoom({
@@ -50,6 +34,7 @@ export function InkRoom({
   readonly cans: readonly Can[]
   readonly batches: readonly Batch[]
 }) {
+  const { laid } = useShop().shop.inkRoom
   const learnt = useMemo(() => {
     const needOf = new Map(needs.map((n) => [`${n.runId}.${n.hitId}`, n.mass]))
     return learntFrom(
@@ -57,8 +42,9 @@ export function InkRoom({
         const needed = needOf.get(`${u.runId}.${u.hitId}`)
         return needed === undefined ? [] : [{ needed, used: u.used }]
       }),
+      laid,
     )
-  }, [needs, used])
+  }, [needs, used, laid])
   const open = batches.filter((b) => b.state === 'mixing')
   const tubs = batches.filter((b) => b.state !== 'mixing')
   return (
@@ -83,8 +69,9 @@ export function InkRoom({
       )}
       <Section title={`Wanted by the orders: ${needs.length}`}>
         {needs.length === 0 && <Box fontSize="1.1rem">No order asks for ink.</Box>}
+        {learnt && Math.abs(learnt.factor - laid) > 0.02 && <Learned {...learnt} />}
         {needs.map((need) => (
-          <NeedRow key={`${need.runId}.${need.hitId}`} need={need} learnt={learnt} cans={cans} tubs={tubs} />
+          <NeedRow key={`${need.runId}.${need.hitId}`} need={need} cans={cans} tubs={tubs} />
         ))}
       </Section>
       <Section title={`In tubs: ${tubs.length}`}>
@@ -123,145 +110,23 @@ function Tub({ batch }: { readonly batch: Batch }) {
   )
 }
 
-/** One ink of one run: how much, what there is, and the next step. */
-function NeedRow({
-  need,
-  learnt,
-  cans,
-  tubs,
-}: {
-  readonly need: InkNeedLine
-  readonly learnt: Learnt | undefined
-  readonly cans: readonly Can[]
-  readonly tubs: readonly Batch[]
-}) {
-  const { formulas, rack, limits } = useShop().shop.inkRoom
-  const router = useRouter()
-  const [problem, setProblem] = useState('')
-  const wanted = correctedNeed(need.mass, learnt)
-  const target = useMemo(() => labOfHex(need.hex), [need.hex])
-  const near = tubs
-    .map((tub) => ({ tub, off: difference(colourOf(tub), target) }))
-    .filter(({ tub, off }) => tub.system === need.system && off <= limits.accept)
-    .sort((a, b) => a.off - b.off)[0]
-  // An ink of the rack that is the colour needs no mixing.
-  const plain = rack
-    .map((ink) => ({ ink, off: difference(colourOfKnown(ink.known), target) }))
-    .filter(({ ink, off }) => ink.system === need.system && off <= limits.accept && coversAlone(ink))
-    .sort((a, b) => a.off - b.off)[0]?.ink
-  const inCans = cans.filter((c) => c.code === plain?.code).reduce((sum, c) => sum + c.mass, 0)
-  const own = near === undefined || near.tub.mass < wanted
-  const formula = formulas.find(
-    (f) => f.name.toLowerCase() === need.name.toLowerCase() && f.system === need.system,
-  )
-  const ready = formula?.parts.every((p) => rack.some((i) => i.code === p.code)) ?? false
-  const begin = async () => {
-    if (!formula) return
-    const done = await beginBatch(
-      {
-        name: need.name,
-        system: need.system,
-        target: formula.target,
-        parts: formula.parts,
-        runId: need.runId,
-        hitId: need.hitId,
-        wanted,
-      },
-      localNow(),
-    )
-    if (done.ok) router.push(`/ink/bench/${done.id}`)
-    else setProblem(done.message)
-  }
+/** What weigh-backs say of the computed grams, with one press to plan by it. */
+function Learned({ factor, runs }: Learnt) {
+  const { setValue } = useFormContext<ShopAndShelf>()
   return (
-    <Grid
-      templateColumns={{
-        base: 'minmax(0, 1fr) 5rem',
-        lg: '11rem 5.4rem minmax(0, 1fr) minmax(0, 1fr) 8.6rem',
-      }}
-      gap="3"
-      alignItems="center"
-      borderTop="1px solid"
-      borderColor="rule"
-      py="1"
-      data-need={`${need.runId}.${need.hitId}`}
-    >
-      <InkName hex={need.hex} name={need.name} />
-      <Box fontSize="1.35rem" fontWeight="650" textAlign="right">
+    <Flex align="baseline" gap="4" py="2" wrap="wrap" role="note" aria-label="Weighed back">
+      <Box fontSize="1.35rem" fontWeight="650">
         <AskNumber
-          label={`Ink, ${need.name}`}
-          reasons={[
-            because(MIX_RULES, 'NEED', { mass: q('mass', need.mass), run: need.runId }),
-            ...(learnt
-              ? [
-                  because(MIX_RULES, 'LEARNT', {
-                    factor: q('difference', learnt.factor),
-                    runs: q('count', learnt.runs),
-                  }),
-                ]
-              : []),
-          ]}
+          label="Ink laid, of what is computed"
+          reasons={[because(MIX_RULES, 'LEARNT', { factor: q('share', factor), runs: q('count', runs) })]}
         >
-          <Measure kind="mass" value={wanted} />
+          <Measure kind="share" value={factor} />
         </AskNumber>
       </Box>
-      <Box minWidth="0" lineHeight="1.2">
-        <Link href={`/orders/${need.orderId}/ink?run=${need.runId}`} _hover={{ textDecoration: 'underline' }}>
-          <Box truncate>{need.words}</Box>
-        </Link>
-        <Box fontSize="0.82rem" color="soft">
-          {need.runId}, due {format(parseISO(need.due), 'EEE d MMM')}
-        </Box>
-      </Box>
-      <Box minWidth="0" fontSize="0.92rem">
-        {near ? (
-          <>
-            <b>{near.tub.id}</b> holds <Measure kind="mass" value={near.tub.mass} />, off by{' '}
-            {near.off.toFixed(1)}
-            {own ? ': not enough' : ': mix nothing'}
-          </>
-        ) : plain ? (
-          <>
-            straight from the can: <b>{plain.name}</b> {plain.code}, <Measure kind="mass" value={inCans} />{' '}
-            there
-            {inCans < wanted && (
-              <>
-                {' '}
-                <SeverityMark severity="Watch" />
-              </>
-            )}
-          </>
-        ) : formula ? (
-          ready ? (
-            formula.parts.map((p) => p.code).join(' + ')
-          ) : (
-            'An ink of its formula is not on the rack.'
-          )
-        ) : (
-          <Box as="span" color="soft">
-            no formula yet
-          </Box>
-        )}
-        {problem && (
-          <Box role="alert">
-            <SeverityMark severity="Stop" /> {problem}
-          </Box>
-        )}
-      </Box>
-      {plain ? null : formula && ready ? (
-        own && (
-          <PushButton type="button" px="3" onClick={begin} aria-label={`Mix ${need.name} for ${need.runId}`}>
-            Mix it
-          </PushButton>
-        )
-      ) : (
-        <Link
-          href={`/ink/formulas?${new URLSearchParams({ name: need.name, hex: need.hex, system: need.system, run: need.runId, hit: need.hitId, mass: String(wanted) })}`}
-          textDecoration="underline"
-          aria-label={`Find a formula for ${need.name}, ${need.runId}`}
-        >
-          Find a formula
-        </Link>
-      )}
-    </Grid>
+      <Box>of the ink that is computed was laid in {runs} runs weighed back.</Box>
+      <PushButton type="button" px="3" onClick={() => setValue('shop.inkRoom.laid', factor)}>
+        Plan with it
+      </PushButton>
+    </Flex>
   )
 }

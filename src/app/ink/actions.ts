@@ -2,7 +2,7 @@
 
 import { revalidatePath } from 'next/cache'
 import * as yup from 'yup'
-import { type Drawdown, strangersIn } from '@/core/ink'
+import { additivesFor, apart, type Drawdown, MOST_ADDITIVE, strangersIn, withAdditives } from '@/core/ink'
 import { database } from '@/store/database'
 import * as stock from '@/store/inkRoom'
 import { diskProblem } from '@/store/problems'
@@ -39,6 +39,8 @@ const can = yup.object({
   mass,
 })
 
+const no = (message: string) => ({ ok: false, message }) as const
+
 /** Does something to the stock; what a person or a disk can cause comes back as a sentence. */
 async function attempt<T extends object>(act: () => Promise<Done<T>>): Promise<Done<T>> {
   try {
@@ -58,10 +60,7 @@ export const beginBatch = async (value: stock.NewBatch, at: string): Promise<Don
     const { rack } = (await loadShop(await database())).shelf.shop.inkRoom
     const [stranger] = strangersIn(checked.parts, checked.system, rack)
     if (stranger)
-      return {
-        ok: false,
-        message: `${stranger.name} ${stranger.code} is of another ink system: the two never go into one pail.`,
-      }
+      return no(`${stranger.name} ${stranger.code} is of another ink system: the two never go into one pail.`)
     return { ok: true, id: await stock.beginBatch(await database(), checked, at) }
   })
 
@@ -81,6 +80,25 @@ export const pour = async (
 
 export const undoPour = async (batchId: string, at: string): Promise<Done> =>
   attempt(async () => stock.undoPour(await database(), batchId, at))
+
+/** So much of an additive in a batch on the bench, by share of the whole; none takes it out again. */
+export const setAdditive = async (batchId: string, code: string, share: number): Promise<Done> =>
+  attempt(async () => {
+    const db = await database()
+    const batch = await stock.loadBatch(db, batchId)
+    const { rack } = (await loadShop(db)).shelf.shop.inkRoom
+    if (batch?.state !== 'mixing') return no('It is stirred already: additives go in while it is mixed.')
+    if (!additivesFor(batch.system, rack).some((i) => i.code === code))
+      return no('That is no additive for this ink system.')
+    const { inks, additives } = apart(batch.parts, rack)
+    const others = additives.filter((a) => a.code !== code)
+    const all = share > 0 ? [...others, { code, share }] : others
+    if (!(share >= 0) || all.reduce((sum, a) => sum + a.share, 0) > MOST_ADDITIVE)
+      return no('From 0 to 50 % of the whole, all additives together.')
+    if (share === 0 && (batch.poured[code] ?? 0) > 0) return no('It is in the pail already.')
+    await stock.setParts(db, batchId, withAdditives(inks, all))
+    return { ok: true }
+  })
 
 /** An over-pour is put right: the batch grows, after a stirred share was taken out where the pail is too small. */
 export const restore = async (batchId: string, wanted: number, out: number, at: string): Promise<Done> =>

@@ -22,6 +22,18 @@ export type Known =
     }
   /** As printers say it: the colour, and how it covers. */
   | { readonly how: 'class'; readonly hex: Hex; readonly opacity: OpacityClass }
+  /** No colour: it is stirred into a mixed ink by per cent, for what it does. */
+  | { readonly how: 'additive'; readonly does: AdditiveKind }
+
+/** What additives do, and how much of the whole is usual: a start, the sheet of the can counts. */
+export const ADDITIVES = {
+  /** 20 % into 80 % of ink is common practice, the others are from memory. */
+  expands: { label: 'Makes it rise', usual: 0.2, most: 0.25 },
+  lowersCure: { label: 'Lowers the cure', usual: 0.05, most: 0.15 },
+  thins: { label: 'Thins', usual: 0.03, most: 0.05 },
+  slowsDrying: { label: 'Slows drying', usual: 0.03, most: 0.05 },
+} as const
+export type AdditiveKind = keyof typeof ADDITIVES
 
 /** A tint in white: what hides the card even in a thin smear shows its strength only so. */
 export interface LetDown {
@@ -82,6 +94,8 @@ export interface Formula {
 /** What the ink room has and holds to. */
 export interface InkRoom {
   readonly limits: ColourLimits
+  /** Ink laid, as a multiple of what is computed: 1 until runs were weighed back. */
+  readonly laid: number
   readonly rack: readonly BaseInk[]
   readonly formulas: readonly Formula[]
 }

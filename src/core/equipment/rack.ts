@@ -209,4 +209,9 @@ export const STARTER_RACK: readonly BaseInk[] = [
 ]
 
 /** What a new shop starts from. */
-export const USUAL_INK_ROOM: InkRoom = { limits: USUAL_LIMITS, rack: STARTER_RACK, formulas: [] }
+export const USUAL_INK_ROOM: InkRoom = {
+  limits: USUAL_LIMITS,
+  laid: 1,
+  rack: STARTER_RACK,
+  formulas: [],
+}

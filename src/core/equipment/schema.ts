@@ -20,6 +20,7 @@ import {
   type Shop,
   USUAL_HOURS,
 } from './equipment'
+import { ADDITIVES } from './inkRoom'
 import { USUAL_INK_ROOM } from './rack'
 import { EMULSION_KINDS, LAMP_KINDS, STEPS, USUAL_SCREENS, WATER } from './screenRoom'
 
@@ -265,6 +266,7 @@ const KNOWN = {
     letDown,
   }),
   class: yup.object({ how: oneOf({ class: 1 }), hex: hexSchema, opacity: oneOf(OPACITIES) }),
+  additive: yup.object({ how: oneOf({ additive: 1 }), does: oneOf(ADDITIVES) }),
 }
 
 /** An ink of the rack, on a form or in a file. */
@@ -312,6 +314,7 @@ const formula = yup.object({
 })
 const inkRoom = yup.object({
   limits,
+  laid: positive('Ink laid against ink computed', 3).default(1),
   rack: yup
     .array(baseInkSchema)
     .default([])

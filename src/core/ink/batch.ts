@@ -37,14 +37,26 @@ export const MIX_RULES = ruleTable({
     source: 'geometry',
   },
   LEARNT: {
-    says: 'Corrected by {factor}: so much of what was computed was laid, by the middle of {runs} runs that were weighed back.',
+    says: '{factor} of what is computed was laid, by the middle of {runs} runs that were weighed back.',
     source: "the shop's choice",
   },
   FOUND: {
     says: '{difference} from the target in daylight (CIEDE2000), {lamp} under lamplight; hides {hides} of a black card; two-constant films from the readings of the rack, in a smear over white. Model, not measured: draw it down.',
     source: 'common practice',
   },
+  ON_CLOTH: {
+    says: 'As thick as a smear straight on {cloth}, nothing white below: {difference} from the target (CIEDE2000). The Ink stage of the order tells it in the films that are printed.',
+    source: 'common practice',
+  },
   MONEY: { says: 'What the parts cost by weight, as entered for the rack.', source: "the shop's choice" },
+  PAST: {
+    says: '{difference} from the target (CIEDE2000) when its drawdown was accepted.',
+    source: 'common practice',
+  },
+  PAST_SAMPLE: {
+    says: '{difference} from the accepted drawdown of {batch}, the first of this colour (CIEDE2000): what the customer has seen.',
+    source: 'common practice',
+  },
   READ: {
     says: '{difference} from the target (CIEDE2000): {word}. Accepted up to {accept}, looked at again up to {again}.',
     source: 'common practice',

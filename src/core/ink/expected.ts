@@ -1,9 +1,9 @@
 import type { ShopMethod } from '../advice'
 import type { Optics } from '../color'
-import type { InkRoom, Known } from '../equipment'
+import type { InkRoom } from '../equipment'
 import type { Cloth, InkColour } from '../order'
 import { mixed, partsOf } from './formula'
-import { opticsOf } from './optics'
+import { opticsOf, type Read } from './optics'
 import { type Films, type Looks, looksOf } from './predict'
 
 /** Inks that do more than lie on the cloth as a film of one colour. */
@@ -13,10 +13,10 @@ export const isFilm = (ink: InkColour): boolean => !BEYOND.has(ink.character)
 /** What an ink of the order does to light, and how that is known. */
 export interface InkOptics {
   readonly optics: Optics
-  readonly how: Known['how']
+  readonly how: Read
 }
 
-const SURENESS: readonly Known['how'][] = ['class', 'labs', 'curves']
+const SURENESS: readonly Read[] = ['class', 'labs', 'curves']
 const classes = new Map<string, Optics>()
 const KEPT = 400
 
@@ -25,7 +25,7 @@ export function opticsOfInk(ink: InkColour, room: InkRoom): InkOptics {
   const formula = room.formulas.find((f) => f.name.toLowerCase() === ink.name.toLowerCase())
   const parts = formula && partsOf(formula.parts, room.rack)
   if (parts && parts.length > 0) {
-    const least = Math.min(...parts.map((p) => SURENESS.indexOf(p.of.ink.known.how)))
+    const least = Math.min(...parts.map((p) => SURENESS.indexOf(p.of.ink.known.how as Read)))
     return { optics: mixed(parts), how: SURENESS[least] ?? 'class' }
   }
   const key = `${ink.hex} ${ink.opacity}`
@@ -43,7 +43,7 @@ export interface InkFacts {
   readonly films: (ink: InkColour) => Films
 }
 
-export type Expected = Looks & { readonly how: Known['how'] }
+export type Expected = Looks & { readonly how: Read }
 
 /** How a colour is expected to look on a cloth before anything is decided; none where no film describes the ink. */
 export function expectedLooks(ink: InkColour, cloth: Cloth, { room, films }: InkFacts): Expected | undefined {

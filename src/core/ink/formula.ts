@@ -1,4 +1,4 @@
-import { type Lab, labOf, layered, type Optics, type Spectrum, xyzOf } from '../color'
+import { BANDS, type Lab, labOf, layered, type Optics, type Spectrum, xyzOf } from '../color'
 import { type BaseInk, type Part, USUAL_SMEAR } from '../equipment'
 import type { Film } from '../quantity'
 import { BLACK_CARD, opticsOfKnown, WHITE_CARD } from './optics'
@@ -18,15 +18,26 @@ export function mixInk(ink: BaseInk): MixInk {
   return found
 }
 
-/** Parts are weighed, but light sees volume: K and S of a mix add by it (Duncan 1940). */
+/** K and S of inks by their shares of the volume (Duncan 1940). @param shares sum to 1 */
+export function blend(inks: readonly MixInk[], shares: ArrayLike<number>): Optics {
+  const [k, s] = [new Array<number>(BANDS.length).fill(0), new Array<number>(BANDS.length).fill(0)]
+  inks.forEach(({ optics }, i) => {
+    for (let b = 0; b < BANDS.length; b++) {
+      k[b]! += shares[i]! * optics.k[b]!
+      s[b]! += shares[i]! * optics.s[b]!
+    }
+  })
+  return { k, s }
+}
+
+/** Parts are weighed, but light sees volume. */
 export function mixed(parts: readonly { readonly mass: number; readonly of: MixInk }[]): Optics {
   const volumes = parts.map(({ mass, of }) => mass / of.ink.density)
   const all = volumes.reduce((a, b) => a + b, 0)
-  const mean = (pick: (o: Optics) => Spectrum): Spectrum =>
-    (parts[0] ? pick(parts[0].of.optics) : []).map((_, band) =>
-      parts.reduce((sum, p, i) => sum + (volumes[i]! / all) * pick(p.of.optics)[band]!, 0),
-    )
-  return { k: mean((o) => o.k), s: mean((o) => o.s) }
+  return blend(
+    parts.map((p) => p.of),
+    volumes.map((v) => v / all),
+  )
 }
 
 /** What a mix is printed on, and how thick. */

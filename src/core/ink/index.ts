@@ -1,3 +1,12 @@
+export {
+  ADDITIVE_RULES,
+  additivesFor,
+  apart,
+  doesOf,
+  MOST_ADDITIVE,
+  saidOfAdditives,
+  withAdditives,
+} from './additive'
 export * from './base'
 export * from './batch'
 export { type Bench, type BenchPart, benchOf, isCanOf } from './bench'
@@ -9,10 +18,29 @@ export {
   isFilm,
   opticsOfInk,
 } from './expected'
-export { coversAlone, inOrder, mixed, mixInk, partsOf } from './formula'
-export { correctedNeed, type Learnt, learntFrom, strangersIn } from './learnt'
+export { colourOn, coversAlone, inOrder, mixed, mixInk, partsOf } from './formula'
+export { type Learnt, learntFrom, strangersIn } from './learnt'
 export { BLACK_CARD, CONFIDENCE, colourOfKnown, isRead, WHITE_CARD } from './optics'
-export { changeWord, type Films, type Looks, looksOf, PREDICT_RULES, type Printed } from './predict'
+export {
+  changeWord,
+  type Films,
+  type Looks,
+  looksOf,
+  PREDICT_RULES,
+  type Printed,
+  type Tint,
+  tintsOf,
+} from './predict'
 export * from './quantity'
 export { type Aim, type Candidate, searchFormulas } from './search'
-export { type Batch, type Can, type Drawdown, ENTRY_KINDS, type Entry, pailOf } from './stock'
+export {
+  type Batch,
+  byColour,
+  type Can,
+  type ColourHistory,
+  type Drawdown,
+  ENTRY_KINDS,
+  type Entry,
+  type PastBatch,
+  pailOf,
+} from './stock'

@@ -243,14 +243,20 @@ describe('how much ink', () => {
   }
   it('area x coverage x deposit x pieces x waste + what stays behind, by hand', () => {
     // 0.105 m2 x 0.5 x (55.9 cm3/m2 x 0.6 x 1.2 g/cm3 = 40.3 g/m2) x 100 x 1.05 + 150 g = 372 g
-    expect(inkMass(need, FABRICS, {}).advised * 1000).toBeCloseTo(372, 0)
+    expect(inkMass(need, FABRICS, 1, {}).advised * 1000).toBeCloseTo(372, 0)
   })
   it('rises with pieces, coverage and coarser mesh, and its range holds it', () => {
-    const base_ = inkMass(need, FABRICS, {}).advised
+    const base_ = inkMass(need, FABRICS, 1, {}).advised
     for (const more of [{ pieces: 200 }, { coverage: 0.9 }, { mesh: perCm(34) }, { hits: 2 }, { strokes: 2 }])
-      expect(inkMass({ ...need, ...more }, FABRICS, {}).advised).toBeGreaterThan(base_)
-    const { range, advised } = inkMass(need, FABRICS, {})
+      expect(inkMass({ ...need, ...more }, FABRICS, 1, {}).advised).toBeGreaterThan(base_)
+    const { range, advised } = inkMass(need, FABRICS, 1, {})
     expect(range[0]).toBeLessThan(advised)
     expect(range[1]).toBeGreaterThan(advised)
+  })
+  it('what weigh-backs say counts for the ink laid, not for what stays behind, and says so', () => {
+    const heavy = inkMass(need, FABRICS, 1.2, {})
+    const laid = (kg: number) => kg - 0.15
+    expect(laid(heavy.advised)).toBeCloseTo(1.2 * laid(inkMass(need, FABRICS, 1, {}).advised), 9)
+    expect(heavy.reasons.map((r) => r.rule)).toContain('INK_LAID')
   })
 })

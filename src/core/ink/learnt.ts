@@ -8,7 +8,7 @@ export interface WeighBack {
   readonly used: Mass
 }
 
-/** What weigh-backs say of the estimate: the ink laid is this many times what was computed. */
+/** What weigh-backs say of the computation: the ink laid is this many times what comes out of it. */
 export interface Learnt {
   readonly factor: number
   /** From so many runs. */
@@ -22,20 +22,18 @@ const FARTHEST = [0.5, 2] as const
 /**
  * The median of what was laid against what was computed; what stays in screen and pail comes back and is left out of both.
  * None from fewer than three runs.
+ *
+ * @param held the multiple that the plans computed with
  */
-export function learntFrom(runs: readonly WeighBack[]): Learnt | undefined {
+export function learntFrom(runs: readonly WeighBack[], held: number): Learnt | undefined {
   const ratios = runs
     .filter((r) => r.needed > LEFT.usual && r.used > 0)
-    .map((r) => r.used / (r.needed - LEFT.usual))
+    .map((r) => (held * r.used) / (r.needed - LEFT.usual))
     .sort((a, b) => a - b)
   if (ratios.length < ENOUGH) return undefined
   const middle = ratios[ratios.length >> 1] ?? 1
   return { factor: Math.min(FARTHEST[1], Math.max(FARTHEST[0], middle)), runs: ratios.length }
 }
-
-/** The estimate as weigh-backs correct it. */
-export const correctedNeed = (needed: Mass, learnt: Learnt | undefined): Mass =>
-  learnt ? Math.max(0, needed - LEFT.usual) * learnt.factor + Math.min(needed, LEFT.usual) : needed
 
 /** Inks of another system among the parts: ink on oil and ink on water never go into one pail. */
 export const strangersIn = (

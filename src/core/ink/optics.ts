@@ -235,32 +235,42 @@ function strengthened({ optics, hidden }: Found, { share, lightness }: LetDown, 
   return scaled(Math.exp((low + high) / 2))
 }
 
+const evenly = (value: number) => BANDS.map(() => value)
+/** Thins what it is stirred into, and no more. */
+const CLEAR: Optics = { k: evenly(0), s: evenly(0) }
+/** Bubbles of a risen film scatter about half as much as white does (assumed). */
+const RISEN: Optics = { k: evenly(0), s: evenly(0.08e6) }
+
 /**
  * What an ink does to light, from whatever is known of it.
  *
  * @returns absorption and scattering of its dry film, 1/m, a value a band (two-constant films; models tuned, not measured)
  */
 export function opticsOfKnown(known: Known): Optics {
+  if (known.how === 'additive') return known.does === 'expands' ? RISEN : CLEAR
   if (known.how === 'class') return opticsOf(known.hex, known.opacity)
   const found =
     known.how === 'curves' ? fromCurves(known) : { optics: fromLabs(known), hidden: BANDS.map(() => true) }
   return known.letDown ? strengthened(found, known.letDown, known.film) : found.optics
 }
 
-/** How far a direct print usually lies from its prediction, CIEDE2000: nine of ten are nearer (model against model). */
-export const CONFIDENCE: Readonly<Record<Known['how'], { readonly label: string; readonly within: number }>> =
-  {
-    curves: { label: 'Curves over white and black', within: 0.5 },
-    labs: { label: 'Colour over white and black', within: 1.2 },
-    class: { label: 'Colour and how it covers', within: 9.6 },
-  }
+/** Ways to know a colour. */
+export type Read = Exclude<Known['how'], 'additive'>
 
-/** Formulas are computed only from inks that were read: a class says nothing of strength. */
-export const isRead = (known: Known): boolean => known.how !== 'class'
+/** How far a direct print usually lies from its prediction, CIEDE2000: nine of ten are nearer (model against model). */
+export const CONFIDENCE: Readonly<Record<Read, { readonly label: string; readonly within: number }>> = {
+  curves: { label: 'Curves over white and black', within: 0.5 },
+  labs: { label: 'Colour over white and black', within: 1.2 },
+  class: { label: 'Colour and how it covers', within: 9.6 },
+}
+
+/** Formulas are computed only from inks that were read: a class says nothing of strength, an additive has no colour. */
+export const isRead = (known: Known): boolean => known.how === 'curves' || known.how === 'labs'
 
 /** The colour of a smear over the white card, D65. */
 export function colourOfKnown(known: Known): Lab {
   if (known.how === 'class') return labOfXyz(xyzOf(reflectanceOf(known.hex)))
   if (known.how === 'curves') return labOfXyz(xyzOf(known.onWhite))
+  if (known.how === 'additive') return labOfXyz(xyzOf(evenly(WHITE_CARD)))
   return known.light === 'D65' ? known.onWhite : labOfXyz(xyzOf(reflectanceOfLab(known.onWhite, known.light)))
 }

@@ -2,6 +2,7 @@ import { ruleTable } from '../advice'
 import {
   difference,
   type Hex,
+  halftoned,
   hexOf,
   type Layer,
   labOf,
@@ -26,6 +27,10 @@ export const PREDICT_RULES = ruleTable({
   },
   KNOWN_READ: {
     says: '{ink} is known by its formula, whose inks were read: {how}; nine of ten predictions lie within {within} (model against model).',
+    source: 'common practice',
+  },
+  PREDICTED_TINT: {
+    says: '{dot} on the film prints as {printed} and comes to L* {lightness}: dots gain 4 x 0.12 x a (1 - a), light spreads between them. Assumed: print a step wedge.',
     source: 'common practice',
   },
   PREDICTED_DYES: {
@@ -70,9 +75,12 @@ function onGround(layers: readonly Layer[], ground: Spectrum, tops: Share): Spec
   return full.map((r, i) => (1 - tops) * r + tops * (thin[i] as number))
 }
 
+const groundOf = (cloth: Cloth): Spectrum =>
+  reflectanceOf(cloth.hex).map((r) => Math.min(CLOTH[1], Math.max(CLOTH[0], r)))
+
 /** @param layers the lowest first */
 function printed(layers: readonly Layer[], cloth: Cloth): Printed {
-  const ground = reflectanceOf(cloth.hex).map((r) => Math.min(CLOTH[1], Math.max(CLOTH[0], r)))
+  const ground = groundOf(cloth)
   const tops = TOPS[cloth.weave]
   const here = onGround(layers, ground, tops)
   const onWhite = onGround(
@@ -103,14 +111,42 @@ export interface Looks {
   readonly twice: Printed
 }
 
-/** How a colour of a print should look on a cloth, with and without whites under it. */
-export function looksOf(optics: Optics, cloth: Cloth, films: Films): Looks {
+/** Films of a colour in each way to print it, the lowest first; the colour itself is the last. */
+function layersOf(optics: Optics, films: Films): Readonly<Record<keyof Looks, readonly Layer[]>> {
   const base = { optics: WHITE, thickness: films.base }
   const second = { optics: WHITE, thickness: films.second }
   const top = { optics, thickness: films.onFilm }
   return {
-    direct: printed([{ optics, thickness: films.direct }], cloth),
-    based: printed([base, top], cloth),
-    twice: printed([base, second, top], cloth),
+    direct: [{ optics, thickness: films.direct }],
+    based: [base, top],
+    twice: [base, second, top],
   }
+}
+
+/** How a colour of a print should look on a cloth, with and without whites under it. */
+export function looksOf(optics: Optics, cloth: Cloth, films: Films): Looks {
+  const { direct, based, twice } = layersOf(optics, films)
+  return { direct: printed(direct, cloth), based: printed(based, cloth), twice: printed(twice, cloth) }
+}
+
+/** A tint of a halftone as it should look. */
+export interface Tint {
+  /** Share on the film. */
+  readonly dot: Share
+  readonly hex: Hex
+  readonly lightness: number
+}
+
+const DOTS: readonly Share[] = [0.25, 0.5, 0.75]
+
+/** How tints of a halftone should look: dots of the last film, and what is below them between. */
+export function tintsOf(optics: Optics, cloth: Cloth, films: Films, way: keyof Looks): readonly Tint[] {
+  const layers = layersOf(optics, films)[way]
+  const [ground, tops] = [groundOf(cloth), TOPS[cloth.weave]]
+  const solid = onGround(layers, ground, tops)
+  const between = onGround(layers.slice(0, -1), ground, tops)
+  return DOTS.map((dot) => {
+    const seen = halftoned(dot, solid, between)
+    return { dot, hex: hexOf(seen), lightness: labOf(seen).l }
+  })
 }

@@ -8,6 +8,10 @@ export const INK_RULES = ruleTable({
     says: '{area} of print x {coverage} covered x {deposit} laid x {pieces} pieces + {waste} waste + {left} left in screen and pail.',
     source: 'geometry',
   },
+  INK_LAID: {
+    says: '{laid} of that is laid here, by what this shop weighed back.',
+    source: "the shop's choice",
+  },
   INK_DEPOSIT: {
     says: 'Deposit from {mesh} at 60 % transfer, ink at 1.2 g/ml: tuned to common practice, never weighed here. Weigh what comes back.',
     source: 'common practice',
@@ -49,11 +53,18 @@ export interface InkNeed {
 /**
  * Ink to have ready for one screen, kg: print area x coverage x deposit x pieces x (1 + waste) + what stays behind.
  * The range spans 0.50 to 0.75 transfer and 100 to 250 g left.
+ *
+ * @param held what the shop lays against what is computed, a multiple, as weighed back
  */
-export function inkMass(need: InkNeed, fabrics: readonly Fabric[], overrides: Overrides): NumberAdvice {
+export function inkMass(
+  need: InkNeed,
+  fabrics: readonly Fabric[],
+  held: number,
+  overrides: Overrides,
+): NumberAdvice {
   const deposit = wetDeposit(fabricOf(fabrics, need.mesh), need.strokes) * DENSITY * need.hits
   const area = need.width * need.height
-  const laid = area * need.coverage * deposit * need.pieces * (1 + WASTE)
+  const laid = area * need.coverage * deposit * need.pieces * (1 + WASTE) * held
   return decideNumber(
     {
       key: `ink.${need.id}`,
@@ -70,6 +81,7 @@ export function inkMass(need: InkNeed, fabrics: readonly Fabric[], overrides: Ov
           waste: q('share', WASTE),
           left: q('mass', LEFT.usual),
         }),
+        ...(held === 1 ? [] : [because(INK_RULES, 'INK_LAID', { laid: q('share', held) })]),
         because(INK_RULES, 'INK_DEPOSIT', { mesh: q('meshCount', need.mesh) }),
       ],
     },

@@ -14,7 +14,7 @@ import {
   xyzOf,
 } from '../color'
 import type { Part } from '../equipment'
-import { type Condition, inOrder, type MixInk } from './formula'
+import { blend, type Condition, inOrder, type MixInk } from './formula'
 import { labSlopes } from './labSlopes'
 import { BLACK_CARD, WHITE_CARD } from './optics'
 
@@ -51,7 +51,7 @@ export interface Candidate {
 
 /** No part is smaller: it could not be weighed. */
 const LEAST = 0.005
-const ROUNDS = 14
+const ROUNDS = 10
 /** A new ink starts with this much of the colour strength so far. */
 const FRESH = 0.08
 /** What is minded besides the difference, in CIEDE2000 (tuned). */
@@ -111,40 +111,36 @@ function fitted(
     return held.map((x) => x / sum)
   }
   const n = inks.length
-  // Plain loops: this is where a search spends its time.
+  // Plain loops over one set of arrays: this is where a search spends its time.
+  const d = inks.map(() => [0, 0, 0])
   const look = (v: readonly number[]) => {
     const square = Array.from({ length: n }, () => new Array<number>(n).fill(0))
     const pull = new Array<number>(n).fill(0)
     let sum = 0
-    const bands = BANDS.map((_, b) => {
-      let [k, s] = [0, 0]
-      for (let i = 0; i < n; i++) {
-        k += v[i]! * inks[i]!.optics.k[b]!
-        s += v[i]! * inks[i]!.optics.s[b]!
-      }
-      return { k, s }
-    })
+    const { k, s } = blend(inks, v)
     for (const { ground, film } of grounds) {
-      const slopesOf = bands.map(({ k, s }, b) => overGroundSlopes(k, s, film, ground[b]!))
+      const slopesOf = k.map((x, b) => overGroundSlopes(x, s[b]!, film, ground[b]!))
       const xyz = xyzOf(slopesOf.map(([r]) => outer(r)))
       const slopes = labSlopes(xyz)
       const here = labOfXyz(xyz)
       const off = axes.map((axis) => here[axis] - lab[axis])
       // What each ink does to L*, a*, b*.
-      const d = Array.from({ length: n }, () => [0, 0, 0])
-      for (let b = 0; b < bands.length; b++) {
-        const { k, s } = bands[b]!
+      for (const step of d) step.fill(0)
+      for (let b = 0; b < BANDS.length; b++) {
         const [r, byK, byS] = slopesOf[b]!
         const out = outerSlope(r)
         for (let i = 0; i < n; i++) {
           const { optics } = inks[i]!
-          const change = v[i]! * out * (byK * (optics.k[b]! - k) + byS * (optics.s[b]! - s))
-          for (let axis = 0; axis < 3; axis++) d[i]![axis]! += slopes[axis]![b]! * change
+          const change = v[i]! * out * (byK * (optics.k[b]! - k[b]!) + byS * (optics.s[b]! - s[b]!))
+          const step = d[i]!
+          step[0]! += slopes[0]![b]! * change
+          step[1]! += slopes[1]![b]! * change
+          step[2]! += slopes[2]![b]! * change
         }
       }
       for (const row of rows) {
         const miss = row[0] * off[0]! + row[1] * off[1]! + row[2] * off[2]!
-        const line = d.map((x) => row[0] * x[0]! + row[1] * x[1]! + row[2] * x[2]!)
+        const line = d.map((step) => row[0] * step[0]! + row[1] * step[1]! + row[2] * step[2]!)
         sum += miss * miss
         for (let i = 0; i < n; i++) {
           pull[i]! += line[i]! * miss
@@ -167,7 +163,7 @@ function fitted(
       v = next
       now = there
       damping = Math.max(1e-7, damping / 6)
-      if (gain < 1e-6 || now.sum < 1e-6) break
+      if (gain < 1e-4 || now.sum < 1e-4) break
     } else {
       damping *= 6
       if (damping > 1e5) break
@@ -184,8 +180,7 @@ export function judged(
   lampLab: Lab,
   aim: Aim,
 ): Candidate {
-  const k = BANDS.map((_, b) => inks.reduce((sum, ink, i) => sum + v[i]! * ink.optics.k[b]!, 0))
-  const s = BANDS.map((_, b) => inks.reduce((sum, ink, i) => sum + v[i]! * ink.optics.s[b]!, 0))
+  const { k, s } = blend(inks, v)
   const over = (film: number, under: (b: number) => number) =>
     k.map((x, b) => outer(overGround(x, s[b]!, film, inner(under(b)))))
   const seen = aim.conditions.map(({ ground, film }) => over(film, (b) => ground[b]!))
@@ -222,7 +217,7 @@ export type Searching = { readonly done: number } | { readonly found: readonly C
  * by difference, with parts, lamplight, hiding, money and cans to open as smaller reasons. A generator, so that it can be
  * watched and stopped.
  *
- * @param inks read inks of one system (see `isRead`); 12 of them take about a tenth of a second
+ * @param inks read inks of one system (see `isRead`); 12 of them take some tenths of a second
  * @throws Error when there is no ink or no condition: check before
  */
 export function* searchFormulas(

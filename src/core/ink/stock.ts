@@ -76,6 +76,45 @@ export interface Batch {
   readonly drawdowns: readonly Drawdown[]
 }
 
+/** A batch long after: what it was, how near it came, what became of it. */
+export interface PastBatch
+  extends Pick<Batch, 'id' | 'name' | 'system' | 'target' | 'runId' | 'begun' | 'state'> {
+  /** kg poured together. */
+  readonly made: Mass
+  /** kg printed, less what came back. */
+  readonly used: Mass
+  /** kg still in the tub. */
+  readonly left: Mass
+  /** Inks with the lots they came from, as `W1 L7`. */
+  readonly lots: readonly string[]
+  /** The drawdown that was accepted last; none yet. */
+  readonly accepted: Drawdown | undefined
+}
+
+/** All batches of a colour, with the sample that later ones are held to: the first that was accepted. */
+export interface ColourHistory {
+  readonly name: string
+  readonly system: string
+  /** Newest first. */
+  readonly batches: readonly PastBatch[]
+  readonly sample: PastBatch | undefined
+}
+
+/** Batches by colour, the colour mixed last at the head. @param batches newest first */
+export function byColour(batches: readonly PastBatch[]): readonly ColourHistory[] {
+  const groups = new Map<string, PastBatch[]>()
+  for (const b of batches) {
+    const key = `${b.name.toLowerCase()} ${b.system}`
+    groups.set(key, [...(groups.get(key) ?? []), b])
+  }
+  return [...groups.values()].map((of) => ({
+    name: of[0]!.name,
+    system: of[0]!.system,
+    batches: of,
+    sample: of.findLast((b) => b.accepted !== undefined),
+  }))
+}
+
 /**
  * What a pail holds, from its entries in the order they were made: what went in by code, and what was thrown away, used or
  * brought back in the ratio of that moment.

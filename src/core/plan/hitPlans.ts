@@ -110,7 +110,7 @@ export function planHits(
       stencil,
       exposure,
       stroke,
-      ink: inked && !again(s) ? inkMass(ink, fabrics, overrides) : undefined,
+      ink: inked && !again(s) ? inkMass(ink, fabrics, shop.inkRoom.laid, overrides) : undefined,
       film: inked
         ? filmFor({ ...laid, hitId: s.hit.id, system: s.system, onFilm: need.onFilm }, fabrics, overrides)
         : undefined,

@@ -1,6 +1,6 @@
 import { numberOf } from '../advice'
 import type { Hex } from '../color'
-import type { Order } from '../order'
+import type { Cloth, Order } from '../order'
 import type { Mass } from '../quantity'
 import { jobWords } from './hitPlans'
 import type { RunPlan } from './runPlan'
@@ -18,6 +18,9 @@ export interface InkNeedLine {
   readonly hex: Hex
   readonly system: string
   readonly mass: Mass
+  /** It is to rise. */
+  readonly expands: boolean
+  readonly cloth: Cloth
 }
 
 /** What the screens of a plan want from the ink room. */
@@ -35,6 +38,8 @@ export const inkNeedsOf = (order: Order, plan: RunPlan): readonly InkNeedLine[] 
             hex: h.hex,
             system: h.hit.system,
             mass: numberOf(h.ink),
+            expands: plan.run.placement.inks.some((i) => i.id === h.hit.id && i.character === 'expanding'),
+            cloth: plan.cloth,
           },
         ]
       : [],

@@ -1,6 +1,6 @@
 import { choiceOf } from '../advice'
 import type { InkRoom } from '../equipment'
-import { type InkOptics, isFilm, type Looks, looksOf, opticsOfInk } from '../ink'
+import { type InkOptics, isFilm, type Looks, looksOf, opticsOfInk, type Tint, tintsOf } from '../ink'
 import type { RunPlan } from './runPlan'
 
 /** One colour of a print as it should look, with and without whites under it. */
@@ -11,6 +11,8 @@ export interface Look {
   readonly looks: Looks
   /** Which of them the plan prints. */
   readonly planned: keyof Looks
+  /** How tints of it look, as planned; none of a flat colour. */
+  readonly tints: readonly Tint[]
 }
 
 /** How each colour of a run should look in the films of its plan; inks that no film describes are left out. */
@@ -33,6 +35,7 @@ export const looksOfRun = (plan: RunPlan, room: InkRoom): readonly Look[] =>
         how,
         looks: looksOf(optics, plan.cloth, colour.films),
         planned,
+        tints: ink.ruling === undefined ? [] : tintsOf(optics, plan.cloth, colour.films, planned),
       },
     ]
   })

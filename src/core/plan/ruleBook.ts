@@ -1,7 +1,7 @@
 import { OVERRIDE_RULES, type Rule } from '../advice'
 import { READING_RULES } from '../artwork'
 import { HEAT_CAUTIONS, HEAT_RULES } from '../heat'
-import { BASE_RULES, BATCH_RULES, INK_RULES, MIX_RULES, PREDICT_RULES } from '../ink'
+import { ADDITIVE_RULES, BASE_RULES, BATCH_RULES, INK_RULES, MIX_RULES, PREDICT_RULES } from '../ink'
 import { SPLIT_RULES } from '../order'
 import { RATE_RULES } from '../rate'
 import { BUDGET_RULES, PLACEMENT_RULES, POSITION_RULES } from '../registration'
@@ -72,7 +72,7 @@ export const RULE_BOOK: readonly Chapter[] = [
       'Parts by weight, largest first; an over-pour is put right by the smallest additions that restore the ratio; formulas are searched over every set of up to four inks.',
     sources: 'Arithmetic; K and S of a mix add by volume (published: Duncan 1940). No batch was measured.',
     page: 'mixing',
-    rules: { ...BATCH_RULES, ...MIX_RULES },
+    rules: { ...BATCH_RULES, ...ADDITIVE_RULES, ...MIX_RULES },
   },
   {
     title: 'Colour on the cloth',

@@ -35,6 +35,12 @@ describe('the whole job done in other ways', () => {
   it('black alone has one way', () => {
     expect(baseVariants(ask({ inks: [INKS.black] })).map((v) => v.id)).toEqual(['none'])
   })
+  it('a white over colours has its screen anyway: highlight is told once', () => {
+    const over = [{ a: 'white', b: 'red', how: 'overlap' as const }]
+    const ways = whiteVariants(ask({ inks: [INKS.white, INKS.red], relations: over }))
+    expect(ways.map((v) => v.id)).not.toEqual(expect.arrayContaining(['none', 'highlight']))
+    expect(new Set(ways.map((v) => v.hits)).size).toBe(ways.length)
+  })
   it('each second white is told with what it comes to and what it costs', () => {
     const asked = ask({ inks: [INKS.white, INKS.red] })
     const ways = new Map(whiteVariants(asked).map((v) => [v.id, v]))

@@ -18,6 +18,8 @@ export interface Variant {
   /** It is what the plan does now. */
   readonly inForce: boolean
   readonly fits: boolean
+  /** What is laid, in order: two ways with the same hits are the same. */
+  readonly hits: string
   readonly screens: number
   readonly flashes: number
   /** Seconds from set-up to the last piece; none while it does not fit. */
@@ -43,6 +45,7 @@ function facts(run: RunPlan, shop: Shop): Omit<Variant, 'id' | 'label' | 'keys' 
   const white = run.run.placement.inks.find((i) => i.character === 'white')
   return {
     fits: run.sequence.fits,
+    hits: run.hits.map((h) => `${h.hit.id} ${h.hit.role} ${h.sameScreenAs}`).join(),
     screens: run.hits.filter((h) => h.sameScreenAs === '').length,
     flashes: run.flashes.length,
     time: run.time && numberOf(run.time.total),
@@ -102,10 +105,16 @@ export function baseVariants(ask: VariantAsk): readonly Variant[] {
   })
 }
 
-/** Each way to make the white bright that is possible here: what it comes to and what it costs. */
-export const whiteVariants = (ask: VariantAsk): readonly Variant[] =>
-  ask.now.secondWhite.choices.length < 2
-    ? []
-    : ask.now.secondWhite.choices.map(({ value }) =>
-        variant(value, SECOND_WHITES[value as keyof typeof SECOND_WHITES], { white: value }, ask),
-      )
+/** Each way to make the white bright that is possible here, told once where two come to the same screens and hits. */
+export function whiteVariants(ask: VariantAsk): readonly Variant[] {
+  const { choices } = ask.now.secondWhite
+  if (choices.length < 2) return []
+  const ways = choices.map(({ value }) =>
+    variant(value, SECOND_WHITES[value as keyof typeof SECOND_WHITES], { white: value }, ask),
+  )
+  const same = (a: Variant, b: Variant) => a.hits === b.hits
+  // Of two that are the same, the one that the plan is set to is told.
+  return ways.filter((way, i) =>
+    way.inForce ? true : !ways.some((o, j) => same(o, way) && (o.inForce || j < i)),
+  )
+}

@@ -1,5 +1,5 @@
 import { labOfHex } from '@/core/color'
-import { type BaseInk, type InkRoom, STARTER_RACK, USUAL_INK_ROOM } from '@/core/equipment'
+import { type AdditiveKind, type BaseInk, type InkRoom, STARTER_RACK, USUAL_INK_ROOM } from '@/core/equipment'
 import { DEMO_INKS } from './shelf'
 
 const formula = (
@@ -34,15 +34,30 @@ const IN_WATER = [
   inWater('G1', 'Q-G', 'Water green'),
 ]
 
+const additive = (
+  code: string,
+  name: string,
+  system: BaseInk['system'],
+  cost: number,
+  does: AdditiveKind,
+): BaseInk => ({ code, name, system, cost, density: 1000, known: { how: 'additive', does } })
+const ADDED = [
+  additive('A-P', 'Rise', 'plastisol', 22, 'expands'),
+  additive('A-L', 'Low cure', 'plastisol', 31, 'lowersCure'),
+  additive('A-T', 'Reducer', 'plastisol', 12, 'thins'),
+  additive('Q-R', 'Wet edge', 'waterBased', 17, 'slowsDrying'),
+]
+
 /** The rack of a new shop, and what this one has mixed before. */
 export const DEMO_INK_ROOM: InkRoom = {
   ...USUAL_INK_ROOM,
-  rack: [...STARTER_RACK, ...IN_WATER],
+  rack: [...STARTER_RACK, ...IN_WATER, ...ADDED],
   formulas: [
     formula('M1', 'sky', 'plastisol', ['W1', 0.711], ['B2', 0.231], ['V1', 0.053], ['R1', 0.005]),
     formula('M2', 'yellow', 'plastisol', ['W1', 0.788], ['Y2', 0.198], ['M1', 0.009], ['V1', 0.005]),
     formula('M3', 'light-green', 'plastisol', ['W1', 0.522], ['Y2', 0.317], ['G1', 0.155], ['O1', 0.006]),
     formula('M4', 'pennant', 'plastisol', ['X1', 0.67], ['R1', 0.19], ['M1', 0.14]),
+    formula('M7', 'raised', 'plastisol', ['W1', 0.962], ['Y2', 0.02], ['K1', 0.018]),
     formula('M5', 'sand', 'waterBased', ['Q-W', 0.405], ['Q-X', 0.399], ['Q-O', 0.115], ['Q-G', 0.081]),
     formula('M6', 'sea', 'waterBased', ['Q-X', 0.673], ['Q-B', 0.22], ['Q-W', 0.08], ['Q-O', 0.027]),
   ],

@@ -3,7 +3,7 @@ import { BANDS, difference, labOf, layered } from '@/core/color'
 import { USUAL_SMEAR } from '@/core/equipment'
 import { BLACK_CARD, mixed, POT_LIFE, partsOf, WHITE_CARD } from '@/core/ink'
 import type { Database } from '../database'
-import { addDrawdown, beginBatch, finishMix, loadBatch, pour, receiveCan } from '../inkRoom'
+import { addDrawdown, beginBatch, finishMix, loadBatch, moveInk, pour, receiveCan } from '../inkRoom'
 import { DEMO_INK_ROOM } from './inkRoom'
 
 const at = (moment: Date) => format(moment, "yyyy-MM-dd'T'HH:mm")
@@ -32,8 +32,8 @@ export async function seedInk(db: Database, now: Date): Promise<void> {
     const open = OPEN[code]
     const lot = `${26 + (i % 3)}-${String(140 + 17 * i).padStart(4, '0')}`
     const mass = open === undefined ? 1 : open + 1
-    const opened = open === undefined ? undefined : at(subDays(now, 9 + i))
-    cans.set(code, await receiveCan(db, { code, lot, mass, opened }, at(subDays(now, 20))))
+    const opened = open === undefined ? undefined : at(subDays(now, 97 + i))
+    cans.set(code, await receiveCan(db, { code, lot, mass, opened }, at(subDays(now, 140))))
   }
   const mixing = async (name: string, mass: number, when: Date, runId: string, hitId: string, parts = 99) => {
     const formula = DEMO_INK_ROOM.formulas.find((f) => f.name === name)
@@ -48,14 +48,14 @@ export async function seedInk(db: Database, now: Date): Promise<void> {
       )
     return id
   }
-  const accepted = async (id: string, when: Date, keeps: boolean) => {
+  const accepted = async (id: string, when: Date, keeps: boolean, thin = 0.9) => {
     const expires = keeps ? undefined : at(subMinutes(when, -POT_LIFE / 60))
     await finishMix(db, id, at(when), expires)
     const batch = await loadBatch(db, id)
     const inks = batch && partsOf(batch.parts, DEMO_INK_ROOM.rack)
     if (!batch || !inks) throw new Error('nothing to draw down')
     // Drawn a little thin, as hands do.
-    const layer = { optics: mixed(inks), thickness: 0.9 * USUAL_SMEAR }
+    const layer = { optics: mixed(inks), thickness: thin * USUAL_SMEAR }
     const over = (card: number) =>
       layered(
         [layer],
@@ -64,6 +64,17 @@ export async function seedInk(db: Database, now: Date): Promise<void> {
     const smear = { onWhite: over(WHITE_CARD), onBlack: over(BLACK_CARD) }
     const off = difference(labOf(smear.onWhite), batch.target)
     await addDrawdown(db, id, { at: at(when), ...smear, difference: off, verdict: 'accepted', who: 'Ida' })
+  }
+  // Mixed before and used up: what the next one is held to.
+  for (const [ago, mass, thin] of [
+    [96, 0.6, 0.97],
+    [41, 0.45, 0.82],
+  ] as const) {
+    const when = subDays(now, ago)
+    const id = await mixing('Comet blue', mass, when, '', '')
+    await accepted(id, when, true, thin)
+    const { mass: in_ = 0 } = (await loadBatch(db, id)) ?? {}
+    await moveInk(db, { batchId: id, mass: -in_, kind: 'used', note: 'printed' }, at(when))
   }
   await accepted(
     await mixing('Comet blue', 0.52, subDays(now, 2), 'R-1003-P1-dark', 'I4'),

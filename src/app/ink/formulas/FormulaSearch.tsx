@@ -2,10 +2,7 @@
 
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import NextLink from 'next/link'
-import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
-import { useFormContext } from 'react-hook-form'
-import { because, q } from '@/core/advice'
 import {
   BANDS,
   difference,
@@ -18,22 +15,21 @@ import {
   reflectanceOfLab,
   type Spectrum,
 } from '@/core/color'
-import { type ShopAndShelf, USUAL_SMEAR } from '@/core/equipment'
-import { type Batch, type Can, type Candidate, isRead, MIX_RULES, WHITE_CARD } from '@/core/ink'
+import { USUAL_SMEAR } from '@/core/equipment'
+import { type Batch, type Can, isRead, WHITE_CARD } from '@/core/ink'
 import { INK_SYSTEMS } from '@/core/order'
 import { readCgats } from '@/formats/cgats'
-import { AskNumber } from '@/ui/AskNumber'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
-import { Section, Table, TextButton } from '@/ui/Section'
+import { Section, TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { Swatch } from '@/ui/Swatch'
-import { localNow } from '../../screens/clock'
-import { Give, Pick, Write } from '../../screens/light/Setting'
-import { nextId } from '../../shop/Rows'
+import { Pick, Write } from '../../screens/light/Setting'
 import { useShop } from '../../shop/shopContext'
-import { beginBatch } from '../actions'
+import { colourOf } from '../colourOf'
 import { FileIn } from '../FileIn'
+import { type Asked, type OnCloth, smearOn } from './asked'
+import { Results } from './Results'
 import { useSearch } from './useSearch'
 
 const Input = chakra('input')
@@ -43,7 +39,7 @@ const Link = chakra(NextLink)
 interface Props {
   readonly cans: readonly Can[]
   readonly batches: readonly Batch[]
-  readonly asked: Readonly<Partial<Record<'name' | 'hex' | 'system' | 'run' | 'hit' | 'mass', string>>>
+  readonly asked: Asked
 }
 
 const GROUNDS = [
@@ -71,7 +67,10 @@ export function FormulaSearch({ cans, batches, asked }: Props) {
   const [system, setSystem] = useState(asked.system ?? 'plastisol')
   const [most, setMost] = useState('4')
   const [where, setWhere] = useState<string>('white')
-  const [cloth, setCloth] = useState(cloths[0]?.name ?? '')
+  const [clothName, setCloth] = useState(asked.cloth ?? cloths[0]?.name ?? '')
+  const own = asked.cloth && asked.on ? [{ name: asked.cloth, hex: asked.on }] : []
+  const grounds: readonly OnCloth[] = [...own, ...cloths.filter((c) => c.name !== asked.cloth)]
+  const cloth = grounds.find((c) => c.name === clothName) ?? { name: 'grey cloth', hex: '#808080' }
   /** A curve that was read, as long as the target is its colour. */
   const [reading, setReading] = useState<{ readonly text: string; readonly spectrum: Spectrum }>()
   const [told, setTold] = useState('')
@@ -81,11 +80,8 @@ export function FormulaSearch({ cans, batches, asked }: Props) {
   const opened = useMemo(() => new Set(cans.filter((c) => c.opened && c.mass > 0).map((c) => c.code)), [cans])
   const tubs = target
     ? batches
-        .filter((b) => b.state !== 'mixing' && b.system === system)
-        .map((b) => {
-          const last = b.drawdowns.at(-1)
-          return { batch: b, off: difference(last ? labOf(last.onWhite) : b.target, target) }
-        })
+        .filter((b) => b.drawdowns.length > 0 && b.system === system)
+        .map((b) => ({ batch: b, off: difference(colourOf(b), target) }))
         .filter((t) => t.off <= inkRoom.limits.accept)
         .sort((a, b) => a.off - b.off)
     : []
@@ -104,8 +100,7 @@ export function FormulaSearch({ cans, batches, asked }: Props) {
   const go = () => {
     if (!target) return
     const white = { ground: BANDS.map(() => WHITE_CARD), film: USUAL_SMEAR }
-    const hex = cloths.find((c) => c.name === cloth)?.hex ?? '#808080'
-    const direct = { ground: reflectanceOf(hex), film: USUAL_SMEAR }
+    const direct = smearOn(cloth.hex)
     search(usable, {
       target: reading?.text === text ? reading.spectrum : reflectanceOfLab(target),
       conditions: where === 'white' ? [white] : where === 'cloth' ? [direct] : [white, direct],
@@ -166,16 +161,14 @@ export function FormulaSearch({ cans, batches, asked }: Props) {
             </Box>
           )}
         </Box>
-        {where !== 'white' && (
-          <Box width="12rem">
-            <Pick
-              label="Cloth"
-              value={cloth}
-              options={cloths.map((c) => ({ id: c.name, name: c.name }))}
-              onPick={setCloth}
-            />
-          </Box>
-        )}
+        <Box width="12rem">
+          <Pick
+            label="Cloth"
+            value={cloth.name}
+            options={grounds.map((c) => ({ id: c.name, name: c.name }))}
+            onPick={setCloth}
+          />
+        </Box>
         <PushButton type="button" onClick={go} disabled={!target || usable.length === 0}>
           Search
         </PushButton>
@@ -192,167 +185,35 @@ export function FormulaSearch({ cans, batches, asked }: Props) {
           </Box>
         )}
       </Flex>
-      {tubs.length > 0 && (
-        <Section title="Mix nothing: these tubs do">
-          {tubs.map(({ batch, off }) => (
-            <Flex key={batch.id} gap="4" align="center" py="1" borderTop="1px solid" borderColor="rule">
-              <Box fontSize="1.2rem" fontWeight="700">
-                {batch.id}
-              </Box>
-              <Box>{batch.name}</Box>
-              <Box fontWeight="650">
-                <Measure kind="mass" value={batch.mass} />
-              </Box>
-              <Box color="soft">
-                off by <Measure kind="difference" value={off} />
-              </Box>
-              <Link href={`/ink/bench/${batch.id}`} textDecoration="underline">
-                Open
-              </Link>
-            </Flex>
-          ))}
-        </Section>
+      {tubs.length > 0 && <Tubs tubs={tubs} />}
+      {found && target && (
+        <Results found={found} target={target} name={name} system={system} cloth={cloth} asked={asked} />
       )}
-      {found && target && <Results found={found} target={target} name={name} system={system} asked={asked} />}
     </>
   )
 }
 
-/** Formulas shown at first. */
-const SHOWN = 8
-
-function Results({
-  found,
-  target,
-  name,
-  system,
-  asked,
-}: {
-  readonly found: readonly Candidate[]
-  readonly target: Lab
-  readonly name: string
-  readonly system: string
-  readonly asked: Props['asked']
-}) {
-  const { rack, limits } = useShop().shop.inkRoom
-  const { getValues, setValue } = useFormContext<ShopAndShelf>()
-  const router = useRouter()
-  const [mass, setMass] = useState(Number(asked.mass) || 0.6)
-  const [problem, setProblem] = useState('')
-  const called = name.trim() || hexOfLab(target)
-  const inkOf = (code: string) => rack.find((i) => i.code === code)?.name ?? code
-  const keep = (c: Candidate) => {
-    const before = getValues('shop.inkRoom.formulas')
-    const others = before.filter((f) => f.name.toLowerCase() !== called.toLowerCase())
-    const formula = { id: nextId(before as never, 'M'), name: called, system, target, parts: [...c.parts] }
-    setValue('shop.inkRoom.formulas', [...others, structuredClone(formula)] as never)
-  }
-  const mix = async (c: Candidate) => {
-    keep(c)
-    const done = await beginBatch(
-      {
-        name: called,
-        system,
-        target,
-        parts: c.parts,
-        runId: asked.run ?? '',
-        hitId: asked.hit ?? '',
-        wanted: mass,
-      },
-      localNow(),
-    )
-    if (done.ok) router.push(`/ink/bench/${done.id}`)
-    else setProblem(done.message)
-  }
-  const best = found[0]
+/** Tubs that are near enough: nothing needs mixing. */
+function Tubs({ tubs }: { readonly tubs: readonly { readonly batch: Batch; readonly off: number }[] }) {
   return (
-    <Section
-      title={`Formulas for ${called}`}
-      side={
-        <Flex align="end" gap="2" width="11rem">
-          <Give label="Batch" kind="mass" value={mass} onGive={setMass} />
+    <Section title="Mix nothing: these tubs do">
+      {tubs.map(({ batch, off }) => (
+        <Flex key={batch.id} gap="4" align="center" py="1" borderTop="1px solid" borderColor="rule">
+          <Box fontSize="1.2rem" fontWeight="700">
+            {batch.id}
+          </Box>
+          <Box>{batch.name}</Box>
+          <Box fontWeight="650">
+            <Measure kind="mass" value={batch.mass} />
+          </Box>
+          <Box color="soft">
+            off by <Measure kind="difference" value={off} />
+          </Box>
+          <Link href={`/ink/bench/${batch.id}`} textDecoration="underline">
+            Open
+          </Link>
         </Flex>
-      }
-    >
-      {best && best.difference > limits.again && (
-        <Box mb="2">
-          <SeverityMark severity="Watch" /> No mix of these inks comes nearer than{' '}
-          <Measure kind="difference" value={Math.min(...found.map((c) => c.difference))} />: the target lies
-          outside of what they can make.
-        </Box>
-      )}
-      {problem && (
-        <Box role="alert" mb="2">
-          <SeverityMark severity="Stop" /> {problem}
-        </Box>
-      )}
-      <Table css={{ '& td': { paddingBlock: '5px', verticalAlign: 'middle' } }}>
-        <thead>
-          <tr>
-            <th>Target and mix</th>
-            <th className="num">Off by</th>
-            <th className="num">By lamplight</th>
-            <th className="num">Hides</th>
-            <th className="num">Cost</th>
-            <th>Parts, largest first</th>
-            <th>To open</th>
-            <th>
-              <Box srOnly>Mix it</Box>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {found.slice(0, SHOWN).map((c) => {
-            const reasons = [
-              because(MIX_RULES, 'FOUND', {
-                difference: q('difference', c.difference),
-                lamp: q('difference', c.lamp),
-                hides: q('share', c.hides),
-              }),
-            ]
-            const key = c.parts.map((p) => p.code).join('+')
-            return (
-              <tr key={key}>
-                <td>
-                  <Flex>
-                    <Swatch hex={hexOfLab(target)} size={30} />
-                    <Swatch hex={hexOfLab(c.colour)} size={30} />
-                  </Flex>
-                </td>
-                <td className="num">
-                  <AskNumber label={`Off by, ${key}`} reasons={reasons}>
-                    <Box as="span" fontSize="1.4rem" fontWeight="700">
-                      <Measure kind="difference" value={c.difference} />
-                    </Box>
-                  </AskNumber>
-                </td>
-                <td className="num">
-                  <AskNumber label={`By lamplight, ${key}`} reasons={reasons}>
-                    <Measure kind="difference" value={c.lamp} />
-                  </AskNumber>
-                </td>
-                <td className="num">
-                  <AskNumber label={`Hides, ${key}`} reasons={reasons}>
-                    <Measure kind="share" value={c.hides} />
-                  </AskNumber>
-                </td>
-                <td className="num">
-                  <AskNumber label={`Cost, ${key}`} reasons={[because(MIX_RULES, 'MONEY')]}>
-                    <Measure kind="price" value={c.cost} />
-                  </AskNumber>
-                </td>
-                <td>{c.parts.map((p) => `${inkOf(p.code)} ${(p.share * 100).toFixed(1)} %`).join(', ')}</td>
-                <td>{c.opens.join(', ') || 'none'}</td>
-                <td className="num">
-                  <PushButton type="button" px="3" onClick={() => mix(c)} aria-label={`Mix ${key}`}>
-                    Mix it
-                  </PushButton>
-                </td>
-              </tr>
-            )
-          })}
-        </tbody>
-      </Table>
+      ))}
     </Section>
   )
 }

@@ -6,6 +6,7 @@ import { useParams, useRouter, useSearchParams } from 'next/navigation'
 import { type ReactNode, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { FormProvider, type Resolver, useForm } from 'react-hook-form'
 import { advicesIn, type Overrides } from '@/core/advice'
+import type { Batch } from '@/core/ink'
 import { checkOrder, type Order, orderSchema, splitOrder } from '@/core/order'
 import type { RunPlan } from '@/core/plan'
 import type { SheetMark } from '@/formats/sheet'
@@ -46,13 +47,15 @@ interface Props {
   readonly shop: StoredShop
   readonly decided: Readonly<Record<string, StoredDecisions>>
   readonly released: Readonly<Record<string, SheetMark>>
+  /** Ink mixed for its runs. */
+  readonly tubs: readonly Batch[]
   /** Prints that have films. */
   readonly pictured: readonly string[]
   readonly children: ReactNode
 }
 
 /** Everything about one order on one desk: the form, the runs, the plan of the run in hand and what was decided. */
-export function OrderDesk({ stored, shop, decided, released, pictured, children }: Props) {
+export function OrderDesk({ stored, shop, decided, released, tubs, pictured, children }: Props) {
   const { shelf } = shop
   const deleted = stored.deletedAt !== undefined
   const form = useForm<Order>({
@@ -170,6 +173,7 @@ export function OrderDesk({ stored, shop, decided, released, pictured, children 
       mark: run && released[run.id],
       seen,
       decisions,
+      tubs: tubs.filter((t) => t.runId === run?.id),
       stage,
       stagePath,
       ask: setAsked,
@@ -193,6 +197,7 @@ export function OrderDesk({ stored, shop, decided, released, pictured, children 
       plan,
       released,
       decisions,
+      tubs,
       stage,
       stagePath,
       decide,

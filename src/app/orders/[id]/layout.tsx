@@ -1,9 +1,11 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import type { ReactNode } from 'react'
+import { splitOrder } from '@/core/order'
 import { changeStamp, database } from '@/store/database'
 import { loadDecisions } from '@/store/decisions'
 import { picturedPrints } from '@/store/films'
+import { batchesFor } from '@/store/inkRoom'
 import { loadOrder } from '@/store/orders'
 import { latestRevisions } from '@/store/revisions'
 import { loadShop } from '@/store/shop'
@@ -31,6 +33,10 @@ export default async function OrderLayout({ params, children }: Props) {
   ])
   if (!stored) notFound()
   const released = await latestRevisions(db, [...decisions.keys()])
+  const tubs = await batchesFor(
+    db,
+    splitOrder(stored.order).map((r) => r.id),
+  )
   const marks = [...released].map(([runId, { number, code, releasedAt }]) => [
     runId,
     { number, code, releasedAt },
@@ -42,6 +48,7 @@ export default async function OrderLayout({ params, children }: Props) {
       shop={shop}
       decided={Object.fromEntries(decisions)}
       released={Object.fromEntries(marks)}
+      tubs={tubs}
       pictured={[...(pictured.get(id) ?? [])]}
     >
       <Seen stamp={stamp} />

@@ -3,6 +3,7 @@
 import { createContext, useContext } from 'react'
 import type { Overrides, School } from '@/core/advice'
 import type { ShopAndShelf } from '@/core/equipment'
+import type { Batch } from '@/core/ink'
 import type { Order, Run } from '@/core/order'
 import type { Decisions, RunPlan } from '@/core/plan'
 import type { SheetMark } from '@/formats/sheet'
@@ -22,6 +23,8 @@ export interface OrderContext {
   /** Versions of what is on the desk, once all of it is stored. */
   readonly seen: () => Promise<Seen>
   readonly decisions: Decisions | undefined
+  /** Ink mixed for the run. */
+  readonly tubs: readonly Batch[]
   readonly stage: StageName
   readonly stagePath: (stage: StageName, runId?: string) => string
   readonly setSchool: (school: School, option: string) => void

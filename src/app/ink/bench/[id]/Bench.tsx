@@ -3,7 +3,7 @@
 import { Box, Flex, Grid } from '@chakra-ui/react'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { hexOfLab } from '@/core/color'
-import { type Batch, type BenchPart, benchOf, type Can } from '@/core/ink'
+import { type Batch, type BenchPart, benchOf, type Can, type PastBatch } from '@/core/ink'
 import { INK_SYSTEMS, type InkSystem } from '@/core/order'
 import type { Mass } from '@/core/quantity'
 import { Measure } from '@/ui/Measure'
@@ -13,9 +13,10 @@ import { SeverityMark } from '@/ui/Severity'
 import { Swatch } from '@/ui/Swatch'
 import { localNow } from '../../../screens/clock'
 import { useShop } from '../../../shop/shopContext'
-import { finishMix, pour, restore, undoPour } from '../../actions'
+import { finishMix, pour, restore, setAdditive, undoPour } from '../../actions'
 import { PotLife } from '../../PotLife'
 import { expiryOf } from '../../potLifeOf'
+import { Additives } from './Additives'
 import { CanCheck } from './CanCheck'
 import { useKept } from './kept'
 import { OverPour } from './OverPour'
@@ -26,13 +27,13 @@ import { PAIL, useScale } from './useScale'
 
 interface Props {
   readonly batch: Batch
-  /** Another batch of that name that was accepted. */
-  readonly approved: Batch | undefined
+  /** The first batch of that colour that was accepted, if it is another. */
+  readonly sample: PastBatch | undefined
   readonly cans: readonly Can[]
 }
 
 /** A batch on the bench: one part at a time, the largest first, until it is accepted. */
-export function Bench({ batch, approved, cans }: Props) {
+export function Bench({ batch, sample, cans }: Props) {
   const { rack } = useShop().shop.inkRoom
   const [kept, keep] = useKept(batch.id)
   const on = useScale(batch.id, kept && batch.mass + (kept.pending?.mass ?? 0))
@@ -154,11 +155,16 @@ export function Bench({ batch, approved, cans }: Props) {
             onDone={() => does(() => finishMix(batch.id, localNow(), expiryOf(batch.system, localNow())))}
           />
         ) : (
-          <Proof batch={batch} approved={approved} rack={rack} onMend={setAdditions} onDo={does} />
+          <Proof batch={batch} sample={sample} rack={rack} onMend={setAdditions} onDo={does} />
         )}
       </Box>
       <Box>
         <PartList bench={bench} rack={rack} mixing={batch.state === 'mixing'} />
+        <Additives
+          batch={batch}
+          rack={rack}
+          onSet={(code, share) => does(() => setAdditive(batch.id, code, share))}
+        />
         <Flex direction="column" align="flex-start" gap="2" mt="4" fontSize="0.92rem">
           {batch.mass > 0 && batch.state === 'mixing' && (
             <TextButton onClick={back}>Take the last pour back</TextButton>

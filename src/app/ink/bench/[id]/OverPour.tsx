@@ -43,7 +43,7 @@ export function OverPour({ batch, over, rack, onRestore }: Props) {
   const ways = [
     ...(exact ? [{ id: 'exact', label: 'Restore it exactly', ...exact, off: 0, keep: undefined }] : []),
     ...(near && nearOff !== undefined && exact && near.total < exact.total - 1e-4
-      ? [{ id: 'near', label: 'Restore it to within 5 %', ...near, off: nearOff, keep: over.code }]
+      ? [{ id: 'near', label: 'Restore it to within 5\u00a0%', ...near, off: nearOff, keep: over.code }]
       : []),
     { id: 'leave', label: 'Leave it as it is', total: leftTotal, out: 0, cost: 0, off, keep: over.code },
   ]

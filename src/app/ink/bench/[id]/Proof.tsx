@@ -5,7 +5,16 @@ import { useState } from 'react'
 import { because, q } from '@/core/advice'
 import { difference, hexOf, hexOfLab, labOf, takeCurve } from '@/core/color'
 import type { BaseInk } from '@/core/equipment'
-import { type Batch, type Correction, correction, MIX_RULES, mixInk, type Poured } from '@/core/ink'
+import {
+  type Batch,
+  type Correction,
+  correction,
+  isRead,
+  MIX_RULES,
+  mixInk,
+  type PastBatch,
+  type Poured,
+} from '@/core/ink'
 import type { Mass } from '@/core/quantity'
 import { momentOf } from '@/core/schedule'
 import { simulatedReader } from '@/devices/reader'
@@ -28,8 +37,8 @@ type Does = (act: () => Promise<{ readonly ok: boolean; readonly message?: strin
 
 interface Props {
   readonly batch: Batch
-  /** Another batch of that name that was accepted. */
-  readonly approved: Batch | undefined
+  /** The first batch of that colour that was accepted, if it is another. */
+  readonly sample: PastBatch | undefined
   readonly rack: readonly BaseInk[]
   readonly onMend: (additions: readonly { readonly code: string; readonly mass: Mass }[]) => void
   readonly onDo: Does
@@ -38,7 +47,7 @@ interface Props {
 const seedOf = (id: string) => Number(id.slice(2)) || 1
 
 /** The drawdown of a mixed batch: read, judged, accepted or mended; and what becomes of the tub. */
-export function Proof({ batch, approved, rack, onMend, onDo }: Props) {
+export function Proof({ batch, sample, rack, onMend, onDo }: Props) {
   const { limits } = useShop().shop.inkRoom
   const [who, setWho] = useState('')
   const [busy, setBusy] = useState(false)
@@ -70,8 +79,8 @@ export function Proof({ batch, approved, rack, onMend, onDo }: Props) {
     last &&
     onDo(() => addDrawdown(batch.id, { ...last, at: localNow(), verdict, who: who.trim() || 'the lead' }))
   const off = last?.difference ?? 0
-  const sample = approved?.drawdowns.findLast((d) => d.verdict === 'accepted')
-  const offSample = last && sample && difference(labOf(last.onWhite), labOf(sample.onWhite))
+  const offSample =
+    last && sample?.accepted && difference(labOf(last.onWhite), labOf(sample.accepted.onWhite))
   const word =
     off <= limits.accept
       ? 'within what is accepted'
@@ -119,7 +128,8 @@ export function Proof({ batch, approved, rack, onMend, onDo }: Props) {
               </Box>
               {offSample !== undefined && (
                 <Box color="soft">
-                  <Measure kind="difference" value={offSample} /> from {approved?.id}, accepted before
+                  <Measure kind="difference" value={offSample} /> from {sample?.id}, the first of this colour
+                  that was accepted
                 </Box>
               )}
             </Box>
@@ -170,7 +180,7 @@ export function Proof({ batch, approved, rack, onMend, onDo }: Props) {
 }
 
 /** What would bring the batch to its target; additions only. */
-function Mend({ batch, rack, onMend }: Omit<Props, 'onDo' | 'approved'>) {
+function Mend({ batch, rack, onMend }: Omit<Props, 'onDo' | 'sample'>) {
   const [found, setFound] = useState<Correction>()
   const last = batch.drawdowns.at(-1)
   const compute = () => {
@@ -179,7 +189,7 @@ function Mend({ batch, rack, onMend }: Omit<Props, 'onDo' | 'approved'>) {
       const ink = rack.find((i) => i.code === code)
       return ink && mass > 0 ? [{ mass, of: mixInk(ink) }] : []
     })
-    const usable = rack.filter((i) => i.system === batch.system && i.known.how !== 'class').map(mixInk)
+    const usable = rack.filter((i) => i.system === batch.system && isRead(i.known)).map(mixInk)
     setFound(correction(own, labOf(last.onWhite), batch.target, usable, SMEAR))
   }
   const named = (add: Poured) =>

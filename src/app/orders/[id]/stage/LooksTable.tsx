@@ -1,7 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { useMemo } from 'react'
 import { because, type ChoiceAdvice, q, tell } from '@/core/advice'
-import { changeWord, type Looks, PREDICT_RULES, type Printed } from '@/core/ink'
+import { printedDot } from '@/core/color'
+import { changeWord, type Looks, PREDICT_RULES, type Printed, type Tint } from '@/core/ink'
 import type { InkColour } from '@/core/order'
 import { type Look, looksOfRun, type RunPlan } from '@/core/plan'
 import { AdviceChoice } from '@/ui/AdviceValue'
@@ -68,6 +69,7 @@ function LookRow({
     <tr>
       <td>
         <InkName hex={ink.hex} name={ink.name} />
+        {look && look.tints.length > 0 && <Tints name={ink.name} tints={look.tints} />}
       </td>
       <td>{base && <AdviceChoice advice={base} size="1.15rem" />}</td>
       {look ? (
@@ -89,6 +91,32 @@ function LookRow({
         </td>
       )}
     </tr>
+  )
+}
+
+/** How tints of a halftone look in the way that is planned. */
+function Tints({ name, tints }: { readonly name: string; readonly tints: readonly Tint[] }) {
+  return (
+    <Flex gap="1" mt="1" align="center">
+      {tints.map(({ dot, hex, lightness }) => (
+        <AskNumber
+          key={dot}
+          label={`Tint ${Math.round(dot * 100)} % of ${name}`}
+          reasons={[
+            because(PREDICT_RULES, 'PREDICTED_TINT', {
+              dot: q('share', dot),
+              printed: q('share', printedDot(dot)),
+              lightness: q('difference', lightness),
+            }),
+          ]}
+        >
+          <Flex direction="column" align="center" fontSize="0.75rem" lineHeight="1.1">
+            <Swatch hex={hex} size={18} />
+            {Math.round(dot * 100)}
+          </Flex>
+        </AskNumber>
+      ))}
+    </Flex>
   )
 }
 

@@ -15,6 +15,7 @@ import { Swatch } from '@/ui/Swatch'
 import { useSettings } from '@/ui/settings'
 import { useOrder } from '../orderContext'
 import { ReleaseSection } from '../Release'
+import { InkAtPress } from './InkAtPress'
 import type { PlanProps } from './planProps'
 
 /** When the run would be done if it began as the shop opens, breaks counted. */
@@ -72,6 +73,7 @@ export function RunStage({ plan }: PlanProps) {
         )}
       </Section>
       {time && <Done time={time} />}
+      <InkAtPress time={time} />
       <ReleaseSection />
       <Section title="What stands in the way">
         {plan.warnings.length === 0 && <Box color="soft">Nothing.</Box>}

@@ -22,7 +22,7 @@ export async function GET(
     name: batch.name,
     system: INK_SYSTEMS[batch.system as InkSystem],
     parts: batch.parts.map((p) => `${p.code} ${(p.share * 100).toFixed(1)} %`),
-    lots: await lotsOf(db, id),
+    lots: (await lotsOf(db, [id])).get(id) ?? [],
     mass: writeQuantity('mass', batch.mass, units),
     mixed: say(batch.mixed),
     expires: say(batch.expires),

@@ -1,0 +1,197 @@
+import { Box, Flex } from '@chakra-ui/react'
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { useFormContext } from 'react-hook-form'
+import { because, q } from '@/core/advice'
+import { difference, hexOfLab, type Lab } from '@/core/color'
+import type { ShopAndShelf } from '@/core/equipment'
+import { type Candidate, colourOn, MIX_RULES, mixed, partsOf } from '@/core/ink'
+import { AskNumber } from '@/ui/AskNumber'
+import { Measure } from '@/ui/Measure'
+import { PushButton } from '@/ui/PushButton'
+import { Section, Table } from '@/ui/Section'
+import { SeverityMark } from '@/ui/Severity'
+import { Swatch } from '@/ui/Swatch'
+import { localNow } from '../../screens/clock'
+import { Give } from '../../screens/light/Setting'
+import { nextId } from '../../shop/Rows'
+import { useShop } from '../../shop/shopContext'
+import { beginBatch } from '../actions'
+import { type Asked, type OnCloth, smearOn } from './asked'
+
+/** Formulas shown at first. */
+const SHOWN = 8
+
+export function Results({
+  found,
+  target,
+  name,
+  system,
+  cloth,
+  asked,
+}: {
+  readonly found: readonly Candidate[]
+  readonly target: Lab
+  readonly name: string
+  readonly system: string
+  readonly cloth: OnCloth
+  readonly asked: Asked
+}) {
+  const { rack, limits } = useShop().shop.inkRoom
+  const { getValues, setValue } = useFormContext<ShopAndShelf>()
+  const router = useRouter()
+  const [mass, setMass] = useState(Number(asked.mass) || 0.6)
+  const [problem, setProblem] = useState('')
+  const called = name.trim() || hexOfLab(target)
+  const inkOf = (code: string) => rack.find((i) => i.code === code)?.name ?? code
+  const keep = (c: Candidate) => {
+    const before = getValues('shop.inkRoom.formulas')
+    const others = before.filter((f) => f.name.toLowerCase() !== called.toLowerCase())
+    const formula = { id: nextId(before as never, 'M'), name: called, system, target, parts: [...c.parts] }
+    setValue('shop.inkRoom.formulas', [...others, structuredClone(formula)] as never)
+  }
+  const mix = async (c: Candidate) => {
+    keep(c)
+    const done = await beginBatch(
+      {
+        name: called,
+        system,
+        target,
+        parts: c.parts,
+        runId: asked.run ?? '',
+        hitId: asked.hit ?? '',
+        wanted: mass,
+      },
+      localNow(),
+    )
+    if (done.ok) router.push(`/ink/bench/${done.id}`)
+    else setProblem(done.message)
+  }
+  const best = found[0]
+  return (
+    <Section
+      title={`Formulas for ${called}`}
+      side={
+        <Flex align="end" gap="2" width="11rem">
+          <Give label="Batch" kind="mass" value={mass} onGive={setMass} />
+        </Flex>
+      }
+    >
+      {best && best.difference > limits.again && (
+        <Box mb="2">
+          <SeverityMark severity="Watch" /> No mix of these inks comes nearer than{' '}
+          <Measure kind="difference" value={Math.min(...found.map((c) => c.difference))} />: the target lies
+          outside of what they can make.
+        </Box>
+      )}
+      {problem && (
+        <Box role="alert" mb="2">
+          <SeverityMark severity="Stop" /> {problem}
+        </Box>
+      )}
+      <Table css={{ '& td': { paddingBlock: '5px', verticalAlign: 'middle' } }}>
+        <thead>
+          <tr>
+            <th>Target and mix</th>
+            <th className="num">Off by</th>
+            <th>Straight on {cloth.name}</th>
+            <th className="num">By lamplight</th>
+            <th className="num">Hides</th>
+            <th className="num">Cost</th>
+            <th>Parts, largest first</th>
+            <th>To open</th>
+            <th>
+              <Box srOnly>Mix it</Box>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {found.slice(0, SHOWN).map((c) => {
+            const reasons = [
+              because(MIX_RULES, 'FOUND', {
+                difference: q('difference', c.difference),
+                lamp: q('difference', c.lamp),
+                hides: q('share', c.hides),
+              }),
+            ]
+            const key = c.parts.map((p) => p.code).join('+')
+            return (
+              <tr key={key}>
+                <td>
+                  <Flex>
+                    <Swatch hex={hexOfLab(target)} size={30} />
+                    <Swatch hex={hexOfLab(c.colour)} size={30} />
+                  </Flex>
+                </td>
+                <td className="num">
+                  <AskNumber label={`Off by, ${key}`} reasons={reasons}>
+                    <Box as="span" fontSize="1.4rem" fontWeight="700">
+                      <Measure kind="difference" value={c.difference} />
+                    </Box>
+                  </AskNumber>
+                </td>
+                <td>
+                  <ClothCell candidate={c} target={target} cloth={cloth} name={key} />
+                </td>
+                <td className="num">
+                  <AskNumber label={`By lamplight, ${key}`} reasons={reasons}>
+                    <Measure kind="difference" value={c.lamp} />
+                  </AskNumber>
+                </td>
+                <td className="num">
+                  <AskNumber label={`Hides, ${key}`} reasons={reasons}>
+                    <Measure kind="share" value={c.hides} />
+                  </AskNumber>
+                </td>
+                <td className="num">
+                  <AskNumber label={`Cost, ${key}`} reasons={[because(MIX_RULES, 'MONEY')]}>
+                    <Measure kind="price" value={c.cost} />
+                  </AskNumber>
+                </td>
+                <td>{c.parts.map((p) => `${inkOf(p.code)} ${(p.share * 100).toFixed(1)} %`).join(', ')}</td>
+                <td>{c.opens.join(', ') || 'none'}</td>
+                <td className="num">
+                  <PushButton type="button" px="3" onClick={() => mix(c)} aria-label={`Mix ${key}`}>
+                    Mix it
+                  </PushButton>
+                </td>
+              </tr>
+            )
+          })}
+        </tbody>
+      </Table>
+    </Section>
+  )
+}
+
+/** What a mix comes to without a base under it. */
+function ClothCell({
+  candidate,
+  target,
+  cloth,
+  name,
+}: {
+  readonly candidate: Candidate
+  readonly target: Lab
+  readonly cloth: OnCloth
+  readonly name: string
+}) {
+  const { rack } = useShop().shop.inkRoom
+  const parts = partsOf(candidate.parts, rack)
+  if (!parts) return null
+  const colour = colourOn(mixed(parts), smearOn(cloth.hex))
+  const off = difference(colour, target)
+  return (
+    <Flex gap="2" align="center">
+      <Box bg={cloth.hex} p="5px">
+        <Swatch hex={hexOfLab(colour)} size={22} />
+      </Box>
+      <AskNumber
+        label={`Straight on ${cloth.name}, ${name}`}
+        reasons={[because(MIX_RULES, 'ON_CLOTH', { cloth: cloth.name, difference: q('difference', off) })]}
+      >
+        <Measure kind="difference" value={off} />
+      </AskNumber>
+    </Flex>
+  )
+}

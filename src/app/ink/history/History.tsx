@@ -1,0 +1,185 @@
+'use client'
+
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import NextLink from 'next/link'
+import { useState } from 'react'
+import { because, q } from '@/core/advice'
+import { difference, hexOf, hexOfLab, labOf } from '@/core/color'
+import { byColour, type ColourHistory, ENTRY_KINDS, type Entry, MIX_RULES, type PastBatch } from '@/core/ink'
+import { INK_SYSTEMS, type InkSystem } from '@/core/order'
+import { momentOf } from '@/core/schedule'
+import { AskNumber } from '@/ui/AskNumber'
+import { Measure } from '@/ui/Measure'
+import { Section, Table } from '@/ui/Section'
+import { Swatch } from '@/ui/Swatch'
+import { sayMoment } from '../../screens/clock'
+import { Write } from '../../screens/light/Setting'
+
+const Link = chakra(NextLink)
+
+/** Every colour with its batches and how near each came, also those long gone; then the ledger. */
+export function History({
+  batches,
+  entries,
+}: {
+  readonly batches: readonly PastBatch[]
+  readonly entries: readonly Entry[]
+}) {
+  const [text, setText] = useState('')
+  const colours = byColour(batches).filter((c) => c.name.toLowerCase().includes(text.trim().toLowerCase()))
+  return (
+    <>
+      <Box width="16rem" mb="4">
+        <Write label="Colour" value={text} onWrite={setText} />
+      </Box>
+      {colours.length === 0 && (
+        <Box fontSize="1.1rem" mb="5">
+          {batches.length === 0 ? 'Nothing was mixed yet.' : 'No colour of that name was mixed.'}
+        </Box>
+      )}
+      {colours.map((c) => (
+        <Colour key={`${c.name} ${c.system}`} colour={c} />
+      ))}
+      <Ledger entries={entries} />
+    </>
+  )
+}
+
+function Colour({ colour: { name, system, batches, sample } }: { readonly colour: ColourHistory }) {
+  return (
+    <Section title={`${name}, ${INK_SYSTEMS[system as InkSystem].toLowerCase()}`}>
+      <Table css={{ tableLayout: 'fixed', '& td': { paddingBlock: '3px', verticalAlign: 'middle' } }}>
+        <thead>
+          <tr>
+            <th style={{ width: '6rem' }}>Batch</th>
+            <th style={{ width: '6.5rem' }}>Target, read</th>
+            <th className="num" style={{ width: '6rem' }}>
+              Off target
+            </th>
+            <th className="num" style={{ width: '8rem' }}>
+              Off first sample
+            </th>
+            <th className="num" style={{ width: '5.5rem' }}>
+              Mixed
+            </th>
+            <th className="num" style={{ width: '5.5rem' }}>
+              Used
+            </th>
+            <th className="num" style={{ width: '5.5rem' }}>
+              Left
+            </th>
+            <th style={{ width: '7rem' }}>Accepted</th>
+            <th>Lots</th>
+          </tr>
+        </thead>
+        <tbody>
+          {batches.map((b) => (
+            <PastRow key={b.id} batch={b} sample={sample} />
+          ))}
+        </tbody>
+      </Table>
+    </Section>
+  )
+}
+
+function PastRow({
+  batch: b,
+  sample,
+}: {
+  readonly batch: PastBatch
+  readonly sample: PastBatch | undefined
+}) {
+  const offSample =
+    b.accepted && sample?.accepted && sample.id !== b.id
+      ? difference(labOf(b.accepted.onWhite), labOf(sample.accepted.onWhite))
+      : undefined
+  return (
+    <tr>
+      <td>
+        <Link href={`/ink/bench/${b.id}`} fontWeight="700" textDecoration="underline">
+          {b.id}
+        </Link>
+        <Box fontSize="0.82rem" color="soft">
+          {sayMoment(momentOf(b.begun), 'd MMM yyyy')}
+        </Box>
+      </td>
+      <td>
+        <Flex>
+          <Swatch hex={hexOfLab(b.target)} size={28} />
+          {b.accepted && <Swatch hex={hexOf(b.accepted.onWhite)} size={28} />}
+        </Flex>
+      </td>
+      <td className="num">
+        {b.accepted && (
+          <AskNumber
+            label={`Off target, ${b.id}`}
+            reasons={[because(MIX_RULES, 'PAST', { difference: q('difference', b.accepted.difference) })]}
+          >
+            <Box as="span" fontSize="1.35rem" fontWeight="700">
+              <Measure kind="difference" value={b.accepted.difference} />
+            </Box>
+          </AskNumber>
+        )}
+      </td>
+      <td className="num">
+        {offSample === undefined ? (
+          <Box as="span" color="soft" fontSize="0.87rem">
+            {b.id === sample?.id ? 'first sample' : ''}
+          </Box>
+        ) : (
+          <AskNumber
+            label={`Off first sample, ${b.id}`}
+            reasons={[
+              because(MIX_RULES, 'PAST_SAMPLE', {
+                difference: q('difference', offSample),
+                batch: sample?.id ?? '',
+              }),
+            ]}
+          >
+            <Measure kind="difference" value={offSample} />
+          </AskNumber>
+        )}
+      </td>
+      {[b.made, b.used, b.left].map((mass, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: columns never move
+        <td key={i} className="num">
+          {mass > 0 ? <Measure kind="mass" value={mass} /> : '–'}
+        </td>
+      ))}
+      <td>{b.accepted ? b.accepted.who : b.state === 'gone' ? 'thrown away' : 'not yet'}</td>
+      <td>
+        <Box fontSize="0.82rem" color="soft" lineHeight="1.2">
+          {b.lots.join(', ')}
+        </Box>
+      </td>
+    </tr>
+  )
+}
+
+function Ledger({ entries }: { readonly entries: readonly Entry[] }) {
+  return (
+    <Section title="Ledger, newest first">
+      <Table css={{ '& td': { paddingBlock: '1px' } }}>
+        <tbody>
+          {entries.map((e) => (
+            <tr key={e.id}>
+              <td style={{ width: '9rem' }}>{sayMoment(momentOf(e.at), 'd MMM, HH:mm')}</td>
+              <td style={{ width: '6rem', fontWeight: 600 }}>{e.vessel}</td>
+              <td className="num" style={{ width: '6rem' }}>
+                {e.mass < 0 ? '−' : '+'}
+                <Measure kind="dose" value={Math.abs(e.mass)} />
+              </td>
+              <td style={{ width: '9rem' }}>
+                {ENTRY_KINDS[e.kind]}
+                {e.corrects !== undefined && ` no. ${e.corrects}`}
+              </td>
+              <td>
+                {e.batchId !== e.vessel && e.batchId} {e.note}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+    </Section>
+  )
+}

@@ -1,0 +1,95 @@
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import { useState } from 'react'
+import type { BaseInk } from '@/core/equipment'
+import type { Can } from '@/core/ink'
+import { momentOf } from '@/core/schedule'
+import { Measure } from '@/ui/Measure'
+import { PushButton } from '@/ui/PushButton'
+import { Section, Table } from '@/ui/Section'
+import { localNow, sayMoment } from '../../screens/clock'
+import { Give, Pick, Write } from '../../screens/light/Setting'
+import { receiveCan } from '../actions'
+
+const Link = chakra('a')
+
+/** What stands on the rack, by can and lot, and a can that comes in. */
+export function Cans({ cans, rack }: { readonly cans: readonly Can[]; readonly rack: readonly BaseInk[] }) {
+  const [code, setCode] = useState(rack[0]?.code ?? '')
+  const [lot, setLot] = useState('')
+  const [mass, setMass] = useState(1)
+  const [problem, setProblem] = useState('')
+  const full = cans.filter((c) => c.mass > 0)
+  const add = async () => {
+    const done = await receiveCan({ code, lot, mass }, localNow())
+    setProblem(done.ok ? '' : done.message)
+    if (done.ok) setLot('')
+  }
+  return (
+    <Section
+      title={`Cans: ${full.length}`}
+      side={
+        <Link href="/api/ink/stock.csv" textDecoration="underline">
+          Stock (CSV)
+        </Link>
+      }
+    >
+      <Table css={{ '& td': { paddingBlock: '2px' } }}>
+        <thead>
+          <tr>
+            <th>Can</th>
+            <th>Ink</th>
+            <th>Lot</th>
+            <th className="num">In it</th>
+            <th className="num">Worth</th>
+            <th>Opened</th>
+          </tr>
+        </thead>
+        <tbody>
+          {full.map((c) => {
+            const ink = rack.find((i) => i.code === c.code)
+            return (
+              <tr key={c.id}>
+                <td style={{ fontWeight: 700 }}>{c.id}</td>
+                <td>
+                  {ink?.name ?? 'not on the rack'} {c.code}
+                </td>
+                <td>{c.lot}</td>
+                <td className="num">
+                  <b>
+                    <Measure kind="mass" value={c.mass} />
+                  </b>
+                </td>
+                <td className="num">{ink && <Measure kind="money" value={ink.cost * c.mass} />}</td>
+                <td>{c.opened ? sayMoment(momentOf(c.opened), 'd MMM') : 'closed'}</td>
+              </tr>
+            )
+          })}
+        </tbody>
+      </Table>
+      <Flex gap="3" align="end" mt="2" wrap="wrap">
+        <Box width="12rem">
+          <Pick
+            label="Ink of the can"
+            value={code}
+            options={rack.map((i) => ({ id: i.code, name: `${i.name} ${i.code}` }))}
+            onPick={setCode}
+          />
+        </Box>
+        <Box width="9rem">
+          <Write label="Lot" value={lot} onWrite={setLot} />
+        </Box>
+        <Box width="8rem">
+          <Give label="Weight of the ink" kind="mass" value={mass} onGive={setMass} />
+        </Box>
+        <PushButton type="button" onClick={add}>
+          Put it on the rack
+        </PushButton>
+        {problem && (
+          <Box role="alert" fontWeight="650">
+            {problem}
+          </Box>
+        )}
+      </Flex>
+    </Section>
+  )
+}
