@@ -128,6 +128,16 @@ test('a write from a page of another site is refused', async ({ request }) => {
   expect(answer.status()).toBe(403)
 })
 
+test('an archive whose ledger goes below nothing is refused, and nothing is lost', async ({ request }) => {
+  const before = await (await request.get('/api/archive')).text()
+  const file = JSON.parse(before)
+  for (const entry of file.inkBook.stock_entry) entry.mass = -1
+  const answer = await request.post('/api/archive', { data: file })
+  expect(answer.status()).toBe(400)
+  expect((await answer.json()).wrong[0]).toContain('Its parts do not fit together')
+  expect(await (await request.get('/api/archive')).text()).toBe(before)
+})
+
 test('everything goes out as one archive and comes back the same', async ({ page, request }) => {
   const before = await (await request.get('/api/archive')).text()
   await open(page, '/shop/data')

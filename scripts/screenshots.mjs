@@ -63,7 +63,7 @@ await page.goto(`http://127.0.0.1:${PORT}/ink/formulas?hex=%232f8f8a&name=Tern%2
 await page.getByRole('button', { name: 'Search' }).click()
 await page.getByRole('button', { name: /^Mix / }).first().waitFor()
 await page.screenshot({ path: join(folder, 'formulas.png') })
-await page.goto(`http://127.0.0.1:${PORT}/ink/bench/B-0003`, { waitUntil: 'networkidle' })
+await page.goto(`http://127.0.0.1:${PORT}/ink/bench/B-0005`, { waitUntil: 'networkidle' })
 await page.locator('#can').fill('C-0004')
 await page.keyboard.press('Enter')
 await page.getByText('Tip the can').waitFor()

@@ -18,6 +18,24 @@ const archive = {
       order: {},
     },
   ],
+  inkBook: {
+    can: [{ id: 'C-0001', code: 'W1', lot: 'L7', received: '2026-11-20', opened: null }],
+    batch: [],
+    batch_part: [],
+    stock_entry: [
+      {
+        id: 1,
+        at: '2026-11-20T09:00',
+        vessel: 'C-0001',
+        kind: 'received',
+        mass: 5,
+        batch_id: '',
+        corrects: null,
+        note: '',
+      },
+    ],
+    drawdown: [],
+  },
 }
 const text = writeArchiveFile(archive)
 // biome-ignore lint/suspicious/noExplicitAny: the tests write nonsense on purpose
@@ -30,10 +48,11 @@ const wrong = (edit: (file: any) => void) => {
 
 describe('the archive file', () => {
   it('reads back as it was written, to the same text', () => {
-    const read = readArchiveFile<(typeof archive.revisions)[number]>(text)
+    const read = readArchiveFile<(typeof archive.revisions)[number], typeof archive.inkBook>(text)
     if (!read.ok) throw new Error(read.wrong.join('\n'))
     expect(read.archive.decisions).toEqual(archive.decisions)
     expect(read.archive.revisions).toEqual(archive.revisions)
+    expect(read.archive.inkBook).toEqual(archive.inkBook)
     expect(read.archive.orders[0]?.deletedAt).toBe(archive.orders[0]?.deletedAt)
     expect(read.archive.shelf.shop.hours).toEqual(DEMO_SHELF.shop.hours)
     expect(writeArchiveFile(read.archive)).toBe(text)

@@ -4,16 +4,17 @@ import { checkOrder, type Order } from '@/core/order'
 import type { Decisions } from '@/core/plan'
 import { filePath, toNamedUnits, toSi } from './namedUnits'
 
-/** Everything a shop keeps, as the archive file holds it. Revisions are kept as they were frozen, in SI. */
-export interface ArchiveFile<Revision> {
+/** Everything a shop keeps, as the archive file holds it. Revisions and the ink book are kept as they were written, in SI. */
+export interface ArchiveFile<Revision, Book> {
   readonly shelf: ShopAndShelf
   readonly orders: readonly { readonly order: Order; readonly deletedAt?: string }[]
   readonly decisions: readonly Decisions[]
   readonly revisions: readonly Revision[]
+  readonly inkBook?: Book | undefined
 }
 
-export type ArchiveRead<Revision> =
-  | { readonly ok: true; readonly archive: ArchiveFile<Revision> }
+export type ArchiveRead<Revision, Book> =
+  | { readonly ok: true; readonly archive: ArchiveFile<Revision, Book> }
   | { readonly ok: false; readonly wrong: readonly string[] }
 
 const decisionsSchema = yup.object({
@@ -30,6 +31,53 @@ const revisionSchema = yup.object({
   plan: yup.object().required(),
   order: yup.object().required(),
 })
+const word = yup.string().defined()
+const perhaps = yup.string().nullable().defined()
+const figure = yup.number().required()
+const whole = yup.number().integer().required()
+const rows = <S extends yup.ObjectShape>(shape: S) => yup.array(yup.object(shape)).required()
+const bookSchema = yup
+  .object({
+    can: rows({ id: word, code: word, lot: word, received: word, opened: perhaps }),
+    batch: rows({
+      id: word,
+      name: word,
+      system: word,
+      l: figure,
+      a: figure,
+      b: figure,
+      run_id: word,
+      hit_id: word,
+      wanted: figure,
+      begun: word,
+      mixed: perhaps,
+      expires: perhaps,
+      state: word,
+    }),
+    batch_part: rows({ batch_id: word, place: whole, code: word, share: figure }),
+    stock_entry: rows({
+      id: whole,
+      at: word,
+      vessel: word,
+      kind: word,
+      mass: figure,
+      batch_id: word,
+      corrects: yup.number().integer().nullable().defined(),
+      note: word,
+    }),
+    drawdown: rows({
+      id: whole,
+      batch_id: word,
+      at: word,
+      on_white: word,
+      on_black: word,
+      difference: figure,
+      verdict: word,
+      who: word,
+    }),
+  })
+  .default(undefined)
+  .optional()
 const archiveSchema = yup.object({
   format: yup
     .string()
@@ -44,12 +92,13 @@ const archiveSchema = yup.object({
     .required(),
   decisions: yup.array(decisionsSchema).required(),
   revisions: yup.array(revisionSchema).required(),
+  inkBook: bookSchema,
 })
 
 const sure = <T>(value: unknown): T => value as T
 
 /** Reads the text of an archive; every mistake as `place: message`, in the names the file uses. */
-export function readArchiveFile<Revision>(text: string): ArchiveRead<Revision> {
+export function readArchiveFile<Revision, Book>(text: string): ArchiveRead<Revision, Book> {
   let raw: unknown
   try {
     raw = JSON.parse(text)
@@ -68,6 +117,7 @@ export function readArchiveFile<Revision>(text: string): ArchiveRead<Revision> {
     orders: readonly { order: unknown; deletedAt?: string }[]
     decisions: readonly (Omit<Decisions, 'overrides'> & { overridesSi: Decisions['overrides'] })[]
     revisions: readonly Revision[]
+    inkBook?: Book
   }>(raw)
   const shelf = checkShelf(toSi({ shop: file.shop, inks: file.inks, cloths: file.cloths }))
   const orders = file.orders.map(({ order, deletedAt }) => ({ checked: checkOrder(toSi(order)), deletedAt }))
@@ -85,6 +135,7 @@ export function readArchiveFile<Revision>(text: string): ArchiveRead<Revision> {
       ),
       decisions: file.decisions.map(({ overridesSi, ...d }) => ({ ...d, overrides: overridesSi })),
       revisions: file.revisions,
+      inkBook: file.inkBook,
     },
   }
 }
@@ -93,12 +144,13 @@ const told = (errors: Readonly<Record<string, string>>, before: string) =>
   Object.entries(errors).map(([path, message]) => `${before}${filePath(path)}: ${message}`)
 
 /** Writes an archive: quantities carry their units in their names, as in the job file. */
-export function writeArchiveFile<Revision>({
+export function writeArchiveFile<Revision, Book>({
   shelf,
   orders,
   decisions,
   revisions,
-}: ArchiveFile<Revision>): string {
+  inkBook,
+}: ArchiveFile<Revision, Book>): string {
   const facts = toNamedUnits({ ...shelf, orders }) as object
   return `${JSON.stringify(
     {
@@ -107,6 +159,7 @@ export function writeArchiveFile<Revision>({
       ...facts,
       decisions: decisions.map(({ overrides, ...d }) => ({ ...d, overridesSi: overrides })),
       revisions,
+      inkBook,
     },
     null,
     1,

@@ -3,6 +3,7 @@ import type { Order } from '@/core/order'
 import { type Decisions, isUndecided } from '@/core/plan'
 import type { Database } from './database'
 import { decisionRows, loadDecisions } from './decisions'
+import { type InkBook, readInkBook, replaceInkBook } from './inkBook'
 import { insertOrder, loadOrders } from './orders'
 import { allRevisions, type Revision, revisionRow } from './revisions'
 import { loadShop, writeShop } from './shop'
@@ -13,6 +14,8 @@ export interface Archive {
   readonly orders: readonly ArchivedOrder[]
   readonly decisions: readonly Decisions[]
   readonly revisions: readonly Revision[]
+  /** None in archives from before there was an ink room. */
+  readonly inkBook?: InkBook | undefined
 }
 
 export interface ArchivedOrder {
@@ -22,11 +25,12 @@ export interface ArchivedOrder {
 
 /** Reads everything, orders and runs by their numbers. */
 export async function readArchive(db: Database): Promise<Archive> {
-  const [{ shelf }, orders, decisions, revisions] = await Promise.all([
+  const [{ shelf }, orders, decisions, revisions, inkBook] = await Promise.all([
     loadShop(db),
     loadOrders(db, 'every'),
     loadDecisions(db),
     allRevisions(db),
+    readInkBook(db),
   ])
   return {
     shelf,
@@ -38,6 +42,7 @@ export async function readArchive(db: Database): Promise<Archive> {
       .filter((d) => !isUndecided(d))
       .sort((a, b) => a.runId.localeCompare(b.runId)),
     revisions,
+    inkBook,
   }
 }
 
@@ -70,5 +75,6 @@ export async function replaceAll(db: Database, archive: Archive): Promise<void> 
         .execute()
     for (const r of archive.revisions) await tx.insertInto('revision').values(revisionRow(r)).execute()
     await tx.updateTable('run').set({ version }).execute()
+    await replaceInkBook(tx, archive.inkBook)
   })
 }

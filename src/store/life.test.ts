@@ -10,6 +10,7 @@ import { backUp, backUpNightly, listBackups, restore } from './backup'
 import { changeStamp, type Database, openDatabase } from './database'
 import { loadDecisions, saveDecisions } from './decisions'
 import { DEMO_SHELF, DEMO_SHOP, demoOrders, seedDemo } from './demo'
+import { receiveCan } from './inkRoom'
 import {
   addOrders,
   bringBackOrder,
@@ -183,6 +184,18 @@ describe('the archive', () => {
     const other = await openDatabase(':memory:')
     await replaceAll(other, asJson(archive))
     expect(asJson(await readArchive(other))).toEqual(asJson(archive))
+  })
+  it('holds cans, tubs, ledger and drawdowns; one whose ledger goes below nothing is refused whole', async () => {
+    const can = await receiveCan(db, { code: 'W1', lot: 'L7', mass: 1 }, '2026-11-23T09:00')
+    const archive = await readArchive(db)
+    expect(archive.inkBook?.can).toContainEqual(expect.objectContaining({ id: can, lot: 'L7' }))
+    const other = await openDatabase(':memory:')
+    await replaceAll(other, asJson(archive))
+    expect((await readArchive(other)).inkBook).toEqual(archive.inkBook)
+    const entries = archive.inkBook?.stock_entry.map((e) => ({ ...e, mass: -1 })) ?? []
+    const broken = { ...archive, inkBook: archive.inkBook && { ...archive.inkBook, stock_entry: entries } }
+    await expect(replaceAll(other, asJson(broken))).rejects.toThrow('stock below nothing')
+    expect((await readArchive(other)).inkBook).toEqual(archive.inkBook)
   })
   it('changes nothing when it does not fit', async () => {
     const archive = await readArchive(db)

@@ -21,3 +21,9 @@ export function diskProblem(error: unknown): string | undefined {
   const { code = '', message = '' } = error as { code?: string; message?: string }
   return SENTENCES.find(([test]) => test.test(`${code} ${message}`))?.[1]
 }
+
+/** Rows that break a rule of the tables: a file was edited by hand. */
+export function isMisfit(error: unknown): boolean {
+  const { code = '', message = '' } = error as { code?: string; message?: string }
+  return /SQLITE_CONSTRAINT|stock below nothing/.test(`${code} ${message}`)
+}
