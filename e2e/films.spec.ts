@@ -88,7 +88,7 @@ test('the light table zooms, moves and shows where; films are hidden, given anot
   if (!chart) throw new Error('the demo has no star chart')
   await page.getByLabel('Films of print P1').setInputFiles({ ...chart, name: 'trails.svg' })
   const colour = page.getByLabel('Colour of trails.svg')
-  await expect(colour).toHaveValue('')
+  await expect(colour).toHaveValue('', { timeout: 45_000 })
   await colour.selectOption({ index: 2 })
   const table = page.getByRole('application')
   await expect(table).toBeVisible({ timeout: 45_000 })

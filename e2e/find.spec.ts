@@ -138,6 +138,7 @@ test('no number on a stage is without its reason', async ({ page }) => {
       /^[\d.]+ N\/cm/,
       /^Revision/,
       /^[A-Z0-9]{5}$/,
+      /^B-\d+$/,
     ]
     expect(bare.filter((t) => !explained.some((e) => e.test(t)))).toEqual([])
   }

@@ -1,10 +1,10 @@
 import { expose } from 'comlink'
-import { baseVariants, plan, type VariantAsk, whiteVariants } from '@/core/plan'
+import { baseVariants, movesOf, plan, type VariantAsk, waysOf, whiteVariants } from '@/core/plan'
 
 const variants = (ask: VariantAsk) => ({ bases: baseVariants(ask), whites: whiteVariants(ask) })
 export type Variants = ReturnType<typeof variants>
 
-const planner = { plan, variants }
+const planner = { plan, variants, waysOf, movesOf }
 export type Planner = typeof planner
 
 expose(planner)

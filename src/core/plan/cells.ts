@@ -1,10 +1,13 @@
 import { because, q } from '../advice'
-import type { Press } from '../equipment'
+import type { Press, Station } from '../equipment'
 import { type Event, SEQUENCE_RULES } from '../sequence'
 import type { Separation } from './hits'
 import type { Cell } from './runPlan'
 
-/** Every place a garment passes, in order. By hand only what is done; on an automatic each station of the ring. */
+/**
+ * Every place a garment passes, in order. By hand only what is done; on an automatic each station of the ring, once or, in
+ * two laps, twice without what stays free.
+ */
 export function cellsOf(
   press: Press,
   events: readonly Event[],
@@ -12,20 +15,35 @@ export function cellsOf(
 ): readonly Cell[] {
   let flash = 0
   const done = events.map((e): Cell => {
-    const station = e.station === undefined ? {} : { station: e.station }
+    const { station, lap } = e
+    const at = { ...(station === undefined ? {} : { station }), ...(lap === undefined ? {} : { lap }) }
     return e.kind === 'flash'
-      ? { kind: 'flash', ...station, flash: flash++ }
-      : { kind: 'print', ...station, hitId: separations[e.hit]?.hit.id ?? '' }
+      ? { kind: 'flash', ...at, flash: flash++ }
+      : { kind: 'print', ...at, hitId: separations[e.hit]?.hit.id ?? '' }
   })
   if (press.kind !== 'automatic') return done
-  return press.stations.map(({ number, usable }, i): Cell => {
+  const laps = [...new Set(done.map((c) => c.lap))]
+  return laps.flatMap((lap) => {
+    const cells = ringOf(
+      press.stations,
+      done.filter((c) => c.lap === lap),
+    )
+    return lap === undefined
+      ? cells
+      : cells.filter((c) => c.kind === 'cool' || done.includes(c)).map((c) => ({ ...c, lap }))
+  })
+}
+
+/** One revolution: what is done at its stations, and what the others are. */
+function ringOf(stations: readonly Station[], done: readonly Cell[]): readonly Cell[] {
+  return stations.map(({ number, usable }, i): Cell => {
     const here = done.find((c) => c.station === number)
     if (here) return here
     const inputs = { station: q('count', number) }
     if (!usable) return { kind: 'down', station: number, reasons: [because(SEQUENCE_RULES, 'DOWN', inputs)] }
     const before = done.findLast((c) => (c.station ?? 0) < number)
     const after = done.some((c) => (c.station ?? 0) > number)
-    const next = press.stations[i - 1]?.number
+    const next = stations[i - 1]?.number
     return before?.kind === 'flash' && after && before.station === next
       ? { kind: 'cool', station: number, reasons: [because(SEQUENCE_RULES, 'COOL', inputs)] }
       : { kind: 'free', station: number }

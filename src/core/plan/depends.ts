@@ -26,6 +26,7 @@ export const FACT_RULES = ruleTable({
   },
   INK_TOTAL: { says: '{value}: the ink of every screen, added up.', source: 'geometry' },
   ART: { says: '{value}: as given at Art.', source: 'the order' },
+  LEDGER: { says: '{value}: what the ledger of the tub comes to.', source: 'geometry' },
   STOCK: { says: '{value}: entered for this shop at Shop.', source: "the shop's choice" },
 })
 

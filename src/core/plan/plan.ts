@@ -1,6 +1,7 @@
 import {
   advicesIn,
   because,
+  type ChoiceAdvice,
   choiceOf,
   type NumberAdvice,
   numberOf,
@@ -13,12 +14,23 @@ import {
 import { type FlashUnit, flashesAt, type Press, type Shop } from '../equipment'
 import { type Cure, coolDown, cureFor, flashDwell, flashHeight, HEAT_CAUTIONS } from '../heat'
 import { baseCoverage, baseFor, INK_RULES, POT_LIFE, type SecondWhite, secondWhiteFor } from '../ink'
-import { hardestCloth, type InkColour, type Order, type Run, splitOrder, toneOf } from '../order'
+import { type Cloth, hardestCloth, type InkColour, type Order, type Run, splitOrder, toneOf } from '../order'
 import { mm } from '../quantity'
 import { beltRate, runTime } from '../rate'
 import { filmPosition, offPalletStop, type PlacementAdvice, placeOn } from '../registration'
 import { offContactFor, tensionFit } from '../screen'
-import { type Event, explain, type Job, muddyPairs, type Solver, solverFor } from '../sequence'
+import {
+  type Event,
+  explain,
+  type Job,
+  muddyPairs,
+  mudPoints,
+  type PressSpace,
+  SEQUENCE_RULES,
+  type Solver,
+  solverFor,
+  whatHelps,
+} from '../sequence'
 import { bladeLengthFor, directionFor } from '../stroke'
 import { cellsOf } from './cells'
 import { filmsFor } from './films'
@@ -31,14 +43,25 @@ import type { ColourPlan, Decisions, FlashPlan, HitPlan, RunPlan } from './runPl
 export const runOf = (order: Order, runId: string): Run | undefined =>
   splitOrder(order).find((r) => r.id === runId)
 
-/**
- * The plan of one run: a pure function of the order, the shop and what the lead decided.
- *
- * Every setting is an advice with its range and reasons; every warning is a reason. SI inside.
- *
- * @throws Error when the order has no run of that id, or the shop no press: check before calling
- */
-export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
+/** What is to be printed, before anyone asks where and in which order. */
+export interface Ordering {
+  readonly ctx: Context
+  readonly cloth: Cloth
+  readonly dark: boolean
+  readonly colours: readonly ColourPlan[]
+  readonly secondWhite: ChoiceAdvice
+  readonly baseCoverage: NumberAdvice | undefined
+  readonly separations: readonly Separation[]
+  readonly job: Job
+  readonly solver: Solver
+  readonly press: Press
+  readonly pressAdvice: ChoiceAdvice
+  readonly cool: NumberAdvice
+  readonly space: PressSpace
+}
+
+/** Bases, hits and press of a run: what an order of printing is looked for with. @throws Error as `plan` does */
+export function orderingOf(order: Order, shop: Shop, decisions: Decisions): Ordering {
   const run = runOf(order, decisions.runId)
   if (!run) throw new Error(`order ${order.id} has no run ${decisions.runId}`)
   const method: ShopMethod = { ...shop.method, ...decisions.method }
@@ -75,14 +98,41 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
     method,
     explicit: decisions.order,
   }
-
   const solver = solverFor(job)
   const { press, advice } = choosePress(ctx, separations.length, solver)
   const cool = coolDown(press, overrides)
   const space = spaceOf(press, shop, press.kind === 'automatic' ? numberOf(cool) : 0)
-  const solution = solver(space, press.name)
+  return {
+    ctx,
+    cloth,
+    dark,
+    colours,
+    secondWhite,
+    baseCoverage: coverage,
+    separations,
+    job,
+    solver,
+    press,
+    pressAdvice: advice,
+    cool,
+    space,
+  }
+}
+
+/**
+ * The plan of one run: a pure function of the order, the shop and what the lead decided.
+ *
+ * Every setting is an advice with its range and reasons; every warning is a reason. SI inside.
+ *
+ * @throws Error when the order has no run of that id, or the shop no press: check before calling
+ */
+export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
+  const found = orderingOf(order, shop, decisions)
+  const { ctx, cloth, dark, colours, secondWhite, separations, job, press, pressAdvice, cool, space } = found
+  const { run, method, overrides } = ctx
+  const solution = found.solver(space, press.name, { laps: 2 })
   const events = solution.fits
-    ? solution.events
+    ? solution.best.events
     : separations.map((_, hit): Event => ({ kind: 'print', hit }))
   const explained = solution.fits ? explain(job, solution.tables, events, space) : []
   const whyHit = new Map(
@@ -112,13 +162,19 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
   )
   const offContact = offContactFor(press, cloth, method, overrides)
   const bladeLength = bladeLengthFor(run.placement.width, shop.blades, overrides)
-  const time = solution.fits ? timeOf(ctx, press, hits, flashes, events, cool, cure) : undefined
-  const residual = solution.fits ? muddyPairs(job, solution.tables, events) : solution.reasons
+  const laps = solution.fits ? solution.laps : 1
+  const time = solution.fits ? timeOf(ctx, press, hits, flashes, events, laps, cool, cure) : undefined
+  const residual = solution.fits
+    ? [
+        ...(laps === 2 ? [because(SEQUENCE_RULES, 'TWO_LAPS')] : []),
+        ...muddyPairs(job, solution.tables, events),
+      ]
+    : [...solution.reasons, ...(space.kind === 'stations' ? whatHelps(job, space, press.name) : [])]
   const direction = directionFor(press, method, overrides)
   const flashed = flashes.length > 0 ? { flashHeight: flashHeight(overrides), coolDown: cool } : NOT_FLASHED
   const settings = {
     secondWhite,
-    baseCoverage: coverage,
+    baseCoverage: found.baseCoverage,
     offContact,
     bladeLength,
     direction,
@@ -127,26 +183,28 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
     time,
     ...flashed,
   }
-  const found = [
+  const told = [
     ...residual,
     ...offPalletStop(run, hits.length),
     ...frames,
     ...placement.reasons,
     ...position.reasons,
     ...hits.flatMap((h) => h.reasons),
-    ...advicesIn([advice, colours, hits, flashes, settings]).flatMap((a) => a.reasons),
+    ...advicesIn([pressAdvice, colours, hits, flashes, settings]).flatMap((a) => a.reasons),
     ...potLife(separations, time?.total),
   ]
   return {
     run,
     cloth,
     press,
-    pressAdvice: advice,
+    pressAdvice,
     method,
     colours,
     sequence: {
       fits: solution.fits,
       byHand: decisions.order.length > 0,
+      laps,
+      mud: solution.fits ? mudPoints(job, solution.tables, events) : 0,
       cells: solution.fits ? cellsOf(press, events, separations) : [],
       reasons: residual,
     },
@@ -156,7 +214,7 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
     position,
     flashes,
     ...settings,
-    warnings: warnings(found),
+    warnings: warnings(told),
     cautions: cautionsFor(press),
   }
 }
@@ -173,9 +231,9 @@ const cautionsFor = (press: Press): readonly Reason[] => [
 /** The lead's press, or the first in the advised order on which the print fits. */
 function choosePress({ run, shop, overrides }: Context, screens: number, solver: Solver) {
   const { presses, why } = rankPresses(run, screens, shop)
-  const fits = (press: Press) =>
-    solver(spaceOf(press, shop, press.kind === 'automatic' ? 1 : 0), press.name).fits
-  const fitting = presses.find(fits)
+  const fits = (press: Press, laps: 1 | 2) =>
+    solver(spaceOf(press, shop, press.kind === 'automatic' ? 1 : 0), press.name, { laps }).fits
+  const fitting = presses.find((p) => fits(p, 1)) ?? presses.find((p) => fits(p, 2))
   const advised = fitting ?? presses[0]
   if (!advised) throw new Error('the shop has no press')
   const advice = pressAdvice(advised, fitting !== undefined, shop, why, overrides)
@@ -220,12 +278,16 @@ function planFlashes(
     })
 }
 
+/** The film of an automatic cools about so long while its garment travels on, seconds. */
+const AUTOMATIC_COOL = 10
+
 function timeOf(
   { run, method, overrides }: Context,
   press: Press,
   hits: readonly HitPlan[],
   flashes: readonly FlashPlan[],
   events: readonly Event[],
+  laps: 1 | 2,
   cool: NumberAdvice,
   cure: Cure,
 ) {
@@ -241,8 +303,10 @@ function timeOf(
     {
       press,
       groups,
+      laps,
       flash: Math.max(0, ...flashes.map((f) => numberOf(f.dwell))),
-      cool: cool.kind === 'duration' ? numberOf(cool) : 0,
+      cool: cool.kind === 'duration' ? numberOf(cool) : AUTOMATIC_COOL,
+      coolHeads: cool.kind === 'duration' ? 0 : numberOf(cool),
       pieces: run.quantity,
     },
     most,

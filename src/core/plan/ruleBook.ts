@@ -19,6 +19,7 @@ import { SEQUENCE_RULES } from '../sequence'
 import { STROKE_RULES } from '../stroke'
 import { FACT_RULES } from './depends'
 import { PRESS_CAUTIONS, PRESS_RULES } from './press'
+import { WAY_RULES } from './ways'
 
 /** A room of the trade with its rules and the computation it rests on. */
 export interface Chapter {
@@ -106,7 +107,7 @@ export const RULE_BOOK: readonly Chapter[] = [
       'Exact search over orders, flashes and stations: no pair rule broken, least cost of flashes, mud and heads.',
     sources: 'Common practice as rules; the search is checked against trying everything.',
     page: 'sequence',
-    rules: SEQUENCE_RULES,
+    rules: { ...SEQUENCE_RULES, ...WAY_RULES },
   },
   {
     title: 'Strokes',

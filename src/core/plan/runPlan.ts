@@ -60,16 +60,24 @@ export interface FlashPlan {
 }
 
 /** What happens at one place, in the order a garment meets it. */
-export type Cell =
+export type Cell = (
   | { readonly kind: 'print'; readonly station?: number; readonly hitId: string }
   | { readonly kind: 'flash'; readonly station?: number; readonly flash: number }
   | { readonly kind: 'cool'; readonly station: number; readonly reasons: readonly Reason[] }
   | { readonly kind: 'down'; readonly station: number; readonly reasons: readonly Reason[] }
   | { readonly kind: 'free'; readonly station: number }
+) & {
+  /** Only where a garment goes round twice. */
+  readonly lap?: 1 | 2
+}
 
 export interface SequencePlan {
   readonly fits: boolean
   readonly byHand: boolean
+  /** Revolutions of every garment. */
+  readonly laps: 1 | 2
+  /** Mud points: a fitted score, to compare orders of the same job with. */
+  readonly mud: number
   readonly cells: readonly Cell[]
   /** Why it does not fit, or where mud is left. */
   readonly reasons: readonly Reason[]

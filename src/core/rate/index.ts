@@ -1,2 +1,7 @@
+export { bottlenecks, cycleTime } from './cycle'
 export * from './finish'
 export * from './rate'
+export { type Busy, simulate } from './simulate'
+export { type RunNeed, type Spread, spreadOf } from './spread'
+export { RESOURCES, type StrokeGroups } from './times'
+export { type WhatIf, whatIfs } from './whatIf'

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Hit, Job, PressSpace, Relation, Role, SequenceMethod } from './index'
-import { explain, muddyPairs, solve } from './index'
+import { explain, muddyPairs, solve, whatHelps } from './index'
 
 // Worked examples of printers; common practice, no source.
 const USUAL: SequenceMethod = { flash: 'where', colourOrder: 'overpower' }
@@ -43,7 +43,7 @@ const MANUAL: PressSpace = { kind: 'heads', heads: 6, hasFlash: true, wetOnWet: 
 const write = (job: Job, press: PressSpace) => {
   const s = solve(job, press, 'the press')
   if (!s.fits) return s.reasons.map((r) => r.rule).join(' ')
-  return s.events
+  return s.best.events
     .map((e) => `${e.kind === 'flash' ? 'FLASH' : job.hits[e.hit]?.id}${e.station ? `@${e.station}` : ''}`)
     .join(' ')
 }
@@ -113,6 +113,21 @@ describe('worked examples, common practice', () => {
   })
   it('i with one flash unit does not fit one revolution, and says which thing is short', () => {
     expect(write(six, ring(10, 1, [6]))).toBe('FLASH_SHORT')
+  })
+  it('i with one flash unit in two revolutions: it fires in both, black comes the second time', () => {
+    const s = solve(six, ring(10, 1, [6]), 'the press', { laps: 2 })
+    if (!s.fits) throw new Error('fits')
+    const said = s.best.events.map((e) => (e.kind === 'flash' ? 'FLASH' : six.hits[e.hit]?.id)).join(' ')
+    expect(said).toBe('base FLASH hw yel red blu FLASH blk')
+    expect(s.best.events.map((e) => e.lap)).toEqual([1, 1, 1, 1, 1, 1, 2, 2])
+    expect(new Set(s.best.events.filter((e) => e.kind === 'flash').map((e) => e.station)).size).toBe(1)
+  })
+  it('what would make an impossible job possible is named', () => {
+    const helps = (press: PressSpace) =>
+      press.kind === 'stations' ? whatHelps(six, press, 'the press').map((r) => r.rule) : []
+    expect(helps(ring(10, 0))).toEqual(['HELP_UNIT'])
+    expect(helps(ring(8, 2, [5, 6]))).toEqual(['HELP_PLACES', 'HELP_HEAD'])
+    expect(helps(ring(6, 2))).toEqual(['HELP_LESS'])
   })
   it('i with a smoothing screen on fourteen stations', () => {
     const flat = hit('flat', 'smoothing', 95, 0, 0.5, false)
@@ -198,7 +213,8 @@ describe('reasons', () => {
     ] as const) {
       const s = solve(job, press, 'the press')
       if (!s.fits) throw new Error('fits')
-      for (const e of explain(job, s.tables, s.events, press)) expect(e.reasons.length).toBeGreaterThan(0)
+      for (const e of explain(job, s.tables, s.best.events, press))
+        expect(e.reasons.length).toBeGreaterThan(0)
     }
   })
   it('say what the other way would cost, and what mud is left', () => {
@@ -206,7 +222,7 @@ describe('reasons', () => {
     const job: Job = { ...dark(hits, pairs('touch', 0, 'light~deep')), darkCloth: false }
     const s = solve(job, MANUAL, 'the press')
     if (!s.fits) throw new Error('fits')
-    const [first] = explain(job, s.tables, s.events, MANUAL)
+    const [first] = explain(job, s.tables, s.best.events, MANUAL)
     // By hand: dark before light 10 x 0.4 x 55/50 = 4.4; the stronger ink first 15 x 0.055 x 0.4 = 0.33
     expect(first?.reasons).toMatchObject([
       { rule: 'ORDER_MUD', inputs: { i: 'light', j: 'deep', points: '4.7' } },
@@ -214,7 +230,7 @@ describe('reasons', () => {
     const byHand = { ...job, explicit: ['deep', 'light'] }
     const forced = solve(byHand, MANUAL, 'the press')
     if (!forced.fits) throw new Error('fits')
-    expect(muddyPairs(byHand, forced.tables, forced.events)).toMatchObject([
+    expect(muddyPairs(byHand, forced.tables, forced.best.events)).toMatchObject([
       { rule: 'MUD', inputs: { i: 'deep', j: 'light', state: 'wet' } },
     ])
   })

@@ -2,7 +2,7 @@ import { because, q, type Reason } from '../advice'
 import { type Event, type Job, meeting, type PressSpace } from './hit'
 import { mudTerms } from './mud'
 import { type PairCode, SEQUENCE_RULES } from './rules'
-import type { Tables } from './tables'
+import { COST, type Tables } from './tables'
 
 /** An event of the plan with the reasons that put it there. */
 export interface ExplainedEvent {
@@ -18,6 +18,7 @@ const WET_CODES: readonly PairCode[] = [
   'DIRECT_OPAQUE',
   'INK_MIX',
   'FLASH_EVERY',
+  'HAND_FLASH',
   'BENCH_DRY',
 ]
 const ORDER_CODES: readonly PairCode[] = [
@@ -170,17 +171,28 @@ export function missingCool(t: Tables, events: readonly Event[], at: number, pre
   const previous = events[flashAt]
   if (previous?.kind === 'print' && t.hits[previous.hit]?.role === 'smoothing') flashAt--
   const flash = events[flashAt]
-  if (flash?.kind !== 'flash' || flash.station === undefined) return 0
+  // Between two laps the film gets as cool as it can.
+  if (flash?.kind !== 'flash' || flash.station === undefined || flash.lap !== event.lap) return 0
   const places = press.stations.map((s) => s.number)
   const passed = places.indexOf(event.station) - places.indexOf(flash.station) - 1
   return Math.max(0, press.cool - passed)
 }
 
-/** The pairs that leave mud in this order, worst first, at most `most`. */
-export function muddyPairs(job: Job, t: Tables, events: readonly Event[], most = 3): readonly Reason[] {
+interface MuddyPair {
+  readonly i: number
+  readonly j: number
+  readonly wet: boolean
+  readonly terms: ReturnType<typeof mudTerms>
+  readonly points: number
+  /** The school lets them be wet together although another rule would not. */
+  readonly tolerated: boolean
+}
+
+/** Every pair in this order with the mud it makes. */
+function mudOf(job: Job, t: Tables, events: readonly Event[]): readonly MuddyPair[] {
   const order = printsIn(events)
   const groups = wetGroups(events)
-  const rows = order.flatMap((j, at) =>
+  return order.flatMap((j, at) =>
     order.slice(0, at).map((i) => {
       const [a, b] = [t.hits[i], t.hits[j]]
       if (!a || !b) throw new Error('event of an unknown hit')
@@ -190,6 +202,18 @@ export function muddyPairs(job: Job, t: Tables, events: readonly Event[], most =
       return { i, j, wet, terms, points: terms.reduce((sum, x) => sum + x.points, 0), tolerated }
     }),
   )
+}
+
+/** A pair that another rule would keep apart counts this many points when the school leaves it wet. */
+const AGAINST_SCHOOL = COST.wetAgainstSchool / COST.mud
+
+/** Mud points of an order: a fitted score, to compare orders of the same job with. */
+export const mudPoints = (job: Job, t: Tables, events: readonly Event[]): number =>
+  mudOf(job, t, events).reduce((sum, p) => sum + p.points + (p.tolerated ? AGAINST_SCHOOL : 0), 0)
+
+/** The pairs that leave mud in this order, worst first, at most `most`. */
+export function muddyPairs(job: Job, t: Tables, events: readonly Event[], most = 3): readonly Reason[] {
+  const rows = mudOf(job, t, events)
   const school = rows
     .filter((r) => r.tolerated)
     .map((r) => because(SEQUENCE_RULES, 'FLASH_AFTER_BASE', { i: nameOf(t, r.i), j: nameOf(t, r.j) }))

@@ -77,13 +77,20 @@ export interface Job {
   readonly relations: readonly Relation[]
   readonly darkCloth: boolean
   readonly method: SequenceMethod
-  /** Hit ids in the order the lead wants, complete or not; pairs not named stay free. */
+  /**
+   * Hit ids in the order the lead wants, complete or not; pairs not named stay free. Where `FLASH` stands among them, what
+   * goes before is flashed before what comes after.
+   */
   readonly explicit?: readonly string[]
 }
 
+/** Stands in an order by hand where the lead wants a flash. */
+export const FLASH = 'flash'
+
+/** What happens to a garment, in its order; `lap` 2 when it goes round a second time. */
 export type Event =
-  | { readonly kind: 'print'; readonly hit: number; readonly station?: number }
-  | { readonly kind: 'flash'; readonly station?: number }
+  | { readonly kind: 'print'; readonly hit: number; readonly station?: number; readonly lap?: 1 | 2 }
+  | { readonly kind: 'flash'; readonly station?: number; readonly lap?: 1 | 2 }
 
 export const isBase = (h: Hit): boolean => h.role === 'base' || h.role === 'base2'
 

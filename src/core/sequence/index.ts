@@ -1,4 +1,4 @@
-export { explain, muddyPairs } from './explain'
+export { explain, muddyPairs, mudPoints } from './explain'
 export * from './hit'
 export { SEQUENCE_RULES } from './rules'
-export { type Solver, solve, solverFor } from './solve'
+export { type Solver, solve, solverFor, whatHelps } from './solve'

@@ -1,8 +1,18 @@
+import { cheapest, type Mark, markNumber, NO_MARK, type State } from './cheapest'
 import type { Event } from './hit'
-import { COST, compactWet, FORBIDDEN, flashAllowed, printCost, smoothingDue, type Tables } from './tables'
+import {
+  COST,
+  compactWet,
+  driedBefore,
+  FORBIDDEN,
+  flashAllowed,
+  printCost,
+  smoothingDue,
+  type Tables,
+} from './tables'
 
-/** A next event and where it leads. */
-interface Step {
+/** A next event, or a flash and the smoothing screen straight after it, and where it leads. */
+export interface Step {
   readonly events: readonly Event[]
   readonly cost: number
   readonly mask: number
@@ -13,7 +23,7 @@ interface Step {
  * Every way on from (mask, wet) when stations do not matter. The smoothing screen works on hot film only, so it comes
  * as one step with its flash.
  */
-function steps(t: Tables, mask: number, wet: number): Step[] {
+export function steps(t: Tables, mask: number, wet: number): Step[] {
   const out: Step[] = []
   for (let j = 0; j < t.n; j++) {
     if (t.smoothing & (1 << j)) continue
@@ -37,37 +47,99 @@ function steps(t: Tables, mask: number, wet: number): Step[] {
 }
 
 /** Cheapest completion from any (mask, wet), stations left aside: exact there, a lower bound for the ring. */
-export interface Relaxed {
-  readonly cost: (mask: number, wet: number) => number
-  /** One cheapest completion; ties go to the hit listed first. */
-  readonly path: (mask: number, wet: number) => readonly Event[]
+export type Relaxed = (mask: number, wet: number) => number
+
+/** One order alone is possible: few states can be. */
+const isChain = (t: Tables): boolean => {
+  let pairs = 0
+  for (const before of t.before) for (let rest = before; rest; rest &= rest - 1) pairs++
+  return pairs === (t.n * (t.n - 1)) / 2
 }
 
-/**
- * Memoised recursion over (printed, wet), one Int32 cell for each of the 3^n states that can be.
- */
-export function relax(t: Tables): Relaxed {
+/** What is known of states: one Int32 cell for each of the 3^n that can be, or a few of them by name. */
+function memoOf(t: Tables) {
+  if (isChain(t)) {
+    const known = new Map<number, number>()
+    const key = (mask: number, wet: number) => mask * (t.full + 1) + wet
+    return {
+      get: (mask: number, wet: number) => known.get(key(mask, wet)) ?? -1,
+      set: (mask: number, wet: number, cost: number) => known.set(key(mask, wet), cost),
+    }
+  }
   const weight = Array.from({ length: t.n }, (_, i) => 3 ** i)
   const sum = Int32Array.from({ length: 1 << t.n }, () => 0)
   for (let m = 1; m < 1 << t.n; m++)
     sum[m] = (sum[m & (m - 1)] as number) + (weight[31 - Math.clz32(m & -m)] as number)
-  const memo = new Int32Array(3 ** t.n).fill(-1)
+  const cells = new Int32Array(3 ** t.n).fill(-1)
+  const cell = (mask: number, wet: number) => (sum[mask] as number) + (sum[wet] as number)
+  return {
+    get: (mask: number, wet: number) => cells[cell(mask, wet)] as number,
+    set: (mask: number, wet: number, cost: number) => {
+      cells[cell(mask, wet)] = cost
+    },
+  }
+}
 
+/** Memoised recursion over (printed, wet). */
+export function relax(t: Tables): Relaxed {
+  const memo = memoOf(t)
   const cost = (mask: number, wet: number): number => {
     if (mask === t.full) return 0
-    const cell = (sum[mask] as number) + (sum[wet] as number)
-    const known = memo[cell] as number
+    const known = memo.get(mask, wet)
     if (known >= 0) return known
     let best: number = FORBIDDEN
     for (const s of steps(t, mask, wet)) best = Math.min(best, s.cost + cost(s.mask, s.wet))
-    memo[cell] = best
+    memo.set(mask, wet, best)
     return best
   }
-  const path = (mask: number, wet: number): readonly Event[] => {
-    if (mask === t.full) return []
-    const goal = cost(mask, wet)
-    const step = steps(t, mask, wet).find((s) => s.cost + cost(s.mask, s.wet) === goal)
-    return step && goal < FORBIDDEN ? [...step.events, ...path(step.mask, step.wet)] : []
+  return cost
+}
+
+/** An order of events and what it costs. */
+export interface Ordered {
+  readonly cost: number
+  readonly events: readonly Event[]
+}
+
+interface Node extends State {
+  readonly mask: number
+  readonly wet: number
+  readonly dried: Mark
+  readonly cost: number
+  readonly events: readonly Event[]
+}
+
+/**
+ * The cheapest orders where stations do not matter, cheapest first; they differ in what is dried before what. Ties go to
+ * the hit listed first.
+ */
+export function orders(t: Tables, relaxed: Relaxed, wanted: number): readonly Ordered[] {
+  const node = (n: Pick<Node, 'mask' | 'wet' | 'dried' | 'cost' | 'events'>): Node | undefined => {
+    const rest = relaxed(n.mask, n.wet)
+    if (rest >= FORBIDDEN) return undefined
+    const { mask, wet } = n
+    return {
+      ...n,
+      key: mask * (t.full + 1) + wet,
+      mark: markNumber(n.dried),
+      bound: n.cost + rest,
+      depth: n.events.length,
+      done: mask === t.full,
+    }
   }
-  return { cost, path }
+  const start = node({ mask: 0, wet: 0, dried: NO_MARK, cost: 0, events: [] })
+  const next = ({ mask, wet, dried, cost, events }: Node) =>
+    steps(t, mask, wet).flatMap((s): Node[] => {
+      const print = s.events.find((e) => e.kind === 'print')
+      const flashed = s.events.some((e) => e.kind === 'flash') ? 0 : wet
+      const on = node({
+        mask: s.mask,
+        wet: s.wet,
+        dried: print ? driedBefore(t, mask, flashed, print.hit, dried) : dried,
+        cost: cost + s.cost,
+        events: [...events, ...s.events],
+      })
+      return on ? [on] : []
+    })
+  return cheapest(start, next, wanted)
 }

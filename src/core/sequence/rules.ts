@@ -1,5 +1,5 @@
 import { ruleTable } from '../advice'
-import { type Hit, isBase, type Job, type Relation } from './hit'
+import { FLASH, type Hit, isBase, type Job, type Relation } from './hit'
 
 /** What a pair rule forbids for "i before j": in any state, while wet, or once dried by a flash. */
 export type Verdict = 'any' | 'wet' | 'dry'
@@ -43,6 +43,7 @@ export const SEQUENCE_RULES = ruleTable({
     source: 'common practice',
   },
   FLASH_EVERY: { says: 'This shop flashes after every colour: {i}, then {j}.', source: "the shop's choice" },
+  HAND_FLASH: { says: 'The lead wants a flash between {i} and {j}.', source: "the shop's choice" },
   BENCH_DRY: {
     says: 'On a bench every colour dries before the next: {i}, then {j}.',
     source: 'common practice',
@@ -99,6 +100,20 @@ export const SEQUENCE_RULES = ruleTable({
     source: 'geometry',
     severity: 'Stop',
   },
+  TWO_LAPS: {
+    says: 'One revolution has no room for it: every garment goes round twice. Twice the time, and once more a chance to shift.',
+    source: 'geometry',
+    severity: 'Watch',
+  },
+  HELP_UNIT: { says: 'One more flash unit at {press} would do.', source: 'geometry' },
+  HELP_PLACES: { says: 'If a flash could stand at any station it would fit.', source: 'geometry' },
+  HELP_HEAD: { says: 'With head {station} working it would fit.', source: 'geometry' },
+  HELP_HEADS: { says: 'With every head working it would fit.', source: 'geometry' },
+  HELP_BASE: {
+    says: 'Without the second base hit it would fit: another way to a bright white.',
+    source: 'geometry',
+  },
+  HELP_LESS: { says: 'Without {name} it would fit: a screen less, or another press.', source: 'geometry' },
   NO_LAYOUT: {
     says: '{screens} screens and {flashes} flashes find no place in one revolution of {press}, given where flashes may stand.',
     source: 'geometry',
@@ -177,6 +192,14 @@ export const PAIR_RULES = {
   FLASH_EVERY: {
     forbids: 'wet',
     applies: (_i, _j, { job, meet }) => job.method.flash === 'every' && meet?.how !== 'blend',
+  },
+  HAND_FLASH: {
+    forbids: 'wet',
+    applies: (i, j, { job }) => {
+      const order = job.explicit ?? []
+      const [a, b] = [order.indexOf(i.id), order.indexOf(j.id)]
+      return a >= 0 && b > a && order.slice(a, b).includes(FLASH)
+    },
   },
   BENCH_DRY: { forbids: 'wet', applies: (_i, _j, { wetOnWet }) => !wetOnWet },
   BLEND_WET: { forbids: 'dry', applies: (_i, _j, { meet, wetOnWet }) => wetOnWet && meet?.how === 'blend' },

@@ -1,30 +1,50 @@
 import { because, q, type Reason } from '../advice'
-import type { Event, Job, PressSpace } from './hit'
-import { type Relaxed, relax } from './relaxed'
+import type { Job, PressSpace } from './hit'
+import { twoLaps } from './laps'
+import { type Ordered, orders, type Relaxed, relax } from './relaxed'
 import { SEQUENCE_RULES } from './rules'
-import { layOut } from './stations'
+import { layOut, type Ring } from './stations'
 import { buildTables, COST, FORBIDDEN, MOST_HITS, type Tables } from './tables'
 
-/** An order of printing with its cost, or the reasons why there is none. */
+/** Orders of printing with their costs, or the reasons why there is none. */
 export type Solution =
-  | { readonly fits: true; readonly events: readonly Event[]; readonly cost: number; readonly tables: Tables }
+  | {
+      readonly fits: true
+      readonly best: Ordered
+      /** The next cheapest; they differ in what is dried before what. */
+      readonly others: readonly Ordered[]
+      /** Revolutions of every garment. */
+      readonly laps: 1 | 2
+      readonly tables: Tables
+    }
   | { readonly fits: false; readonly reasons: readonly Reason[] }
 
 const count = (x: number) => q('count', x)
 const flashesIn = (cost: number) => Math.floor(cost / COST.flash)
 
-/** Finds the cheapest order of a job on one press. `pressName` is used in the reasons only. */
-export type Solver = (press: PressSpace, pressName: string) => Solution
+/** How an order is looked for. */
+export interface Search {
+  /** Orders that truly differ; 1 is the cheapest alone. */
+  readonly wanted?: number
+  /** Two revolutions where one does not do. */
+  readonly laps?: 1 | 2
+}
+
+/** Finds the cheapest orders of a job on one press. `pressName` is used in the reasons only. */
+export type Solver = (press: PressSpace, pressName: string, search?: Search) => Solution
+
+/** So much more than the cheapest an order may cost to be worth a look. */
+const WORTH = COST.flash + 30 * COST.mud
 
 /**
- * A solver for one job: the cheapest order of printing, exactly. Fewest flashes first, then least mud, then cool-down,
- * then compactness. One revolution on a ring of stations; any order where all screens print at the same place. What does
- * not depend on the press is computed once and serves every press.
+ * A solver for one job: the cheapest orders of printing, exactly. Fewest revolutions first, then fewest flashes, then least
+ * mud, then cool-down, then compactness. On a ring of stations, or any order where all screens print at the same place. What
+ * does not depend on the press is computed once and serves every press.
  *
- * @returns `fits: false` with Stop reasons when the inks clash on any press or the press has no room
+ * @returns `fits: false` with Stop reasons when the inks clash on any press or the press has no room, and what would help
  */
 export function solverFor(job: Job): Solver {
-  const refuse = (...reasons: Reason[]): Solution => ({ fits: false, reasons })
+  const refuse = (...reasons: readonly Reason[]): Solution => ({ fits: false, reasons })
   const known = new Map<boolean, { readonly tables: Tables; readonly relaxed: Relaxed }>()
   const prepare = (wetOnWet: boolean) => {
     const tables = buildTables(job, wetOnWet)
@@ -32,7 +52,7 @@ export function solverFor(job: Job): Solver {
     known.set(wetOnWet, made)
     return made
   }
-  return (press, pressName) => {
+  return (press, pressName, { wanted = 1, laps = 1 } = {}) => {
     if (job.hits.length > MOST_HITS)
       return refuse(
         because(SEQUENCE_RULES, 'TOO_MANY', { screens: count(job.hits.length), most: count(MOST_HITS) }),
@@ -40,31 +60,65 @@ export function solverFor(job: Job): Solver {
     const wetOnWet = press.kind === 'stations' || press.wetOnWet
     const { tables, relaxed } = known.get(wetOnWet) ?? prepare(wetOnWet)
     if (tables.smoothing && !tables.whites) return refuse(because(SEQUENCE_RULES, 'SMOOTH_ALONE'))
-    const free = relaxed.cost(0, 0)
+    const free = relaxed(0, 0)
     if (free >= FORBIDDEN) return refuse(...clash(job, wetOnWet))
     const short = whatIsShort(job, press, pressName, tables, flashesIn(free))
-    if (short.length > 0) return refuse(...short)
-    if (press.kind === 'heads') return { fits: true, events: relaxed.path(0, 0), cost: free, tables }
-    return ring(job, press, pressName, tables, relaxed)
+    if (press.kind === 'heads') {
+      if (short.length > 0) return refuse(...short)
+      return some(orders(tables, relaxed, wanted), 1, tables) ?? refuse(...short)
+    }
+    const one = short.length > 0 ? undefined : some(layOut(tables, press, relaxed, wanted), 1, tables)
+    if (one) return one
+    const twice = laps === 2 ? twoLaps(tables, press, relaxed) : undefined
+    if (twice && twice !== 'unknown') return { fits: true, best: twice, others: [], laps: 2, tables }
+    const inputs = { screens: count(job.hits.length), flashes: count(flashesIn(free)), press: pressName }
+    return refuse(...(short.length > 0 ? short : [because(SEQUENCE_RULES, 'NO_LAYOUT', inputs)]))
+  }
+}
+
+/** What was found, as far as it is worth a look beside the cheapest. */
+function some(found: readonly Ordered[], laps: 1 | 2, tables: Tables): Solution | undefined {
+  const [best, ...others] = found
+  if (!best) return undefined
+  return {
+    fits: true,
+    best,
+    others: others.filter((o) => o.cost <= best.cost + WORTH),
+    laps,
+    tables,
   }
 }
 
 /** `solverFor` for a single press. */
-export const solve = (job: Job, press: PressSpace, pressName: string): Solution =>
-  solverFor(job)(press, pressName)
+export const solve = (job: Job, press: PressSpace, pressName: string, search?: Search): Solution =>
+  solverFor(job)(press, pressName, search)
 
-function ring(
-  job: Job,
-  press: Extract<PressSpace, { kind: 'stations' }>,
-  pressName: string,
-  tables: Tables,
-  relaxed: Relaxed,
-): Solution {
-  const layout = layOut(tables, press, relaxed)
-  if (layout) return { fits: true, ...layout, tables }
-  const flashes = flashesIn(relaxed.cost(0, 0))
-  const inputs = { screens: count(job.hits.length), flashes: count(flashes), press: pressName }
-  return { fits: false, reasons: [because(SEQUENCE_RULES, 'NO_LAYOUT', inputs)] }
+/** The least changes that each make an impossible job possible on this ring: by trying them. */
+export function whatHelps(job: Job, ring: Ring, pressName: string): readonly Reason[] {
+  const solver = solverFor(job)
+  const fits = (press: Ring, of: Solver = solver) => of(press, pressName, { laps: 2 }).fits
+  const helps: Reason[] = []
+  if (fits({ ...ring, flashUnits: ring.flashUnits + 1 }))
+    helps.push(because(SEQUENCE_RULES, 'HELP_UNIT', { press: pressName }))
+  const anywhere = ring.stations.map((s) => ({ ...s, flashAllowed: true }))
+  if (fits({ ...ring, stations: anywhere })) helps.push(because(SEQUENCE_RULES, 'HELP_PLACES'))
+  const down = ring.stations.filter((s) => !s.usable)
+  const mended = down.find((d) =>
+    fits({ ...ring, stations: ring.stations.map((s) => (s === d ? { ...s, usable: true } : s)) }),
+  )
+  if (mended) helps.push(because(SEQUENCE_RULES, 'HELP_HEAD', { station: count(mended.number) }))
+  else if (down.length > 1 && fits({ ...ring, stations: ring.stations.map((s) => ({ ...s, usable: true })) }))
+    helps.push(because(SEQUENCE_RULES, 'HELP_HEADS'))
+  const without = (role: string) => job.hits.filter((h) => h.role !== role)
+  if (job.hits.some((h) => h.role === 'base2') && fits(ring, solverFor({ ...job, hits: without('base2') })))
+    helps.push(because(SEQUENCE_RULES, 'HELP_BASE'))
+  if (helps.length > 0) return helps
+  const spare = job.hits.find(
+    (h) =>
+      !['base', 'smoothing'].includes(h.role) &&
+      fits(ring, solverFor({ ...job, hits: job.hits.filter((o) => o !== h) })),
+  )
+  return spare ? [because(SEQUENCE_RULES, 'HELP_LESS', { name: spare.name })] : []
 }
 
 /** Plain shortages that can be counted: heads, stations, flash units. */
@@ -114,7 +168,7 @@ function whatIsShort(job: Job, press: PressSpace, pressName: string, t: Tables, 
 function clash(job: Job, wetOnWet: boolean): readonly Reason[] {
   const impossible = (hits: Job['hits'], explicit = job.explicit ?? []) => {
     const t = buildTables({ ...job, hits, explicit }, wetOnWet)
-    return !(t.smoothing && !t.whites) && relax(t).cost(0, 0) >= FORBIDDEN
+    return !(t.smoothing && !t.whites) && relax(t)(0, 0) >= FORBIDDEN
   }
   let left = job.hits
   for (const hit of job.hits) {

@@ -1,4 +1,5 @@
-import { type Hit, type Job, meeting } from './hit'
+import { type Mark, marked } from './cheapest'
+import { FLASH, type Hit, type Job, meeting } from './hit'
 import { mudTerms } from './mud'
 import { type PairCode, pairCodes } from './rules'
 
@@ -56,7 +57,9 @@ function pairOf(job: Job, i: Hit, j: Hit, wetOnWet: boolean): Pair {
     Math.round(COST.mud * mudTerms(i, j, meet, state, job.method).reduce((sum, t) => sum + t.points, 0))
   // The school that flashes after the base only tolerates what other rules would forbid wet, at a price.
   const tolerated =
-    job.method.flash === 'afterBase' && wetOnWet && !codes.some(([code]) => code === 'BASE_FLASH')
+    job.method.flash === 'afterBase' &&
+    wetOnWet &&
+    !codes.some(([code]) => code === 'BASE_FLASH' || code === 'HAND_FLASH')
   const wetForbidden = has('any') || (has('wet') && !tolerated)
   return {
     wet: wetForbidden ? FORBIDDEN : mud('wet') + (tolerated && has('wet') ? COST.wetAgainstSchool : 0),
@@ -87,7 +90,7 @@ export function buildTables(job: Job, wetOnWet: boolean): Tables {
     whites: base2 || maskOf(hits, (h) => h.role === 'highlight'),
     expanding: maskOf(hits, (h) => h.role === 'expanding'),
     flashWithin:
-      job.method.flash === 'afterBase' && wetOnWet
+      job.method.flash === 'afterBase' && wetOnWet && !job.explicit?.includes(FLASH)
         ? maskOf(hits, (h) => ['base', 'base2', 'smoothing'].includes(h.role))
         : (1 << n) - 1,
   }
@@ -126,4 +129,14 @@ export function compactWet(t: Tables, mask: number, wet: number): number {
     if (kept & (1 << i) && ((t.cares[i] as number) & ~mask) === 0) kept &= ~(1 << i)
   }
   return kept
+}
+
+/** Adds to a mark which hits are dried before `j`, of those that care: orders that agree in it do not truly differ. */
+export function driedBefore(t: Tables, mask: number, wet: number, j: number, mark: Mark): Mark {
+  let on = mark
+  for (let i = 0; i < t.n; i++) {
+    const pair = t.pair[i]?.[j]
+    if (mask & ~wet & (1 << i) && pair && pair.wet !== pair.dry) on = marked(on, i * t.n + j)
+  }
+  return on
 }

@@ -1,9 +1,11 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import NextLink from 'next/link'
-import { numberOf } from '@/core/advice'
+import { because, numberOf, q } from '@/core/advice'
 import { hexOf, hexOfLab } from '@/core/color'
+import { FACT_RULES } from '@/core/plan'
 import type { RunTime } from '@/core/rate'
 import { momentOf } from '@/core/schedule'
+import { AskNumber } from '@/ui/AskNumber'
 import { Measure } from '@/ui/Measure'
 import { InkName } from '@/ui/parts'
 import { Section } from '@/ui/Section'
@@ -34,7 +36,12 @@ export function InkAtPress({ time }: { readonly time: RunTime | undefined }) {
               {t.id}
             </Link>
             <Box fontSize="1.2rem" fontWeight="650">
-              <Measure kind="mass" value={t.mass} />
+              <AskNumber
+                label={`In ${t.id}`}
+                reasons={[because(FACT_RULES, 'LEDGER', { value: q('mass', t.mass) })]}
+              >
+                <Measure kind="mass" value={t.mass} />
+              </AskNumber>
             </Box>
             <Box color="soft">
               {t.state === 'accepted' ? 'drawdown accepted' : 'no drawdown accepted yet'}
@@ -44,8 +51,8 @@ export function InkAtPress({ time }: { readonly time: RunTime | undefined }) {
             </Box>
             {left !== undefined && takes !== undefined && left > 0 && left < takes && (
               <Box>
-                <SeverityMark severity="Watch" /> The run takes <Measure kind="workTime" value={takes} />: mix
-                it again on the way, in the same hour.
+                <SeverityMark severity="Watch" /> The run takes longer than that: mix it again on the way, in
+                the same hour.
               </Box>
             )}
           </Flex>

@@ -1,0 +1,68 @@
+import type { Reason } from '../advice'
+import type { Shop } from '../equipment'
+import type { Order } from '../order'
+import { FLASH, muddyPairs, mudPoints } from '../sequence'
+import { orderingOf } from './plan'
+import type { Decisions, RunPlan } from './runPlan'
+
+/** What would follow if a screen were put at one place of the order. */
+export interface Move {
+  /** Hit ids, with `FLASH` where the lead wants one. */
+  readonly order: readonly string[]
+  readonly fits: boolean
+  /** What would break; where nothing does, the worst that is left of mud. */
+  readonly why: readonly Reason[]
+  readonly flashes: number
+  readonly laps: 1 | 2
+  /** Mud points. */
+  readonly mud: number
+}
+
+/** The order of a plan as a list by hand: hits, with the flashes that the lead put there. */
+export const handOrder = (now: RunPlan, decisions: Decisions): readonly string[] => {
+  const printed = now.hits.map((h) => h.hit.id)
+  const wanted = decisions.order.filter((id) => id === FLASH || printed.includes(id))
+  return wanted.filter((id) => id !== FLASH).length === printed.length ? wanted : printed
+}
+
+/** A list with one entry put at another place, counted without it. */
+export function putAt(order: readonly string[], id: string, place: number): readonly string[] {
+  const rest = order.filter((x) => x !== id)
+  return [...rest.slice(0, place), id, ...rest.slice(place)]
+}
+
+/**
+ * What would follow from putting a screen at each place of the order, from the first to the last: computed before it is
+ * dropped.
+ */
+export function movesOf(
+  order: Order,
+  shop: Shop,
+  decisions: Decisions,
+  now: RunPlan,
+  hitId: string,
+): readonly Move[] {
+  const by = handOrder(now, decisions)
+  return by.map((_, place) => consequences(order, shop, decisions, putAt(by, hitId, place)))
+}
+
+/** What would follow from one order by hand. */
+export function consequences(
+  order: Order,
+  shop: Shop,
+  decisions: Decisions,
+  byHand: readonly string[],
+): Move {
+  const { job, solver, space, press } = orderingOf(order, shop, { ...decisions, order: byHand })
+  const found = solver(space, press.name, { laps: 2 })
+  if (!found.fits) return { order: byHand, fits: false, why: found.reasons, flashes: 0, laps: 1, mud: 0 }
+  const { events } = found.best
+  return {
+    order: byHand,
+    fits: true,
+    why: muddyPairs(job, found.tables, events),
+    flashes: events.filter((e) => e.kind === 'flash').length,
+    laps: found.laps,
+    mud: mudPoints(job, found.tables, events),
+  }
+}

@@ -1,0 +1,67 @@
+import TinyQueue from 'tinyqueue'
+
+/** A state of a search that is opened in the order of its bound. */
+export interface State {
+  /** The same for states that have the same futures. */
+  readonly key: number
+  /** The same for ways that do not truly differ. */
+  readonly mark: number
+  /** Never more than the cheapest completion costs. */
+  readonly bound: number
+  /** Of equal bounds the deeper state is opened first. */
+  readonly depth: number
+  readonly done: boolean
+}
+
+/** So many states are opened at most; a job of this trade opens a few hundred. */
+const MOST_OPENED = 400_000
+
+/**
+ * The cheapest ways to a done state, cheapest first, each with another mark: A* that opens a state once for each mark
+ * under which it is reached, and at most as often as ways are wanted. Exact: two ways with the same mark and state have the
+ * same futures, and the dearer one can be dropped.
+ */
+export function cheapest<S extends State>(
+  start: S | undefined,
+  next: (state: S) => Iterable<S>,
+  wanted: number,
+): readonly S[] {
+  const open = new TinyQueue<S>(start ? [start] : [], (a, b) => a.bound - b.bound || b.depth - a.depth)
+  const closed = new Map<number, Set<number>>()
+  const found: S[] = []
+  let opened = 0
+  for (let state = open.pop(); state && opened < MOST_OPENED; state = open.pop()) {
+    const mark = wanted === 1 ? 0 : state.mark
+    const marks = closed.get(state.key) ?? new Set()
+    if (marks.has(mark) || marks.size >= wanted) continue
+    closed.set(state.key, marks.add(mark))
+    opened++
+    if (state.done) {
+      found.push(state)
+      if (found.length === wanted) break
+      continue
+    }
+    for (const s of next(state)) open.push(s)
+  }
+  return found
+}
+
+/** Scatters a number over 32 bits (the finishing steps of MurmurHash3, Appleby). */
+function scatter(x: number): number {
+  let h = x
+  h = Math.imul(h ^ (h >>> 16), 0x85ebca6b)
+  h = Math.imul(h ^ (h >>> 13), 0xc2b2ae35)
+  return h ^ (h >>> 16)
+}
+
+/** A mark of 53 bits for a set of numbered facts: facts come in one by one, in any order. */
+export interface Mark {
+  readonly a: number
+  readonly b: number
+}
+export const NO_MARK: Mark = { a: 0, b: 0 }
+export const marked = ({ a, b }: Mark, fact: number): Mark => ({
+  a: a ^ scatter(fact + 1),
+  b: b ^ scatter(fact * 0x9e37 + 0x51ed),
+})
+export const markNumber = ({ a, b }: Mark): number => (a >>> 0) * 0x200000 + (b & 0x1fffff)

@@ -1,0 +1,169 @@
+import { cheapest, type State } from './cheapest'
+import type { Event } from './hit'
+import { type Ordered, type Relaxed, steps } from './relaxed'
+import type { Ring } from './stations'
+import { COST, FORBIDDEN, type Tables } from './tables'
+
+/** What stands at the places matters here, not which colour: print, flash, smoothing, base, and the base again. */
+type Token = 'p' | 'f' | 's' | 'b' | 'c'
+
+/** Where the events of two laps stand, and what missing cool-downs cost. */
+interface Placed {
+  readonly cost: number
+  readonly at: readonly { readonly station: number; readonly lap: 1 | 2 }[]
+}
+
+/** Shapes looked at before the search gives up: then nothing is known. */
+const MOST_SHAPES = 4000
+
+interface Node extends State {
+  readonly mask: number
+  readonly wet: number
+  readonly cost: number
+  readonly shape: string
+  readonly events: readonly Event[]
+}
+
+/**
+ * The cheapest order in two revolutions: screens of either lap hang at stations of their own, a flash may fire in both, and
+ * a base printed twice may be one screen that prints in both. A* over (printed, wet, shape); a way is dropped as soon as its
+ * shape finds no place on the ring.
+ *
+ * @returns none when there is none; `unknown` when too many shapes were looked at to tell
+ */
+export function twoLaps(t: Tables, ring: Ring, relaxed: Relaxed): Ordered | 'unknown' | undefined {
+  const known = new Map<string, Placed | undefined>()
+  const place = (shape: string): Placed | undefined => {
+    if (!known.has(shape)) known.set(shape, placeShape(shape, ring))
+    return known.get(shape)
+  }
+  const shapeNumber = new Map<string, number>()
+  const numberOf = (shape: string) => {
+    const number = shapeNumber.get(shape) ?? shapeNumber.size
+    shapeNumber.set(shape, number)
+    return number
+  }
+  const token = (e: Event): Token => {
+    if (e.kind === 'flash') return 'f'
+    const role = t.hits[e.hit]?.role
+    if (role === 'base') return 'b'
+    if (role === 'base2') return 'c'
+    return role === 'smoothing' ? 's' : 'p'
+  }
+  const states = 2 ** t.n
+  const node = (n: Pick<Node, 'mask' | 'wet' | 'cost' | 'shape' | 'events'>): readonly Node[] => {
+    const rest = relaxed(n.mask, n.wet)
+    if (rest >= FORBIDDEN || known.size > MOST_SHAPES) return []
+    const placed = place(n.shape)
+    if (!placed) return []
+    const done = n.mask === t.full
+    return [
+      {
+        ...n,
+        key: (numberOf(n.shape) * states + n.mask) * states + n.wet,
+        mark: 0,
+        // What cool-downs are missing is known for good once all is placed.
+        bound: n.cost + rest + (done ? placed.cost : 0),
+        depth: n.events.length,
+        done,
+      },
+    ]
+  }
+  const next = ({ mask, wet, cost, shape, events }: Node) =>
+    steps(t, mask, wet).flatMap((s) =>
+      node({
+        mask: s.mask,
+        wet: s.wet,
+        cost: cost + s.cost,
+        shape: shape + s.events.map(token).join(''),
+        events: [...events, ...s.events],
+      }),
+    )
+  const [start] = node({ mask: 0, wet: 0, cost: 0, shape: '', events: [] })
+  const [best] = cheapest(start, next, 1)
+  if (!best) return known.size > MOST_SHAPES ? 'unknown' : undefined
+  const placed = place(best.shape)
+  return {
+    cost: best.bound,
+    events: best.events.map((e, i) => ({ ...e, ...placed?.at[i] })),
+  }
+}
+
+/** The cheapest way to stand a shape on the ring in two laps; the second begins with the film as cool as it gets. */
+function placeShape(shape: string, ring: Ring): Placed | undefined {
+  let best: Placed | undefined
+  for (let border = shape.length; border >= 0; border--) {
+    const placed = placeSplit(shape, border, ring)
+    if (placed && (!best || placed.cost < best.cost)) best = placed
+    if (best?.cost === 0) break
+  }
+  return best
+}
+
+interface Cell {
+  readonly cost: number
+  /** Indexes of the shape that stand here. */
+  readonly here: readonly number[]
+  readonly then: number
+}
+
+function placeSplit(shape: string, border: number, ring: Ring): Placed | undefined {
+  const cap = Math.max(1, ring.cool)
+  const { stations, flashUnits } = ring
+  const n = shape.length
+  const memo = new Map<number, Cell | undefined>()
+  const key = (s: number, i: number, j: number, c1: number, c2: number, units: number) =>
+    ((((s * (n + 1) + i) * (n + 1) + j) * (cap + 1) + c1) * (cap + 1) + c2) * (flashUnits + 1) + units
+  /** Cost of printing this token after so many cooling places; undefined when it cannot be. */
+  const printing = (token: string | undefined, since: number): number | undefined => {
+    if (token === undefined || token === 'f') return undefined
+    if (token === 's') return since === 0 ? 0 : undefined
+    return Math.max(0, ring.cool - since) * COST.missingCool
+  }
+  const after = (token: string | undefined) => (token === 's' ? Math.min(cap, 1) : cap)
+  const go = (s: number, i: number, j: number, c1: number, c2: number, units: number): Cell | undefined => {
+    if (i === border && j === n) return { cost: 0, here: [], then: -1 }
+    const station = stations[s]
+    if (!station) return undefined
+    const at = key(s, i, j, c1, c2, units)
+    if (memo.has(at)) return memo.get(at)
+    const [one, two] = [i < border ? shape[i] : undefined, j < n ? shape[j] : undefined]
+    const [cool1, cool2] = [Math.min(cap, c1 + 1), Math.min(cap, c2 + 1)]
+    let best: Cell | undefined
+    const tryOne = (
+      cost: number | undefined,
+      here: readonly number[],
+      ...to: Parameters<typeof go>
+    ): void => {
+      if (cost === undefined) return
+      const rest = go(...to)
+      if (rest && (!best || cost + rest.cost < best.cost))
+        best = { cost: cost + rest.cost, here, then: key(...to) }
+    }
+    if (station.usable) {
+      const [p1, p2] = [printing(one, c1), printing(two, c2)]
+      if (one === 'b' && two === 'c' && p1 !== undefined && p2 !== undefined)
+        tryOne(p1 + p2, [i, j], s + 1, i + 1, j + 1, cap, cap, units)
+      tryOne(p1, [i], s + 1, i + 1, j, after(one), cool2, units)
+      tryOne(p2, [j], s + 1, i, j + 1, cool1, after(two), units)
+    }
+    if (station.flashAllowed && units > 0) {
+      if (one === 'f' && two === 'f') tryOne(0, [i, j], s + 1, i + 1, j + 1, 0, 0, units - 1)
+      if (one === 'f') tryOne(0, [i], s + 1, i + 1, j, 0, cool2, units - 1)
+      if (two === 'f') tryOne(0, [j], s + 1, i, j + 1, cool1, 0, units - 1)
+    }
+    tryOne(0, [], s + 1, i, j, cool1, cool2, units)
+    memo.set(at, best)
+    return best
+  }
+  let cell = go(0, 0, border, cap, cap, flashUnits)
+  if (!cell) return undefined
+  const { cost } = cell
+  const at: { station: number; lap: 1 | 2 }[] = []
+  for (let s = 0; cell && cell.then >= 0; s++) {
+    for (const index of cell.here)
+      at[index] = { station: stations[s]?.number ?? 0, lap: index < border ? 1 : 2 }
+    cell = memo.get(cell.then)
+  }
+  return { cost, at }
+}
