@@ -1,8 +1,7 @@
 'use client'
 
-import { Box } from '@chakra-ui/react'
-import { useEffect, useRef } from 'react'
-import { useSettings } from './settings'
+import { useCallback } from 'react'
+import { Chart, type ChartPaint } from './Chart'
 
 interface Series {
   readonly name: string
@@ -33,77 +32,50 @@ const labelled = (series: readonly Series[]) => {
   })
 }
 
-/** Values over time, in the greys or ambers of the page. */
+/** Values over time. */
 export function LineChart({ label, series, unit, least, height = 220 }: Props) {
-  const place = useRef<HTMLDivElement>(null)
-  const { mode } = useSettings()
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the mode changes the colours that are read from the page
-  useEffect(() => {
-    const box = place.current
-    if (!box) return
-    let gone = false
-    let dispose: (() => void) | undefined
-    void import('./echarts').then(({ startChart }) => {
-      if (gone) return
-      const token = (name: string) =>
-        getComputedStyle(document.documentElement).getPropertyValue(`--chakra-colors-${name}`).trim() ||
-        '#888888'
-      const [ink, soft, rule] = [token('ink'), token('soft'), token('rule')]
-      const chart = startChart(box)
-      const text = { color: ink, fontFamily: 'Archivo Variable, sans-serif', fontSize: 12 }
-      chart.setOption({
-        animation: false,
-        textStyle: text,
-        grid: { left: 46, right: 104, top: 30, bottom: 26 },
-        xAxis: {
-          type: 'time',
-          axisLabel: { ...text, color: soft, hideOverlap: true },
-          axisLine: { lineStyle: { color: soft } },
-          splitLine: { show: false },
-        },
-        yAxis: {
-          type: 'value',
-          scale: true,
-          name: unit,
-          nameTextStyle: { ...text, color: soft },
-          axisLabel: { ...text, color: soft },
-          splitLine: { lineStyle: { color: rule } },
-        },
-        series: labelled(series).map((s, i) => ({
-          type: 'line',
-          name: s.name,
-          data: s.points.map(([day, value]) => [day, value]),
-          symbol: SYMBOLS[i % SYMBOLS.length],
-          symbolSize: 7,
-          silent: true,
-          itemStyle: { color: ink },
-          lineStyle: { color: ink, width: 1.6, type: DASHES[i % DASHES.length] },
-          endLabel: { show: s.label !== '', formatter: s.label, ...text },
-          labelLayout: { moveOverlap: 'shiftY' },
-          ...(i === 0 && least
-            ? {
-                markLine: {
-                  silent: true,
-                  symbol: 'none',
-                  lineStyle: { color: soft, type: 'solid', width: 1 },
-                  label: { formatter: least.name, position: 'insideStartBottom', ...text, color: soft },
-                  data: [{ yAxis: least.value }],
-                },
-              }
-            : {}),
-        })),
-      })
-      const resize = new ResizeObserver(() => chart.resize())
-      resize.observe(box)
-      dispose = () => {
-        resize.disconnect()
-        chart.dispose()
-      }
-    })
-    return () => {
-      gone = true
-      dispose?.()
-    }
-  }, [series, unit, least, mode])
-  return <Box ref={place} role="img" aria-label={label} width="100%" style={{ height }} />
+  const draw = useCallback(
+    ({ ink, soft, rule, text }: ChartPaint) => ({
+      grid: { left: 46, right: 104, top: 30, bottom: 26 },
+      xAxis: {
+        type: 'time',
+        axisLabel: { ...text, color: soft, hideOverlap: true },
+        axisLine: { lineStyle: { color: soft } },
+        splitLine: { show: false },
+      },
+      yAxis: {
+        type: 'value',
+        scale: true,
+        name: unit,
+        nameTextStyle: { ...text, color: soft },
+        axisLabel: { ...text, color: soft },
+        splitLine: { lineStyle: { color: rule } },
+      },
+      series: labelled(series).map((s, i) => ({
+        type: 'line',
+        name: s.name,
+        data: s.points.map(([day, value]) => [day, value]),
+        symbol: SYMBOLS[i % SYMBOLS.length],
+        symbolSize: 7,
+        silent: true,
+        itemStyle: { color: ink },
+        lineStyle: { color: ink, width: 1.6, type: DASHES[i % DASHES.length] },
+        endLabel: { show: s.label !== '', formatter: s.label, ...text },
+        labelLayout: { moveOverlap: 'shiftY' },
+        ...(i === 0 && least
+          ? {
+              markLine: {
+                silent: true,
+                symbol: 'none',
+                lineStyle: { color: soft, type: 'solid', width: 1 },
+                label: { formatter: least.name, position: 'insideStartBottom', ...text, color: soft },
+                data: [{ yAxis: least.value }],
+              },
+            }
+          : {}),
+      })),
+    }),
+    [series, unit, least],
+  )
+  return <Chart label={label} draw={draw} height={height} />
 }

@@ -1,10 +1,10 @@
-import { LineChart } from 'echarts/charts'
+import { BarChart, CustomChart, LineChart } from 'echarts/charts'
 import { GridComponent, MarkLineComponent } from 'echarts/components'
 import { init, use } from 'echarts/core'
 import { LabelLayout } from 'echarts/features'
 import { SVGRenderer } from 'echarts/renderers'
 
-use([LineChart, GridComponent, MarkLineComponent, LabelLayout, SVGRenderer])
+use([BarChart, CustomChart, LineChart, GridComponent, MarkLineComponent, LabelLayout, SVGRenderer])
 
 /** Drawn as SVG, so that print and safelight can restyle it. */
 export const startChart = (box: HTMLElement) => init(box, undefined, { renderer: 'svg' })

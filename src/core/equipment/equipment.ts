@@ -43,6 +43,31 @@ export type Press =
 export const usableHeads = (press: Press & Heads): number =>
   Array.from({ length: press.heads }, (_, i) => i + 1).filter((n) => !press.down.includes(n)).length
 
+/** Heads of a press with whether each works; a bench has none. */
+export const headsOf = (press: Press): readonly { readonly number: number; readonly works: boolean }[] => {
+  if (press.kind === 'bench') return []
+  if (press.kind === 'automatic')
+    return press.stations.map(({ number, usable }) => ({ number, works: usable }))
+  return Array.from({ length: press.heads }, (_, i) => ({
+    number: i + 1,
+    works: !press.down.includes(i + 1),
+  }))
+}
+
+/** The press with one head put out of order, or back to work. */
+export function headTurned(press: Press, head: number): Press {
+  if (press.kind === 'bench') return press
+  if (press.kind === 'automatic')
+    return {
+      ...press,
+      stations: press.stations.map((s) => (s.number === head ? { ...s, usable: !s.usable } : s)),
+    }
+  const down = press.down.includes(head)
+    ? press.down.filter((n) => n !== head)
+    : [...press.down, head].sort((a, b) => a - b)
+  return { ...press, down }
+}
+
 export const PRESS_KINDS: Readonly<Record<Press['kind'], string>> = {
   bench: 'Bench',
   single: 'Single station',

@@ -16,6 +16,15 @@ export const FACT_RULES = ruleTable({
     source: 'the order',
   },
   SCREENS: { says: '{screens}: one for each hit, hits of the same screen counted once.', source: 'geometry' },
+  FLASHES: {
+    says: '{value}: where inks would smear wet; each tells which, on the strip.',
+    source: 'geometry',
+  },
+  LAPS: { says: '{value}: how often every garment goes round.', source: 'geometry' },
+  MUD_POINTS: {
+    says: '{value} mud points: what dark before light, strong before weak and opaque on wet add up to. A score fitted to common practice, good for comparing orders of this job only.',
+    source: 'common practice',
+  },
   EXPOSED_TOGETHER: {
     says: '{time}: the longest exposure of {screens} that go under the light together; their times differ by less than a tenth. Each screen tells its own, and why, at its order.',
     source: 'geometry',
@@ -84,7 +93,9 @@ const DEPENDS: Readonly<Record<string, readonly string[]>> = {
   ],
   side: ['where the print sits', 'size of the garment'],
   setup: ['number of screens', 'kind of press'],
-  rate: ['press', 'strokes', 'flashes and their dwell', 'cool-down', 'belt speed'],
+  crew: ['kind of press'],
+  skill: ['who stands at the press'],
+  rate: ['crew and skill', 'press', 'strokes', 'flashes and their dwell', 'cool-down', 'belt speed'],
   total: ['set-up', 'pace', 'pieces'],
   flashHeight: ['kind of flash unit'],
   coolDown: ['kind of press', 'number of pallets'],

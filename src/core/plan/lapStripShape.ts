@@ -90,3 +90,18 @@ export function lapStripShape(plan: RunPlan): LapStripShape {
   })
   return { cells, tallest: Math.max(1e-6, ...films.map((l) => l.top)) }
 }
+
+/** An empty station takes an index, about this long, seconds. */
+const PASSED = 3
+
+/** Seconds that a garment spends at a place; where it waits to cool by hand, that counts to its flash. */
+export function cellTime(plan: RunPlan, cell: Cell): number {
+  if (cell.kind === 'print') {
+    const stroke = plan.hits.find((h) => h.hit.id === cell.hitId)?.stroke
+    return stroke ? PASSED + numberOf(stroke.strokes) * numberOf(stroke.time) : PASSED
+  }
+  if (cell.kind !== 'flash') return PASSED
+  const flash = plan.flashes[cell.flash]
+  const waits = plan.coolDown?.kind === 'duration' ? numberOf(plan.coolDown) : 0
+  return (flash ? numberOf(flash.dwell) : PASSED) + waits
+}

@@ -25,10 +25,20 @@ export const handOrder = (now: RunPlan, decisions: Decisions): readonly string[]
   return wanted.filter((id) => id !== FLASH).length === printed.length ? wanted : printed
 }
 
-/** A list with one entry put at another place, counted without it. */
+/** A list with one hit put at another place among the hits, counted without it; flashes by hand stay behind what they follow. */
 export function putAt(order: readonly string[], id: string, place: number): readonly string[] {
   const rest = order.filter((x) => x !== id)
-  return [...rest.slice(0, place), id, ...rest.slice(place)]
+  const hits = rest.flatMap((x, i) => (x === FLASH ? [] : [i]))
+  const at = hits[place] ?? rest.length
+  return [...rest.slice(0, at), id, ...rest.slice(at)]
+}
+
+/** A list with a flash behind a hit, or without the one that was there. */
+export function flashBehind(order: readonly string[], id: string): readonly string[] {
+  const at = order.indexOf(id) + 1
+  return order[at] === FLASH
+    ? [...order.slice(0, at), ...order.slice(at + 1)]
+    : [...order.slice(0, at), FLASH, ...order.slice(at)]
 }
 
 /**
@@ -43,7 +53,7 @@ export function movesOf(
   hitId: string,
 ): readonly Move[] {
   const by = handOrder(now, decisions)
-  return by.map((_, place) => consequences(order, shop, decisions, putAt(by, hitId, place)))
+  return now.hits.map((_, place) => consequences(order, shop, decisions, putAt(by, hitId, place)))
 }
 
 /** What would follow from one order by hand. */

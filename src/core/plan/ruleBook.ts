@@ -17,6 +17,7 @@ import {
 } from '../screen'
 import { SEQUENCE_RULES } from '../sequence'
 import { STROKE_RULES } from '../stroke'
+import { DANCE_RULES } from './danceCard'
 import { FACT_RULES } from './depends'
 import { PRESS_CAUTIONS, PRESS_RULES } from './press'
 import { WAY_RULES } from './ways'
@@ -107,7 +108,7 @@ export const RULE_BOOK: readonly Chapter[] = [
       'Exact search over orders, flashes and stations: no pair rule broken, least cost of flashes, mud and heads.',
     sources: 'Common practice as rules; the search is checked against trying everything.',
     page: 'sequence',
-    rules: { ...SEQUENCE_RULES, ...WAY_RULES },
+    rules: { ...SEQUENCE_RULES, ...WAY_RULES, ...DANCE_RULES },
   },
   {
     title: 'Strokes',

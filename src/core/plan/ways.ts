@@ -1,13 +1,14 @@
 import { because, choiceOf, numberOf, q, type Reason, ruleTable } from '../advice'
 import { FLASH } from '../sequence'
 import { orderingOf, plan } from './plan'
+import { rankPresses } from './press'
 import type { Decisions, RunPlan } from './runPlan'
 import { baseVariants, type VariantAsk, whiteVariants } from './variants'
 
 export const WAY_RULES = ruleTable({
   WAY_ADVISED: { says: 'The order that is advised, without the one by hand.', source: 'geometry' },
   WAY_OTHER: {
-    says: 'Dried between other colours than now: {flashes} flashes instead of {had}, {mud} mud points instead of {hadMud}.',
+    says: 'Dried (|) between other colours than now: {flashes} flashes instead of {had}, {mud} mud points instead of {hadMud}.',
     source: 'common practice',
   },
   WAY_BASE_ONLY: {
@@ -19,7 +20,7 @@ export const WAY_RULES = ruleTable({
     source: 'common practice',
   },
   WAY_SCREEN_LESS: {
-    says: '{way}: {less} fewer screens to coat, burn and register; see Ink for what it does to the colours.',
+    says: '{way}: {screens} screens to coat, burn and register instead of {hadScreens}; see Ink for what it does to the colours.',
     source: 'common practice',
   },
   WAY_PRESS: { says: 'On {press}: another press of this shop on which it fits.', source: 'geometry' },
@@ -70,8 +71,8 @@ export function waysOf({ order, shop, decisions, now }: VariantAsk): readonly Wa
   const others = found.fits ? found.others : []
   others.forEach(({ events }, i) => {
     const byHand = events.map((e) => (e.kind === 'flash' ? FLASH : (job.hits[e.hit]?.id ?? '')))
-    const flashes = byHand.filter((id) => id === FLASH).length - now.flashes.length
-    const label = flashes > 0 ? 'One flash more' : flashes < 0 ? 'One flash less' : 'Dried elsewhere'
+    const nameOf = (id: string) => job.hits.find((h) => h.id === id)?.name ?? id
+    const label = byHand.map((id) => (id === FLASH ? '|' : nameOf(id))).join(' ')
     offer(`other${i}`, label, { ...decisions, order: byHand }, (p) =>
       because(WAY_RULES, 'WAY_OTHER', { ...had, flashes: q('count', p.flashes.length), mud: points(p) }),
     )
@@ -96,11 +97,13 @@ export function waysOf({ order, shop, decisions, now }: VariantAsk): readonly Wa
     offer('fewer', fewer.label, { ...free, overrides }, (p) =>
       because(WAY_RULES, 'WAY_SCREEN_LESS', {
         way: fewer.label,
-        less: q('count', screensOf(now) - screensOf(p)),
+        screens: q('count', screensOf(p)),
+        hadScreens: q('count', screensOf(now)),
       }),
     )
   }
-  for (const other of shop.presses) {
+  const able = rankPresses(now.run, screensOf(now), shop).presses
+  for (const other of shop.presses.filter((p) => able.includes(p))) {
     if (other.id === choiceOf(now.pressAdvice)) continue
     const overrides = { ...decisions.overrides, press: other.id }
     offer(

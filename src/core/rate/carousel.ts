@@ -18,6 +18,10 @@ export interface Rhythm {
 
 /** What is to be done while the carousel stands. */
 export interface Stop {
+  /** Groups printed on the garment that is there. */
+  readonly groups: readonly number[]
+  /** Then it is changed here, and the first group is printed on the new one. */
+  readonly changes: boolean
   /** Seconds of work at the front, and of how many motions it is made. */
   readonly front: Duration
   readonly motions: number
@@ -39,13 +43,16 @@ export function stopsOf(work: Work, pallets: number, { pattern }: Rhythm, alone:
     const visit = Math.floor(stop / pallets)
     const v = (pattern === 'lap' ? visit : visit + (stop % pallets)) % visits
     const last = v === visits - 1
-    if (!alone) return { front: groups[v] ?? 0, motions: motions[v] ?? 1, flashed: !last, reload: last }
+    const flow = { flashed: alone ? flashes : !last, reload: !alone && last }
+    if (!alone)
+      return { groups: [v], changes: false, front: groups[v] ?? 0, motions: motions[v] ?? 1, ...flow }
     const own = flashes ? (groups[v + 1] ?? 0) : 0
     return {
+      groups: flashes ? [v + 1] : [],
+      changes: last,
       front: own + (last ? hand + (groups[0] ?? 0) : 0),
       motions: (flashes ? (motions[v + 1] ?? 0) : 0) + (last ? HAND_MOTIONS + (motions[0] ?? 0) : 0),
-      flashed: flashes,
-      reload: false,
+      ...flow,
     }
   })
 }

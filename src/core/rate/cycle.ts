@@ -14,7 +14,7 @@ import {
 const sum = (xs: readonly number[]) => xs.reduce((a, b) => a + b, 0)
 
 /** Places on the drying rack of a bench. */
-const RACK = 24
+export const DRYING_PLACES = 24
 
 /**
  * Seconds for one piece at a steady pace: closed forms, fitted to common practice, never timed in this shop.
@@ -49,7 +49,7 @@ export function cycleTime(need: CycleNeed, scale: Scale = AS_IT_IS): Duration {
       return laps * Math.max(index + slowest, cooled)
     }
     case 'bench': {
-      const n = Math.max(1, Math.min(pieces, RACK))
+      const n = Math.max(1, Math.min(pieces, DRYING_PLACES))
       const hand = m * scale.hand * (TIMES.benchPlace + TIMES.benchRegister + TIMES.benchRack)
       const one = hand + m * scale.print * (TIMES.flood + TIMES.stroke)
       const dry = scale.cool * cool

@@ -38,6 +38,10 @@ export const RATE_RULES = ruleTable({
     says: '{way}: {rate} instead of {now}, breaks of rhythm, misprints and re-inking counted. The same model, one thing changed.',
     source: 'geometry',
   },
+  USE: {
+    says: '{who}: at work {use} of the time, in the rhythm of the run. Who is always at work need not be what the pace hangs on.',
+    source: 'geometry',
+  },
   SPREAD: {
     says: '{runs} runs of this job on paper: pace of the day (7 % either way), {prints} first prints, misprints, stops (0.6 an hour, 4 min), breaks that fall inside. Assumed but for the first prints: keep a log and replace them.',
     source: 'common practice',

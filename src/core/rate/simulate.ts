@@ -3,7 +3,7 @@ import TinyQueue from 'tinyqueue'
 import type { Duration, Share } from '../quantity'
 import { stopsOf } from './carousel'
 import { bestRhythm } from './cycle'
-import { AS_IT_IS, type CycleNeed, HAND_MOTIONS, SKILLS, TIMES, workOf } from './times'
+import { type CycleNeed, HAND_MOTIONS, SKILLS, TIMES, workOf } from './times'
 
 /** Someone or something at work for a while. */
 export interface Busy {
@@ -84,7 +84,7 @@ export function simulate(need: CycleNeed, asked: Simulation): Simulated {
 function carousel(need: CycleNeed, pallets: number, { garments, spread, seed }: Simulation): Simulated {
   const draw = sampler(spread, seed)
   const { rhythm } = bestRhythm(need)
-  const work = workOf(need, AS_IT_IS)
+  const work = workOf(need)
   const alone = need.crew.size === 'alone'
   const stops = stopsOf(work, pallets, rhythm, alone)
   const time = clock()
@@ -109,8 +109,7 @@ function carousel(need: CycleNeed, pallets: number, { garments, spread, seed }: 
     const from = Math.max(time.now(), ready[j % pallets] ?? 0)
     if (from > time.now() + 1e-9) busy.push({ who: printer, what: 'wait', from: time.now(), to: from })
     time.at(told(printer, 'front', draw(here.front, here.motions), from), () => {
-      const whole = alone && here.front > (work.hand ?? 0) && isLast(stops.length, pallets, j, rhythm.pattern)
-      if (whole) done.push(time.now())
+      if (here.changes) done.push(time.now())
       over()
     })
     const leaving = j > 0 ? stopOf(j - 1) : undefined
@@ -134,18 +133,11 @@ function carousel(need: CycleNeed, pallets: number, { garments, spread, seed }: 
   return { done, busy }
 }
 
-/** The stop at which a lone printer changes the garment of a pallet. */
-function isLast(stops: number, pallets: number, j: number, pattern: string): boolean {
-  const visits = stops / pallets
-  const visit = Math.floor(j / pallets)
-  return (pattern === 'lap' ? visit : visit + (j % pallets)) % visits === visits - 1
-}
-
 function automatic(need: CycleNeed, { garments, spread, seed }: Simulation): Simulated {
   const { crew, groups, laps, coolHeads } = need
   const draw = sampler(spread, seed)
   const m = SKILLS[crew.skill].factor
-  const { flash, cool } = workOf(need, AS_IT_IS)
+  const { flash, cool } = workOf(need)
   const busy: Busy[] = []
   const done: number[] = []
   const time = clock()
@@ -188,7 +180,7 @@ function automatic(need: CycleNeed, { garments, spread, seed }: Simulation): Sim
 
 function single(need: CycleNeed, { garments, spread, seed }: Simulation): Simulated {
   const draw = sampler(spread, seed)
-  const work = workOf(need, AS_IT_IS)
+  const work = workOf(need)
   const busy: Busy[] = []
   const done: number[] = []
   let now = 0

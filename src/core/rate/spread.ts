@@ -2,8 +2,8 @@ import { randomExponential, randomLcg, randomLogNormal, randomPoisson, randomUni
 import type { Hours } from '../equipment'
 import { type Duration, minutes, type Quantity } from '../quantity'
 import { cycleTime } from './cycle'
-import { workSpans } from './finish'
 import { type CycleNeed, MISPRINTS, RE_INKED, TIMES } from './times'
+import { workSpans } from './workSpans'
 
 /** A run as it may go, from the first screen hung to the last piece. */
 export interface RunNeed {

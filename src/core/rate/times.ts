@@ -42,7 +42,7 @@ export type Skill = keyof typeof SKILLS
 
 export const CREWS = {
   alone: { label: 'One person', people: 1 },
-  loader: { label: 'Printer and loader', people: 2 },
+  loader: { label: 'Two people', people: 2 },
 } as const
 
 /** Who stands at the press. */
@@ -100,7 +100,7 @@ export interface Work {
 }
 
 /** Seconds of work at a press where all screens print at one place. */
-export function workOf({ press, crew, groups, flash, cool }: CycleNeed, scale: Scale): Work {
+export function workOf({ press, crew, groups, flash, cool }: CycleNeed, scale: Scale = AS_IT_IS): Work {
   const m = SKILLS[crew.skill].factor
   const head = TIMES.head * (press.kind === 'single' ? SINGLE_HEAD : 1)
   const belt = crew.size === 'loader' ? TIMES.beltLoader : TIMES.beltAlone

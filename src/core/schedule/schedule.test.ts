@@ -2,7 +2,6 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { type Hours, STEP_NAMES, USUAL_HOURS } from '../equipment'
 import { minutes } from '../quantity'
-import { finishAt } from '../rate'
 import {
   dryingTime,
   isoOf,
@@ -41,14 +40,20 @@ describe('the shop’s calendar', () => {
   ])('%s: work before %s of %d min starts %s', (_, end, work, start) => {
     expect(isoOf(startBefore(USUAL_HOURS, at(end), minutes(work)) ?? 0)).toBe(start)
   })
-  it('is undone by finishing: work started then ends by the end', () => {
+  it('leaves just the working minutes that the work takes, counted one by one (property)', () => {
+    const open = (minute: number) => {
+      const [day, clock] = [Math.floor(minute / 1440), (minute % 1440) * 60]
+      const { from, to, breaks, days } = USUAL_HOURS
+      const pause = breaks.some((b) => clock >= b.from && clock < b.to)
+      return days.includes(weekdayOf(day)) && clock >= from && clock < to && !pause
+    }
     const end = fc.integer({ min: at('2026-11-01') / 60, max: at('2026-12-31') / 60 })
     fc.assert(
       fc.property(end, fc.integer({ min: 1, max: 3000 }), (endMinute, work) => {
         const start = startBefore(USUAL_HOURS, endMinute * 60, minutes(work)) ?? 0
-        const day = Math.floor(start / 86_400)
-        const done = finishAt(USUAL_HOURS, weekdayOf(day), start - day * 86_400, minutes(work))
-        expect((day + (done?.days ?? 0)) * 86_400 + (done?.clock ?? 0)).toBeLessThanOrEqual(endMinute * 60)
+        let counted = 0
+        for (let m = Math.round(start / 60); m < endMinute; m++) if (open(m)) counted++
+        expect(counted).toBe(work)
       }),
     )
   })

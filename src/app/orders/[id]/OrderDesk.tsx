@@ -8,7 +8,7 @@ import { FormProvider, type Resolver, useForm } from 'react-hook-form'
 import { advicesIn, type Overrides } from '@/core/advice'
 import type { Batch } from '@/core/ink'
 import { checkOrder, type Order, orderSchema, splitOrder } from '@/core/order'
-import type { RunPlan } from '@/core/plan'
+import type { Decisions, RunPlan } from '@/core/plan'
 import type { SheetMark } from '@/formats/sheet'
 import type { StoredDecisions } from '@/store/decisions'
 import type { StoredOrder } from '@/store/orders'
@@ -32,6 +32,7 @@ import { STAGE_NAMES, STAGES, type StageName, stageShowing } from './stages'
 import { Traveller } from './Traveller'
 import { useDecisions } from './useDecisions'
 import { usePlan } from './usePlan'
+import { usePress } from './usePress'
 
 const Fieldset = chakra('fieldset')
 
@@ -148,6 +149,8 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, chi
     (hitIds: readonly string[]) => decide((d) => ({ ...d, order: hitIds })),
     [decide],
   )
+  const decideAll = useCallback((next: Decisions) => decide(() => next), [decide])
+  const setPress = usePress(shop)
   const choose = useCallback(
     (keys: readonly string[], overrides: Overrides) =>
       decide((d) => {
@@ -187,6 +190,8 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, chi
         }),
       setPrintOrder,
       choose,
+      decideAll,
+      setPress,
     }),
     [
       order,
@@ -203,6 +208,8 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, chi
       decide,
       setPrintOrder,
       choose,
+      decideAll,
+      setPress,
     ],
   )
   return (

@@ -2,7 +2,7 @@
 
 import { createContext, useContext } from 'react'
 import type { Overrides, School } from '@/core/advice'
-import type { ShopAndShelf } from '@/core/equipment'
+import type { Press, ShopAndShelf } from '@/core/equipment'
 import type { Batch } from '@/core/ink'
 import type { Order, Run } from '@/core/order'
 import type { Decisions, RunPlan } from '@/core/plan'
@@ -31,6 +31,10 @@ export interface OrderContext {
   readonly setPrintOrder: (hitIds: readonly string[]) => void
   /** Puts several choices in place of what was chosen for these keys, in one go. */
   readonly choose: (keys: readonly string[], overrides: Overrides) => void
+  /** Decides all of it anew: another way was taken. */
+  readonly decideAll: (next: Decisions) => void
+  /** A press of the shop changed: a head went down, or works again. @returns what stands in the way, or nothing */
+  readonly setPress: (press: Press) => Promise<string>
   readonly ask: (asked: Asked) => void
 }
 

@@ -4,7 +4,7 @@ import { type Remote, wrap } from 'comlink'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import type { Shop } from '@/core/equipment'
 import type { Order } from '@/core/order'
-import { type Decisions, type RunPlan, runOf } from '@/core/plan'
+import { type Decisions, type Move, type RunPlan, runOf, type Way } from '@/core/plan'
 import type { Planner, Variants } from '@/workers/planner'
 
 /** The planner is one for the tab; pages come and go. */
@@ -39,6 +39,38 @@ export function usePlan(order: Order, shop: Shop, decisions: Decisions | undefin
   }, [order, shop, decisions])
   const plan = useLatest(ask)
   return plan?.run.id === decisions?.runId ? plan : undefined
+}
+
+/** Other ways to print the run, computed off the interface thread. */
+export function useWays(
+  order: Order,
+  shop: Shop,
+  decisions: Decisions | undefined,
+  now: RunPlan,
+): readonly Way[] | undefined {
+  const ask = useMemo(
+    () => decisions && (() => planner().waysOf({ order, shop, decisions, now })),
+    [order, shop, decisions, now],
+  )
+  return useLatest(ask)
+}
+
+/** What would follow from putting a screen at each place; nothing while none is carried. */
+export function useMoves(
+  order: Order,
+  shop: Shop,
+  decisions: Decisions | undefined,
+  now: RunPlan,
+  hitId: string | undefined,
+): readonly Move[] | undefined {
+  const ask = useMemo(
+    () =>
+      decisions && hitId !== undefined
+        ? () => planner().movesOf(order, shop, decisions, now, hitId)
+        : undefined,
+    [order, shop, decisions, now, hitId],
+  )
+  return useLatest(ask)
 }
 
 /** Other ways to do the whole job, computed off the interface thread. */

@@ -1,30 +1,33 @@
 'use client'
 
 import { Box, Flex } from '@chakra-ui/react'
-import { useCallback, useMemo } from 'react'
+import { useCallback, useMemo, useState } from 'react'
 import { tell } from '@/core/advice'
-import { AdviceChoice, AdviceNumber } from '@/ui/AdviceValue'
+import { flashBehind, handOrder, putAt, type Way } from '@/core/plan'
+import { AdviceChoice } from '@/ui/AdviceValue'
 import { useKeys } from '@/ui/keys'
-import { LapStrip } from '@/ui/LapStrip'
-import { InkName } from '@/ui/parts'
-import { Section, Table, TextButton } from '@/ui/Section'
+import { type Carried, LapStrip } from '@/ui/lap/LapStrip'
+import { Section, TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { useSettings } from '@/ui/settings'
 import { useOrder } from '../orderContext'
+import { useMoves } from '../usePlan'
+import { Dance } from './lap/Dance'
+import { Heads } from './lap/Heads'
+import { MoveTold } from './lap/MoveTold'
+import { OtherWays } from './lap/OtherWays'
+import { SequenceFigures } from './lap/SequenceFigures'
 import type { PlanProps } from './planProps'
+import { Strokes } from './Strokes'
 
-/** Stage 5: the order of printing over the press, and the stroke of every hit. */
+/** A way that is shown beside the plan. */
+type Shown = Pick<Way, 'id' | 'label' | 'plan'>
+
+/** Stage 5: the order of printing over the press, other ways to print it, and the stroke of every hit. */
 export function SequenceStage({ plan }: PlanProps) {
   const { setPrintOrder } = useOrder()
-  const move = (hitId: string, step: -1 | 1) => {
-    const ids = plan.hits.map((h) => h.hit.id)
-    const at = ids.indexOf(hitId)
-    const other = ids[at + step]
-    if (other === undefined) return
-    ids[at + step] = hitId
-    ids[at] = other
-    setPrintOrder(ids)
-  }
+  const [scale, setScale] = useState<'places' | 'time'>('places')
+  const [other, setOther] = useState<Shown>()
   const takeBack = useCallback(() => setPrintOrder([]), [setPrintOrder])
   useKeys(
     useMemo(
@@ -37,20 +40,73 @@ export function SequenceStage({ plan }: PlanProps) {
   )
   return (
     <>
+      {plan.sequence.fits && <SequenceFigures plan={plan} />}
       <Section
         title="Lap strip"
         side={
-          plan.sequence.byHand && (
-            <Flex gap="2" fontSize="0.87rem" color="soft" align="baseline">
-              order by hand
-              <TextButton onClick={takeBack}>take back</TextButton>
-            </Flex>
-          )
+          <Flex gap="4" fontSize="0.87rem" color="soft" align="baseline">
+            {plan.sequence.byHand && (
+              <span>
+                order by hand
+                <TextButton onClick={takeBack}>take back</TextButton>
+              </span>
+            )}
+            <TextButton onClick={() => setScale(scale === 'places' ? 'time' : 'places')}>
+              {scale === 'places' ? 'as long as it takes' : 'place by place'}
+            </TextButton>
+          </Flex>
         }
       >
-        {plan.sequence.fits ? <LapStrip plan={plan} onMove={move} /> : <DoesNotFit plan={plan} />}
+        {plan.sequence.fits ? <WorkedStrip plan={plan} scale={scale} /> : <DoesNotFit plan={plan} />}
+        {plan.sequence.fits && other && (
+          <Box mt="4">
+            <Flex align="baseline" gap="3" mb="1">
+              <Box fontWeight="700">{other.label}</Box>
+              <TextButton onClick={() => setOther(undefined)}>close</TextButton>
+            </Flex>
+            <LapStrip plan={other.plan} scale={scale} label={other.label} />
+          </Box>
+        )}
       </Section>
-      <Strokes plan={plan} />
+      <Heads plan={plan} />
+      <OtherWays plan={plan} shown={other?.id} onShow={setOther} />
+      <Dance plan={plan} />
+      <Strokes plan={plan} side={plan.direction && <AdviceChoice advice={plan.direction} size="0.95rem" />} />
+    </>
+  )
+}
+
+/** The strip of the plan in force: screens can be moved, and what would follow is told before they are put down. */
+function WorkedStrip({ plan, scale }: PlanProps & { readonly scale: 'places' | 'time' }) {
+  const { order, shelf, decisions, setPrintOrder } = useOrder()
+  const [carried, setCarried] = useState<Carried>()
+  const moves = useMoves(order, shelf.shop, decisions, plan, carried?.hitId)
+  if (!decisions) return null
+  const by = handOrder(plan, decisions)
+  const printed = plan.hits.map((h) => h.hit.id)
+  const placeOf = (hitId: string) => printed.indexOf(hitId)
+  const put = (hitId: string, place: number) => {
+    if (place >= 0 && place < printed.length && place !== placeOf(hitId))
+      setPrintOrder(putAt(by, hitId, place))
+  }
+  return (
+    <>
+      <LapStrip
+        plan={plan}
+        scale={scale}
+        hands={{
+          onStep: (hitId, step) => put(hitId, placeOf(hitId) + step),
+          onLift: (hitId) => setCarried({ hitId, place: placeOf(hitId) }),
+          onFlash: (hitId) => setPrintOrder(flashBehind(by, hitId)),
+          carried,
+          onCarry: setCarried,
+          onDrop: () => {
+            if (carried) put(carried.hitId, carried.place)
+            setCarried(undefined)
+          },
+        }}
+      />
+      {carried && <MoveTold plan={plan} carried={carried} move={moves?.[carried.place]} />}
     </>
   )
 }
@@ -70,52 +126,5 @@ function DoesNotFit({ plan }: PlanProps) {
         ))}
       </Box>
     </Box>
-  )
-}
-
-function Strokes({ plan }: PlanProps) {
-  return (
-    <Section title="Strokes" side={plan.direction && <AdviceChoice advice={plan.direction} size="0.95rem" />}>
-      <Table>
-        <thead>
-          <tr>
-            <th>Hit</th>
-            <th className="num">Strokes</th>
-            <th>Blade</th>
-            <th className="num">Angle</th>
-            <th>Pressure</th>
-            <th className="num">A stroke</th>
-            <th>Flood</th>
-          </tr>
-        </thead>
-        <tbody>
-          {plan.hits.map((h) => (
-            <tr key={h.hit.id}>
-              <td>
-                <InkName hex={h.hex} name={h.hit.name} />
-              </td>
-              <td className="num">
-                <AdviceNumber advice={h.stroke.strokes} size="1.2rem" />
-              </td>
-              <td>
-                <AdviceChoice advice={h.stroke.blade} />
-              </td>
-              <td className="num">
-                <AdviceNumber advice={h.stroke.angle} />
-              </td>
-              <td>
-                <AdviceChoice advice={h.stroke.pressure} />
-              </td>
-              <td className="num">
-                <AdviceNumber advice={h.stroke.time} />
-              </td>
-              <td>
-                <AdviceChoice advice={h.stroke.flood} />
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </Table>
-    </Section>
   )
 }

@@ -1,0 +1,92 @@
+import { because, q, type Reason, ruleTable } from '../advice'
+import { bestRhythm, DRYING_PLACES, stopsOf, workOf } from '../rate'
+import type { RunPlan } from './runPlan'
+
+export const DANCE_RULES = ruleTable({
+  DANCE: {
+    says: 'The quickest rhythm of {crew} on {pallets} pallets: {pattern}; {rate} in a burst. One turn after each line; then from the top.',
+    source: 'geometry',
+  },
+  BATCH: {
+    says: 'Batches of {places}, as many as dry at once: one colour across all of them, then the next. Flood and leave the ink over the image while a batch is carried away, so that it does not dry in. {rate} in a burst.',
+    source: 'common practice',
+  },
+})
+
+/** What is done while the carousel stands once. Pallets are counted from 1. */
+export interface DanceStep {
+  /** The pallet at the front. */
+  readonly pallet: number
+  /** Hits printed on it, in their order. */
+  readonly front: readonly string[]
+  /** The lone printer changes the garment at the front, and prints these on the new one. */
+  readonly changed: readonly string[] | undefined
+  /** The pallet under the flash, one past the front. */
+  readonly flash: number | undefined
+  /** The pallet that the loader unloads and loads. */
+  readonly load: number | undefined
+}
+
+export interface DanceCard {
+  readonly why: Reason
+  /** One period; none on a bench. */
+  readonly steps: readonly DanceStep[]
+  readonly loader: boolean
+}
+
+/** Hits between two flashes, in their order. */
+export function groupsOf(plan: RunPlan): readonly (readonly string[])[] {
+  const groups: string[][] = [[]]
+  for (const cell of plan.sequence.cells) {
+    if (cell.kind === 'flash') groups.push([])
+    else if (cell.kind === 'print') groups.at(-1)?.push(cell.hitId)
+  }
+  return groups
+}
+
+/** Who does what at each stop of a manual carousel, so that two people can follow it; batches on a bench. */
+export function danceCard(plan: RunPlan): DanceCard | undefined {
+  const { press, time } = plan
+  if (!time) return undefined
+  const rate = q('rate', time.burst)
+  if (press.kind === 'bench')
+    return {
+      why: because(DANCE_RULES, 'BATCH', {
+        places: q('count', Math.min(DRYING_PLACES, plan.run.quantity)),
+        rate,
+      }),
+      steps: [],
+      loader: false,
+    }
+  if (press.kind !== 'manual') return undefined
+  const { need } = time
+  const loader = need.crew.size === 'loader'
+  const { rhythm } = bestRhythm(need)
+  const groups = groupsOf(plan)
+  const stops = stopsOf(workOf(need), press.pallets, rhythm, !loader)
+  const n = stops.length
+  const palletAt = (j: number) => (((j % press.pallets) + press.pallets) % press.pallets) + 1
+  const steps = stops.map((stop, j): DanceStep => {
+    const before = stops[(j - 1 + n) % n]
+    const reloaded = stops[(j - rhythm.loaderAt + n) % n]
+    return {
+      pallet: palletAt(j),
+      front: stop.groups.flatMap((g) => groups[g] ?? []),
+      changed: stop.changes ? (groups[0] ?? []) : undefined,
+      flash: before?.flashed ? palletAt(j - 1) : undefined,
+      load: reloaded?.reload ? palletAt(j - rhythm.loaderAt) : undefined,
+    }
+  })
+  const inputs = {
+    crew: loader ? 'a printer and a loader' : 'one person',
+    pallets: q('count', press.pallets),
+    pattern: groups.length < 2 ? 'all colours at each stop' : PATTERN_WORDS[rhythm.pattern],
+    rate,
+  }
+  return { why: because(DANCE_RULES, 'DANCE', inputs), steps, loader }
+}
+
+const PATTERN_WORDS = {
+  lap: 'one round before the flash, one after it',
+  staggered: 'before and after the flash in turn',
+} as const

@@ -1,0 +1,57 @@
+'use client'
+
+import { Box } from '@chakra-ui/react'
+import type { EChartsCoreOption } from 'echarts/core'
+import { useEffect, useRef } from 'react'
+import { useSettings } from './settings'
+
+/** Colours and letters of the page, for charts. */
+export interface ChartPaint {
+  readonly ink: string
+  readonly soft: string
+  readonly rule: string
+  readonly raised: string
+  readonly text: { readonly color: string; readonly fontFamily: string; readonly fontSize: number }
+}
+
+interface Props {
+  readonly label: string
+  /** Keep it the same as long as what it shows is the same. */
+  readonly draw: (paint: ChartPaint) => EChartsCoreOption
+  readonly height?: number
+}
+
+/** A chart in the greys or ambers of the page. */
+export function Chart({ label, draw, height = 220 }: Props) {
+  const place = useRef<HTMLDivElement>(null)
+  const { mode } = useSettings()
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the mode changes the colours that are read from the page
+  useEffect(() => {
+    const box = place.current
+    if (!box) return
+    let gone = false
+    let dispose: (() => void) | undefined
+    void import('./echarts').then(({ startChart }) => {
+      if (gone) return
+      const token = (name: string) =>
+        getComputedStyle(document.documentElement).getPropertyValue(`--chakra-colors-${name}`).trim() ||
+        '#888888'
+      const ink = token('ink')
+      const text = { color: ink, fontFamily: 'Archivo Variable, sans-serif', fontSize: 12 }
+      const chart = startChart(box)
+      const paint = { ink, soft: token('soft'), rule: token('rule'), raised: token('raised'), text }
+      chart.setOption({ animation: false, textStyle: text, ...draw(paint) })
+      const resize = new ResizeObserver(() => chart.resize())
+      resize.observe(box)
+      dispose = () => {
+        resize.disconnect()
+        chart.dispose()
+      }
+    })
+    return () => {
+      gone = true
+      dispose?.()
+    }
+  }, [draw, mode])
+  return <Box ref={place} role="img" aria-label={label} width="100%" style={{ height }} />
+}

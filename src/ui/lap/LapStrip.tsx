@@ -1,0 +1,149 @@
+'use client'
+
+import { Box, Flex } from '@chakra-ui/react'
+import { DndContext, type DragEndEvent, MouseSensor, TouchSensor, useSensor, useSensors } from '@dnd-kit/core'
+import { type KeyboardEvent, useEffect, useRef } from 'react'
+import { because, q } from '@/core/advice'
+import { cellTime, FACT_RULES, lapStripShape, type RunPlan } from '@/core/plan'
+import { AskNumber } from '../AskNumber'
+import { Measure } from '../Measure'
+import { type CellHands, StripCell } from './StripCell'
+
+/** How a screen that is taken up is carried: from where, and to which place of the order. */
+export interface Carried {
+  readonly hitId: string
+  readonly place: number
+}
+
+interface Props {
+  readonly plan: RunPlan
+  /** Cells as wide as their places, or as long as they take. */
+  readonly scale: 'places' | 'time'
+  readonly label?: string
+  /** None on a strip that is only looked at. */
+  readonly hands?: CellHands & {
+    readonly carried: Carried | undefined
+    readonly onCarry: (carried: Carried | undefined) => void
+    readonly onDrop: () => void
+  }
+}
+
+/** The press unrolled into a strip: what hangs at each place, and the ink on the cloth when a garment leaves it. */
+export function LapStrip({ plan, scale, label = 'Lap strip', hands }: Props) {
+  const { cells, tallest } = lapStripShape(plan)
+  const ring = plan.press.kind === 'automatic'
+  const strip = useRef<HTMLDivElement>(null)
+  const moved = useRef<string>(undefined)
+  const sensors = useSensors(
+    useSensor(MouseSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(TouchSensor, { activationConstraint: { delay: 180, tolerance: 8 } }),
+  )
+  // The focus goes with the screen that was moved.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a new plan is what moves the cells
+  useEffect(() => {
+    if (moved.current === undefined) return
+    strip.current?.querySelector<HTMLElement>(`[data-cell="${CSS.escape(moved.current)}"]`)?.focus()
+    moved.current = undefined
+  }, [plan])
+  const printed = plan.hits.map((h) => h.hit.id)
+  const carried = hands?.carried
+  const own: CellHands | undefined = hands && {
+    ...hands,
+    onStep: (hitId, step) => {
+      moved.current = hitId
+      hands.onStep(hitId, step)
+    },
+    onFlash: (hitId) => {
+      moved.current = hitId
+      hands.onFlash(hitId)
+    },
+  }
+  const keys = (e: KeyboardEvent) => {
+    if (!hands || !carried) return
+    const step = { ArrowLeft: -1, ArrowRight: 1 }[e.key] ?? 0
+    if (step !== 0 && !e.altKey) {
+      const place = Math.max(0, Math.min(printed.length - 1, carried.place + step))
+      hands.onCarry({ ...carried, place })
+    } else if (e.key === 'Enter') {
+      moved.current = carried.hitId
+      hands.onDrop()
+    } else if (e.key === 'Escape') hands.onCarry(undefined)
+    else return
+    e.preventDefault()
+    e.stopPropagation()
+  }
+  const placeOf = (id: unknown) => printed.indexOf(String(id))
+  const over = ({ active, over: at }: Pick<DragEndEvent, 'active' | 'over'>) => {
+    if (at && hands) hands.onCarry({ hitId: String(active.id), place: placeOf(at.id) })
+  }
+  const whole = cells.reduce((sum, c) => sum + cellTime(plan, c.cell), 0)
+  const grow = (cell: (typeof cells)[number]['cell']) => {
+    if (scale === 'time') return Math.max(0.45, (cells.length * cellTime(plan, cell)) / whole)
+    return cell.kind === 'print' || cell.kind === 'flash' ? 1.35 : 0.7
+  }
+  const target = carried && targetOf(printed, carried)
+  const list = (
+    <Flex as="ol" listStyleType="none" aria-label={label} width="100%">
+      {cells.map((c, i) => {
+        const before = cells[i - 1]?.cell.lap
+        const place = ring && 'station' in c.cell ? String(c.cell.station) : String(i + 1)
+        const hitId = c.cell.kind === 'print' ? c.cell.hitId : undefined
+        return (
+          <StripCell
+            // biome-ignore lint/suspicious/noArrayIndexKey: a place of the strip is its index
+            key={i}
+            plan={plan}
+            strip={c}
+            tallest={tallest}
+            place={c.cell.lap !== undefined && c.cell.lap !== before ? `${place} · lap ${c.cell.lap}` : place}
+            grow={grow(c.cell)}
+            hands={own}
+            lifted={hitId !== undefined && hitId === carried?.hitId}
+            target={hitId !== undefined && hitId === target}
+          />
+        )
+      })}
+    </Flex>
+  )
+  return (
+    // The keys of a screen that is carried count wherever the focus is on the strip.
+    <Box ref={strip} onKeyDownCapture={keys}>
+      {hands ? (
+        <DndContext
+          id="lap"
+          sensors={sensors}
+          onDragStart={({ active }) => hands.onLift(String(active.id))}
+          onDragOver={over}
+          onDragEnd={({ over: at }) => (at ? hands.onDrop() : hands.onCarry(undefined))}
+          onDragCancel={() => hands.onCarry(undefined)}
+        >
+          {list}
+        </DndContext>
+      ) : (
+        list
+      )}
+      <Flex justify="space-between" fontSize="0.8rem" color="soft" mt="1" gap="4">
+        <Box as="span">
+          {hands
+            ? 'Drag a screen, or m to take it up and Enter to put it down; Alt with an arrow moves it at once, f wants a flash behind it, w asks why.'
+            : ''}
+        </Box>
+        <Box as="span" whiteSpace="nowrap">
+          tallest film{' '}
+          <AskNumber
+            label={`Tallest film, ${label.toLowerCase()}`}
+            reasons={[because(FACT_RULES, 'TALLEST', { film: q('film', tallest) })]}
+          >
+            <Measure kind="film" value={tallest} />
+          </AskNumber>
+        </Box>
+      </Flex>
+    </Box>
+  )
+}
+
+/** The screen in whose place the carried one would come. */
+function targetOf(printed: readonly string[], { hitId, place }: Carried): string | undefined {
+  const from = printed.indexOf(hitId)
+  return place === from ? undefined : printed[place]
+}
