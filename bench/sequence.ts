@@ -78,7 +78,7 @@ const small = Array.from({ length: 6 }, () => job(6))
 let off = 0
 const milp = small.map((j) =>
   timed(() => {
-    const answer = solver.solve(milpOf(j, ring(10)), { time_limit: 60 })
+    const answer = solver.solve(milpOf(j, ring(10)), { time_limit: 60, mip_rel_gap: 0 })
     const own = solve(j, ring(10), 'press')
     if (
       answer.Status === 'Optimal' &&

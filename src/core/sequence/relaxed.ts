@@ -80,15 +80,26 @@ function memoOf(t: Tables) {
   }
 }
 
-/** Memoised recursion over (printed, wet). */
+/** Memoised recursion over (printed, wet): the steps of `steps`, without a list of them, since this is where a search spends its time. */
 export function relax(t: Tables): Relaxed {
   const memo = memoOf(t)
+  const smoothing = t.smoothing === 0 ? -1 : 31 - Math.clz32(t.smoothing)
   const cost = (mask: number, wet: number): number => {
     if (mask === t.full) return 0
     const known = memo.get(mask, wet)
     if (known >= 0) return known
     let best: number = FORBIDDEN
-    for (const s of steps(t, mask, wet)) best = Math.min(best, s.cost + cost(s.mask, s.wet))
+    for (let j = 0; j < t.n; j++) {
+      if (mask & (1 << j) || j === smoothing) continue
+      const step = printCost(t, j, mask, wet)
+      if (step >= best) continue
+      const next = mask | (1 << j)
+      best = Math.min(best, step + cost(next, compactWet(t, next, wet | (1 << j))))
+    }
+    if (COST.flash < best && flashAllowed(t, mask)) {
+      if (wet) best = Math.min(best, COST.flash + cost(mask, 0))
+      if (smoothingDue(t, mask)) best = Math.min(best, COST.flash + cost(mask | t.smoothing, 0))
+    }
     memo.set(mask, wet, best)
     return best
   }

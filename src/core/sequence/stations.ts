@@ -62,6 +62,11 @@ export function layOut(t: Tables, ring: Ring, relaxed: Relaxed, wanted: number):
     const left = bits(t.full & ~n.mask)
     if (n.flashes + flashesLeft > ring.flashUnits) return []
     if (left > (usable[n.at] ?? 0) || left + flashesLeft > (room[n.at] ?? 0)) return []
+    // Prints, flashes and the places that cool after them: what finds no station any more is a cool-down missing.
+    const owed = n.mask !== 0 && n.mask !== t.full ? Math.max(0, ring.cool - n.since) : 0
+    const flat = t.smoothing !== 0 && (n.mask & t.smoothing) === 0 ? 1 : 0
+    const wanted = left + flashesLeft * (1 + ring.cool) + owed - flat
+    const short = Math.max(0, wanted - (places - n.at)) * COST.missingCool
     const done = n.mask === t.full
     return [
       {
@@ -69,7 +74,7 @@ export function layOut(t: Tables, ring: Ring, relaxed: Relaxed, wanted: number):
         // Stations behind the last print do not tell two layouts apart.
         key: done ? -1 : key(n),
         mark: markNumber(n.dried),
-        bound: n.cost + rest,
+        bound: n.cost + rest + short,
         depth: n.at,
         done,
       },

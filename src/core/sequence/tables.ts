@@ -30,6 +30,9 @@ export interface Tables {
   readonly hits: readonly Hit[]
   /** `pair[i][j]`: i before j. */
   readonly pair: readonly (readonly Pair[])[]
+  /** The same costs flat, by `i * n + j`: searches read nothing else. */
+  readonly wetCost: Int32Array
+  readonly dryCost: Int32Array
   /** Hits that must be printed before j. */
   readonly before: readonly number[]
   /** Hits that must not be wet, or not be dry, when j is printed. */
@@ -82,6 +85,8 @@ export function buildTables(job: Job, wetOnWet: boolean): Tables {
     full: (1 << n) - 1,
     hits,
     pair,
+    wetCost: Int32Array.from(pair.flatMap((row) => row.map((p) => p.wet))),
+    dryCost: Int32Array.from(pair.flatMap((row) => row.map((p) => p.dry))),
     before: collect((i, j) => at(j, i).wet === FORBIDDEN && at(j, i).dry === FORBIDDEN),
     notWet: collect((i, j) => at(i, j).wet === FORBIDDEN),
     notDry: collect((i, j) => at(i, j).dry === FORBIDDEN),
@@ -102,8 +107,9 @@ export function printCost(t: Tables, j: number, mask: number, wet: number): numb
   if ((wet & (t.notWet[j] as number)) | (mask & ~wet & (t.notDry[j] as number))) return FORBIDDEN
   if (whiteOwed(t, mask) && !(t.whites & (1 << j))) return FORBIDDEN
   let cost = 0
-  for (let i = 0; i < t.n; i++) {
-    if (mask & (1 << i)) cost += (wet & (1 << i) ? t.pair[i]?.[j]?.wet : t.pair[i]?.[j]?.dry) as number
+  for (let rest = mask; rest; rest &= rest - 1) {
+    const i = 31 - Math.clz32(rest & -rest)
+    cost += (wet & (1 << i) ? t.wetCost : t.dryCost)[i * t.n + j] as number
   }
   return cost
 }
@@ -125,8 +131,9 @@ export const flashAllowed = (t: Tables, mask: number): boolean =>
 /** Wet hits that some unprinted hit still cares about: dropping the others loses nothing. */
 export function compactWet(t: Tables, mask: number, wet: number): number {
   let kept = wet
-  for (let i = 0; i < t.n; i++) {
-    if (kept & (1 << i) && ((t.cares[i] as number) & ~mask) === 0) kept &= ~(1 << i)
+  for (let rest = wet; rest; rest &= rest - 1) {
+    const i = 31 - Math.clz32(rest & -rest)
+    if (((t.cares[i] as number) & ~mask) === 0) kept &= ~(1 << i)
   }
   return kept
 }
