@@ -164,6 +164,10 @@ function whatIsShort(job: Job, press: PressSpace, pressName: string, t: Tables, 
   return reasons
 }
 
+/** The order by hand has j before i: what speaks against i before j is not asked. */
+const againstHand = ({ explicit = [] }: Job, i: string, j: string): boolean =>
+  explicit.includes(i) && explicit.includes(j) && explicit.indexOf(i) > explicit.indexOf(j)
+
 /** The smallest set of hits that cannot be printed together, and the rules among them that pull apart. */
 function clash(job: Job, wetOnWet: boolean): readonly Reason[] {
   const impossible = (hits: Job['hits'], explicit = job.explicit ?? []) => {
@@ -182,9 +186,12 @@ function clash(job: Job, wetOnWet: boolean): readonly Reason[] {
   const { pair } = buildTables({ ...job, hits: left }, wetOnWet)
   const why = left.flatMap((i, a) =>
     left.flatMap((j, b) =>
-      a === b
+      a === b || (byHand && againstHand(job, i.id, j.id))
         ? []
-        : (pair[a]?.[b]?.codes ?? []).map((code) => because(SEQUENCE_RULES, code, { i: i.name, j: j.name })),
+        : (pair[a]?.[b]?.codes ?? [])
+            // That the lead wants it so is said already.
+            .filter((code) => code !== 'EXPLICIT')
+            .map((code) => because(SEQUENCE_RULES, code, { i: i.name, j: j.name })),
     ),
   )
   return [names, ...why.slice(0, 6)]

@@ -47,7 +47,7 @@ export function Finish({ time, driesIn }: { readonly time: RunTime; readonly dri
     <Section title={`Done, if it begins as the shop opens at ${writeClock(hours.from)}`}>
       {done !== undefined && (
         <Flex gap="3" align="center" role="status" aria-label="Running it on paper">
-          <progress value={done} max={1} /> {Math.round(done * 100)} %
+          <progress value={done} max={1} />
           <TextButton onClick={stop}>stop</TextButton>
         </Flex>
       )}

@@ -40,7 +40,9 @@ export function Timeline({ time }: { readonly time: RunTime }) {
             </AskNumber>
           </span>
         ))}
-        . People vary by 15 % a motion here, machines do not.
+      </Box>
+      <Box fontSize="0.87rem" color="soft">
+        People vary by 15 % a motion here, machines do not.
       </Box>
     </Section>
   )
