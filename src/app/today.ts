@@ -71,7 +71,7 @@ function missingIn(order: Order, runs: readonly Run[], shop: Shop): string {
 }
 
 /** Goes up when a summary holds other facts than before: what was kept is computed anew. */
-const FACTS = 2
+const FACTS = 3
 
 const NOTHING: RunSummary = {
   press: '',

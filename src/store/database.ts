@@ -7,6 +7,7 @@ import { up as films } from './migrations/002_films'
 import { up as screens } from './migrations/003_screens'
 import { up as inkRoom } from './migrations/004_ink_room'
 import { up as weighed } from './migrations/005_weighed'
+import { up as prices } from './migrations/006_prices'
 import type { Tables } from './schema'
 
 export type Database = Kysely<Tables>
@@ -18,6 +19,7 @@ const migrations: MigrationProvider = {
     '003_screens': { up: screens },
     '004_ink_room': { up: inkRoom },
     '005_weighed': { up: weighed },
+    '006_prices': { up: prices },
   }),
 }
 

@@ -75,6 +75,14 @@ export interface Tables {
     system: string
   }
   cloth: ClothColumns & { place: number }
+  price: {
+    id: 1
+    press_hour: number
+    person_hour: number
+    screen: number
+    ink: number
+    garment: number
+  }
   colour_limits: {
     id: 1
     as_meant: number

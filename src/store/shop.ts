@@ -14,6 +14,7 @@ import {
   type Step,
   USUAL_HOURS,
   USUAL_INK_ROOM,
+  USUAL_PRICES,
   USUAL_SCREENS,
 } from '@/core/equipment'
 import type { Weave } from '@/core/order'
@@ -53,6 +54,7 @@ export async function loadShop(db: Database): Promise<StoredShop> {
     pauses,
     screens,
     inkRoom,
+    price,
   ] = await Promise.all([
     db.selectFrom('shop').selectAll().executeTakeFirst(),
     db.selectFrom('method').selectAll().execute(),
@@ -67,6 +69,7 @@ export async function loadShop(db: Database): Promise<StoredShop> {
     all('pause'),
     loadScreens(db),
     loadInkRoom(db),
+    db.selectFrom('price').selectAll().executeTakeFirst(),
   ])
   const press = (p: Row<'press'>): Press => {
     const base = {
@@ -134,6 +137,15 @@ export async function loadShop(db: Database): Promise<StoredShop> {
       : USUAL_HOURS,
     screens: screens.room,
     inkRoom,
+    prices: price
+      ? {
+          pressHour: price.press_hour,
+          personHour: price.person_hour,
+          screen: price.screen,
+          ink: price.ink,
+          garment: price.garment,
+        }
+      : USUAL_PRICES,
   }
   return {
     version: head?.version ?? 0,
@@ -238,6 +250,7 @@ const PARTS = [
   'emulsion',
   'lamp',
   'step_test',
+  'price',
   'colour_limits',
   'base_ink',
   'formula_part',
@@ -296,6 +309,7 @@ export async function writeShop(
     frame: placed(shop.frames).map(({ readings: _, stencil: __, ...f }) => f),
     ...screenRows(shop),
     ...inkRows(shop),
+    price: [priceRow(shop)],
     blade: placed(shop.blades),
     ink: placed(inks),
     cloth: placed(cloths),
@@ -307,6 +321,13 @@ export async function writeShop(
         .values(values as Tables['method'][])
         .execute()
 }
+
+const priceRow = ({ prices: { pressHour, personHour, ...rest } }: Shop) => ({
+  id: 1,
+  press_hour: pressHour,
+  person_hour: personHour,
+  ...rest,
+})
 
 const placed = <T>(rows: readonly T[]) => rows.map((row, place) => ({ ...row, place }))
 

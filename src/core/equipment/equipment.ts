@@ -2,6 +2,7 @@ import type { ShopMethod } from '../advice'
 import type { Hex } from '../color'
 import type { Duration, Length, MeshCount } from '../quantity'
 import type { InkRoom } from './inkRoom'
+import type { Prices } from './prices'
 import type { ScreenRoom, Stencil, TensionReading } from './screenRoom'
 
 export const BOARDS = {
@@ -165,6 +166,7 @@ export interface Shop {
   readonly hours: Hours
   readonly screens: ScreenRoom
   readonly inkRoom: InkRoom
+  readonly prices: Prices
 }
 
 export const flashesAt = (shop: Shop, press: Press): readonly FlashUnit[] =>

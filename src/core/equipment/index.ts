@@ -1,5 +1,6 @@
 export * from './equipment'
 export * from './inkRoom'
+export * from './prices'
 export * from './rack'
 export * from './ringShape'
 export * from './schema'

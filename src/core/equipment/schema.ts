@@ -21,6 +21,7 @@ import {
   USUAL_HOURS,
 } from './equipment'
 import { ADDITIVES } from './inkRoom'
+import { USUAL_PRICES } from './prices'
 import { USUAL_INK_ROOM } from './rack'
 import { EMULSION_KINDS, LAMP_KINDS, STEPS, USUAL_SCREENS, WATER } from './screenRoom'
 
@@ -326,6 +327,21 @@ const inkRoom = yup.object({
   formulas: yup.array(formula).default([]),
 })
 
+const money = (what: string) =>
+  yup
+    .number()
+    .typeError(`${what}: an amount, please.`)
+    .min(0, `${what}: not below 0.`)
+    .max(100_000, `${what} is too large.`)
+    .required(`${what} is missing.`)
+const prices = yup.object({
+  pressHour: money('An hour of the press'),
+  personHour: money('An hour of a person'),
+  screen: money('A screen'),
+  ink: money('A kg of ink'),
+  garment: money('A garment'),
+})
+
 /** Schools chosen; every one may be left out. */
 export const methodSchema = method
 
@@ -365,6 +381,7 @@ export const shopSchema = yup.object({
     .default([]),
   hours: hours.default(USUAL_HOURS),
   screens: screenRoom.default(USUAL_SCREENS as yup.InferType<typeof screenRoom>),
+  prices: prices.default(USUAL_PRICES),
   inkRoom: inkRoom.default(USUAL_INK_ROOM as unknown as yup.InferType<typeof inkRoom>),
 })
 

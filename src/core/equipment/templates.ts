@@ -1,6 +1,7 @@
 import { DEFAULT_METHOD } from '../advice'
 import { mm } from '../quantity'
 import { type Dryer, type FlashUnit, type Frame, type Press, USUAL_HOURS } from './equipment'
+import { USUAL_PRICES } from './prices'
 import { USUAL_INK_ROOM } from './rack'
 import type { ShopAndShelf } from './schema'
 import { USUAL_SCREENS } from './screenRoom'
@@ -73,6 +74,7 @@ const shop = (
     hours: USUAL_HOURS,
     screens: USUAL_SCREENS,
     inkRoom: USUAL_INK_ROOM,
+    prices: USUAL_PRICES,
   },
   inks: INKS,
   cloths: CLOTHS,

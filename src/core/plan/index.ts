@@ -1,3 +1,4 @@
+export { COST_PARTS, COST_RULES, costsOf } from './costs'
 export { type DanceStep, danceCard } from './danceCard'
 export * from './depends'
 export { type InkNeedLine, inkNeedsOf } from './inkNeeds'

@@ -6,6 +6,7 @@ import {
   type Shop,
   USUAL_HOURS,
   USUAL_INK_ROOM,
+  USUAL_PRICES,
   USUAL_SCREENS,
 } from '../equipment'
 import type { Cloth, InkColour, Order, Placement } from '../order'
@@ -66,6 +67,7 @@ export const SHOP: Shop = {
   hours: USUAL_HOURS,
   screens: USUAL_SCREENS,
   inkRoom: USUAL_INK_ROOM,
+  prices: USUAL_PRICES,
 }
 
 export const CLOTHS = {

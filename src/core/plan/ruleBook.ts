@@ -17,6 +17,7 @@ import {
 } from '../screen'
 import { SEQUENCE_RULES } from '../sequence'
 import { STROKE_RULES } from '../stroke'
+import { COST_RULES } from './costs'
 import { DANCE_RULES } from './danceCard'
 import { FACT_RULES } from './depends'
 import { PRESS_CAUTIONS, PRESS_RULES } from './press'
@@ -106,7 +107,8 @@ export const RULE_BOOK: readonly Chapter[] = [
     title: 'Print order',
     model:
       'Exact search over orders, flashes and stations: no pair rule broken, least cost of flashes, mud and heads.',
-    sources: 'Common practice as rules; the search is checked against trying everything.',
+    sources:
+      'Common practice as rules; the search is checked against trying everything and against a mixed integer program.',
     page: 'sequence',
     rules: { ...SEQUENCE_RULES, ...WAY_RULES, ...DANCE_RULES },
   },
@@ -136,10 +138,10 @@ export const RULE_BOOK: readonly Chapter[] = [
   {
     title: 'Time',
     model:
-      'Seconds of each operation added up by kind of press; the slowest station, the flash or the dryer sets the pace.',
+      'Seconds of each operation by kind of press and crew; the longest circle of waits, the slowest station, the flash or the dryer sets the pace; the same run many times over gives when it is done.',
     sources: 'Fitted to common practice; single operations are from memory.',
     page: 'time',
-    rules: RATE_RULES,
+    rules: { ...RATE_RULES, ...COST_RULES },
   },
   {
     title: 'Own choices and safety',

@@ -33,7 +33,7 @@ export interface Spread {
 }
 
 // Assumptions but for the first prints and the hours people keep their pace (common practice).
-const FIRST_PRINTS = [6, 12] as const
+export const FIRST_PRINTS = [6, 12] as const
 const LEARNING = { share: 0.5, over: 8 } as const
 const PACE_SPREAD = 0.07
 const TIRED = { after: 5 * 3600, slower: 0.06 } as const

@@ -5,6 +5,7 @@ import {
   type ScreenRoom,
   type Shop,
   USUAL_HOURS,
+  USUAL_PRICES,
   USUAL_SCREENS,
 } from '@/core/equipment'
 import { mm, perCm } from '@/core/quantity'
@@ -121,6 +122,7 @@ export const DEMO_SHOP: Shop = {
     ['90', 380],
   ),
   hours: { ...USUAL_HOURS, to: 16.5 * 3600 },
+  prices: USUAL_PRICES,
   screens: DEMO_SCREENS,
   inkRoom: DEMO_INK_ROOM,
 }

@@ -5,7 +5,7 @@ import { X } from 'lucide-react'
 import { useController, useFieldArray, useFormContext } from 'react-hook-form'
 import { optionWords, SCHOOLS, type School } from '@/core/advice'
 import type { ShopAndShelf } from '@/core/equipment'
-import { ClockField, ListMessage } from '@/ui/fields'
+import { ClockField, ListMessage, QuantityField } from '@/ui/fields'
 import { Section, TextButton } from '@/ui/Section'
 import { useSettings } from '@/ui/settings'
 
@@ -19,6 +19,7 @@ export function Method() {
   return (
     <>
       <Hours />
+      <Prices />
       <Section title="How this shop works">
         <Grid templateColumns="1fr 1fr" columnGap="8" rowGap="4">
           {(Object.keys(SCHOOLS) as School[]).map((s) => (
@@ -52,6 +53,26 @@ function SchoolChoice({ school }: { readonly school: School }) {
         </Label>
       ))}
     </Fieldset>
+  )
+}
+
+const PRICES = [
+  ['pressHour', 'An hour of the press'],
+  ['personHour', 'An hour of a person'],
+  ['screen', 'A screen, coated to reclaimed'],
+  ['ink', 'A kg of ink, as a rule'],
+  ['garment', 'A garment spoiled'],
+] as const
+
+function Prices() {
+  return (
+    <Section title="What things cost">
+      <Grid templateColumns="repeat(5, 1fr)" gap="4" alignItems="end">
+        {PRICES.map(([field, label]) => (
+          <QuantityField key={field} name={`shop.prices.${field}`} label={label} kind="money" />
+        ))}
+      </Grid>
+    </Section>
   )
 }
 

@@ -10,6 +10,7 @@ import { Swatch } from '@/ui/Swatch'
 import { useSettings } from '@/ui/settings'
 import { ReleaseSection } from '../Release'
 import { InkAtPress } from './InkAtPress'
+import { CostSection } from './pace/CostSection'
 import { Finish } from './pace/Finish'
 import { PaceSection } from './pace/PaceSection'
 import { Timeline } from './pace/Timeline'
@@ -26,6 +27,7 @@ export function RunStage({ plan }: PlanProps) {
           <PaceSection time={time} />
           <Finish time={time} driesIn={plan.hits.some((h) => h.hit.system !== 'plastisol')} />
           <Timeline time={time} />
+          <CostSection plan={plan} />
         </>
       ) : (
         <Section title="Time at the press, roughly">

@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react'
 import { because, numberOf, q, tell } from '@/core/advice'
-import { FACT_RULES, type RunPlan, screensOf, type Way } from '@/core/plan'
+import type { Shop } from '@/core/equipment'
+import { costsOf, FACT_RULES, type RunPlan, screensOf, type Way } from '@/core/plan'
 import type { Kind } from '@/core/quantity'
 import { AskNumber } from '@/ui/AskNumber'
 import { Measure } from '@/ui/Measure'
@@ -14,7 +15,7 @@ interface Column {
   readonly head: string
   readonly what: string
   readonly kind: Kind
-  readonly of: (p: RunPlan) => number | undefined
+  readonly of: (p: RunPlan, shop: Shop) => number | undefined
 }
 
 const COLUMNS: readonly Column[] = [
@@ -27,6 +28,12 @@ const COLUMNS: readonly Column[] = [
     what: 'from set-up to the last piece',
     kind: 'workTime',
     of: (p) => p.time && numberOf(p.time.total),
+  },
+  {
+    head: 'A piece',
+    what: 'printing a piece costs',
+    kind: 'money',
+    of: (p, shop) => costsOf(p, shop)?.piece,
   },
 ]
 
@@ -99,6 +106,7 @@ function Row({
   readonly children?: React.ReactNode
 }) {
   const { units } = useSettings()
+  const { shop } = useOrder().shelf
   return (
     <tr>
       <td>
@@ -110,7 +118,7 @@ function Row({
         )}
       </td>
       {COLUMNS.map((c) => {
-        const value = c.of(plan)
+        const value = c.of(plan, shop)
         return (
           <td key={c.head} className="num">
             {value !== undefined && (
