@@ -1,1 +1,2 @@
+export * from './faults'
 export * from './stroke'

@@ -4,7 +4,7 @@ import { Box, Flex } from '@chakra-ui/react'
 import { DndContext, type DragEndEvent, MouseSensor, TouchSensor, useSensor, useSensors } from '@dnd-kit/core'
 import { type KeyboardEvent, useEffect, useRef } from 'react'
 import { because, q } from '@/core/advice'
-import { cellTime, FACT_RULES, lapStripShape, type RunPlan } from '@/core/plan'
+import { cellTime, FACT_RULES, lapStripShape, type RunPlan, type StripCell as Strip } from '@/core/plan'
 import { AskNumber } from '../AskNumber'
 import { Measure } from '../Measure'
 import { type CellHands, StripCell } from './StripCell'
@@ -30,7 +30,9 @@ interface Props {
 
 /** The press unrolled into a strip: what hangs at each place, and the ink on the cloth when a garment leaves it. */
 export function LapStrip({ plan, scale, label = 'Lap strip', hands }: Props) {
-  const { cells, tallest } = lapStripShape(plan)
+  const shape = lapStripShape(plan)
+  const { tallest } = shape
+  const cells = shortened(shape.cells)
   const ring = plan.press.kind === 'automatic'
   const strip = useRef<HTMLDivElement>(null)
   const moved = useRef<string>(undefined)
@@ -77,16 +79,18 @@ export function LapStrip({ plan, scale, label = 'Lap strip', hands }: Props) {
     if (at && hands) hands.onCarry({ hitId: String(active.id), place: placeOf(at.id) })
   }
   const whole = cells.reduce((sum, c) => sum + cellTime(plan, c.cell), 0)
-  const grow = (cell: (typeof cells)[number]['cell']) => {
+  const grow = ({ cell, last }: (typeof cells)[number]) => {
+    if (last !== undefined) return 1
     if (scale === 'time') return Math.max(0.45, (cells.length * cellTime(plan, cell)) / whole)
-    return cell.kind === 'print' || cell.kind === 'flash' ? 1.35 : 0.7
+    return cell.kind === 'print' || cell.kind === 'flash' ? 1.35 : 0.55
   }
   const target = carried && targetOf(printed, carried)
   const list = (
     <Flex as="ol" listStyleType="none" aria-label={label} width="100%">
       {cells.map((c, i) => {
         const before = cells[i - 1]?.cell.lap
-        const place = ring && 'station' in c.cell ? String(c.cell.station) : String(i + 1)
+        const number = ring && 'station' in c.cell ? String(c.cell.station) : String(i + 1)
+        const place = c.last === undefined ? number : `${number}–${c.last}`
         const hitId = c.cell.kind === 'print' ? c.cell.hitId : undefined
         return (
           <StripCell
@@ -96,7 +100,7 @@ export function LapStrip({ plan, scale, label = 'Lap strip', hands }: Props) {
             strip={c}
             tallest={tallest}
             place={c.cell.lap !== undefined && c.cell.lap !== before ? `${place} · lap ${c.cell.lap}` : place}
-            grow={grow(c.cell)}
+            grow={grow(c)}
             hands={own}
             lifted={hitId !== undefined && hitId === carried?.hitId}
             target={hitId !== undefined && hitId === target}
@@ -140,6 +144,22 @@ export function LapStrip({ plan, scale, label = 'Lap strip', hands }: Props) {
       </Flex>
     </Box>
   )
+}
+
+/** Free stations one after the other, three or more, are one cell. */
+function shortened(cells: readonly Strip[]): readonly (Strip & { readonly last?: number })[] {
+  const out: (Strip & { readonly last?: number })[] = []
+  for (let i = 0; i < cells.length; i++) {
+    let end = i
+    while (cells[i]?.cell.kind === 'free' && cells[end + 1]?.cell.kind === 'free') end++
+    const [first, last] = [cells[i], cells[end]?.cell]
+    if (!first) continue
+    if (end - i >= 2 && last?.kind === 'free') {
+      out.push({ ...first, last: last.station })
+      i = end
+    } else out.push(first)
+  }
+  return out
 }
 
 /** The screen in whose place the carried one would come. */

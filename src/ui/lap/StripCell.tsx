@@ -134,6 +134,7 @@ function Shown({
           fontSize="1.25rem"
           fontWeight="700"
           fontStretch="75%"
+          whiteSpace="nowrap"
           color={works ? 'ink' : 'soft'}
         >
           {place}
@@ -204,13 +205,25 @@ function Top({ plan, cell }: { readonly plan: RunPlan; readonly cell: Cell }) {
         />
       </>
     )
-  const words = { cool: ['cools'], down: ['head down', 'cools'], free: ['free'] }[
+  const word = { cool: 'cools', down: 'head down, cools', free: 'free' }[
     cell.kind as 'cool' | 'down' | 'free'
   ]
   return (
     <>
       {empty}
-      <Words big="" lines={words} />
+      <Box
+        as="span"
+        display="block"
+        height="7.6rem"
+        px="1"
+        pt="1.5"
+        color="soft"
+        fontSize="0.84rem"
+        whiteSpace="nowrap"
+        css={{ writingMode: 'vertical-rl' }}
+      >
+        {word}
+      </Box>
     </>
   )
 }

@@ -18,6 +18,7 @@ import { MoveTold } from './lap/MoveTold'
 import { OtherWays } from './lap/OtherWays'
 import { SequenceFigures } from './lap/SequenceFigures'
 import type { PlanProps } from './planProps'
+import { SampleFault } from './SampleFault'
 import { Strokes } from './Strokes'
 
 /** A way that is shown beside the plan. */
@@ -71,6 +72,7 @@ export function SequenceStage({ plan }: PlanProps) {
       <Heads plan={plan} />
       <OtherWays plan={plan} shown={other?.id} onShow={setOther} />
       <Dance plan={plan} />
+      <SampleFault plan={plan} />
       <Strokes plan={plan} side={plan.direction && <AdviceChoice advice={plan.direction} size="0.95rem" />} />
     </>
   )

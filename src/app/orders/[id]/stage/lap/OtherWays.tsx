@@ -62,7 +62,7 @@ export function OtherWays({ plan, shown, onShow }: Props) {
             <tr>
               <th>Way</th>
               {COLUMNS.map((c) => (
-                <th key={c.head} className="num">
+                <th key={c.head} className="num" style={{ whiteSpace: 'nowrap' }}>
                   {c.head}
                 </th>
               ))}

@@ -1,0 +1,63 @@
+import { Box, Flex } from '@chakra-ui/react'
+import { useState } from 'react'
+import { tell } from '@/core/advice'
+import { FAULTS, type Fault, remedies } from '@/core/stroke'
+import { useDesk } from '@/ui/desk'
+import { Section, TextButton } from '@/ui/Section'
+import { useSettings } from '@/ui/settings'
+import { Pick } from '../../../screens/light/Setting'
+import type { PlanProps } from './planProps'
+
+/** What is seen at the sample, and what to change first; one press changes it. */
+export function SampleFault({ plan }: PlanProps) {
+  const { units } = useSettings()
+  const { override } = useDesk()
+  const [fault, setFault] = useState('')
+  const [picked, setHit] = useState('')
+  const hit = plan.hits.find((h) => h.hit.id === picked) ?? plan.hits[0]
+  if (!hit) return null
+  const list = fault === '' ? [] : remedies(fault as Fault, hit.hit.name, hit.stroke)
+  return (
+    <Section title="Seen at the sample">
+      <Flex gap="4" mb="2">
+        <Box width="13rem">
+          <Pick
+            label="Hit"
+            value={hit.hit.id}
+            options={plan.hits.map((h) => ({ id: h.hit.id, name: h.hit.name }))}
+            onPick={setHit}
+          />
+        </Box>
+        <Box width="17rem">
+          <Pick
+            label="What is seen"
+            value={fault}
+            options={[
+              { id: '', name: 'nothing wrong' },
+              ...Object.entries(FAULTS).map(([id, f]) => ({ id, name: f.label })),
+            ]}
+            onPick={setFault}
+          />
+        </Box>
+      </Flex>
+      {list.length > 0 && (
+        <Box as="ol" pl="5" aria-label="What to change first">
+          {list.map(({ reason, change }) => (
+            <Box as="li" key={reason.rule} py="1">
+              {tell(reason, units)}{' '}
+              {change && (
+                <TextButton
+                  onClick={() => override(change.key, change.value)}
+                  aria-label={`Do this: ${tell(reason, units)}`}
+                >
+                  do this
+                </TextButton>
+              )}
+            </Box>
+          ))}
+        </Box>
+      )}
+      {list.length > 1 && <Box color="soft">One change at a time, then print again and look.</Box>}
+    </Section>
+  )
+}

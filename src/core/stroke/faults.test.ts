@@ -1,0 +1,65 @@
+import { describe, expect, it } from 'vitest'
+import { DEFAULT_METHOD } from '../advice'
+import type { Press } from '../equipment'
+import { FAULTS, type Fault, remedies } from './faults'
+import { strokeFor } from './stroke'
+
+const press: Press = {
+  id: 'p',
+  name: 'Press',
+  palletWidth: 0.4,
+  palletHeight: 0.5,
+  board: 'aluminium',
+  kind: 'manual',
+  heads: 6,
+  down: [],
+  pallets: 4,
+}
+const stroke = (use: 'top' | 'halftone' | 'base', overrides = {}) =>
+  strokeFor(
+    { hitId: 'x', name: 'Red', use, darkCloth: true, offPallet: false, waterBased: false },
+    press,
+    [],
+    DEFAULT_METHOD,
+    overrides,
+  )
+const changes = (fault: Fault, of = stroke('top')) =>
+  remedies(fault, 'Red', of).map((r) => r.change && [r.change.key, r.change.value])
+
+// What printers change first; common practice, no source.
+describe('what to change first for what is seen', () => {
+  it('patches: more pressure, slower, an extra stroke', () => {
+    const [first, second, third] = changes('patchy')
+    expect(first).toEqual(['pressure.x', 'firm'])
+    expect(second?.[0]).toBe('time.x')
+    expect(second?.[1]).toBeGreaterThan(1.3)
+    expect(third).toEqual(['strokes.x', 2])
+  })
+  it('clumpy dots: less pressure, harder blade', () => {
+    const firm = stroke('halftone', { 'pressure.x': 'firm' })
+    expect(changes('clumpy', firm).slice(0, 2)).toEqual([
+      ['pressure.x', 'medium'],
+      ['blade.x', '90'],
+    ])
+  })
+  it('what is at its end is not offered: light stays light, one stroke stays one, upright stays upright', () => {
+    const least = stroke('top', { 'pressure.x': 'light', 'angle.x': 0 })
+    const keys = (f: Fault) => changes(f, least).map((c) => c?.[0])
+    expect(keys('through')).toEqual(['time.x'])
+    expect(keys('smeared')).toEqual(['time.x'])
+  })
+  it('prints that differ: nothing but an even hand', () => {
+    expect(remedies('uneven', 'Red', stroke('halftone')).map((r) => [r.reason.rule, r.change])).toEqual([
+      ['FAULT_EVEN', undefined],
+    ])
+  })
+  it('taken, a remedy is what the stroke then is', () => {
+    for (const fault of Object.keys(FAULTS) as Fault[])
+      for (const { change } of remedies(fault, 'Red', stroke('base'))) {
+        if (!change) continue
+        const after = stroke('base', { [change.key]: change.value })
+        const setting = Object.values(after).find((a) => a.key === change.key)
+        expect(setting?.chosen).toBe(change.value)
+      }
+  })
+})

@@ -1,0 +1,139 @@
+import { because, choiceOf, type NumberAdvice, numberOf, q, type Reason, ruleTable } from '../advice'
+import { degrees } from '../quantity'
+import type { StrokeAdvice } from './stroke'
+
+export const FAULT_RULES = ruleTable({
+  FAULT_FIRMER: {
+    says: 'Pressure from {from} to {to}: too little leaves ink in the mesh.',
+    source: 'common practice',
+  },
+  FAULT_LIGHTER: {
+    says: 'Pressure from {from} to {to}: too much blows dots out and drives ink through the cloth.',
+    source: 'common practice',
+  },
+  FAULT_SLOWER: {
+    says: '{to} a stroke instead of {from}: slow clears and lays more.',
+    source: 'common practice',
+  },
+  FAULT_FASTER: { says: '{to} a stroke instead of {from}: quicker lays less.', source: 'common practice' },
+  FAULT_MORE: { says: '{to} strokes instead of {from}.', source: 'common practice' },
+  FAULT_FEWER: { says: '{to} strokes instead of {from}: less ink.', source: 'common practice' },
+  FAULT_HARDER: { says: 'A {to} blade instead of {from}: dots stay open.', source: 'common practice' },
+  FAULT_STEEPER: {
+    says: '{to} from vertical instead of {from}: the edge shears, the flat smears.',
+    source: 'common practice',
+  },
+  FAULT_FLOOD: {
+    says: 'Full flood after every print: {name} dries in the openings. Mist and clean what has dried.',
+    source: 'common practice',
+  },
+  FAULT_EVEN: {
+    says: 'Hold speed, angle and pressure from print to print, and write them down: dots that land elsewhere go muddy. Nothing else is changed before prints are alike.',
+    source: 'common practice',
+  },
+  FAULT_WHITE: {
+    says: 'Still dull: a second white, or a coarser mesh under it. See Ink for what each comes to.',
+    source: 'common practice',
+  },
+  FAULT_SMOOTH: {
+    says: 'Fibres stand: a smoothing screen straight after the flash. See how this job makes its white bright.',
+    source: 'common practice',
+  },
+})
+
+type Step = 'firmer' | 'lighter' | 'slower' | 'faster' | 'more' | 'fewer' | 'harder' | 'steeper' | 'flood'
+type Word = 'FAULT_EVEN' | 'FAULT_WHITE' | 'FAULT_SMOOTH'
+
+/** What is seen at the sample, with what to change first. Common practice. */
+export const FAULTS = {
+  patchy: { label: 'Patches, ink left in the mesh', steps: ['firmer', 'slower', 'more'] },
+  clumpy: { label: 'Dots closed, edges blown out', steps: ['lighter', 'harder', 'steeper'] },
+  through: { label: 'Ink through the cloth', steps: ['lighter', 'fewer', 'faster'] },
+  smeared: { label: 'Smeared', steps: ['lighter', 'steeper', 'faster'] },
+  dull: { label: 'Dull, the cloth shows', steps: ['slower', 'more'], then: 'FAULT_WHITE' },
+  uneven: { label: 'Prints differ from each other', steps: [], then: 'FAULT_EVEN' },
+  driesIn: { label: 'Ink dries in', steps: ['flood'] },
+  fuzzy: { label: 'Fuzzy surface', steps: [], then: 'FAULT_SMOOTH' },
+} as const satisfies Record<
+  string,
+  { readonly label: string; readonly steps: readonly Step[]; readonly then?: Word }
+>
+export type Fault = keyof typeof FAULTS
+
+/** One thing to try, and the choice that does it; none where nothing of the stroke does. */
+export interface Remedy {
+  readonly reason: Reason
+  readonly change?: { readonly key: string; readonly value: number | string }
+}
+
+const PRESSURES = ['light', 'medium', 'firm']
+const HARDER: Readonly<Record<string, string>> = {
+  '60': '70',
+  '70': '80',
+  '80': '90',
+  '60/90/60': '70/90/70',
+  '70/90/70': '80',
+}
+const STEP = { time: 1.25, angle: degrees(5) } as const
+
+/** What to try for a fault at one hit, first things first; what is at its end already is left out. */
+export function remedies(fault: Fault, name: string, stroke: StrokeAdvice): readonly Remedy[] {
+  const { steps, ...rest } = FAULTS[fault]
+  const found = (steps as readonly Step[]).flatMap((step) => remedy(step, name, stroke) ?? [])
+  const then: readonly Remedy[] = 'then' in rest ? [{ reason: because(FAULT_RULES, rest.then) }] : []
+  return [...found, ...then]
+}
+
+function remedy(step: Step, name: string, stroke: StrokeAdvice): Remedy | undefined {
+  const { pressure, time, strokes, blade, angle, flood } = stroke
+  const number = (
+    rule: 'FAULT_SLOWER' | 'FAULT_FASTER' | 'FAULT_MORE' | 'FAULT_FEWER' | 'FAULT_STEEPER',
+    of: NumberAdvice,
+    to: number,
+  ): Remedy | undefined => {
+    const from = numberOf(of)
+    const least = of.kind === 'count' ? 1 : 0
+    const value = Math.max(least, to)
+    if (Math.abs(value - from) < 1e-9) return undefined
+    return {
+      reason: because(FAULT_RULES, rule, { from: q(of.kind, from), to: q(of.kind, value) }),
+      change: { key: of.key, value },
+    }
+  }
+  const word = (
+    rule: 'FAULT_FIRMER' | 'FAULT_LIGHTER' | 'FAULT_HARDER',
+    of: typeof pressure,
+    to: string | undefined,
+  ): Remedy | undefined =>
+    to === undefined
+      ? undefined
+      : {
+          reason: because(FAULT_RULES, rule, { from: choiceOf(of), to }),
+          change: { key: of.key, value: to },
+        }
+  const press = PRESSURES.indexOf(choiceOf(pressure))
+  switch (step) {
+    case 'firmer':
+      return word('FAULT_FIRMER', pressure, PRESSURES[press + 1])
+    case 'lighter':
+      return word('FAULT_LIGHTER', pressure, press > 0 ? PRESSURES[press - 1] : undefined)
+    case 'harder':
+      return word('FAULT_HARDER', blade, HARDER[choiceOf(blade)])
+    case 'slower':
+      return number('FAULT_SLOWER', time, numberOf(time) * STEP.time)
+    case 'faster':
+      return number('FAULT_FASTER', time, numberOf(time) / STEP.time)
+    case 'more':
+      return number('FAULT_MORE', strokes, numberOf(strokes) + 1)
+    case 'fewer':
+      return number('FAULT_FEWER', strokes, numberOf(strokes) - 1)
+    case 'steeper':
+      return number('FAULT_STEEPER', angle, numberOf(angle) - STEP.angle)
+    case 'flood':
+      return choiceOf(flood) === 'full'
+        ? undefined
+        : { reason: because(FAULT_RULES, 'FAULT_FLOOD', { name }), change: { key: flood.key, value: 'full' } }
+    default:
+      return step satisfies never
+  }
+}
