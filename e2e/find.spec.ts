@@ -121,7 +121,7 @@ test('no number on a stage is without its reason', async ({ page }) => {
           !/\d/.test(text) ||
           /^F\d+-\d+$/.test(text) ||
           parent?.closest(
-            '[data-advice], [data-why], [data-cell], [data-dance], [data-cost], [aria-pressed], option, svg, h2',
+            '[data-advice], [data-why], [data-cell], [data-dance], [data-cost], [data-turn], [aria-pressed], option, svg, h2',
           )
         )
           continue

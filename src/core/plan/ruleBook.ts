@@ -21,6 +21,7 @@ import { COST_RULES } from './costs'
 import { DANCE_RULES } from './danceCard'
 import { FACT_RULES } from './depends'
 import { PRESS_CAUTIONS, PRESS_RULES } from './press'
+import { PRINTS_RULES } from './prints'
 import { WAY_RULES } from './ways'
 
 /** A room of the trade with its rules and the computation it rests on. */
@@ -110,7 +111,7 @@ export const RULE_BOOK: readonly Chapter[] = [
     sources:
       'Common practice as rules; the search is checked against trying everything and against a mixed integer program.',
     page: 'sequence',
-    rules: { ...SEQUENCE_RULES, ...WAY_RULES, ...DANCE_RULES },
+    rules: { ...SEQUENCE_RULES, ...WAY_RULES, ...DANCE_RULES, ...PRINTS_RULES },
   },
   {
     title: 'Strokes',

@@ -41,7 +41,7 @@ export function SampleFault({ plan }: PlanProps) {
         </Box>
       </Flex>
       {list.length > 0 && (
-        <Box as="ol" pl="5" aria-label="What to change first">
+        <Box as="ol" pl="5" listStyleType="decimal" aria-label="What to change first">
           {list.map(({ reason, change }) => (
             <Box as="li" key={reason.rule} py="1">
               {tell(reason, units)}{' '}

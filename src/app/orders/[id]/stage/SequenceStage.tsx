@@ -16,6 +16,7 @@ import { Dance } from './lap/Dance'
 import { Heads } from './lap/Heads'
 import { MoveTold } from './lap/MoveTold'
 import { OtherWays } from './lap/OtherWays'
+import { PrintsInTurn } from './lap/PrintsInTurn'
 import { SequenceFigures } from './lap/SequenceFigures'
 import type { PlanProps } from './planProps'
 import { SampleFault } from './SampleFault'
@@ -69,6 +70,7 @@ export function SequenceStage({ plan }: PlanProps) {
           </Box>
         )}
       </Section>
+      <PrintsInTurn plan={plan} />
       <Heads plan={plan} />
       <OtherWays plan={plan} shown={other?.id} onShow={setOther} />
       <Dance plan={plan} />

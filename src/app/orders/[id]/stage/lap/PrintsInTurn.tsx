@@ -1,0 +1,61 @@
+import { Box, chakra } from '@chakra-ui/react'
+import NextLink from 'next/link'
+import { useMemo } from 'react'
+import { tell } from '@/core/advice'
+import { WHERES } from '@/core/order'
+import { printsInTurn } from '@/core/plan'
+import { Section, Table } from '@/ui/Section'
+import { SeverityMark } from '@/ui/Severity'
+import { InkRow } from '@/ui/Swatch'
+import { useSettings } from '@/ui/settings'
+import { useOrder } from '../../orderContext'
+import type { PlanProps } from '../planProps'
+
+const Link = chakra(NextLink)
+
+/** All prints that go on the garments of this run, in the order in which they are printed. */
+export function PrintsInTurn({ plan }: PlanProps) {
+  const { order, stagePath } = useOrder()
+  const { units } = useSettings()
+  const prints = useMemo(() => printsInTurn(order, plan.run), [order, plan.run])
+  if (prints.length < 2) return null
+  return (
+    <Section title={`${prints.length} prints on this garment, in turn`}>
+      <Table css={{ '& td': { paddingBlock: '4px', verticalAlign: 'middle' } }}>
+        <tbody data-turn>
+          {prints.map(({ run, reasons }, i) => (
+            <tr key={run.id}>
+              <td className="num" style={{ width: '2.5rem' }}>
+                <Box as="span" fontSize="1.25rem" fontWeight="700">
+                  {i + 1}
+                </Box>
+              </td>
+              <td style={{ width: '13rem' }}>
+                {run.id === plan.run.id ? (
+                  <b>{WHERES[run.placement.where]}, this run</b>
+                ) : (
+                  <Link href={stagePath('sequence', run.id)} textDecoration="underline">
+                    {WHERES[run.placement.where]}
+                  </Link>
+                )}
+              </td>
+              <td style={{ width: '8rem' }}>
+                <InkRow cloth={plan.cloth} inks={run.placement.inks} />
+              </td>
+              <td>
+                {reasons.map((r) => (
+                  <Box key={r.rule} fontSize="0.92rem" lineHeight="1.3">
+                    {r.severity && <SeverityMark severity={r.severity} />} {tell(r, units)}
+                  </Box>
+                ))}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+      <Box fontSize="0.87rem" color="soft">
+        As many passes over a press and through the dryer as there are prints.
+      </Box>
+    </Section>
+  )
+}

@@ -1,0 +1,40 @@
+import { expect, it } from 'vitest'
+import { type Order, splitOrder } from '../order'
+import { printsInTurn } from './index'
+import { INKS, jobFor } from './plan.fixtures'
+
+const { order } = jobFor({ inks: [INKS.red] })
+const print = (id: string, where: Order['placements'][number]['where'], width: number, raised = false) => ({
+  id,
+  where,
+  width,
+  height: width,
+  sizes: 'all' as const,
+  inks: [raised ? INKS.raised : INKS.red],
+  relations: [],
+})
+const turn = (...placements: Order['placements'][number][]) => {
+  const asked = { ...order, placements }
+  const [first] = splitOrder(asked)
+  return printsInTurn(asked, first!)
+}
+
+// Common practice, no source.
+it('the label first, small before large, raised ink last; what comes first is heated most often', () => {
+  const prints = turn(
+    print('P1', 'front', 0.3, true),
+    print('P2', 'back', 0.28),
+    print('P3', 'leftChest', 0.09),
+    print('P4', 'neckLabel', 0.06),
+  )
+  expect(prints.map((p) => p.run.placement.id)).toEqual(['P4', 'P3', 'P2', 'P1'])
+  expect(prints.map((p) => p.heatedAgain)).toEqual([3, 2, 1, 0])
+  expect(prints[3]!.reasons.map((r) => r.rule)).toEqual(['PRINTS_RAISED'])
+})
+it('two raised prints: one of them is heated again, and that is watched', () => {
+  const [first] = turn(print('P1', 'front', 0.3, true), print('P2', 'back', 0.2, true))
+  expect(first!.reasons.at(-1)).toMatchObject({ rule: 'PRINTS_RAISED_AGAIN', severity: 'Watch' })
+})
+it('one print alone has no turn to take', () => {
+  expect(turn(print('P1', 'front', 0.3))).toHaveLength(1)
+})
