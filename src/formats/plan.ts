@@ -45,10 +45,13 @@ export const planOut = (p: RunPlan) => ({
   sequence: {
     fits: p.sequence.fits,
     byHand: p.sequence.byHand,
+    laps: p.sequence.laps,
+    mudPoints: Number(p.sequence.mud.toFixed(1)),
     places: p.sequence.cells.map((c) => {
       const station = 'station' in c && c.station !== undefined ? { station: c.station } : {}
       const what = c.kind === 'print' ? { hit: c.hitId } : c.kind === 'flash' ? { flash: c.flash + 1 } : {}
-      return { does: c.kind, ...station, ...what }
+      const lap = c.lap === undefined ? {} : { lap: c.lap }
+      return { does: c.kind, ...station, ...lap, ...what }
     }),
     why: p.sequence.reasons.map(reasonOut),
   },

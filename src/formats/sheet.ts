@@ -82,7 +82,7 @@ export function sheetOf(
     code: mark?.code ?? '',
     problem: plan.sequence.fits ? '' : plan.sequence.reasons.map((r) => tell(r, units)).join(' '),
     places: plan.sequence.cells.map((cell, i) => ({
-      number: String(ring && 'station' in cell ? cell.station : i + 1),
+      number: `${ring && 'station' in cell ? cell.station : i + 1}${cell.lap === 2 ? ' II' : ''}`,
       ...placeWords(plan, cell, write),
     })),
     hitHead: [
