@@ -92,7 +92,7 @@ test('hours, breaks and schools are the shop’s own, and plans follow', async (
   await page.getByLabel('A palm, 100 mm', { exact: false }).check()
   await expect(saveStatus(page)).toHaveText('Saved')
   await page.goto('/orders/O-1001/run')
-  await expect(page.getByText('Begun as the shop opens at 07:00')).toBeVisible()
+  await expect(page.getByRole('heading', { name: /opens at 07:00/ })).toBeVisible()
   await page.goto('/orders/O-1001/placement')
   await expect(page.locator('[data-advice="down.adult"]')).toHaveText('100 mm')
   await open(page, '/shop/method')
