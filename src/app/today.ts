@@ -12,6 +12,7 @@ import {
   planningFacts,
   type ScreenJob,
   screenJobOf,
+  screensOf,
 } from '@/core/plan'
 import type { Database } from '@/store/database'
 import { loadDecisions } from '@/store/decisions'
@@ -98,7 +99,7 @@ export function summarize(
     press: p.pressAdvice.choices.find((c) => c.value === settled(p.pressAdvice))?.label ?? '',
     time: p.time?.total.range,
     timeWhy: p.time?.total.reasons ?? [],
-    screens: p.hits.filter((h) => h.sameScreenAs === '').length,
+    screens: screensOf(p),
     job: screenJobOf(order, p),
     inks: inkNeedsOf(order, p),
     open: p.warnings.filter((w) => w.severity !== 'Note'),

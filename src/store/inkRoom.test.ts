@@ -197,6 +197,10 @@ describe('cans and batches', () => {
 })
 
 describe('what was mixed', () => {
+  it('is nothing in a new shop', async () => {
+    expect(await pastBatches(db, 10)).toEqual([])
+    expect(await batchesFor(db, [])).toEqual([])
+  })
   const smear = BANDS.map(() => 0.4)
   const drawn = {
     at: AT,

@@ -2,8 +2,8 @@
 
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
-import type { NumberAdvice } from '@/core/advice'
-import { AdviceNumber } from './AdviceValue'
+import type { ChoiceAdvice, NumberAdvice } from '@/core/advice'
+import { AdviceChoice, AdviceNumber } from './AdviceValue'
 import { Swatch } from './Swatch'
 
 export const PageTitle = chakra('h1', {
@@ -39,5 +39,23 @@ export function Figure({ advice, label }: { readonly advice: NumberAdvice; reado
     <Headline label={label ?? advice.label}>
       <AdviceNumber advice={advice} size="1.9rem" />
     </Headline>
+  )
+}
+
+/** An advised choice under its name, somewhat large. */
+export function ChoiceFigure({
+  advice,
+  size = '1.15rem',
+}: {
+  readonly advice: ChoiceAdvice
+  readonly size?: string
+}) {
+  return (
+    <Box>
+      <Box fontSize="0.87rem" color="soft">
+        {advice.label}
+      </Box>
+      <AdviceChoice advice={advice} size={size} />
+    </Box>
   )
 }

@@ -2,7 +2,7 @@ import { numberOf, ruleTable } from '../advice'
 import type { Shop } from '../equipment'
 import { LEFT } from '../ink'
 import { CREWS, FIRST_PRINTS, MISPRINTS } from '../rate'
-import type { RunPlan } from './runPlan'
+import { type RunPlan, screensOf } from './runPlan'
 
 export const COST_RULES = ruleTable({
   COST_PART: {
@@ -75,7 +75,7 @@ export function costsOf(plan: RunPlan, shop: Shop, pieces = plan.run.quantity): 
   const parts = {
     press: hours * prices.pressHour,
     people: hours * CREWS[time.need.crew.size].people * prices.personHour,
-    screens: hits.filter((h) => h.sameScreenAs === '').length * prices.screen,
+    screens: screensOf(plan) * prices.screen,
     ink,
     spoil: spoiled * prices.garment,
   }

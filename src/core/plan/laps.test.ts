@@ -37,3 +37,9 @@ it('without any flash it does not fit, and what would help is named', () => {
     expect.arrayContaining(['FLASH_SHORT', 'HELP_UNIT']),
   )
 })
+it('an order by hand that breaks a rule is told as that; no screen less is offered for it', () => {
+  const job = jobFor({ ...asked, order: ['red', 'base', 'black'] })
+  const { reasons } = plan(job.order, job.shop, job.decisions).sequence
+  expect(reasons.map((r) => r.rule)).toContain('BY_HAND')
+  expect(reasons.filter((r) => r.rule.startsWith('HELP_'))).toEqual([])
+})

@@ -169,7 +169,10 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
         ...(laps === 2 ? [because(SEQUENCE_RULES, 'TWO_LAPS')] : []),
         ...muddyPairs(job, solution.tables, events),
       ]
-    : [...solution.reasons, ...(space.kind === 'stations' ? whatHelps(job, space, press.name) : [])]
+    : [
+        ...solution.reasons,
+        ...(space.kind === 'stations' && solution.pressShort ? whatHelps(job, space, press.name) : []),
+      ]
   const direction = directionFor(press, method, overrides)
   const flashed = flashes.length > 0 ? { flashHeight: flashHeight(overrides), coolDown: cool } : NOT_FLASHED
   const settings = {

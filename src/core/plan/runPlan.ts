@@ -115,3 +115,7 @@ export interface RunPlan {
   readonly warnings: readonly Reason[]
   readonly cautions: readonly Reason[]
 }
+
+/** Screens to make: a hit printed with the screen of another is no screen of its own. */
+export const screensOf = (p: Pick<RunPlan, 'hits'>): number =>
+  p.hits.filter((h) => h.sameScreenAs === '').length

@@ -6,7 +6,7 @@ import { type Film, micron } from '../quantity'
 import { lapStripShape } from './lapStripShape'
 import { looksOfRun } from './looks'
 import { plan } from './plan'
-import type { Decisions, RunPlan } from './runPlan'
+import { type Decisions, type RunPlan, screensOf } from './runPlan'
 
 /** Another way to do the whole job, with what it takes and gives. */
 export interface Variant {
@@ -46,7 +46,7 @@ function facts(run: RunPlan, shop: Shop): Omit<Variant, 'id' | 'label' | 'keys' 
   return {
     fits: run.sequence.fits,
     hits: run.hits.map((h) => `${h.hit.id} ${h.hit.role} ${h.sameScreenAs}`).join(),
-    screens: run.hits.filter((h) => h.sameScreenAs === '').length,
+    screens: screensOf(run),
     flashes: run.flashes.length,
     time: run.time && numberOf(run.time.total),
     hand: Math.max(micron(0), lapStripShape(run).tallest),

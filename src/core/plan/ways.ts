@@ -2,7 +2,7 @@ import { because, choiceOf, numberOf, q, type Reason, ruleTable } from '../advic
 import { FLASH } from '../sequence'
 import { orderingOf, plan } from './plan'
 import { rankPresses } from './press'
-import type { Decisions, RunPlan } from './runPlan'
+import { type Decisions, type RunPlan, screensOf } from './runPlan'
 import { baseVariants, type VariantAsk, whiteVariants } from './variants'
 
 export const WAY_RULES = ruleTable({
@@ -36,8 +36,6 @@ export interface Way {
   readonly decisions: Decisions
   readonly plan: RunPlan
 }
-
-export const screensOf = (p: RunPlan): number => p.hits.filter((h) => h.sameScreenAs === '').length
 
 /** Orders looked at beside the one in force. */
 const WANTED = 4

@@ -31,7 +31,7 @@ export const RATE_RULES = ruleTable({
     source: 'common practice',
   },
   RATE_HOLDS: {
-    says: '{what} a tenth quicker: {gain} more pieces. That is what the pace hangs on most, machine by machine.',
+    says: '{what} a tenth quicker: {gain} more pieces.',
     source: 'geometry',
   },
   WHAT_IF: {

@@ -64,6 +64,15 @@ describe('a run many times over (worked figures of the model, which are assumpti
     expect(run({ setup: [3600, 3600] }, START, 2000).middle).toBeGreaterThan(s)
     expect(run({ cycle: { ...RUN.cycle, pieces: 500 } }, START, 2000).middle).toBeGreaterThan(s)
   })
+  it('free days stand still: a shop that works on Fridays only goes on a week later', () => {
+    const friday = { ...USUAL_HOURS, days: [5] }
+    const steps = spreadOf(RUN, friday, 15 * 3600, { runs: 1000, seed: 7 })
+    let step = steps.next()
+    while (!step.done) step = steps.next()
+    // Two hours are left on Friday; the rest comes a week later.
+    expect(step.value.middle).toBeGreaterThan(7 * 24 * 3600 - 7 * 3600)
+    expect(step.value.middle).toBeLessThan(7 * 24 * 3600)
+  })
   it('counts every run once, tells how far it is, and is the same for the same seed', () => {
     const steps = spreadOf(RUN, USUAL_HOURS, START, { runs: 2000, seed: 3 })
     expect(steps.next()).toEqual({ done: false, value: { done: 0.25 } })

@@ -45,12 +45,15 @@ const RELIEF_PACE = 0.6
 /** Runs between two words of how far it is. */
 const TELL = 500
 const BINS = 40
+/** Days after which a run that never ends is given up. */
+const LONGEST = 90
 
 /**
  * Runs a run many times: the pace of the day, first prints, misprints, stops, breaks that fall inside, and what they do to
  * ink that dries in. A generator, so that it can be watched and stopped.
  *
- * @param start seconds after midnight, @param hours of the shop; nights do not count, the run goes on next morning
+ * @param start seconds after midnight of the first working day of the week, @param hours of the shop; nights and free days do
+ *   not count, the run goes on when the shop opens again
  */
 export function* spreadOf(
   need: RunNeed,
@@ -83,7 +86,7 @@ export function* spreadOf(
     const tired = even + TIRED.slower * Math.max(0, even - TIRED.after)
     let stood = 0
     for (let n = poisson((STOPS.anHour * tired) / 3600)(); n > 0; n--) stood += exponential()
-    times[i] = ofTheDay(need, spans, start, setup() + tired + stood, piece, screens)
+    times[i] = ofTheDays(need, hours, spans, start, setup() + tired + stood, piece, screens)
     if (i % TELL === TELL - 1) yield { done: (i + 1) / runs }
   }
   times.sort()
@@ -95,9 +98,10 @@ export function* spreadOf(
   return { runs, tenth: at(0.1), middle: at(0.5), eighty: at(0.8), most: at(0.95), bins, from, step }
 }
 
-/** Seconds of the day that work takes from its start: breaks stand still, and wash-ups cost, unless someone prints on. */
-function ofTheDay(
+/** Seconds from its start to the end of the work: breaks, nights and free days stand still, and wash-ups cost, unless someone prints on. */
+function ofTheDays(
   need: RunNeed,
+  { days }: Hours,
   spans: readonly (readonly [number, number])[],
   start: Duration,
   work: Duration,
@@ -106,7 +110,13 @@ function ofTheDay(
 ): Duration {
   let left = work
   let night = 0
-  for (let day = 0; day < 30; day++) {
+  if (spans.length === 0 || days.length === 0) return work
+  for (let day = 0; day < LONGEST; day++) {
+    const weekday = (((days[0] ?? 1) - 1 + day) % 7) + 1
+    if (!days.includes(weekday)) {
+      night += 24 * 3600
+      continue
+    }
     for (const [i, [from, to]] of spans.entries()) {
       const at = Math.max(from, day === 0 ? start : 0)
       if (at >= to) continue
@@ -120,7 +130,6 @@ function ofTheDay(
     }
     night += 24 * 3600
     if (need.driesIn) left += screens * WASHED.screen + WASHED.prints * piece
-    if (spans.length === 0) return work
   }
   return night + left
 }

@@ -17,7 +17,12 @@ export type Solution =
       readonly laps: 1 | 2
       readonly tables: Tables
     }
-  | { readonly fits: false; readonly reasons: readonly Reason[] }
+  | {
+      readonly fits: false
+      readonly reasons: readonly Reason[]
+      /** The inks agree, the press has no room: another press might. */
+      readonly pressShort: boolean
+    }
 
 const count = (x: number) => q('count', x)
 const flashesIn = (cost: number) => Math.floor(cost / COST.flash)
@@ -44,7 +49,8 @@ const WORTH = COST.flash + 30 * COST.mud
  * @returns `fits: false` with Stop reasons when the inks clash on any press or the press has no room, and what would help
  */
 export function solverFor(job: Job): Solver {
-  const refuse = (...reasons: readonly Reason[]): Solution => ({ fits: false, reasons })
+  const refuse = (...reasons: readonly Reason[]): Solution => ({ fits: false, reasons, pressShort: false })
+  const noRoom = (reasons: readonly Reason[]): Solution => ({ fits: false, reasons, pressShort: true })
   const known = new Map<boolean, { readonly tables: Tables; readonly relaxed: Relaxed }>()
   const prepare = (wetOnWet: boolean) => {
     const tables = buildTables(job, wetOnWet)
@@ -64,15 +70,15 @@ export function solverFor(job: Job): Solver {
     if (free >= FORBIDDEN) return refuse(...clash(job, wetOnWet))
     const short = whatIsShort(job, press, pressName, tables, flashesIn(free))
     if (press.kind === 'heads') {
-      if (short.length > 0) return refuse(...short)
-      return some(orders(tables, relaxed, wanted), 1, tables) ?? refuse(...short)
+      if (short.length > 0) return noRoom(short)
+      return some(orders(tables, relaxed, wanted), 1, tables) ?? noRoom(short)
     }
     const one = short.length > 0 ? undefined : some(layOut(tables, press, relaxed, wanted), 1, tables)
     if (one) return one
     const twice = laps === 2 ? twoLaps(tables, press, relaxed) : undefined
     if (twice && twice !== 'unknown') return { fits: true, best: twice, others: [], laps: 2, tables }
     const inputs = { screens: count(job.hits.length), flashes: count(flashesIn(free)), press: pressName }
-    return refuse(...(short.length > 0 ? short : [because(SEQUENCE_RULES, 'NO_LAYOUT', inputs)]))
+    return noRoom(short.length > 0 ? short : [because(SEQUENCE_RULES, 'NO_LAYOUT', inputs)])
   }
 }
 

@@ -1,7 +1,7 @@
 import type { School } from '@/core/advice'
 import { numberOf } from '@/core/advice'
 import type { Order } from '@/core/order'
-import type { RunPlan } from '@/core/plan'
+import { type RunPlan, screensOf } from '@/core/plan'
 import { type System, writeQuantity } from '@/core/quantity'
 
 /** The stages of the traveller, in working order, with the schools that belong to each. */
@@ -62,7 +62,7 @@ export function settledWords(
   if (!plan) return ''
   switch (stage) {
     case 'screens':
-      return count(plan.hits.filter((h) => h.sameScreenAs === '').length, 'screen')
+      return count(screensOf(plan), 'screen')
     case 'ink': {
       const grams = plan.hits.reduce((sum, h) => sum + (h.ink ? numberOf(h.ink) : 0), 0)
       return writeQuantity('mass', grams, units)

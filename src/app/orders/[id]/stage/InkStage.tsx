@@ -3,9 +3,9 @@
 import { Box, Grid } from '@chakra-ui/react'
 import { numberOf } from '@/core/advice'
 import { SYSTEMS } from '@/core/order'
-import { AdviceChoice, AdviceNumber } from '@/ui/AdviceValue'
+import { AdviceNumber } from '@/ui/AdviceValue'
 import { FactMeasure } from '@/ui/AskNumber'
-import { Headline, InkName } from '@/ui/parts'
+import { ChoiceFigure, Headline, InkName } from '@/ui/parts'
 import { Section, Table } from '@/ui/Section'
 import { InkRow } from '@/ui/Swatch'
 import { useOrder } from '../orderContext'
@@ -25,12 +25,7 @@ export function InkStage({ plan }: PlanProps) {
   return (
     <>
       <Grid templateColumns="repeat(3, max-content)" columnGap="12" mb="5" alignItems="end">
-        <Box>
-          <Box fontSize="0.87rem" color="soft">
-            Second white
-          </Box>
-          <AdviceChoice advice={plan.secondWhite} size="1.5rem" />
-        </Box>
+        <ChoiceFigure advice={plan.secondWhite} size="1.5rem" />
         <Headline label="Ink to have ready">
           <FactMeasure label="Ink to have ready" kind="mass" value={total} rule="INK_TOTAL" />
         </Headline>

@@ -2,10 +2,10 @@ import { Box, Flex, Grid } from '@chakra-ui/react'
 import { useMemo } from 'react'
 import { because, numberOf, q } from '@/core/advice'
 import { bottlenecks, RATE_RULES, RESOURCES, type RunTime, whatIfs } from '@/core/rate'
-import { AdviceChoice, AskButton } from '@/ui/AdviceValue'
+import { AskButton } from '@/ui/AdviceValue'
 import { AskNumber } from '@/ui/AskNumber'
 import { Measure } from '@/ui/Measure'
-import { Figure, Headline } from '@/ui/parts'
+import { ChoiceFigure, Figure, Headline } from '@/ui/parts'
 import { Section, Table } from '@/ui/Section'
 
 /** Time at the press: how long, by whom, what the pace hangs on, and what would make it quicker. */
@@ -32,18 +32,8 @@ export function PaceSection({ time }: { readonly time: RunTime }) {
         </Headline>
       </Grid>
       <Flex gap="8" mt="4" align="end" wrap="wrap">
-        <Box>
-          <Box fontSize="0.87rem" color="soft">
-            Crew
-          </Box>
-          <AdviceChoice advice={time.crew} size="1.15rem" />
-        </Box>
-        <Box>
-          <Box fontSize="0.87rem" color="soft">
-            Skill
-          </Box>
-          <AdviceChoice advice={time.skill} size="1.15rem" />
-        </Box>
+        <ChoiceFigure advice={time.crew} />
+        <ChoiceFigure advice={time.skill} />
         <Box>
           <Box fontSize="0.87rem" color="soft">
             The pace hangs on
