@@ -43,3 +43,11 @@ it('an order by hand that breaks a rule is told as that; no screen less is offer
   expect(reasons.map((r) => r.rule)).toContain('BY_HAND')
   expect(reasons.filter((r) => r.rule.startsWith('HELP_'))).toEqual([])
 })
+it('the pace waits for film to cool in the stations that there are, not in those that were wanted', () => {
+  const [none, two] = [0, 2].map((cool) => {
+    const job = jobFor({ ...asked, overrides: { ...asked.overrides, coolDown: cool } })
+    return plan(job.order, job.shop, job.decisions).time!
+  })
+  expect([none!.need.coolHeads, two!.need.coolHeads]).toEqual([0, 2])
+  expect(none!.burst).toBeLessThan(two!.burst)
+})

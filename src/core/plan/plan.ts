@@ -281,6 +281,17 @@ function planFlashes(
     })
 }
 
+/** Stations that lie between the last flash of an automatic and the next print, as the order has it. */
+function coolHeadsIn(press: Press, events: readonly Event[]): number {
+  if (press.kind !== 'automatic') return 0
+  const places = press.stations.map((s) => s.number)
+  const at = events.findLastIndex((e) => e.kind === 'flash')
+  const [flash, print] = [events[at]?.station, events[at + 1]?.station]
+  return flash === undefined || print === undefined
+    ? 0
+    : Math.max(0, places.indexOf(print) - places.indexOf(flash) - 1)
+}
+
 /** The film of an automatic cools about so long while its garment travels on, seconds. */
 const AUTOMATIC_COOL = 10
 
@@ -309,7 +320,7 @@ function timeOf(
       laps,
       flash: Math.max(0, ...flashes.map((f) => numberOf(f.dwell))),
       cool: cool.kind === 'duration' ? numberOf(cool) : AUTOMATIC_COOL,
-      coolHeads: cool.kind === 'duration' ? 0 : numberOf(cool),
+      coolHeads: coolHeadsIn(press, events),
       pieces: run.quantity,
     },
     most,
