@@ -44,7 +44,7 @@ function job(screens: number): Job {
     for (let j = i + 1; j < screens; j++)
       if (draw() < 0.5)
         relations.push({ a: `h${i}`, b: `h${j}`, how: pick(['touch', 'touch', 'overlap']), width: 0.0004 })
-  return { hits, relations, darkCloth: true, method: { flash: 'where', colourOrder: 'overpower' } }
+  return { hits, relations, darkCloth: true, method: { flash: 'where', colourOrder: 'overpower', wetMost: 'any' } }
 }
 
 const timed = (act: () => unknown): number => {

@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it } from 'vitest'
-import type { Frame, ShopAndShelf } from '@/core/equipment'
+import { type Frame, headTurned, type ShopAndShelf } from '@/core/equipment'
 import { type Order, splitOrder } from '@/core/order'
 import { advanced, noDecisions, plan, roomLines } from '@/core/plan'
 import { type Database, openDatabase } from '@/store/database'
@@ -10,7 +10,7 @@ import { release } from '@/store/revisions'
 import { loadShop, saveShop } from '@/store/shop'
 import { isStage, STAGE_NAMES, settledWords, stageOf } from './orders/[id]/stages'
 import { settledAt } from './settledAt'
-import { asKind, toggleDown, toggleFlash, withPlaces } from './shop/pressKinds'
+import { asKind, toggleFlash, withPlaces } from './shop/pressKinds'
 import { everyOrderLine, everyScreenJob, orderLines } from './today'
 
 const orders = demoOrders('2026-11-23')
@@ -139,10 +139,10 @@ describe('a press in the editor', () => {
     expect(asKind(four, 'single')).toMatchObject({ kind: 'single', heads: 6 })
   })
   it('loses only the places that go', () => {
-    const down = toggleDown(toggleDown(four, 6), 2)
+    const down = headTurned(headTurned(four, 6), 2)
     expect(down).toMatchObject({ down: [2, 6] })
     expect(withPlaces(down, 4)).toMatchObject({ heads: 4, down: [2] })
-    const ring = toggleDown(toggleFlash(asKind(four, 'automatic'), 3), 3)
+    const ring = headTurned(toggleFlash(asKind(four, 'automatic'), 3), 3)
     const longer = withPlaces(ring, 10)
     if (longer.kind !== 'automatic') throw new Error('no ring')
     expect(longer.stations).toHaveLength(10)

@@ -31,6 +31,7 @@ const NAMES: Readonly<Record<string, readonly [fileName: string, factor: number]
   particle: ['particleUm', unit('film', 'µm')],
   angle: ['angleDegrees', unit('turn', '°')],
   distance: ['distanceMm', MM],
+  offContact: ['offContactMm', MM],
   frameToPallet: ['frameToPalletMm', MM],
   collarLine: ['collarLineMm', MM],
   humidity: ['humidityPercent', PERCENT],

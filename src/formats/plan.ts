@@ -47,6 +47,7 @@ export const planOut = (p: RunPlan) => ({
     byHand: p.sequence.byHand,
     laps: p.sequence.laps,
     mudPoints: Number(p.sequence.mud.toFixed(1)),
+    moves: p.sequence.moves,
     places: p.sequence.cells.map((c) => {
       const station = 'station' in c && c.station !== undefined ? { station: c.station } : {}
       const what = c.kind === 'print' ? { hit: c.hitId } : c.kind === 'flash' ? { flash: c.flash + 1 } : {}
@@ -60,10 +61,13 @@ export const planOut = (p: RunPlan) => ({
     name: h.hit.name,
     role: h.hit.role,
     frame: h.frame?.id ?? null,
+    ...(h.head === undefined ? {} : { head: h.head }),
     mesh: adviceOut(h.mesh),
     blade: adviceOut(h.stroke.blade),
+    edge: adviceOut(h.stroke.edge),
     angle: adviceOut(h.stroke.angle),
     pressure: adviceOut(h.stroke.pressure),
+    ...maybe('gauge', h.stroke.gauge),
     strokeTime: adviceOut(h.stroke.time),
     strokes: adviceOut(h.stroke.strokes),
     flood: adviceOut(h.stroke.flood),
@@ -81,6 +85,15 @@ export const planOut = (p: RunPlan) => ({
   offContact: adviceOut(p.offContact),
   bladeLength: adviceOut(p.bladeLength),
   ...maybe('direction', p.direction),
+  ...(p.hold && {
+    hold: {
+      time: adviceOut(p.hold.time),
+      angle: adviceOut(p.hold.angle),
+      ...maybe('gauge', p.hold.gauge),
+      offContact: adviceOut(p.hold.offContact),
+      stray: adviceOut(p.hold.stray),
+    },
+  }),
   cure: {
     film: adviceOut(p.cure.film),
     dwell: adviceOut(p.cure.dwell),

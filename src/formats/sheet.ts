@@ -3,6 +3,7 @@ import { choiceOf, numberOf, type Severity, tell } from '@/core/advice'
 import { type Order, WHERES } from '@/core/order'
 import type { Cell, HitPlan, RunPlan } from '@/core/plan'
 import { type Kind, type System, writeQuantity } from '@/core/quantity'
+import type { Hold } from '@/core/stroke'
 
 /** What makes a sheet one of a kind: the revision it shows, or a draft. */
 export interface SheetMark {
@@ -86,7 +87,7 @@ export function sheetOf(
       ...placeWords(plan, cell, write),
     })),
     hitHead: [
-      ring ? 'Station' : 'Step',
+      ring ? 'Station' : plan.hits.some((h) => h.head !== undefined) ? 'Head' : 'Step',
       'Screen',
       'Frame',
       'Mesh',
@@ -106,7 +107,9 @@ export function sheetOf(
       String(numberOf(h.stroke.strokes)),
       choiceOf(h.stroke.blade),
       write('angle', numberOf(h.stroke.angle)),
-      choiceOf(h.stroke.pressure),
+      h.stroke.gauge
+        ? `${choiceOf(h.stroke.pressure)}, ${write(h.stroke.gauge.kind, numberOf(h.stroke.gauge))}`
+        : choiceOf(h.stroke.pressure),
       write('duration', numberOf(h.stroke.time)),
       choiceOf(h.stroke.flood),
       h.ink ? write('mass', numberOf(h.ink)) : '',
@@ -115,6 +118,7 @@ export function sheetOf(
       ...fact('Off-contact', write('length', numberOf(plan.offContact))),
       ...fact('Blade length', write('length', numberOf(plan.bladeLength))),
       ...fact('Stroke', plan.direction && choiceOf(plan.direction)),
+      ...fact('Hold within', plan.hold && heldWords(plan.hold, write)),
       ...fact('Flash height', plan.flashHeight && write('length', numberOf(plan.flashHeight))),
       ...fact(
         plan.coolDown?.kind === 'count' ? 'Empty heads' : 'Cool-down',
@@ -156,6 +160,9 @@ export function sheetOf(
   }
 }
 
+const heldWords = ({ time, angle, gauge }: Hold, write: (kind: Kind, x: number) => string): string =>
+  [time, angle, ...(gauge ? [gauge] : [])].map((a) => `± ${write(a.kind, numberOf(a))}`).join(', ')
+
 function placeWords(
   plan: RunPlan,
   cell: Cell,
@@ -189,8 +196,9 @@ function placeWords(
   }
 }
 
-/** Where a hit is printed: its station on an automatic, else its step. */
+/** Where a screen hangs; where that is not known, its station or its step. */
 function stationOf(plan: RunPlan, h: HitPlan): string {
+  if (h.head !== undefined) return String(h.head)
   const at = plan.sequence.cells.findIndex((c) => c.kind === 'print' && c.hitId === h.hit.id)
   const cell = plan.sequence.cells[at]
   if (!cell) return '–'

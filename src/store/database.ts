@@ -8,6 +8,7 @@ import { up as screens } from './migrations/003_screens'
 import { up as inkRoom } from './migrations/004_ink_room'
 import { up as weighed } from './migrations/005_weighed'
 import { up as prices } from './migrations/006_prices'
+import { up as atThePress } from './migrations/007_at_the_press'
 import type { Tables } from './schema'
 
 export type Database = Kysely<Tables>
@@ -20,6 +21,7 @@ const migrations: MigrationProvider = {
     '004_ink_room': { up: inkRoom },
     '005_weighed': { up: weighed },
     '006_prices': { up: prices },
+    '007_at_the_press': { up: atThePress },
   }),
 }
 

@@ -25,7 +25,22 @@ export interface Tables {
     pallets: number | null
   }
   station: { press_id: string; number: number; usable: number; flash_allowed: number }
-  flash_unit: { id: string; place: number; name: string; kind: string; press_id: string }
+  /** What the words for pressure come to at a press: turns, or pascal. */
+  pressure_note: {
+    press_id: string
+    scale: 'turns' | 'air'
+    light: number
+    medium: number
+    firm: number
+  }
+  flash_unit: {
+    id: string
+    place: number
+    name: string
+    kind: string
+    press_id: string
+    station: number | null
+  }
   dryer: { id: string; place: number; name: string; heated_length: number; belt_width: number }
   frame: {
     id: string
@@ -35,6 +50,28 @@ export interface Tables {
     mesh: number
     tension: number
     state: string
+  }
+  frame_hangs: { frame_id: string; press_id: string; head: number }
+  proven: {
+    id: string
+    place: number
+    found_on: string
+    words: string
+    press_id: string
+    use: string
+    mesh: number
+    dark_cloth: number
+    water_based: number
+    fleece: number
+    blade: string
+    edge: string
+    angle: number
+    pressure: string
+    gauge: number | null
+    time: number
+    strokes: number
+    flood: string
+    off_contact: number
   }
   tension_reading: { frame_id: string; place: number; on_day: string; tension: number }
   stencil: {

@@ -8,6 +8,7 @@ import {
   type InkRoom,
   type Known,
   type Press,
+  type Proven,
   type ScreenRoom,
   type Shop,
   type ShopAndShelf,
@@ -55,6 +56,8 @@ export async function loadShop(db: Database): Promise<StoredShop> {
     screens,
     inkRoom,
     price,
+    notes,
+    proven,
   ] = await Promise.all([
     db.selectFrom('shop').selectAll().executeTakeFirst(),
     db.selectFrom('method').selectAll().execute(),
@@ -70,7 +73,15 @@ export async function loadShop(db: Database): Promise<StoredShop> {
     loadScreens(db),
     loadInkRoom(db),
     db.selectFrom('price').selectAll().executeTakeFirst(),
+    db.selectFrom('pressure_note').selectAll().execute(),
+    all('proven'),
   ])
+  const noteOf = (id: string): Pick<Press, 'pressure'> => {
+    const note = notes.find((n) => n.press_id === id)
+    if (!note) return {}
+    const { press_id: _, ...pressure } = note
+    return { pressure }
+  }
   const press = (p: Row<'press'>): Press => {
     const base = {
       id: p.id,
@@ -78,6 +89,7 @@ export async function loadShop(db: Database): Promise<StoredShop> {
       palletWidth: p.pallet_width,
       palletHeight: p.pallet_height,
       board: p.board as Press['board'],
+      ...noteOf(p.id),
     }
     const places = stations.filter((s) => s.press_id === p.id)
     const down = places.filter((s) => s.usable === 0).map((s) => s.number)
@@ -114,6 +126,7 @@ export async function loadShop(db: Database): Promise<StoredShop> {
       name: f.name,
       kind: f.kind as FlashUnit['kind'],
       pressId: f.press_id,
+      ...(f.station === null ? {} : { station: f.station }),
     })),
     dryers: dryers.map((d) => ({
       id: d.id,
@@ -146,6 +159,19 @@ export async function loadShop(db: Database): Promise<StoredShop> {
           garment: price.garment,
         }
       : USUAL_PRICES,
+    proven: proven.map(
+      ({ place: _, found_on, press_id, dark_cloth, water_based, gauge, off_contact, use, ...p }) => ({
+        ...p,
+        on: found_on,
+        pressId: press_id,
+        use: use as Proven['use'],
+        darkCloth: dark_cloth === 1,
+        waterBased: water_based === 1,
+        fleece: p.fleece === 1,
+        ...(gauge === null ? {} : { gauge }),
+        offContact: off_contact,
+      }),
+    ),
   }
   return {
     version: head?.version ?? 0,
@@ -161,7 +187,7 @@ type Row<T extends keyof Tables> = Selectable<Tables[T]>
 
 /** What is known of stencils, and what each frame carries. */
 async function loadScreens(db: Database) {
-  const [head, fabrics, emulsions, lamps, tests, readings, stencils, steps] = await Promise.all([
+  const [head, fabrics, emulsions, lamps, tests, readings, stencils, steps, hanging] = await Promise.all([
     db.selectFrom('screen_room').selectAll().executeTakeFirst(),
     db.selectFrom('fabric').selectAll().orderBy('place').execute(),
     db.selectFrom('emulsion').selectAll().orderBy('place').execute(),
@@ -170,6 +196,7 @@ async function loadScreens(db: Database) {
     db.selectFrom('tension_reading').selectAll().orderBy('place').execute(),
     db.selectFrom('stencil').selectAll().execute(),
     db.selectFrom('stencil_step').selectAll().orderBy('place').execute(),
+    db.selectFrom('frame_hangs').selectAll().execute(),
   ])
   const room = head
     ? ({
@@ -189,8 +216,9 @@ async function loadScreens(db: Database) {
     : USUAL_SCREENS
   const stencilOf = new Map(stencils.map((s) => [s.frame_id, s]))
   const [readingsOf, stepsOf] = [group(readings, (r) => r.frame_id), group(steps, (s) => s.frame_id)]
-  const on = (frame: string): Pick<Frame, 'readings' | 'stencil'> => {
+  const on = (frame: string): Pick<Frame, 'readings' | 'stencil' | 'hangs'> => {
     const s = stencilOf.get(frame)
+    const at = hanging.find((h) => h.frame_id === frame)
     const stencil = s && {
       order: s.order_id,
       print: s.print_id,
@@ -203,6 +231,7 @@ async function loadScreens(db: Database) {
     return {
       readings: (readingsOf.get(frame) ?? []).map((r) => ({ on: r.on_day, tension: r.tension })),
       ...(stencil && { stencil }),
+      ...(at && { hangs: { pressId: at.press_id, head: at.head } }),
     }
   }
   return { room, on }
@@ -238,10 +267,13 @@ async function loadInkRoom(db: Database): Promise<InkRoom> {
   }
 }
 
-const LISTS = ['press', 'flash_unit', 'dryer', 'frame', 'blade', 'ink', 'cloth', 'pause'] as const
+const LISTS = ['press', 'flash_unit', 'dryer', 'frame', 'blade', 'ink', 'cloth', 'pause', 'proven'] as const
 const PARTS = [
   'method',
   'station',
+  'proven',
+  'pressure_note',
+  'frame_hangs',
   'stencil_step',
   'stencil',
   'tension_reading',
@@ -300,13 +332,33 @@ export async function writeShop(
       pallets: p.kind === 'manual' ? p.pallets : null,
     })),
     station: shop.presses.flatMap(stationsOf),
-    flash_unit: placed(shop.flashes).map(({ pressId, ...f }) => ({ ...f, press_id: pressId })),
+    pressure_note: shop.presses.flatMap(({ id, pressure }) =>
+      pressure ? [{ ...pressure, press_id: id }] : [],
+    ),
+    flash_unit: placed(shop.flashes).map(({ pressId, station, ...f }) => ({
+      ...f,
+      press_id: pressId,
+      station: station ?? null,
+    })),
     dryer: placed(shop.dryers).map(({ heatedLength, beltWidth, ...d }) => ({
       ...d,
       heated_length: heatedLength,
       belt_width: beltWidth,
     })),
-    frame: placed(shop.frames).map(({ readings: _, stencil: __, ...f }) => f),
+    frame: placed(shop.frames).map(({ readings: _, stencil: __, hangs: ___, ...f }) => f),
+    frame_hangs: shop.frames.flatMap(({ id, hangs }) =>
+      hangs ? [{ frame_id: id, press_id: hangs.pressId, head: hangs.head }] : [],
+    ),
+    proven: placed(shop.proven).map(({ on, pressId, darkCloth, waterBased, gauge, offContact, ...p }) => ({
+      ...p,
+      found_on: on,
+      press_id: pressId,
+      dark_cloth: Number(darkCloth),
+      water_based: Number(waterBased),
+      fleece: Number(p.fleece),
+      gauge: gauge ?? null,
+      off_contact: offContact,
+    })),
     ...screenRows(shop),
     ...inkRows(shop),
     price: [priceRow(shop)],

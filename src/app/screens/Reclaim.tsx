@@ -37,7 +37,9 @@ export function Reclaim({ frames, onPut }: Props) {
               {since ? `since ${since}` : ''}
               {days > KEEPS ? ', too old to print from' : ''}
             </Box>
-            <TextButton onClick={() => onPut([{ ...f, stencil: undefined, state: 'clean' }])}>
+            <TextButton
+              onClick={() => onPut([{ ...f, stencil: undefined, hangs: undefined, state: 'clean' }])}
+            >
               Reclaimed
             </TextButton>
           </Flex>

@@ -2,12 +2,22 @@
 
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { useFieldArray, useFormContext, useWatch } from 'react-hook-form'
-import { BOARDS, FLASH_KINDS, PRESS_KINDS, type Press, type ShopAndShelf } from '@/core/equipment'
+import {
+  BOARDS,
+  FLASH_KINDS,
+  headTurned,
+  PRESS_KINDS,
+  PRESSURE_SCALES,
+  type Press,
+  type PressureNote,
+  type ShopAndShelf,
+} from '@/core/equipment'
+import { GAUGES } from '@/core/stroke'
 import { CountField, QuantityField, TextField } from '@/ui/fields'
 import { RingDrawing } from '@/ui/RingDrawing'
 import { Section, TextButton } from '@/ui/Section'
 import { Select } from '@/ui/Select'
-import { asKind, toggleDown, toggleFlash, withPlaces } from './pressKinds'
+import { asKind, toggleFlash, withPlaces } from './pressKinds'
 import { nextId, nextName, Rows } from './Rows'
 import { useShop } from './shopContext'
 
@@ -124,6 +134,7 @@ function PressEditor({ at, onRemove }: { readonly at: number; readonly onRemove:
             />
           </Grid>
           <Strip press={press} onChange={become} />
+          <PressureEditor at={at} press={press} onChange={become} />
           <Box color="soft" fontSize="0.87rem" mt="1.5">
             {flashes.length === 0
               ? 'No flash stands here.'
@@ -135,6 +146,51 @@ function PressEditor({ at, onRemove }: { readonly at: number; readonly onRemove:
     </Section>
   )
 }
+
+/** How the press counts pressure, and what the words for it come to there. */
+function PressureEditor({
+  at,
+  press,
+  onChange,
+}: {
+  readonly at: number
+  readonly press: Press
+  readonly onChange: (press: Press) => void
+}) {
+  const { pressure: note, ...rest } = press
+  const choose = (scale: string) =>
+    onChange(
+      scale === ''
+        ? rest
+        : { ...press, pressure: { scale: scale as PressureNote['scale'], ...FIRST_NOTE[scale as 'turns'] } },
+    )
+  return (
+    <Grid templateColumns="12rem 6rem 6rem 6rem" gap="3" mt="3" alignItems="end">
+      <Choice
+        id={`scale-${at}`}
+        label="Pressure is counted in"
+        value={note?.scale ?? ''}
+        options={{ '': 'words', ...PRESSURE_SCALES }}
+        onChoose={choose}
+      />
+      {note &&
+        (['light', 'medium', 'firm'] as const).map((word) => (
+          <QuantityField
+            key={`${note.scale} ${word}`}
+            name={`shop.presses.${at}.pressure.${word}`}
+            label={`${word[0]?.toUpperCase()}${word.slice(1)} is`}
+            kind={GAUGES[note.scale]}
+          />
+        ))}
+    </Grid>
+  )
+}
+
+/** Somewhere to start from: the shop writes its own. */
+const FIRST_NOTE = {
+  turns: { light: 2, medium: 3, firm: 4 },
+  air: { light: 2e5, medium: 3e5, firm: 4e5 },
+} as const
 
 interface ChoiceProps {
   readonly id: string
@@ -179,7 +235,7 @@ function Strip({ press, onChange }: { readonly press: Press; readonly onChange: 
             type="button"
             aria-pressed={!p.usable}
             aria-label={`${press.kind === 'automatic' ? 'Station' : 'Head'} ${p.number} ${p.usable ? 'works' : 'down'}`}
-            onClick={() => onChange(toggleDown(press, p.number))}
+            onClick={() => onChange(headTurned(press, p.number))}
             display="block"
             width="100%"
             height="2.9rem"

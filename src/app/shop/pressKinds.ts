@@ -10,8 +10,8 @@ const stations = (count: number) =>
 
 /** The same press as another kind: what both kinds have is kept. */
 export function asKind(press: Press, kind: Press['kind']): Press {
-  const { id, name, palletWidth, palletHeight, board } = press
-  const base = { id, name, palletWidth, palletHeight, board }
+  const { id, name, palletWidth, palletHeight, board, pressure } = press
+  const base = { id, name, palletWidth, palletHeight, board, ...(pressure && { pressure }) }
   const heads = 'heads' in press ? { heads: press.heads, down: press.down } : { heads: HEADS, down: [] }
   switch (kind) {
     case 'bench':
@@ -39,28 +39,6 @@ export function withPlaces(press: Press, count: number): Press {
       return {
         ...press,
         stations: stations(count).map((s, i) => press.stations[i] ?? s),
-      }
-    default:
-      return press satisfies never
-  }
-}
-
-/** Takes a head or station out of work, or back. */
-export function toggleDown(press: Press, number: number): Press {
-  switch (press.kind) {
-    case 'bench':
-      return press
-    case 'single':
-    case 'manual': {
-      const down = press.down.includes(number)
-        ? press.down.filter((n) => n !== number)
-        : [...press.down, number].sort((a, b) => a - b)
-      return { ...press, down }
-    }
-    case 'automatic':
-      return {
-        ...press,
-        stations: press.stations.map((s) => (s.number === number ? { ...s, usable: !s.usable } : s)),
       }
     default:
       return press satisfies never

@@ -49,6 +49,13 @@ export const SCHOOLS = {
       light: 'Light to dark: easy to explain, weaker where a light colour should stand on top',
     },
   },
+  wetMost: {
+    question: 'Water-based wet on wet',
+    options: {
+      any: 'As many wet together as print clean: fewest flashes',
+      three: 'At most three wet together: less ink picked up, more flashes',
+    },
+  },
   ruling: {
     question: 'Mesh against halftone ruling',
     options: {

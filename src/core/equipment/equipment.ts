@@ -3,6 +3,7 @@ import type { Hex } from '../color'
 import type { Duration, Length, MeshCount } from '../quantity'
 import type { InkRoom } from './inkRoom'
 import type { Prices } from './prices'
+import type { Proven } from './proven'
 import type { ScreenRoom, Stencil, TensionReading } from './screenRoom'
 
 export const BOARDS = {
@@ -18,6 +19,18 @@ interface PressBase {
   readonly palletWidth: Length
   readonly palletHeight: Length
   readonly board: keyof typeof BOARDS
+  /** None where the press has no scale: pressure is a word there. */
+  readonly pressure?: PressureNote | undefined
+}
+
+export const PRESSURE_SCALES = { turns: 'Turns of the screw', air: 'Air gauge' } as const
+
+/** What the words for pressure come to on the scale of a press, as the shop wrote it down: turns, or pascal. */
+export interface PressureNote {
+  readonly scale: keyof typeof PRESSURE_SCALES
+  readonly light: number
+  readonly medium: number
+  readonly firm: number
 }
 
 interface Heads {
@@ -90,6 +103,8 @@ export interface FlashUnit {
   readonly name: string
   readonly kind: FlashKind
   readonly pressId: string
+  /** Where it stands in the ring of an automatic now, if it is known. */
+  readonly station?: number | undefined
 }
 
 export interface Dryer {
@@ -118,14 +133,23 @@ export interface Frame {
   /** Earlier readings, oldest first. */
   readonly readings: readonly TensionReading[]
   readonly stencil?: Stencil | undefined
+  /** Where it hangs now: the head of a manual press, the station of an automatic. */
+  readonly hangs?: HangingPlace | undefined
 }
+
+export interface HangingPlace {
+  readonly pressId: string
+  readonly head: number
+}
+
+export const EDGES = { square: 'square', rounded: 'rounded' } as const
 
 export interface Blade {
   readonly id: string
   /** `70` or layered `70/90/70`, Shore A. */
   readonly hardness: string
   readonly length: Length
-  readonly edge: 'square' | 'rounded'
+  readonly edge: keyof typeof EDGES
 }
 
 /** An ink on the shelf, described by colour only. */
@@ -167,6 +191,8 @@ export interface Shop {
   readonly screens: ScreenRoom
   readonly inkRoom: InkRoom
   readonly prices: Prices
+  /** Settings that printed a good sample, oldest first. */
+  readonly proven: readonly Proven[]
 }
 
 export const flashesAt = (shop: Shop, press: Press): readonly FlashUnit[] =>

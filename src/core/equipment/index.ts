@@ -1,6 +1,7 @@
 export * from './equipment'
 export * from './inkRoom'
 export * from './prices'
+export * from './proven'
 export * from './rack'
 export * from './ringShape'
 export * from './schema'

@@ -13,15 +13,19 @@ import {
 } from '../order'
 import {
   BOARDS,
+  EDGES,
   FLASH_KINDS,
   FRAME_STATES,
+  type HangingPlace,
   PRESS_KINDS,
+  PRESSURE_SCALES,
   type ShelfInk,
   type Shop,
   USUAL_HOURS,
 } from './equipment'
 import { ADDITIVES } from './inkRoom'
 import { USUAL_PRICES } from './prices'
+import { STROKE_USES } from './proven'
 import { USUAL_INK_ROOM } from './rack'
 import { EMULSION_KINDS, LAMP_KINDS, STEPS, USUAL_SCREENS, WATER } from './screenRoom'
 
@@ -52,9 +56,25 @@ const station = yup.object({
   flashAllowed: yup.boolean().required('Missing.'),
 })
 
+const onScale = positive('On the scale', 2_000_000)
+const pressureNote = yup
+  .object({
+    scale: oneOf(PRESSURE_SCALES),
+    light: onScale,
+    medium: onScale.test(
+      'more',
+      'More than for light.',
+      (medium, at) => !(Number(medium) <= at.parent.light),
+    ),
+    firm: onScale.test('more', 'More than for medium.', (firm, at) => !(Number(firm) <= at.parent.medium)),
+  })
+  .default(undefined)
+  .optional()
+
 const press = yup.object({
   id,
   name,
+  pressure: pressureNote,
   kind: oneOf(PRESS_KINDS),
   palletWidth: positive('Pallet width', 3),
   palletHeight: positive('Pallet height', 3),
@@ -136,6 +156,35 @@ const frame = yup.object({
   state: oneOf(FRAME_STATES),
   readings: yup.array(yup.object({ on: day, tension: positive('Tension', 10_000) })).default([]),
   stencil,
+  hangs: yup
+    .object({ pressId: yup.string().required('On which press?'), head: whole('Head', 40) })
+    .default(undefined)
+    .optional(),
+})
+
+const proven = yup.object({
+  id,
+  on: day,
+  words: yup.string().defined(),
+  pressId: yup.string().required('On which press?'),
+  use: oneOf(STROKE_USES),
+  mesh: positive('Mesh', 30_000),
+  darkCloth: yup.boolean().required('Missing.'),
+  waterBased: yup.boolean().required('Missing.'),
+  fleece: yup.boolean().required('Missing.'),
+  blade: yup.string().required('Missing.'),
+  edge: oneOf(EDGES),
+  angle: yup
+    .number()
+    .min(0, 'Not below 0.')
+    .max(Math.PI / 2, 'At most 90°.')
+    .required('Missing.'),
+  pressure: oneOf({ light: 1, medium: 1, firm: 1 }),
+  gauge: onScale.optional(),
+  time: positive('Stroke time', 60),
+  strokes: whole('Strokes', 20),
+  flood: oneOf({ even: 1, hard: 1, slow: 1, full: 1 }),
+  offContact: positive('Off-contact', 0.05),
 })
 
 const fabric = yup.object({
@@ -355,7 +404,13 @@ export const shopSchema = yup.object({
     .required('A shop has at least one press.'),
   flashes: yup
     .array(
-      yup.object({ id, name, kind: oneOf(FLASH_KINDS), pressId: yup.string().required('At which press?') }),
+      yup.object({
+        id,
+        name,
+        kind: oneOf(FLASH_KINDS),
+        pressId: yup.string().required('At which press?'),
+        station: whole('Station', 40).optional(),
+      }),
     )
     .default([]),
   dryers: yup
@@ -375,7 +430,7 @@ export const shopSchema = yup.object({
         id,
         hardness: yup.string().required('Missing.'),
         length: positive('Blade length', 3),
-        edge: oneOf({ square: 1, rounded: 1 }),
+        edge: oneOf(EDGES),
       }),
     )
     .default([]),
@@ -383,6 +438,7 @@ export const shopSchema = yup.object({
   screens: screenRoom.default(USUAL_SCREENS as yup.InferType<typeof screenRoom>),
   prices: prices.default(USUAL_PRICES),
   inkRoom: inkRoom.default(USUAL_INK_ROOM as unknown as yup.InferType<typeof inkRoom>),
+  proven: yup.array(proven).default([]),
 })
 
 /** The shop with its shelf: what a plan reads, and what forms offer. */
@@ -420,6 +476,9 @@ export const shelfSchema = yup.object({
           'once',
           'Two frames have the same number.',
           once((f: { id: string }) => f.id),
+        )
+        .test('place', 'Two frames hang at the same head.', (rows) =>
+          once((h: HangingPlace) => `${h.pressId} ${h.head}`)(rows.flatMap((f) => f.hangs ?? [])),
         ),
       method: yup.object(
         Object.fromEntries(

@@ -75,6 +75,7 @@ const shop = (
     screens: USUAL_SCREENS,
     inkRoom: USUAL_INK_ROOM,
     prices: USUAL_PRICES,
+    proven: [],
   },
   inks: INKS,
   cloths: CLOTHS,

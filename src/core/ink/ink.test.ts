@@ -238,6 +238,7 @@ describe('how much ink', () => {
     coverage: 0.5,
     mesh: perCm(43),
     strokes: 1,
+    struck: 1,
     hits: 1,
     pieces: 100,
   }
@@ -247,7 +248,14 @@ describe('how much ink', () => {
   })
   it('rises with pieces, coverage and coarser mesh, and its range holds it', () => {
     const base_ = inkMass(need, FABRICS, 1, {}).advised
-    for (const more of [{ pieces: 200 }, { coverage: 0.9 }, { mesh: perCm(34) }, { hits: 2 }, { strokes: 2 }])
+    for (const more of [
+      { pieces: 200 },
+      { coverage: 0.9 },
+      { mesh: perCm(34) },
+      { hits: 2 },
+      { strokes: 2 },
+      { struck: 1.1 },
+    ])
       expect(inkMass({ ...need, ...more }, FABRICS, 1, {}).advised).toBeGreaterThan(base_)
     const { range, advised } = inkMass(need, FABRICS, 1, {})
     expect(range[0]).toBeLessThan(advised)

@@ -1,7 +1,7 @@
 import { because, decideNumber, type NumberAdvice, type Overrides, q, ruleTable } from '../advice'
 import type { Fabric } from '../equipment'
 import { type Duration, grams, type Length, type MeshCount, minutes, percent, type Share } from '../quantity'
-import { fabricOf, wetDeposit } from '../screen'
+import { FILM_RULES, fabricOf, isUsual, wetDeposit } from '../screen'
 
 export const INK_RULES = ruleTable({
   INK_MASS: {
@@ -45,6 +45,8 @@ export interface InkNeed {
   readonly coverage: Share
   readonly mesh: MeshCount
   readonly strokes: number
+  /** Ink laid by the way it is struck, against the usual. */
+  readonly struck: number
   /** Hits of this ink on one garment from this screen. */
   readonly hits: number
   readonly pieces: number
@@ -62,7 +64,8 @@ export function inkMass(
   held: number,
   overrides: Overrides,
 ): NumberAdvice {
-  const deposit = wetDeposit(fabricOf(fabrics, need.mesh), need.strokes) * DENSITY * need.hits
+  const wet = wetDeposit(fabricOf(fabrics, need.mesh), need.strokes) * need.struck
+  const deposit = wet * DENSITY * need.hits
   const area = need.width * need.height
   const laid = area * need.coverage * deposit * need.pieces * (1 + WASTE) * held
   return decideNumber(
@@ -81,6 +84,9 @@ export function inkMass(
           waste: q('share', WASTE),
           left: q('mass', LEFT.usual),
         }),
+        ...(isUsual(need.struck)
+          ? []
+          : [because(FILM_RULES, 'FILM_STRUCK', { struck: q('share', need.struck) })]),
         ...(held === 1 ? [] : [because(INK_RULES, 'INK_LAID', { laid: q('share', held) })]),
         because(INK_RULES, 'INK_DEPOSIT', { mesh: q('meshCount', need.mesh) }),
       ],

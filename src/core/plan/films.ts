@@ -4,8 +4,8 @@ import type { Films } from '../ink'
 import type { Cloth, InkColour } from '../order'
 import type { Film } from '../quantity'
 import { dryFilm, fabricOf, meshFor, type Solids } from '../screen'
-import { strokeFor } from '../stroke'
-import { type Context, needOf } from './hitPlans'
+import { relativeDeposit, strokeFor } from '../stroke'
+import { type Context, needOf, strokeNeedOf } from './hitPlans'
 import { colourHit, type Separation, whiteHit } from './hits'
 
 /**
@@ -21,17 +21,13 @@ export function filmsFor(ctx: Context, cloth: Cloth, dark: boolean): (ink: InkCo
   const held = freeFrames(shop).map((f) => f.mesh)
   const film = (s: Separation, onFilm: boolean): Film => {
     const mesh = meshFor({ ...needOf(s, false), onFilm }, method, held, shop.screens.fabrics, overrides)
-    const need = {
-      hitId: s.hit.id,
-      name: s.hit.name,
-      use: s.stroke,
-      darkCloth: dark,
-      offPallet: run.placement.where === 'offPallet',
-      waterBased: s.system !== 'plastisol',
-    }
-    const { strokes } = strokeFor(need, press, shop.blades, method, overrides)
+    const struck = strokeNeedOf(s, numberOf(mesh), dark, run)
+    const stroke = strokeFor(struck, press, shop, method, overrides)
     const fabric = fabricOf(shop.screens.fabrics, numberOf(mesh))
-    return dryFilm(fabric, numberOf(strokes), s.system as Solids, onFilm)
+    return (
+      dryFilm(fabric, numberOf(stroke.strokes), s.system as Solids, onFilm) *
+      relativeDeposit(struck, press, stroke)
+    )
   }
   return (ink) => {
     const [plain, based] = [false, true].map((on) => colourHit(ink, on, cloth, dark, method)) as [

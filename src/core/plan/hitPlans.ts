@@ -12,7 +12,7 @@ import {
   type ScreenNeed,
   stencilFor,
 } from '../screen'
-import { strokeFor } from '../stroke'
+import { relativeDeposit, type StrokeNeed, strokeFor } from '../stroke'
 import type { Separation } from './hits'
 import type { HitPlan } from './runPlan'
 
@@ -37,6 +37,7 @@ export function planHits(
   darkCloth: boolean,
   separations: readonly Separation[],
   why: (s: Separation) => readonly Reason[],
+  heads: ReadonlyMap<string, number>,
 ): PlannedHits {
   const { run, shop, method, overrides } = ctx
   const { width, height } = run.placement
@@ -56,24 +57,13 @@ export function planHits(
   )
   const hits = screens.map((screen): HitPlan => {
     const { s, mesh } = screen
-    const stroke = strokeFor(
-      {
-        hitId: s.hit.id,
-        name: s.hit.name,
-        use: s.stroke,
-        darkCloth,
-        offPallet: run.placement.where === 'offPallet',
-        waterBased: s.system !== 'plastisol',
-      },
-      press,
-      shop.blades,
-      method,
-      overrides,
-    )
+    const struck = strokeNeedOf(s, numberOf(mesh), darkCloth, run)
+    const stroke = strokeFor(struck, press, shop, method, overrides)
     const laid = {
       name: s.hit.name,
       mesh: numberOf(mesh),
       strokes: numberOf(stroke.strokes),
+      struck: relativeDeposit(struck, press, stroke),
     }
     const inked = s.hit.role !== 'smoothing'
     const times = s.hit.role === 'base' && separations.some(again) ? 2 : 1
@@ -104,7 +94,9 @@ export function planHits(
       hit: s.hit,
       hex: s.hex,
       use: s.use,
+      strokeUse: s.stroke,
       sameScreenAs: again(s) ? 'base' : '',
+      head: heads.get(again(s) ? 'base' : s.hit.id),
       mesh,
       frame: frames[hung.indexOf(screen)],
       stencil,
@@ -133,6 +125,17 @@ export const needOf = (s: Separation, again: boolean): ScreenNeed => ({
   deposit: s.drawn.deposit,
   system: s.system,
   onFilm: s.hit.onBase || s.hit.role === 'base2',
+})
+
+/** What the blade has to do for a separation. */
+export const strokeNeedOf = (s: Separation, mesh: number, darkCloth: boolean, run: Run): StrokeNeed => ({
+  hitId: s.hit.id,
+  name: s.hit.name,
+  use: s.stroke,
+  mesh,
+  darkCloth,
+  offPallet: run.placement.where === 'offPallet',
+  waterBased: s.system !== 'plastisol',
 })
 
 /** How stencils of an order are called. */

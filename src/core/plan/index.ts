@@ -1,6 +1,15 @@
 export { COST_PARTS, COST_RULES, costsOf } from './costs'
 export { type DanceStep, danceCard } from './danceCard'
 export * from './depends'
+export { keptGood, settingsOf } from './goodSample'
+export {
+  framesAt,
+  hungAsPlanned,
+  hungAt,
+  type PrintOf,
+  stoodAt,
+  takenDown,
+} from './hanging'
 export { type InkNeedLine, inkNeedsOf } from './inkNeeds'
 export * from './lapStripShape'
 export { type Look, looksOfRun } from './looks'

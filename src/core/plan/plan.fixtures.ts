@@ -68,6 +68,7 @@ export const SHOP: Shop = {
   screens: USUAL_SCREENS,
   inkRoom: USUAL_INK_ROOM,
   prices: USUAL_PRICES,
+  proven: [],
 }
 
 export const CLOTHS = {

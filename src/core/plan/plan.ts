@@ -23,6 +23,7 @@ import {
   type Event,
   explain,
   type Job,
+  movesIn,
   muddyPairs,
   mudPoints,
   type PressSpace,
@@ -31,9 +32,10 @@ import {
   solverFor,
   whatHelps,
 } from '../sequence'
-import { bladeLengthFor, directionFor } from '../stroke'
+import { bladeLengthFor, directionFor, holdFor } from '../stroke'
 import { cellsOf } from './cells'
 import { filmsFor } from './films'
+import { hangScreens, type PrintOf } from './hanging'
 import { type Context, planHits } from './hitPlans'
 import { type Separation, separate } from './hits'
 import { PRESS_CAUTIONS, pressAdvice, rankPresses, spaceOf } from './press'
@@ -101,7 +103,7 @@ export function orderingOf(order: Order, shop: Shop, decisions: Decisions): Orde
   const solver = solverFor(job)
   const { press, advice } = choosePress(ctx, separations.length, solver)
   const cool = coolDown(press, overrides)
-  const space = spaceOf(press, shop, press.kind === 'automatic' ? numberOf(cool) : 0)
+  const space = spaceOf(press, shop, press.kind === 'automatic' ? numberOf(cool) : 0, printOf(ctx))
   return {
     ctx,
     cloth,
@@ -140,6 +142,28 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
   )
   const whyFlash = explained.filter((e) => e.event.kind === 'flash').map((e) => e.reasons)
 
+  const hung =
+    space.kind === 'stations'
+      ? {
+          heads: new Map(
+            events.flatMap((e) =>
+              e.kind === 'print' && e.station !== undefined
+                ? [[job.hits[e.hit]?.id ?? '', e.station] as const]
+                : [],
+            ),
+          ),
+          moves: movesIn(job, events, space),
+        }
+      : hangScreens(
+          shop,
+          press,
+          printOf(ctx),
+          // By hand the second base hit goes through the same screen.
+          events.flatMap((e) => {
+            const hit = e.kind === 'print' ? job.hits[e.hit] : undefined
+            return hit && hit.role !== 'base2' ? [hit.id] : []
+          }),
+        )
   const printed = events.flatMap((e) => (e.kind === 'print' ? [e.hit] : []))
   const { hits, frames } = planHits(
     ctx,
@@ -147,6 +171,7 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
     dark,
     printed.map((i) => separations[i] as Separation),
     (s) => whyHit.get(separations.indexOf(s)) ?? [],
+    hung.heads,
   )
   const waterBased = separations.some((s) => s.system !== 'plastisol')
   const flashes = planFlashes(events, flashesAt(shop, press), waterBased, whyFlash, overrides)
@@ -160,7 +185,7 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
     width,
     height,
   )
-  const offContact = offContactFor(press, cloth, method, overrides)
+  const offContact = offContactFor(press, cloth, method, shop.proven, overrides)
   const bladeLength = bladeLengthFor(run.placement.width, shop.blades, overrides)
   const laps = solution.fits ? solution.laps : 1
   const time = solution.fits ? timeOf(ctx, press, hits, flashes, events, laps, cool, cure) : undefined
@@ -169,10 +194,8 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
         ...(laps === 2 ? [because(SEQUENCE_RULES, 'TWO_LAPS')] : []),
         ...muddyPairs(job, solution.tables, events),
       ]
-    : [
-        ...solution.reasons,
-        ...(space.kind === 'stations' && solution.pressShort ? whatHelps(job, space, press.name) : []),
-      ]
+    : [...solution.reasons, ...(solution.pressShort ? whatHelps(job, space, press.name) : [])]
+  const hold = separations.some((s) => s.stroke === 'halftone') ? holdFor(press, overrides) : undefined
   const direction = directionFor(press, method, overrides)
   const flashed = flashes.length > 0 ? { flashHeight: flashHeight(overrides), coolDown: cool } : NOT_FLASHED
   const settings = {
@@ -181,6 +204,7 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
     offContact,
     bladeLength,
     direction,
+    hold,
     cure,
     placement,
     time,
@@ -208,6 +232,7 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
       byHand: decisions.order.length > 0,
       laps,
       mud: solution.fits ? mudPoints(job, solution.tables, events) : 0,
+      moves: solution.fits ? hung.moves : 0,
       cells: solution.fits ? cellsOf(press, events, separations) : [],
       reasons: residual,
     },
@@ -231,11 +256,14 @@ const cautionsFor = (press: Press): readonly Reason[] => [
   because(HEAT_CAUTIONS, 'CAUTION_WEAR'),
 ]
 
+const printOf = ({ order, run }: Context): PrintOf => ({ orderId: order.id, print: run.placement.id })
+
 /** The lead's press, or the first in the advised order on which the print fits. */
-function choosePress({ run, shop, overrides }: Context, screens: number, solver: Solver) {
+function choosePress(ctx: Context, screens: number, solver: Solver) {
+  const { run, shop, overrides } = ctx
   const { presses, why } = rankPresses(run, screens, shop)
   const fits = (press: Press, laps: 1 | 2) =>
-    solver(spaceOf(press, shop, press.kind === 'automatic' ? 1 : 0), press.name, { laps }).fits
+    solver(spaceOf(press, shop, press.kind === 'automatic' ? 1 : 0, printOf(ctx)), press.name, { laps }).fits
   const fitting = presses.find((p) => fits(p, 1)) ?? presses.find((p) => fits(p, 2))
   const advised = fitting ?? presses[0]
   if (!advised) throw new Error('the shop has no press')

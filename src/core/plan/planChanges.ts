@@ -85,6 +85,15 @@ export function planChanges(before: RunPlan, after: RunPlan): readonly PlanChang
   const frameOf = (plan: RunPlan, id: string) => plan.hits.find((h) => h.hit.id === id)?.frame?.id ?? ''
   const hits = [...new Map([...before.hits, ...after.hits].map((h) => [h.hit.id, h.hit.name]))]
   const frames = hits.flatMap(([id, name]) => fact(`Frame, ${name}`, frameOf(before, id), frameOf(after, id)))
+  const headOf = (plan: RunPlan, id: string): Input => {
+    const head = plan.hits.find((h) => h.hit.id === id)?.head
+    return head === undefined ? '' : q('count', head)
+  }
+  // Revisions of old do not know where their screens hung.
+  const hung = [before, after].every((p) => p.hits.some((h) => h.head !== undefined))
+  const heads = hung
+    ? hits.flatMap(([id, name]) => fact(`Hangs at, ${name}`, headOf(before, id), headOf(after, id)))
+    : []
   const old = new Map(advicesIn(before).map((a) => [a.key, a]))
   const now = new Map(advicesIn(after).map((a) => [a.key, a]))
   const settings = [...new Set([...now.keys(), ...old.keys()])]
@@ -100,6 +109,7 @@ export function planChanges(before: RunPlan, after: RunPlan): readonly PlanChang
     ...pieces,
     ...fact('Print order', orderWords(before), orderWords(after)),
     ...frames,
+    ...heads,
     ...settings,
   ]
 }

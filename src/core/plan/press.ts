@@ -10,6 +10,7 @@ import {
 import { flashesAt, type Press, type Shop, usableHeads } from '../equipment'
 import type { Run } from '../order'
 import type { PressSpace } from '../sequence'
+import { hitsAt, type PrintOf } from './hanging'
 
 export const PRESS_RULES = ruleTable({
   PRESS_ODD: {
@@ -97,17 +98,34 @@ export function pressAdvice(
   )
 }
 
-/** The press as the order of printing sees it. `cool` is empty heads wanted after a flash. */
-export function spaceOf(press: Press, shop: Shop, cool: number): PressSpace {
-  const units = flashesAt(shop, press).length
+/** The press as the order of printing sees it, with what hangs and stands there. `cool` is empty heads wanted after a flash. */
+export function spaceOf(press: Press, shop: Shop, cool: number, of: PrintOf): PressSpace {
+  const flashes = flashesAt(shop, press)
+  const units = flashes.length
   switch (press.kind) {
-    case 'automatic':
-      return { kind: 'stations', stations: press.stations, flashUnits: units, cool }
+    case 'automatic': {
+      const at = hitsAt(shop, press, of)
+      const stations = press.stations.map((s) => {
+        const hangs = at.get(s.number)
+        return {
+          ...s,
+          ...(hangs === undefined ? {} : { hangs }),
+          flashStands: flashes.some((f) => f.station === s.number),
+        }
+      })
+      return { kind: 'stations', stations, flashUnits: units, cool }
+    }
     case 'bench':
       return { kind: 'heads', heads: 'unlimited', hasFlash: true, wetOnWet: false }
     case 'single':
     case 'manual':
-      return { kind: 'heads', heads: usableHeads(press), hasFlash: units > 0, wetOnWet: true }
+      return {
+        kind: 'heads',
+        heads: usableHeads(press),
+        down: press.down.length,
+        hasFlash: units > 0,
+        wetOnWet: true,
+      }
     default:
       return press satisfies never
   }

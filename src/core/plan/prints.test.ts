@@ -1,4 +1,5 @@
 import { expect, it } from 'vitest'
+import { DEFAULT_METHOD, tell } from '../advice'
 import { type Order, splitOrder } from '../order'
 import { printsInTurn } from './index'
 import { INKS, jobFor } from './plan.fixtures'
@@ -16,7 +17,7 @@ const print = (id: string, where: Order['placements'][number]['where'], width: n
 const turn = (...placements: Order['placements'][number][]) => {
   const asked = { ...order, placements }
   const [first] = splitOrder(asked)
-  return printsInTurn(asked, first!)
+  return printsInTurn(asked, first!, DEFAULT_METHOD)
 }
 
 // Common practice, no source.
@@ -37,4 +38,13 @@ it('two raised prints: one of them is heated again, and that is watched', () => 
 })
 it('one print alone has no turn to take', () => {
   expect(turn(print('P1', 'front', 0.3))).toHaveLength(1)
+})
+it('what heat an earlier print sees again is told in degrees; a low-cure ink under a hot one is watched', () => {
+  const low = { ...print('P1', 'leftChest', 0.09), inks: [{ ...INKS.red, lowCure: true }] }
+  const [chest, front] = turn(low, { ...print('P2', 'front', 0.3), inks: [INKS.copper] })
+  expect(chest!.reasons.map((r) => tell(r, 'metric')).slice(1)).toEqual([
+    expect.stringContaining('its film at 170 °C then and at 130 °C in its own cure'),
+    'A later cure takes it to 170 °C; its own ink wants no more than 140 °C.',
+  ])
+  expect(front!.reasons).toHaveLength(1)
 })

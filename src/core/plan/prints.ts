@@ -1,5 +1,6 @@
-import { because, q, type Reason, ruleTable } from '../advice'
-import { type Order, type Run, splitOrder } from '../order'
+import { because, q, type Reason, ruleTable, type ShopMethod } from '../advice'
+import { cureFor } from '../heat'
+import { hardestCloth, type Order, type Run, splitOrder } from '../order'
 
 export const PRINTS_RULES = ruleTable({
   PRINTS_LABEL: {
@@ -15,8 +16,13 @@ export const PRINTS_RULES = ruleTable({
     source: 'common practice',
   },
   PRINTS_AGAIN: {
-    says: 'It goes through the dryer {times} more after its own: watch for gloss, shrinking and dye coming through on polyester.',
+    says: 'It goes through the dryer {times} more after its own, its film at {later} then and at {own} in its own cure: watch for gloss, shrinking and dye coming through on polyester.',
     source: 'common practice',
+  },
+  PRINTS_TOO_HOT: {
+    says: 'A later cure takes it to {later}; its own ink wants no more than {most}.',
+    source: 'common practice',
+    severity: 'Watch',
   },
   PRINTS_RAISED_AGAIN: {
     says: '{count} prints of raised ink: all but the last are heated again and may fall flat.',
@@ -37,36 +43,54 @@ const isRaised = (run: Run) => run.placement.inks.some((i) => i.character === 'e
 const area = ({ placement }: Run) => placement.width * placement.height
 const rank = (run: Run) => (isRaised(run) ? 2 : run.placement.where === 'neckLabel' ? 0 : 1)
 
-/** The runs of the order that meet on the garments of this one, itself among them, in their order of printing. */
-export function printsInTurn(order: Order, of: Run): readonly PrintInTurn[] {
+/** Film temperature at the cure of a run as it is advised, kelvin, and the most its inks take. */
+function cureOf(run: Run, method: ShopMethod) {
+  const { placement } = run
+  const needs = placement.inks.map((i) => ({ ...i, system: i.system === 'house' ? method.ink : i.system }))
+  const { film } = cureFor(needs, hardestCloth(run), placement.width, [], method, {})
+  return { own: film.advised, most: film.range[1] }
+}
+
+/**
+ * The runs of the order that meet on the garments of this one, itself among them, in their order of printing, each with the
+ * heat it sees again.
+ */
+export function printsInTurn(order: Order, of: Run, method: ShopMethod): readonly PrintInTurn[] {
   const garments = new Set(of.lines.map((l) => l.id))
   const runs = splitOrder(order)
     .filter((r) => r.placement.inks.length > 0 && r.lines.some((l) => garments.has(l.id)))
     .sort((a, b) => rank(a) - rank(b) || area(a) - area(b))
   const raised = runs.filter(isRaised).length
+  const cures = runs.map((r) => cureOf(r, method))
   return runs.map((run, i): PrintInTurn => {
-    const heatedAgain = runs.length - 1 - i
+    const again = cures.slice(i + 1).map((c) => c.own)
     const rule = isRaised(run)
       ? 'PRINTS_RAISED'
       : run.placement.where === 'neckLabel'
         ? 'PRINTS_LABEL'
         : 'PRINTS_SMALL'
-    return {
-      run,
-      heatedAgain,
-      reasons: [
-        because(PRINTS_RULES, rule),
-        ...(heatedAgain > 0
-          ? [
-              because(PRINTS_RULES, 'PRINTS_AGAIN', {
-                times: heatedAgain === 1 ? 'once' : `${heatedAgain} times`,
-              }),
-            ]
-          : []),
-        ...(isRaised(run) && heatedAgain > 0
-          ? [because(PRINTS_RULES, 'PRINTS_RAISED_AGAIN', { count: q('count', raised) })]
-          : []),
-      ],
-    }
+    const heat = again.length > 0 ? heatedAgain(cures[i] as Cured, again) : []
+    const flat =
+      isRaised(run) && again.length > 0
+        ? [because(PRINTS_RULES, 'PRINTS_RAISED_AGAIN', { count: q('count', raised) })]
+        : []
+    return { run, heatedAgain: again.length, reasons: [because(PRINTS_RULES, rule), ...heat, ...flat] }
   })
+}
+
+type Cured = ReturnType<typeof cureOf>
+
+/** What later passes through the dryer do to a print. */
+function heatedAgain({ own, most }: Cured, again: readonly number[]): readonly Reason[] {
+  const later = Math.max(...again)
+  const inputs = {
+    times: again.length === 1 ? 'once' : `${again.length} times`,
+    later: q('temperature', later),
+    own: q('temperature', own),
+    most: q('temperature', most),
+  }
+  return [
+    because(PRINTS_RULES, 'PRINTS_AGAIN', inputs),
+    ...(later > most ? [because(PRINTS_RULES, 'PRINTS_TOO_HOT', inputs)] : []),
+  ]
 }

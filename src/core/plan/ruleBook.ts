@@ -16,7 +16,7 @@ import {
   TENSION_RULES,
 } from '../screen'
 import { SEQUENCE_RULES } from '../sequence'
-import { FAULT_RULES, STROKE_RULES } from '../stroke'
+import { FAULT_RULES, HOLD_RULES, STROKE_RULES } from '../stroke'
 import { COST_RULES } from './costs'
 import { DANCE_RULES } from './danceCard'
 import { FACT_RULES } from './depends'
@@ -118,7 +118,7 @@ export const RULE_BOOK: readonly Chapter[] = [
     model: 'Blade, angle, pressure, speed, strokes and flood from what the screen prints.',
     sources: 'Common practice.',
     page: 'strokes',
-    rules: { ...STROKE_RULES, ...FAULT_RULES },
+    rules: { ...STROKE_RULES, ...FAULT_RULES, ...HOLD_RULES },
   },
   {
     title: 'Placement',

@@ -1,6 +1,6 @@
 import type { ChoiceAdvice, NumberAdvice, Overrides, Reason, ShopMethod } from '../advice'
 import type { Hex } from '../color'
-import type { FlashUnit, Frame, Press } from '../equipment'
+import type { FlashUnit, Frame, Press, StrokeUse } from '../equipment'
 import type { Cure } from '../heat'
 import type { Films } from '../ink'
 import type { Cloth, Run } from '../order'
@@ -8,7 +8,7 @@ import type { RunTime } from '../rate'
 import type { FilmPosition, PlacementAdvice } from '../registration'
 import type { ExposureAdvice, ScreenUse, StencilAdvice, TensionFit } from '../screen'
 import type { Hit } from '../sequence'
-import type { StrokeAdvice } from '../stroke'
+import type { Hold, StrokeAdvice } from '../stroke'
 
 /** What the lead chose by hand for one run. */
 export interface Decisions {
@@ -41,6 +41,10 @@ export interface HitPlan {
   readonly use: ScreenUse
   /** The same screen as an earlier hit (by hand a second base hit), else empty. */
   readonly sameScreenAs: string
+  /** Where its screen hangs: head of a manual press, station of an automatic; none on a bench. */
+  readonly head: number | undefined
+  /** What the blade has to do. */
+  readonly strokeUse: StrokeUse
   readonly mesh: NumberAdvice
   readonly frame: Frame | undefined
   readonly stencil: StencilAdvice
@@ -78,6 +82,8 @@ export interface SequencePlan {
   readonly laps: 1 | 2
   /** Mud points: a fitted score, to compare orders of the same job with. */
   readonly mud: number
+  /** Handgrips from what hangs and stands there now. */
+  readonly moves: number
   readonly cells: readonly Cell[]
   /** Why it does not fit, or where mud is left. */
   readonly reasons: readonly Reason[]
@@ -107,6 +113,8 @@ export interface RunPlan {
   readonly offContact: NumberAdvice
   readonly bladeLength: NumberAdvice
   readonly direction: ChoiceAdvice | undefined
+  /** How closely strokes are held while halftones run; none without them. */
+  readonly hold: Hold | undefined
   readonly cure: Cure
   readonly placement: PlacementAdvice
   /** None while no order of printing fits. */

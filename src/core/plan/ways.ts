@@ -1,5 +1,5 @@
 import { because, choiceOf, numberOf, q, type Reason, ruleTable } from '../advice'
-import { FLASH } from '../sequence'
+import { type Event, FLASH } from '../sequence'
 import { orderingOf, plan } from './plan'
 import { rankPresses } from './press'
 import { type Decisions, type RunPlan, screensOf } from './runPlan'
@@ -10,6 +10,10 @@ export const WAY_RULES = ruleTable({
   WAY_OTHER: {
     says: 'Dried (|) between other colours than now: {flashes} flashes instead of {had}, {mud} mud points instead of {hadMud}.',
     source: 'common practice',
+  },
+  WAY_LEAST_MOVING: {
+    says: 'Leaves most of what hangs and stands where it is: {moves} handgrips instead of {hadMoves}, {mud} mud points instead of {hadMud}.',
+    source: 'geometry',
   },
   WAY_BASE_ONLY: {
     says: 'Flashed after the base only: what would smear wet is taken into the bargain, {mud} mud points instead of {hadMud}.',
@@ -65,10 +69,27 @@ export function waysOf({ order, shop, decisions, now }: VariantAsk): readonly Wa
     offer('advised', 'As advised', free, () => because(WAY_RULES, 'WAY_ADVISED'))
 
   const { job, solver, space, press } = orderingOf(order, shop, free)
+  const listOf = (events: readonly Event[]) =>
+    events.map((e) => (e.kind === 'flash' ? FLASH : (job.hits[e.hit]?.id ?? '')))
+  const least = solver(space, press.name, { laps: 2, leastMoving: true })
+  if (least.fits)
+    offer(
+      'leastMoving',
+      'Least moving',
+      { ...decisions, order: listOf(least.best.events) },
+      (p) =>
+        because(WAY_RULES, 'WAY_LEAST_MOVING', {
+          ...had,
+          moves: q('count', p.sequence.moves),
+          hadMoves: q('count', now.sequence.moves),
+          mud: points(p),
+        }),
+      (p) => p.sequence.moves < now.sequence.moves,
+    )
   const found = solver(space, press.name, { wanted: WANTED, laps: 2 })
   const others = found.fits ? found.others : []
   others.forEach(({ events }, i) => {
-    const byHand = events.map((e) => (e.kind === 'flash' ? FLASH : (job.hits[e.hit]?.id ?? '')))
+    const byHand = listOf(events)
     const nameOf = (id: string) => job.hits.find((h) => h.id === id)?.name ?? id
     const label = byHand.map((id) => (id === FLASH ? '|' : nameOf(id))).join(' ')
     offer(`other${i}`, label, { ...decisions, order: byHand }, (p) =>

@@ -209,6 +209,21 @@ export const KINDS = {
     example: '25 N/cm',
     least: 0,
   },
+  turns: {
+    name: 'turns of a screw',
+    units: [u('turns', 1, 2, ['turn'])],
+    shown: { metric: 0, inch: 0 },
+    example: '3.25 turns',
+    least: 0,
+  },
+  airPressure: {
+    name: 'air pressure',
+    // 1 psi is 6894.757 Pa (NIST SP 811, appendix B.8).
+    units: [u('bar', 1e5, 2), u('psi', 6894.757, 0)],
+    shown: { metric: 0, inch: 1 },
+    example: '2.5 bar or 36 psi',
+    least: 0,
+  },
   share: {
     name: 'share',
     units: [u('%', 0.01, 1, ['percent'])],

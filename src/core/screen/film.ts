@@ -9,6 +9,10 @@ export const FILM_RULES = ruleTable({
     says: '60 % of it is laid, a second stroke adds a quarter; the cloth drinks a share of the first hit and water leaves. Tuned to common practice, never measured: yours may be entered.',
     source: 'common practice',
   },
+  FILM_STRUCK: {
+    says: 'Blade, edge, angle, pressure, time and flood lay {struck} of what usual ones do. Which way each works is common practice, how much is assumed.',
+    source: 'from memory',
+  },
 })
 
 export interface FilmNeed {
@@ -16,15 +20,20 @@ export interface FilmNeed {
   readonly name: string
   readonly mesh: MeshCount
   readonly strokes: number
+  /** Ink laid by the way it is struck, against the usual. */
+  readonly struck: number
   readonly system: Solids
   /** Printed on an earlier film, which drinks nothing. */
   readonly onFilm: boolean
 }
 
+/** Nothing that shows in a rounded figure. */
+export const isUsual = (struck: number): boolean => Math.abs(struck - 1) < 0.0005
+
 /** Dry film that one hit leaves, metres; the range spans 50 to 75 % transfer. */
 export function filmFor(need: FilmNeed, fabrics: readonly Fabric[], overrides: Overrides): NumberAdvice {
   const fabric = fabricOf(fabrics, need.mesh)
-  const advised = dryFilm(fabric, need.strokes, need.system, need.onFilm)
+  const advised = dryFilm(fabric, need.strokes, need.system, need.onFilm) * need.struck
   return decideNumber(
     {
       key: `film.${need.hitId}`,
@@ -38,6 +47,9 @@ export function filmFor(need: FilmNeed, fabrics: readonly Fabric[], overrides: O
           held: q('film', inkVolume(fabric)),
         }),
         because(FILM_RULES, 'FILM_LAID'),
+        ...(isUsual(need.struck)
+          ? []
+          : [because(FILM_RULES, 'FILM_STRUCK', { struck: q('share', need.struck) })]),
       ],
     },
     overrides,

@@ -153,7 +153,7 @@ describe('frames', () => {
 it('off-contact by press, school and cloth', () => {
   const tee = { weave: 'jersey' } as Cloth
   const at = (kind: Press['kind'], cloth = tee, method = {}) =>
-    offContactFor({ kind } as Press, cloth, { ...DEFAULT_METHOD, ...method }, {}).advised * 1000
+    offContactFor({ kind } as Press, cloth, { ...DEFAULT_METHOD, ...method }, [], {}).advised * 1000
   expect(at('manual')).toBeCloseTo(3.2)
   expect(at('automatic')).toBeCloseTo(1.6)
   expect(at('manual', { weave: 'fleece' } as Cloth)).toBeCloseTo(4.2)
@@ -166,6 +166,7 @@ describe('dry film', () => {
     name: 'Red',
     mesh: perCm(43),
     strokes: 1,
+    struck: 1,
     system: 'plastisol' as const,
     onFilm: false,
   }

@@ -3,7 +3,7 @@ import type { Hit, Job, PressSpace, Relation, Role, SequenceMethod } from './ind
 import { explain, muddyPairs, solve, whatHelps } from './index'
 
 // Worked examples of printers; common practice, no source.
-const USUAL: SequenceMethod = { flash: 'where', colourOrder: 'overpower' }
+const USUAL: SequenceMethod = { flash: 'where', colourOrder: 'overpower', wetMost: 'any' }
 
 const hit = (id: string, role: Role, L: number, opacity: number, coverage: number, onBase = true): Hit => ({
   id,
@@ -123,11 +123,14 @@ describe('worked examples, common practice', () => {
     expect(new Set(s.best.events.filter((e) => e.kind === 'flash').map((e) => e.station)).size).toBe(1)
   })
   it('what would make an impossible job possible is named', () => {
-    const helps = (press: PressSpace) =>
-      press.kind === 'stations' ? whatHelps(six, press, 'the press').map((r) => r.rule) : []
+    const helps = (press: PressSpace) => whatHelps(six, press, 'the press').map((r) => r.rule)
     expect(helps(ring(10, 0))).toEqual(['HELP_UNIT'])
     expect(helps(ring(8, 2, [5, 6]))).toEqual(['HELP_PLACES', 'HELP_HEAD'])
     expect(helps(ring(6, 2))).toEqual(['HELP_LESS'])
+    expect(helps({ ...MANUAL, hasFlash: false })).toEqual(['HELP_UNIT'])
+    expect(helps({ ...MANUAL, heads: 4, down: 2 })).toEqual(['HELP_HEADS'])
+    expect(helps({ ...MANUAL, heads: 5 })).toEqual(['HELP_LESS'])
+    expect(helps({ ...MANUAL, heads: 4 })).toEqual([])
   })
   it('i with a smoothing screen on fourteen stations', () => {
     const flat = hit('flat', 'smoothing', 95, 0, 0.5, false)
@@ -233,5 +236,32 @@ describe('reasons', () => {
     expect(muddyPairs(byHand, forced.tables, forced.best.events)).toMatchObject([
       { rule: 'MUD', inputs: { i: 'deep', j: 'light', state: 'wet' } },
     ])
+  })
+})
+
+describe('inks that dry in the screen', () => {
+  const water = (...ids: string[]) =>
+    ids.map((id, i): Hit => ({ ...hit(id, 'spot', 80 - 10 * i, 0.4, 0.2, false), system: 'waterBased' }))
+  const four = (wetMost: 'any' | 'three') => dark(water('a', 'b', 'c', 'd'), [], { ...USUAL, wetMost })
+  it('all stay wet together, or where the shop holds to it three at most', () => {
+    expect(write(four('any'), MANUAL)).toBe('a b c d')
+    expect(write(four('three'), MANUAL)).toBe('a b c FLASH d')
+  })
+  it('the flash says which would be too many', () => {
+    const job = four('three')
+    const s = solve(job, MANUAL, 'the press')
+    if (!s.fits) throw new Error('fits')
+    const flash = explain(job, s.tables, s.best.events, MANUAL).find((e) => e.event.kind === 'flash')
+    expect(flash?.reasons).toMatchObject([{ rule: 'WET_MOST', inputs: { names: 'a, b, c, d' } }])
+  })
+  it('four that have to blend clash with it, and that is said', () => {
+    const blend = { ...four('three'), relations: pairs('blend', 0, 'a~b', 'b~c', 'c~d') }
+    expect(write(blend, MANUAL)).toContain('WET_MOST')
+    expect(write({ ...blend, method: USUAL }, MANUAL)).toBe('a b c d')
+  })
+  it('plastisol is not counted', () => {
+    const mixed = four('three')
+    const hits = mixed.hits.map((h) => (h.id === 'd' ? { ...h, system: 'plastisol' } : h))
+    expect(write({ ...mixed, hits }, MANUAL)).toBe('a b c d')
   })
 })

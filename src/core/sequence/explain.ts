@@ -1,5 +1,5 @@
 import { because, q, type Reason } from '../advice'
-import { type Event, type Job, meeting, type PressSpace } from './hit'
+import { type Event, type Hit, type Job, meeting, type PressSpace } from './hit'
 import { mudTerms } from './mud'
 import { type PairCode, SEQUENCE_RULES } from './rules'
 import { COST, type Tables } from './tables'
@@ -60,6 +60,13 @@ export function explain(
   }))
 }
 
+/** Why these do not stay wet together. */
+export const wetMost = (t: Tables, hits: readonly Hit[]): Reason =>
+  because(SEQUENCE_RULES, 'WET_MOST', {
+    most: q('count', t.mostWet),
+    names: hits.map((h) => h.name).join(', '),
+  })
+
 /** The pairs this flash keeps apart: wet before it, and not allowed to be wet after it. */
 function whyFlash(t: Tables, events: readonly Event[], at: number): readonly Reason[] {
   const before = events.slice(0, at)
@@ -73,6 +80,14 @@ function whyFlash(t: Tables, events: readonly Event[], at: number): readonly Rea
       (t.pair[i]?.[j]?.codes ?? []).filter((c) => WET_CODES.includes(c)).map((c) => pairReason(t, c, i, j)),
     ),
   )
+  const together = [...wet, ...next].filter((i) => t.drying & (1 << i))
+  if (together.length > t.mostWet)
+    reasons.push(
+      wetMost(
+        t,
+        together.map((i) => t.hits[i] as Hit),
+      ),
+    )
   const hot = next[0] !== undefined && t.hits[next[0]]?.role === 'smoothing'
   return hot ? [because(SEQUENCE_RULES, 'SMOOTH_HOT'), ...reasons] : reasons
 }

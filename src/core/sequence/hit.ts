@@ -55,6 +55,8 @@ export type PressSpace =
       readonly kind: 'heads'
       /** Screens that can hang at once; the bench changes screens, so it has no limit. */
       readonly heads: number | 'unlimited'
+      /** Heads besides, that are out of order. */
+      readonly down?: number
       readonly hasFlash: boolean
       readonly wetOnWet: boolean
     }
@@ -64,12 +66,18 @@ export interface StationSpace {
   /** A screen can print here. A head that is down still lets the print cool. */
   readonly usable: boolean
   readonly flashAllowed: boolean
+  /** What hangs here now: the hit of this job whose screen it is, or `OTHER_JOB`. */
+  readonly hangs?: string
+  /** A flash unit stands here now. */
+  readonly flashStands?: boolean
 }
 
 /** The schools that change the order. */
 export interface SequenceMethod {
   readonly flash: 'where' | 'afterBase' | 'every'
   readonly colourOrder: 'overpower' | 'light'
+  /** How many inks that dry in the screen may be wet together. */
+  readonly wetMost: 'any' | 'three'
 }
 
 export interface Job {

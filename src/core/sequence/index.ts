@@ -1,4 +1,5 @@
 export { explain, muddyPairs, mudPoints } from './explain'
 export * from './hit'
+export { hangingMoves, movesIn, OTHER_JOB } from './moves'
 export { SEQUENCE_RULES } from './rules'
 export { type Solver, solve, solverFor, whatHelps } from './solve'

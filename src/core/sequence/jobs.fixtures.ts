@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { FLASH, type Hit, type Job, type PressSpace, type Relation, type Role } from './hit'
+import { OTHER_JOB } from './moves'
 
 const TOPS: readonly Role[] = [
   'spot',
@@ -41,10 +42,11 @@ export const anyJob = (most: number): fc.Arbitrary<Job> =>
       darkCloth: fc.boolean(),
       flash: fc.constantFrom('where' as const, 'where' as const, 'afterBase' as const, 'every' as const),
       colourOrder: fc.constantFrom('overpower' as const, 'light' as const),
+      wetMost: fc.constantFrom('any' as const, 'any' as const, 'three' as const),
       byHand: fc.boolean(),
       handFlash: fc.boolean(),
     })
-    .map(({ whites, tops, meets, darkCloth, flash, colourOrder, byHand, handFlash }) => {
+    .map(({ whites, tops, meets, darkCloth, flash, colourOrder, wetMost, byHand, handFlash }) => {
       const hits: Hit[] = [
         ...whites.map((role) => ({
           id: role,
@@ -67,7 +69,7 @@ export const anyJob = (most: number): fc.Arbitrary<Job> =>
       })
       const named = [tops[1]?.id ?? '', ...(handFlash ? [FLASH] : []), tops[0]?.id ?? '']
       const explicit = byHand && tops.length > 1 ? named : []
-      return { hits, relations, darkCloth, method: { flash, colourOrder }, explicit }
+      return { hits, relations, darkCloth, method: { flash, colourOrder, wetMost }, explicit }
     })
 
 export const anyRing: fc.Arbitrary<Extract<PressSpace, { kind: 'stations' }>> = fc
@@ -76,15 +78,22 @@ export const anyRing: fc.Arbitrary<Extract<PressSpace, { kind: 'stations' }>> = 
       minLength: 4,
       maxLength: 8,
     }),
+    hangs: fc.array(fc.constantFrom('', '', '', 't0', 't1', 'base', OTHER_JOB), {
+      minLength: 8,
+      maxLength: 8,
+    }),
+    stands: fc.array(fc.constantFrom(false, false, false, true), { minLength: 8, maxLength: 8 }),
     flashUnits: fc.integer({ min: 0, max: 3 }),
     cool: fc.integer({ min: 0, max: 2 }),
   })
-  .map(({ states, flashUnits, cool }) => ({
+  .map(({ states, hangs, stands, flashUnits, cool }) => ({
     kind: 'stations',
     stations: states.map((s, i) => ({
       number: i + 1,
       usable: s === 'ok' || s === 'noFlash',
       flashAllowed: s === 'ok' || s === 'downFlash',
+      ...(hangs[i] && hangs.indexOf(hangs[i]) === i ? { hangs: hangs[i] } : {}),
+      flashStands: stands[i] ?? false,
     })),
     flashUnits,
     cool,

@@ -1,5 +1,6 @@
 import { cheapest, type State } from './cheapest'
-import type { Event } from './hit'
+import type { Event, StationSpace } from './hit'
+import { flashMoves, hangingMoves } from './moves'
 import { type Ordered, type Relaxed, steps } from './relaxed'
 import type { Ring } from './stations'
 import { COST, FORBIDDEN, type Tables } from './tables'
@@ -25,7 +26,7 @@ interface Node extends State {
 }
 
 /**
- * The cheapest order in two revolutions: screens of either lap hang at stations of their own, a flash may fire in both, and
+ * The cheapest order in two revolutions, and of its layouts one that moves least: screens of either lap hang at stations of their own, a flash may fire in both, and
  * a base printed twice may be one screen that prints in both. A* over (printed, wet, shape); a way is dropped as soon as its
  * shape finds no place on the ring.
  *
@@ -82,18 +83,29 @@ export function twoLaps(t: Tables, ring: Ring, relaxed: Relaxed): Ordered | 'unk
   const [start] = node({ mask: 0, wet: 0, cost: 0, shape: '', events: [] })
   const [best] = cheapest(start, next, 1)
   if (!best) return known.size > MOST_SHAPES ? 'unknown' : undefined
-  const placed = place(best.shape)
+  const grips: Grips = (index, station) => {
+    const event = best.events[index]
+    if (!event) return 0
+    const moves =
+      event.kind === 'flash' ? flashMoves(station) : hangingMoves(station, t.hits[event.hit]?.id ?? '')
+    return COST.move * moves
+  }
+  const placed = placeShape(best.shape, ring, grips)
   return {
     cost: best.bound,
     events: best.events.map((e, i) => ({ ...e, ...placed?.at[i] })),
   }
 }
 
+/** What it costs to have the thing at this index of a shape at a station. */
+type Grips = (index: number, station: StationSpace) => number
+const NO_GRIPS: Grips = () => 0
+
 /** The cheapest way to stand a shape on the ring in two laps; the second begins with the film as cool as it gets. */
-function placeShape(shape: string, ring: Ring): Placed | undefined {
+function placeShape(shape: string, ring: Ring, grips = NO_GRIPS): Placed | undefined {
   let best: Placed | undefined
   for (let border = shape.length; border >= 0; border--) {
-    const placed = placeSplit(shape, border, ring)
+    const placed = placeSplit(shape, border, ring, grips)
     if (placed && (!best || placed.cost < best.cost)) best = placed
     if (best?.cost === 0) break
   }
@@ -107,7 +119,7 @@ interface Cell {
   readonly then: number
 }
 
-function placeSplit(shape: string, border: number, ring: Ring): Placed | undefined {
+function placeSplit(shape: string, border: number, ring: Ring, grips: Grips): Placed | undefined {
   const cap = Math.max(1, ring.cool)
   const { stations, flashUnits } = ring
   const n = shape.length
@@ -137,8 +149,9 @@ function placeSplit(shape: string, border: number, ring: Ring): Placed | undefin
     ): void => {
       if (cost === undefined) return
       const rest = go(...to)
-      if (rest && (!best || cost + rest.cost < best.cost))
-        best = { cost: cost + rest.cost, here, then: key(...to) }
+      const grip = here[0] === undefined ? 0 : grips(here[0], station)
+      const whole = cost + grip + (rest?.cost ?? 0)
+      if (rest && (!best || whole < best.cost)) best = { cost: whole, here, then: key(...to) }
     }
     if (station.usable) {
       const [p1, p2] = [printing(one, c1), printing(two, c2)]

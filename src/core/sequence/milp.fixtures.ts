@@ -1,4 +1,5 @@
 import type { Job, PressSpace } from './hit'
+import { flashMoves, hangingMoves } from './moves'
 import { buildTables, COST, FORBIDDEN } from './tables'
 
 type Ring = Extract<PressSpace, { kind: 'stations' }>
@@ -71,7 +72,10 @@ export function milpOf(job: Job, ring: Ring): string {
     return [`+ ${wet} ${y(i, j)}`, `${more < 0 ? '-' : '+'} ${Math.abs(more)} ${dry(i, j)}`]
   })
   const goal = [
-    ...stations.map((s) => `+ ${COST.flash / 1000} ${f(s.i)}`),
+    ...stations.map((s) => `+ ${(COST.flash + COST.move * flashMoves(s)) / 1000} ${f(s.i)}`),
+    ...stations.flatMap((s) =>
+      job.hits.map((h, i) => `+ ${(COST.move * hangingMoves(s, h.id)) / 1000} ${x(i, s.i)}`),
+    ),
     ...stations.map((s) => `+ ${COST.missingCool / 1000} ${hot(s.i)}`),
     ...mud.map((m) => m.replace(/ (\d+) /, (_, n) => ` ${Number(n) / 1000} `)),
   ]

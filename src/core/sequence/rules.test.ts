@@ -40,7 +40,7 @@ function codes(i: Hit, j: Hit, c: Case = {}): readonly PairCode[] {
     hits: [i, j],
     relations: c.how === undefined ? [] : [{ a: j.id, b: i.id, how: c.how, width: 0.0003 }],
     darkCloth: c.darkCloth ?? true,
-    method: { flash: c.flash ?? 'where', colourOrder: 'overpower' },
+    method: { flash: c.flash ?? 'where', colourOrder: 'overpower', wetMost: 'any' },
     explicit: c.explicit ?? [],
   }
   return pairCodes(i, j, { job, meet: meeting(job, i, j), wetOnWet: c.wetOnWet ?? true }).map(
@@ -107,7 +107,7 @@ describe('how hits meet', () => {
     hits: [base, red, puff],
     relations,
     darkCloth: true,
-    method: { flash: 'where', colourOrder: 'overpower' },
+    method: { flash: 'where', colourOrder: 'overpower', wetMost: 'any' },
   })
   it('a colour on base overlaps the base, one that is not does not, and a named meeting wins', () => {
     expect(meeting(job([]), red, base)?.how).toBe('overlap')
@@ -120,7 +120,7 @@ describe('how hits meet', () => {
 describe('mud points', () => {
   const light = hit('light', 'spot', { L: 85, coverage: 0.2 })
   const deep = hit('deep', 'spot', { L: 30, coverage: 0.2 })
-  const OVERPOWER = { flash: 'where', colourOrder: 'overpower' } as const
+  const OVERPOWER = { flash: 'where', colourOrder: 'overpower', wetMost: 'any' } as const
   const meet = (how: Relation['how'], width = 0.0003): Relation => ({ a: 'light', b: 'deep', how, width })
   const points = (
     i: Hit,

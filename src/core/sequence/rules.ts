@@ -43,6 +43,10 @@ export const SEQUENCE_RULES = ruleTable({
     source: 'common practice',
   },
   FLASH_EVERY: { says: 'This shop flashes after every colour: {i}, then {j}.', source: "the shop's choice" },
+  WET_MOST: {
+    says: 'At most {most} inks that dry in the screen are wet together here: {names} would be more.',
+    source: "the shop's choice",
+  },
   HAND_FLASH: { says: 'The lead wants a flash between {i} and {j}.', source: "the shop's choice" },
   BENCH_DRY: {
     says: 'On a bench every colour dries before the next: {i}, then {j}.',

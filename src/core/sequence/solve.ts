@@ -1,10 +1,11 @@
 import { because, q, type Reason } from '../advice'
+import { wetMost } from './explain'
 import type { Job, PressSpace } from './hit'
 import { twoLaps } from './laps'
 import { type Ordered, orders, type Relaxed, relax } from './relaxed'
 import { SEQUENCE_RULES } from './rules'
 import { layOut, type Ring } from './stations'
-import { buildTables, COST, FORBIDDEN, MOST_HITS, type Tables } from './tables'
+import { bits, buildTables, COST, FORBIDDEN, MOST_HITS, type Tables } from './tables'
 
 /** Orders of printing with their costs, or the reasons why there is none. */
 export type Solution =
@@ -33,6 +34,8 @@ export interface Search {
   readonly wanted?: number
   /** Two revolutions where one does not do. */
   readonly laps?: 1 | 2
+  /** Least handgrips before least mud. */
+  readonly leastMoving?: boolean
 }
 
 /** Finds the cheapest orders of a job on one press. `pressName` is used in the reasons only. */
@@ -58,7 +61,7 @@ export function solverFor(job: Job): Solver {
     known.set(wetOnWet, made)
     return made
   }
-  return (press, pressName, { wanted = 1, laps = 1 } = {}) => {
+  return (press, pressName, { wanted = 1, laps = 1, leastMoving = false } = {}) => {
     if (job.hits.length > MOST_HITS)
       return refuse(
         because(SEQUENCE_RULES, 'TOO_MANY', { screens: count(job.hits.length), most: count(MOST_HITS) }),
@@ -73,7 +76,8 @@ export function solverFor(job: Job): Solver {
       if (short.length > 0) return noRoom(short)
       return some(orders(tables, relaxed, wanted), 1, tables) ?? noRoom(short)
     }
-    const one = short.length > 0 ? undefined : some(layOut(tables, press, relaxed, wanted), 1, tables)
+    const move = leastMoving ? COST.moveFirst : COST.move
+    const one = short.length > 0 ? undefined : some(layOut(tables, press, relaxed, wanted, move), 1, tables)
     if (one) return one
     const twice = laps === 2 ? twoLaps(tables, press, relaxed) : undefined
     if (twice && twice !== 'unknown') return { fits: true, best: twice, others: [], laps: 2, tables }
@@ -99,10 +103,34 @@ function some(found: readonly Ordered[], laps: 1 | 2, tables: Tables): Solution 
 export const solve = (job: Job, press: PressSpace, pressName: string, search?: Search): Solution =>
   solverFor(job)(press, pressName, search)
 
-/** The least changes that each make an impossible job possible on this ring: by trying them. */
-export function whatHelps(job: Job, ring: Ring, pressName: string): readonly Reason[] {
+/** The least changes that each make an impossible job possible on this press: by trying them. */
+export function whatHelps(job: Job, press: PressSpace, pressName: string): readonly Reason[] {
   const solver = solverFor(job)
-  const fits = (press: Ring, of: Solver = solver) => of(press, pressName, { laps: 2 }).fits
+  const fits = (on: PressSpace, of: Solver = solver) => of(on, pressName, { laps: 2 }).fits
+  const helps =
+    press.kind === 'heads' ? helpByHand(press, pressName, fits) : helpOnRing(job, press, pressName, fits)
+  if (helps.length > 0) return helps
+  const spare = job.hits.find(
+    (h) =>
+      !['base', 'smoothing'].includes(h.role) &&
+      fits(press, solverFor({ ...job, hits: job.hits.filter((o) => o !== h) })),
+  )
+  return spare ? [because(SEQUENCE_RULES, 'HELP_LESS', { name: spare.name })] : []
+}
+
+type Fits = (on: PressSpace, of?: Solver) => boolean
+
+function helpByHand(press: Exclude<PressSpace, Ring>, pressName: string, fits: Fits): readonly Reason[] {
+  const helps: Reason[] = []
+  if (fits({ ...press, hasFlash: true }))
+    helps.push(because(SEQUENCE_RULES, 'HELP_UNIT', { press: pressName }))
+  const { heads, down = 0 } = press
+  if (heads !== 'unlimited' && down > 0 && fits({ ...press, heads: heads + down }))
+    helps.push(because(SEQUENCE_RULES, 'HELP_HEADS'))
+  return helps
+}
+
+function helpOnRing(job: Job, ring: Ring, pressName: string, fits: Fits): readonly Reason[] {
   const helps: Reason[] = []
   if (fits({ ...ring, flashUnits: ring.flashUnits + 1 }))
     helps.push(because(SEQUENCE_RULES, 'HELP_UNIT', { press: pressName }))
@@ -118,13 +146,7 @@ export function whatHelps(job: Job, ring: Ring, pressName: string): readonly Rea
   const without = (role: string) => job.hits.filter((h) => h.role !== role)
   if (job.hits.some((h) => h.role === 'base2') && fits(ring, solverFor({ ...job, hits: without('base2') })))
     helps.push(because(SEQUENCE_RULES, 'HELP_BASE'))
-  if (helps.length > 0) return helps
-  const spare = job.hits.find(
-    (h) =>
-      !['base', 'smoothing'].includes(h.role) &&
-      fits(ring, solverFor({ ...job, hits: job.hits.filter((o) => o !== h) })),
-  )
-  return spare ? [because(SEQUENCE_RULES, 'HELP_LESS', { name: spare.name })] : []
+  return helps
 }
 
 /** Plain shortages that can be counted: heads, stations, flash units. */
@@ -189,16 +211,17 @@ function clash(job: Job, wetOnWet: boolean): readonly Reason[] {
   const names = because(SEQUENCE_RULES, byHand ? 'BY_HAND' : 'CLASH', {
     names: left.map((h) => h.name).join(', '),
   })
-  const { pair } = buildTables({ ...job, hits: left }, wetOnWet)
+  const t = buildTables({ ...job, hits: left }, wetOnWet)
   const why = left.flatMap((i, a) =>
     left.flatMap((j, b) =>
       a === b || (byHand && againstHand(job, i.id, j.id))
         ? []
-        : (pair[a]?.[b]?.codes ?? [])
+        : (t.pair[a]?.[b]?.codes ?? [])
             // That the lead wants it so is said already.
             .filter((code) => code !== 'EXPLICIT')
             .map((code) => because(SEQUENCE_RULES, code, { i: i.name, j: j.name })),
     ),
   )
-  return [names, ...why.slice(0, 6)]
+  const crowd = bits(t.drying) > t.mostWet ? [wetMost(t, left)] : []
+  return [names, ...crowd, ...why.slice(0, 6)]
 }

@@ -1,7 +1,9 @@
 import { cheapest, type Mark, markNumber, NO_MARK, type State } from './cheapest'
 import type { Event, PressSpace } from './hit'
+import { flashMoves, hangingMoves } from './moves'
 import type { Ordered, Relaxed } from './relaxed'
 import {
+  bits,
   COST,
   compactWet,
   driedBefore,
@@ -30,11 +32,17 @@ type Node = Spot & State
 export type Ring = Extract<PressSpace, { kind: 'stations' }>
 
 /**
- * The cheapest layouts of one revolution, cheapest first; none when nothing fits. A* over (station, printed, wet, stations
+ * The cheapest layouts of one revolution, cheapest first; none when nothing fits. `move` is what a handgrip costs. A* over (station, printed, wet, stations
  * since the flash, flashes used) with the relaxed cost as its bound, so few states are opened. Exact: checked against trying
  * every layout.
  */
-export function layOut(t: Tables, ring: Ring, relaxed: Relaxed, wanted: number): readonly Ordered[] {
+export function layOut(
+  t: Tables,
+  ring: Ring,
+  relaxed: Relaxed,
+  wanted: number,
+  move: number = COST.move,
+): readonly Ordered[] {
   const cap = Math.max(1, ring.cool)
   const places = ring.stations.length
   const room = ring.stations.map(
@@ -44,10 +52,25 @@ export function layOut(t: Tables, ring: Ring, relaxed: Relaxed, wanted: number):
   const key = (n: Spot) =>
     (((n.at * (t.full + 1) + n.mask) * (t.full + 1) + n.wet) * (cap + 1) + n.since) * (ring.flashUnits + 1) +
     n.flashes
-  const bits = (x: number) => {
-    let count = 0
-    for (let rest = x; rest; rest &= rest - 1) count++
-    return count
+  /** What it costs to have a screen, or a flash, at a place; and the least of that from each place on. */
+  const hanging = ring.stations.map((s) => t.hits.map((h) => move * hangingMoves(s, h.id)))
+  const standing = ring.stations.map((s) => move * flashMoves(s))
+  const leastFrom = <X>(rows: readonly X[], cost: (row: X, at: number) => number) => {
+    const least: number[] = Array(rows.length + 1).fill(FORBIDDEN)
+    for (let i = rows.length - 1; i >= 0; i--)
+      least[i] = Math.min(least[i + 1] as number, cost(rows[i] as X, i))
+    return least
+  }
+  const leastHanging = t.hits.map((_, j) =>
+    leastFrom(hanging, (row, i) => (ring.stations[i]?.usable ? (row[j] as number) : FORBIDDEN)),
+  )
+  const leastStanding = leastFrom(standing, (cost, i) => (ring.stations[i]?.flashAllowed ? cost : FORBIDDEN))
+  /** The least that hanging what is left can cost. */
+  const toHang = (at: number, mask: number, flashesLeft: number) => {
+    let cost = flashesLeft > 0 ? flashesLeft * (leastStanding[at] as number) : 0
+    for (let rest = t.full & ~mask; rest; rest &= rest - 1)
+      cost += leastHanging[31 - Math.clz32(rest & -rest)]?.[at] as number
+    return cost
   }
   const bound = (mask: number, wet: number, since: number) => {
     const rest = relaxed(mask, wet)
@@ -74,7 +97,7 @@ export function layOut(t: Tables, ring: Ring, relaxed: Relaxed, wanted: number):
         // Stations behind the last print do not tell two layouts apart.
         key: done ? -1 : key(n),
         mark: markNumber(n.dried),
-        bound: n.cost + rest + short,
+        bound: n.cost + rest + short + toHang(n.at, n.mask, flashesLeft),
         depth: n.at,
         done,
       },
@@ -94,7 +117,12 @@ export function layOut(t: Tables, ring: Ring, relaxed: Relaxed, wanted: number):
       (wet || smoothingDue(t, mask))
     ) {
       const event = { kind: 'flash', station: station.number } as const
-      const flashed = { wet: 0, since: 0, flashes: flashes + 1, cost: cost + COST.flash }
+      const flashed = {
+        wet: 0,
+        since: 0,
+        flashes: flashes + 1,
+        cost: cost + COST.flash + (standing[at] as number),
+      }
       found.push(...node({ ...on, ...flashed, mask, event }))
     }
     if (!station.usable) return found
@@ -112,7 +140,7 @@ export function layOut(t: Tables, ring: Ring, relaxed: Relaxed, wanted: number):
           wet: isSmoothing ? 0 : compactWet(t, printed, wet | (1 << j)),
           since: isSmoothing ? Math.min(cap, 1) : cap,
           dried: driedBefore(t, mask, wet, j, dried),
-          cost: cost + step + missing * COST.missingCool,
+          cost: cost + step + missing * COST.missingCool + (hanging[at]?.[j] as number),
           event: { kind: 'print', hit: j, station: station.number },
         }),
       )

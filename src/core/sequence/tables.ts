@@ -8,6 +8,9 @@ export const COST = {
   flash: 10_000_000,
   mud: 100,
   missingCool: 4000,
+  move: 20,
+  /** A move where the least moving is asked for: more than any mud, less than a flash. */
+  moveFirst: 100_000,
   spareGap: 1,
   wetAgainstSchool: 6000,
 } as const
@@ -44,12 +47,26 @@ export interface Tables {
   /** The whites that may follow the smoothing screen. */
   readonly whites: number
   readonly expanding: number
+  /** Inks that dry in the screen, of which only so many may be wet at once. */
+  readonly drying: number
+  readonly mostWet: number
   /** Printed sets in which a flash is allowed at all are subsets of this. */
   readonly flashWithin: number
 }
 
 const maskOf = (hits: readonly Hit[], test: (h: Hit) => boolean): number =>
   hits.reduce((mask, h, i) => (test(h) ? mask | (1 << i) : mask), 0)
+
+/** Of inks that dry in the screen at most so many wet at once, where the shop holds to it (common practice). */
+const MOST_WET = 3
+
+const driesIn = (h: Hit): boolean => h.system !== 'plastisol' && h.role !== 'smoothing'
+
+export const bits = (x: number): number => {
+  let count = 0
+  for (let rest = x; rest; rest &= rest - 1) count++
+  return count
+}
 
 function pairOf(job: Job, i: Hit, j: Hit, wetOnWet: boolean): Pair {
   const meet = meeting(job, i, j)
@@ -94,6 +111,8 @@ export function buildTables(job: Job, wetOnWet: boolean): Tables {
     smoothing: maskOf(hits, (h) => h.role === 'smoothing'),
     whites: base2 || maskOf(hits, (h) => h.role === 'highlight'),
     expanding: maskOf(hits, (h) => h.role === 'expanding'),
+    drying: job.method.wetMost === 'three' ? maskOf(hits, driesIn) : 0,
+    mostWet: MOST_WET,
     flashWithin:
       job.method.flash === 'afterBase' && wetOnWet && !job.explicit?.includes(FLASH)
         ? maskOf(hits, (h) => ['base', 'base2', 'smoothing'].includes(h.role))
@@ -106,6 +125,7 @@ export function printCost(t: Tables, j: number, mask: number, wet: number): numb
   if (mask & (1 << j) || (t.before[j] as number) & ~mask) return FORBIDDEN
   if ((wet & (t.notWet[j] as number)) | (mask & ~wet & (t.notDry[j] as number))) return FORBIDDEN
   if (whiteOwed(t, mask) && !(t.whites & (1 << j))) return FORBIDDEN
+  if (t.drying & (1 << j) && bits(wet & t.drying) >= t.mostWet) return FORBIDDEN
   let cost = 0
   for (let rest = mask; rest; rest &= rest - 1) {
     const i = 31 - Math.clz32(rest & -rest)
@@ -131,9 +151,10 @@ export const flashAllowed = (t: Tables, mask: number): boolean =>
 /** Wet hits that some unprinted hit still cares about: dropping the others loses nothing. */
 export function compactWet(t: Tables, mask: number, wet: number): number {
   let kept = wet
+  const counted = t.drying & ~mask ? t.drying : 0
   for (let rest = wet; rest; rest &= rest - 1) {
     const i = 31 - Math.clz32(rest & -rest)
-    if (((t.cares[i] as number) & ~mask) === 0) kept &= ~(1 << i)
+    if (((t.cares[i] as number) & ~mask) === 0 && !(counted & (1 << i))) kept &= ~(1 << i)
   }
   return kept
 }

@@ -15,11 +15,11 @@ const press: Press = {
   down: [],
   pallets: 4,
 }
-const stroke = (use: 'top' | 'halftone' | 'base', overrides = {}) =>
+const stroke = (use: 'top' | 'halftone' | 'base', overrides = {}, at: Press = press) =>
   strokeFor(
-    { hitId: 'x', name: 'Red', use, darkCloth: true, offPallet: false, waterBased: false },
-    press,
-    [],
+    { hitId: 'x', name: 'Red', use, mesh: 7700, darkCloth: true, offPallet: false, waterBased: false },
+    at,
+    { blades: [], proven: [] },
     DEFAULT_METHOD,
     overrides,
   )
@@ -42,6 +42,12 @@ describe('what to change first for what is seen', () => {
       ['blade.x', '90'],
     ])
   })
+  it('on a press with a scale pressure goes in small increments', () => {
+    const scale: Press = { ...press, pressure: { scale: 'turns', light: 2, medium: 3, firm: 5 } }
+    const [first] = changes('patchy', stroke('top', {}, scale))
+    expect(first).toEqual(['gauge.x', 3.375])
+    expect(changes('clumpy', stroke('top', {}, scale))[0]).toEqual(['gauge.x', 2.625])
+  })
   it('what is at its end is not offered: light stays light, one stroke stays one, upright stays upright', () => {
     const least = stroke('top', { 'pressure.x': 'light', 'angle.x': 0 })
     const keys = (f: Fault) => changes(f, least).map((c) => c?.[0])
@@ -58,7 +64,7 @@ describe('what to change first for what is seen', () => {
       for (const { change } of remedies(fault, 'Red', stroke('base'))) {
         if (!change) continue
         const after = stroke('base', { [change.key]: change.value })
-        const setting = Object.values(after).find((a) => a.key === change.key)
+        const setting = Object.values(after).find((a) => a?.key === change.key)
         expect(setting?.chosen).toBe(change.value)
       }
   })

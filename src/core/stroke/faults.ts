@@ -1,5 +1,6 @@
 import { because, choiceOf, type NumberAdvice, numberOf, q, type Reason, ruleTable } from '../advice'
 import { degrees } from '../quantity'
+import { PRESSURES } from './settings'
 import type { StrokeAdvice } from './stroke'
 
 export const FAULT_RULES = ruleTable({
@@ -66,7 +67,6 @@ export interface Remedy {
   readonly change?: { readonly key: string; readonly value: number | string }
 }
 
-const PRESSURES = ['light', 'medium', 'firm']
 const HARDER: Readonly<Record<string, string>> = {
   '60': '70',
   '70': '80',
@@ -84,10 +84,20 @@ export function remedies(fault: Fault, name: string, stroke: StrokeAdvice): read
   return [...found, ...then]
 }
 
+/** A quarter of what a word for pressure spans. */
+const increment = ({ range: [low, high] }: NumberAdvice): number => (high - low) / 4
+
 function remedy(step: Step, name: string, stroke: StrokeAdvice): Remedy | undefined {
-  const { pressure, time, strokes, blade, angle, flood } = stroke
+  const { pressure, gauge, time, strokes, blade, angle, flood } = stroke
   const number = (
-    rule: 'FAULT_SLOWER' | 'FAULT_FASTER' | 'FAULT_MORE' | 'FAULT_FEWER' | 'FAULT_STEEPER',
+    rule:
+      | 'FAULT_FIRMER'
+      | 'FAULT_LIGHTER'
+      | 'FAULT_SLOWER'
+      | 'FAULT_FASTER'
+      | 'FAULT_MORE'
+      | 'FAULT_FEWER'
+      | 'FAULT_STEEPER',
     of: NumberAdvice,
     to: number,
   ): Remedy | undefined => {
@@ -111,11 +121,14 @@ function remedy(step: Step, name: string, stroke: StrokeAdvice): Remedy | undefi
           reason: because(FAULT_RULES, rule, { from: choiceOf(of), to }),
           change: { key: of.key, value: to },
         }
-  const press = PRESSURES.indexOf(choiceOf(pressure))
+  const press = PRESSURES.findIndex((p) => p === choiceOf(pressure))
   switch (step) {
+    // A scale goes in small increments, words do not.
     case 'firmer':
+      if (gauge) return number('FAULT_FIRMER', gauge, numberOf(gauge) + increment(gauge))
       return word('FAULT_FIRMER', pressure, PRESSURES[press + 1])
     case 'lighter':
+      if (gauge) return number('FAULT_LIGHTER', gauge, numberOf(gauge) - increment(gauge))
       return word('FAULT_LIGHTER', pressure, press > 0 ? PRESSURES[press - 1] : undefined)
     case 'harder':
       return word('FAULT_HARDER', blade, HARDER[choiceOf(blade)])

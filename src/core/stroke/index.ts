@@ -1,2 +1,7 @@
+export { relativeDeposit } from './deposit'
 export * from './faults'
-export * from './stroke'
+export { HOLD_RULES, type Hold, holdFor } from './hold'
+export * from './job'
+export { STROKE_RULES } from './rules'
+export { PRESSURES, type StrokeNeed } from './settings'
+export { GAUGES, type StrokeAdvice, strokeFor } from './stroke'

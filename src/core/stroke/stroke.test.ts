@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { choiceOf, DEFAULT_METHOD, numberOf } from '../advice'
-import type { Blade, Press } from '../equipment'
+import type { Blade, Press, Proven } from '../equipment'
 import { degrees, mm } from '../quantity'
-import { bladeLengthFor, directionFor, type StrokeNeed, strokeFor } from './index'
+import { bladeLengthFor, directionFor, holdFor, relativeDeposit, type StrokeNeed, strokeFor } from './index'
 
 const blade = (hardness: string, length: number): Blade => ({
   id: `${hardness}-${length}`,
@@ -11,18 +11,20 @@ const blade = (hardness: string, length: number): Blade => ({
   edge: 'square',
 })
 const RACK = ['60', '70', '80', '90', '70/90/70'].map((h) => blade(h, 350))
-const press = (kind: Press['kind']) => ({ kind }) as Press
+const press = (kind: Press['kind'], more: Partial<Press> = {}) =>
+  ({ id: 'p', name: 'Press', kind, ...more }) as Press
 const need = (use: StrokeNeed['use'], more: Partial<StrokeNeed> = {}): StrokeNeed => ({
   hitId: 'x',
   name: 'Hit',
   use,
+  mesh: 7700,
   darkCloth: true,
   offPallet: false,
   waterBased: false,
   ...more,
 })
 const stroke = (n: StrokeNeed, kind: Press['kind'] = 'manual', blades = RACK, overrides = {}) =>
-  strokeFor(n, press(kind), blades, DEFAULT_METHOD, overrides)
+  strokeFor(n, press(kind), { blades, proven: [] }, DEFAULT_METHOD, overrides)
 
 // Common practice, no source.
 describe('the stroke of a hit', () => {
@@ -84,8 +86,139 @@ describe('the stroke of a hit', () => {
     const s = stroke(need('base'), 'manual', RACK, own)
     for (const [what, value] of Object.entries(own)) {
       const advice = s[what.split('.')[0] as keyof typeof s]
-      expect(advice.chosen).toBe(value)
+      expect(advice?.chosen).toBe(value)
     }
+  })
+})
+
+describe('pressure on the scale of a press', () => {
+  const bar = { scale: 'air', light: 2e5, medium: 3e5, firm: 5e5 } as const
+  const on = (word: string, overrides = {}) =>
+    strokeFor(
+      need('top'),
+      press('automatic', { pressure: bar }),
+      { blades: RACK, proven: [] },
+      DEFAULT_METHOD,
+      { 'pressure.x': word, ...overrides },
+    ).gauge
+  it('is what the shop wrote down for the word, good half way to the next', () => {
+    expect(on('medium')).toMatchObject({ kind: 'airPressure', advised: 3e5, range: [2.5e5, 4e5] })
+    expect(on('light')).toMatchObject({ advised: 2e5, range: [1.5e5, 2.5e5] })
+    expect(on('firm')).toMatchObject({ advised: 5e5, range: [4e5, 6e5] })
+  })
+  it('warns of a reading that belongs to another word', () => {
+    expect(on('medium', { 'gauge.x': 4.5e5 })?.reasons.at(-1)).toMatchObject({ severity: 'Watch' })
+  })
+  it('is no question where the press has no scale', () => {
+    expect(stroke(need('top')).gauge).toBeUndefined()
+  })
+})
+
+describe('what was found good at the press', () => {
+  const good = (more: Partial<Proven> = {}): Proven => ({
+    id: 'R-1.x',
+    on: '2026-11-20',
+    words: 'Moth: Red',
+    pressId: 'p',
+    use: 'top',
+    mesh: 7700,
+    darkCloth: true,
+    waterBased: false,
+    fleece: false,
+    blade: '80',
+    edge: 'square',
+    angle: degrees(12),
+    pressure: 'light',
+    time: 2.4,
+    strokes: 2,
+    flood: 'slow',
+    offContact: mm(2.8),
+    ...more,
+  })
+  const from = (proven: readonly Proven[], n = need('top')) =>
+    strokeFor(n, press('manual'), { blades: RACK, proven }, DEFAULT_METHOD, {})
+  it('is the shop’s own default for an alike screen, and says so beside the usual', () => {
+    const s = from([good()])
+    expect(s.blade).toMatchObject({
+      advised: '80',
+      reasons: [
+        { rule: 'STROKE_PROVEN', inputs: { words: 'Moth: Red', usual: '70' } },
+        { rule: 'BLADE_GENERAL' },
+      ],
+    })
+    expect(s.time).toMatchObject({ advised: 2.4, range: [1, 2.4] })
+    expect(s.angle.advised).toBeCloseTo(degrees(12))
+    expect([s.strokes.advised, s.pressure.advised, s.flood.advised]).toEqual([2, 'light', 'slow'])
+  })
+  it('the newest counts', () => {
+    const s = from([good(), good({ id: 'R-2.x', blade: '60', on: '2026-11-24' })])
+    expect(s.blade.advised).toBe('60')
+    expect(s.blade.reasons[0]?.inputs.more).toBe(', and 1 alike before')
+  })
+  it.each([
+    ['another press', { pressId: 'q' }],
+    ['another use', { use: 'halftone' }],
+    ['another mesh', { mesh: 9000 }],
+    ['light cloth', { darkCloth: false }],
+    ['water-based ink', { waterBased: true }],
+  ] as const)('does not count for %s', (_, other) => {
+    expect(from([good(other)]).blade).toMatchObject({ advised: '70' })
+  })
+})
+
+// Which way each setting works: common practice, no source. How much is assumed.
+describe('ink laid by the way a hit is struck', () => {
+  const laid = (overrides = {}, use: StrokeNeed['use'] = 'top', at = press('manual')) => {
+    const n = need(use)
+    return relativeDeposit(n, at, strokeFor(n, at, { blades: RACK, proven: [] }, DEFAULT_METHOD, overrides))
+  }
+  it('is 1 with the usual settings of every use', () => {
+    for (const use of ['base', 'white', 'smoothing', 'halftone', 'expanding', 'direct', 'top'] as const) {
+      expect(laid({}, use)).toBeCloseTo(1, 10)
+      expect(laid({}, use, press('automatic'))).toBeCloseTo(1, 10)
+    }
+  })
+  it.each([
+    ['a softer blade', { 'blade.x': '60' }],
+    ['a rounded edge', { 'edge.x': 'rounded' }],
+    ['a flatter blade', { 'angle.x': degrees(25) }],
+    ['more pressure', { 'pressure.x': 'firm' }],
+    ['a slower stroke', { 'time.x': 2.6 }],
+    ['a slow flood', { 'flood.x': 'slow' }],
+  ])('%s lays more', (_, own) => {
+    expect(laid(own)).toBeGreaterThan(1.03)
+    expect(laid(own)).toBeLessThan(1.3)
+  })
+  it.each([
+    ['a harder blade', { 'blade.x': '90' }],
+    ['an upright blade', { 'angle.x': 0 }],
+    ['a quick stroke', { 'time.x': 0.8 }],
+  ])('%s lays less', (_, own) => {
+    expect(laid(own)).toBeLessThan(0.97)
+    expect(laid(own)).toBeGreaterThan(0.7)
+  })
+  it('reads the scale between two words', () => {
+    const scale = press('manual', { pressure: { scale: 'turns', light: 2, medium: 3, firm: 5 } })
+    const at = (turns: number) => laid({ 'gauge.x': turns }, 'top', scale)
+    expect(at(3)).toBeCloseTo(1)
+    expect(at(4)).toBeCloseTo(1.025)
+    expect(at(2.5)).toBeCloseTo(0.975)
+  })
+})
+
+describe('held from print to print', () => {
+  it('the ink laid strays by what time, angle and pressure stray', () => {
+    const hold = holdFor(press('manual'), {})
+    // 2.5 % for the time, 3 % for two degrees, 2.5 % for half a word.
+    expect(hold.stray.advised).toBeCloseTo(Math.hypot(0.025, 0.03, 0.025))
+    expect(hold.gauge).toBeUndefined()
+  })
+  it('a scale is held to an eighth of what it spans, and closer hold strays less', () => {
+    const scale = press('manual', { pressure: { scale: 'turns', light: 2, medium: 3, firm: 5 } })
+    const hold = holdFor(scale, {})
+    expect(hold.gauge?.advised).toBeCloseTo(0.375)
+    const close = holdFor(scale, { holdTime: 0.05, holdAngle: degrees(1), holdGauge: 0.2 })
+    expect(close.stray.advised).toBeLessThan(hold.stray.advised * 0.7)
   })
 })
 

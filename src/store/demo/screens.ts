@@ -1,5 +1,5 @@
 import { addDays, formatISO, parseISO } from 'date-fns'
-import { type Frame, STEP_NAMES, type Stencil, type Step } from '@/core/equipment'
+import { type Frame, type HangingPlace, STEP_NAMES, type Stencil, type Step } from '@/core/equipment'
 
 interface Carried {
   readonly frame: string
@@ -9,6 +9,8 @@ interface Carried {
   /** The last step that was done, and how many days ago all of it was. */
   readonly until: Step
   readonly ago: number
+  /** Where it hangs still. */
+  readonly hangs?: HangingPlace
 }
 
 const STAR = 'Tide Observatory, Open nights star chart'
@@ -26,6 +28,7 @@ const CARRIED: readonly Carried[] = [
     words: 'Slate Hollow Climbing, Spring wall tees: Chalk white',
     until: 'hang',
     ago: 160,
+    hangs: { pressId: 'twelve', head: 4 },
   },
 ]
 
@@ -73,5 +76,6 @@ export const busyFrames = (frames: readonly Frame[], today: string): readonly Fr
           }))
         : [],
       ...(carried && { stencil: stencilOf(carried, today) }),
+      ...(carried?.hangs && { hangs: carried.hangs }),
     }
   })

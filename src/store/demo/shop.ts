@@ -85,14 +85,15 @@ export const DEMO_SHOP: Shop = {
         usable: i + 1 !== 7,
         flashAllowed: i + 1 !== 7,
       })),
+      pressure: { scale: 'air', light: 2e5, medium: 2.8e5, firm: 3.6e5 },
     },
     { id: 'bench', name: 'Bench', kind: 'bench', palletWidth: mm(455), palletHeight: mm(600), board: 'wood' },
   ],
   flashes: [
     { id: 'panel', name: 'Black panel', kind: 'panel', pressId: 'four' },
     { id: 'quartz', name: 'Quartz', kind: 'quartz', pressId: 'six' },
-    { id: 'quartz-a', name: 'Quartz A', kind: 'quartz', pressId: 'twelve' },
-    { id: 'quartz-b', name: 'Quartz B', kind: 'quartz', pressId: 'twelve' },
+    { id: 'quartz-a', name: 'Quartz A', kind: 'quartz', pressId: 'twelve', station: 2 },
+    { id: 'quartz-b', name: 'Quartz B', kind: 'quartz', pressId: 'twelve', station: 9 },
   ],
   dryers: [
     { id: 'one', name: 'Tunnel One', heatedLength: mm(2400), beltWidth: mm(900) },
@@ -123,6 +124,7 @@ export const DEMO_SHOP: Shop = {
   ),
   hours: { ...USUAL_HOURS, to: 16.5 * 3600 },
   prices: USUAL_PRICES,
+  proven: [],
   screens: DEMO_SCREENS,
   inkRoom: DEMO_INK_ROOM,
 }

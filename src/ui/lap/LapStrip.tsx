@@ -28,6 +28,9 @@ interface Props {
   }
 }
 
+/** A strip of one or two screens is no wider than it needs to be, rem a cell. */
+const WIDEST = 15
+
 /** The press unrolled into a strip: what hangs at each place, and the ink on the cloth when a garment leaves it. */
 export function LapStrip({ plan, scale, label = 'Lap strip', hands }: Props) {
   const shape = lapStripShape(plan)
@@ -86,7 +89,13 @@ export function LapStrip({ plan, scale, label = 'Lap strip', hands }: Props) {
   }
   const target = carried && targetOf(printed, carried)
   const list = (
-    <Flex as="ol" listStyleType="none" aria-label={label} width="100%">
+    <Flex
+      as="ol"
+      listStyleType="none"
+      aria-label={label}
+      width="100%"
+      style={{ maxWidth: `${cells.length * WIDEST}rem` }}
+    >
       {cells.map((c, i) => {
         const before = cells[i - 1]?.cell.lap
         const number = ring && 'station' in c.cell ? String(c.cell.station) : String(i + 1)

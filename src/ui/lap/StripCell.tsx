@@ -186,6 +186,7 @@ function Top({ plan, cell }: { readonly plan: RunPlan; readonly cell: Cell }) {
             <StrokeMarks key="s" count={numberOf(strokes)} />,
             `${choiceOf(blade)}`,
             `${writeQuantity('duration', numberOf(time), units)} each`,
+            plan.press.kind !== 'automatic' && hit.head !== undefined ? `head ${hit.head}` : '',
           ]}
         />
       </>

@@ -32,7 +32,7 @@ import { STAGE_NAMES, STAGES, type StageName, stageShowing } from './stages'
 import { Traveller } from './Traveller'
 import { useDecisions } from './useDecisions'
 import { usePlan } from './usePlan'
-import { usePress } from './usePress'
+import { useShopChange } from './useShopChange'
 
 const Fieldset = chakra('fieldset')
 
@@ -150,7 +150,7 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, chi
     [decide],
   )
   const decideAll = useCallback((next: Decisions) => decide(() => next), [decide])
-  const setPress = usePress(shop)
+  const changeShop = useShopChange(shop)
   const choose = useCallback(
     (keys: readonly string[], overrides: Overrides) =>
       decide((d) => {
@@ -191,7 +191,7 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, chi
       setPrintOrder,
       choose,
       decideAll,
-      setPress,
+      changeShop,
     }),
     [
       order,
@@ -209,7 +209,7 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, chi
       setPrintOrder,
       choose,
       decideAll,
-      setPress,
+      changeShop,
     ],
   )
   return (

@@ -2,7 +2,7 @@
 
 import { createContext, useContext } from 'react'
 import type { Overrides, School } from '@/core/advice'
-import type { Press, ShopAndShelf } from '@/core/equipment'
+import type { ShopAndShelf } from '@/core/equipment'
 import type { Batch } from '@/core/ink'
 import type { Order, Run } from '@/core/order'
 import type { Decisions, RunPlan } from '@/core/plan'
@@ -10,6 +10,7 @@ import type { SheetMark } from '@/formats/sheet'
 import type { Asked } from '@/ui/desk'
 import type { Seen } from '../actions'
 import type { StageName } from './stages'
+import type { ShopChange } from './useShopChange'
 
 export interface OrderContext {
   /** The last order that was whole; what is half typed lives in the form. */
@@ -33,8 +34,8 @@ export interface OrderContext {
   readonly choose: (keys: readonly string[], overrides: Overrides) => void
   /** Decides all of it anew: another way was taken. */
   readonly decideAll: (next: Decisions) => void
-  /** A press of the shop changed: a head went down, or works again. @returns what stands in the way, or nothing */
-  readonly setPress: (press: Press) => Promise<string>
+  /** The shop changed at the press: a head went down, a screen hangs. @returns what stands in the way, or nothing */
+  readonly changeShop: (change: ShopChange) => Promise<string>
   readonly ask: (asked: Asked) => void
 }
 

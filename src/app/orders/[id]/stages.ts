@@ -10,7 +10,7 @@ export const STAGES = {
   art: { label: 'Art', schools: [] },
   screens: { label: 'Screens', schools: ['baseMesh', 'ruling', 'offContact'] },
   ink: { label: 'Ink', schools: ['white', 'inBetween', 'darkCloth', 'ink'] },
-  sequence: { label: 'Sequence', schools: ['flash', 'colourOrder', 'stroke', 'release'] },
+  sequence: { label: 'Sequence', schools: ['flash', 'colourOrder', 'wetMost', 'stroke', 'release'] },
   placement: { label: 'Placement', schools: ['placement'] },
   heat: { label: 'Heat', schools: ['cure', 'cureTemperature'] },
   run: { label: 'Run', schools: [] },

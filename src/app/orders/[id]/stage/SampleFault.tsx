@@ -1,11 +1,16 @@
 import { Box, Flex } from '@chakra-ui/react'
+import same from 'fast-deep-equal'
 import { useState } from 'react'
 import { tell } from '@/core/advice'
+import { keptGood, settingsOf } from '@/core/plan'
 import { FAULTS, type Fault, remedies } from '@/core/stroke'
 import { useDesk } from '@/ui/desk'
 import { Section, TextButton } from '@/ui/Section'
+import { SeverityMark } from '@/ui/Severity'
 import { useSettings } from '@/ui/settings'
+import { localNow } from '../../../screens/clock'
 import { Pick } from '../../../screens/light/Setting'
+import { useOrder } from '../orderContext'
 import type { PlanProps } from './planProps'
 
 /** What is seen at the sample, and what to change first; one press changes it. */
@@ -18,7 +23,7 @@ export function SampleFault({ plan }: PlanProps) {
   if (!hit) return null
   const list = fault === '' ? [] : remedies(fault as Fault, hit.hit.name, hit.stroke)
   return (
-    <Section title="Seen at the sample">
+    <Section title="Seen at the sample" side={<SampleGood plan={plan} />}>
       <Flex gap="4" mb="2">
         <Box width="13rem">
           <Pick
@@ -59,5 +64,39 @@ export function SampleFault({ plan }: PlanProps) {
       )}
       {list.length > 1 && <Box color="soft">One change at a time, then print again and look.</Box>}
     </Section>
+  )
+}
+
+/** A good sample: its settings are the shop's own for alike screens from now on. */
+function SampleGood({ plan }: PlanProps) {
+  const { order, shelf, changeShop } = useOrder()
+  const [problem, setProblem] = useState('')
+  const good = settingsOf(plan, order, localNow().slice(0, 10))
+  const kept = shelf.shop.proven.filter((p) => good.some((g) => g.id === p.id))
+  const asNow = good.every((g) => kept.some((k) => same({ ...k, on: g.on }, g)))
+  const keep = async () => setProblem(await changeShop((shop) => keptGood(shop, good)))
+  const forget = async () =>
+    setProblem(
+      await changeShop((shop) => ({
+        ...shop,
+        proven: shop.proven.filter((p) => !kept.some((k) => k.id === p.id)),
+      })),
+    )
+  return (
+    <Flex gap="4" align="baseline">
+      {asNow ? (
+        <span role="status">
+          Kept as this shop’s own for alike screens on {plan.press.name}.{' '}
+          <TextButton onClick={forget}>take back</TextButton>
+        </span>
+      ) : (
+        <TextButton onClick={keep}>the sample is good: keep its settings</TextButton>
+      )}
+      {problem && (
+        <span role="alert">
+          <SeverityMark severity="Stop" /> {problem}
+        </span>
+      )}
+    </Flex>
   )
 }

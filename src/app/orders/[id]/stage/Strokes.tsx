@@ -1,5 +1,10 @@
+import { Flex } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
-import { AdviceChoice, AdviceNumber } from '@/ui/AdviceValue'
+import { numberOf } from '@/core/advice'
+import { PRESSURE_SCALES } from '@/core/equipment'
+import type { Hold } from '@/core/stroke'
+import { AdviceChoice, AdviceNumber, AskButton } from '@/ui/AdviceValue'
+import { Measure } from '@/ui/Measure'
 import { InkName } from '@/ui/parts'
 import { Section, Table } from '@/ui/Section'
 import type { PlanProps } from './planProps'
@@ -14,10 +19,13 @@ export function Strokes({ plan, side }: PlanProps & { readonly side: ReactNode }
             <th>Hit</th>
             <th className="num">Strokes</th>
             <th>Blade</th>
+            <th>Edge</th>
             <th className="num">Angle</th>
             <th>Pressure</th>
+            {plan.press.pressure && <th className="num">{PRESSURE_SCALES[plan.press.pressure.scale]}</th>}
             <th className="num">A stroke</th>
             <th>Flood</th>
+            <th className="num">Dry film</th>
           </tr>
         </thead>
         <tbody>
@@ -32,22 +40,67 @@ export function Strokes({ plan, side }: PlanProps & { readonly side: ReactNode }
               <td>
                 <AdviceChoice advice={h.stroke.blade} />
               </td>
+              <td>
+                <AdviceChoice advice={h.stroke.edge} />
+              </td>
               <td className="num">
                 <AdviceNumber advice={h.stroke.angle} />
               </td>
               <td>
                 <AdviceChoice advice={h.stroke.pressure} />
               </td>
+              {h.stroke.gauge && (
+                <td className="num">
+                  <AdviceNumber advice={h.stroke.gauge} />
+                </td>
+              )}
               <td className="num">
                 <AdviceNumber advice={h.stroke.time} />
               </td>
               <td>
                 <AdviceChoice advice={h.stroke.flood} />
               </td>
+              <td className="num">
+                {h.film && (
+                  <AskButton advice={h.film}>
+                    <Measure kind="film" value={numberOf(h.film)} />
+                  </AskButton>
+                )}
+              </td>
             </tr>
           ))}
         </tbody>
       </Table>
+      {plan.hold && <Held hold={plan.hold} />}
     </Section>
+  )
+}
+
+/** How closely the strokes are held while halftones run. */
+function Held({ hold: { time, angle, gauge, offContact, stray } }: { readonly hold: Hold }) {
+  const within = [
+    ['stroke time', time],
+    ['angle', angle],
+    ['pressure', gauge],
+    ['off-contact', offContact],
+  ] as const
+  return (
+    <Flex gap="6" mt="3" align="baseline" wrap="wrap" role="group" aria-label="Hold from print to print">
+      <b>Hold from print to print</b>
+      {within.map(
+        ([what, advice]) =>
+          advice && (
+            <span key={what}>
+              {what} ± <AdviceNumber advice={advice} />
+            </span>
+          ),
+      )}
+      <span>
+        so the ink laid stays within ±{' '}
+        <AskButton advice={stray}>
+          <Measure kind="share" value={stray.advised} />
+        </AskButton>
+      </span>
+    </Flex>
   )
 }

@@ -1,56 +1,109 @@
-import { Box, chakra, Flex } from '@chakra-ui/react'
+import { Box, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
-import { headsOf, headTurned } from '@/core/equipment'
-import { planChanges, type RunPlan } from '@/core/plan'
+import { flashesAt, headsOf, headTurned, type Shop } from '@/core/equipment'
+import { framesAt, hungAsPlanned, hungAt, planChanges, type RunPlan, stoodAt, takenDown } from '@/core/plan'
 import { Differences } from '@/ui/Differences'
 import { Section, TextButton } from '@/ui/Section'
+import { Select } from '@/ui/Select'
 import { SeverityMark } from '@/ui/Severity'
+import { localNow } from '../../../../screens/clock'
 import { useOrder } from '../../orderContext'
 import type { PlanProps } from '../planProps'
+import { HeadNow } from './HeadNow'
 
-const Button = chakra('button')
-
-/** Heads of the press: one goes down or works again, the rest is planned anew at once, and what changes is told. */
+/** Heads of the press now: whether each works and what hangs there. The rest is planned anew at once, and what changes is told. */
 export function Heads({ plan }: PlanProps) {
-  const { setPress } = useOrder()
-  /** The plan before the head was turned. */
-  const [before, setBefore] = useState<{ readonly head: number; readonly plan: RunPlan }>()
+  const { order, shelf, changeShop } = useOrder()
+  const { shop } = shelf
+  const { press } = plan
+  /** The plan before something was changed, and what that was. */
+  const [before, setBefore] = useState<{ readonly what: string; readonly plan: RunPlan }>()
   const [problem, setProblem] = useState('')
-  const heads = headsOf(plan.press)
+  const [notReady, setNotReady] = useState<readonly string[]>([])
+  const heads = headsOf(press)
   if (heads.length === 0) return null
-  const turn = async (head: number) => {
-    setBefore({ head, plan })
-    setProblem(await setPress(headTurned(plan.press, head)))
+  const change = async (what: string, to: (shop: Shop) => Shop) => {
+    setNotReady([])
+    setBefore({ what, plan })
+    setProblem(await changeShop(to))
+  }
+  const of = { orderId: order.id, print: plan.run.placement.id }
+  const hangAll = () => {
+    const at = localNow()
+    void change('All that is ready hangs as planned', (now) => hungAsPlanned(now, plan, of, at).shop)
+    setNotReady(hungAsPlanned(shop, plan, of, at).notReady)
   }
   const changed = before && before.plan !== plan ? planChanges(before.plan, plan) : undefined
-  const works = heads.find((h) => h.number === before?.head)?.works
+  const frames = framesAt(shop, press)
+  const units = press.kind === 'automatic' ? flashesAt(shop, press) : []
   return (
-    <Section title="Heads now">
-      <Flex gap="1.5" wrap="wrap" role="group" aria-label={`Heads of ${plan.press.name}`}>
+    <Section
+      title="Heads now"
+      side={
+        <Flex gap="4">
+          {plan.sequence.fits && <TextButton onClick={hangAll}>hung as planned</TextButton>}
+          {frames.size > 0 && (
+            <TextButton onClick={() => change('Nothing hangs', (now) => takenDown(now, press))}>
+              take all down
+            </TextButton>
+          )}
+        </Flex>
+      }
+    >
+      <Flex wrap="wrap" role="group" aria-label={`Heads of ${press.name}`} rowGap="2">
         {heads.map((h) => (
-          <Button
+          <HeadNow
             key={h.number}
-            type="button"
-            aria-pressed={!h.works}
-            aria-label={`Head ${h.number}: ${h.works ? 'works' : 'down'}`}
-            onClick={() => turn(h.number)}
-            minWidth="2.6rem"
-            minHeight="2.4rem"
-            border="1px solid"
-            borderColor="soft"
-            fontWeight="650"
-            cursor="pointer"
-            bg={h.works ? 'transparent' : 'ink'}
-            color={h.works ? 'ink' : 'work'}
-            textDecoration={h.works ? 'none' : 'line-through'}
-          >
-            {h.number}
-          </Button>
+            head={h.number}
+            works={h.works}
+            frame={frames.get(h.number)}
+            unit={units.find((u) => u.station === h.number)}
+            of={of}
+            onTurn={() =>
+              change(`Head ${h.number} ${h.works ? 'is down' : 'works again'}`, (now) => ({
+                ...now,
+                presses: now.presses.map((p) => (p.id === press.id ? headTurned(p, h.number) : p)),
+              }))
+            }
+            onHang={(id) =>
+              id === ''
+                ? change(`Nothing hangs at head ${h.number}`, (now) => takenDown(now, press, h.number))
+                : change(`${id} hangs at head ${h.number}`, (now) => hungAt(now, id, press, h.number))
+            }
+          />
         ))}
-        <Box color="soft" fontSize="0.87rem" alignSelf="center" ml="2">
-          Press the number of a head that fails; press it again when it works.
-        </Box>
       </Flex>
+      <Flex gap="6" mt="2" align="baseline" wrap="wrap" fontSize="0.87rem" color="soft">
+        {units.map((unit) => (
+          <label key={unit.id}>
+            {unit.name} stands at{' '}
+            <Select
+              value={String(unit.station ?? '')}
+              onChange={(e) =>
+                change(`${unit.name} stands elsewhere`, (now) =>
+                  stoodAt(now, unit, e.target.value === '' ? undefined : Number(e.target.value)),
+                )
+              }
+            >
+              <option value="">not known</option>
+              {press.kind === 'automatic' &&
+                press.stations
+                  .filter((s) => s.flashAllowed)
+                  .map((s) => (
+                    <option key={s.number} value={s.number}>
+                      {s.number}
+                    </option>
+                  ))}
+            </Select>
+          </label>
+        ))}
+        <span>Press the number of a head that fails; press it again when it works.</span>
+      </Flex>
+      {notReady.length > 0 && (
+        <Box role="status" mt="2">
+          <SeverityMark severity="Note" /> Not hung, not through the screen room yet: {notReady.join(', ')}.
+        </Box>
+      )}
       {problem && (
         <Box role="alert" mt="2">
           <SeverityMark severity="Stop" /> {problem}
@@ -60,7 +113,7 @@ export function Heads({ plan }: PlanProps) {
         <Box mt="3" role="status" aria-label="What changes">
           <Flex gap="3" align="baseline">
             <b>
-              Head {before.head} {works ? 'works again' : 'is down'}
+              {before.what}
               {changed.length === 0 ? ': nothing else changes.' : ': what changes'}
             </b>
             <TextButton onClick={() => setBefore(undefined)}>close</TextButton>

@@ -23,6 +23,7 @@ const COLUMNS: readonly Column[] = [
   { head: 'Screens', what: 'screens:', kind: 'count', of: screensOf },
   { head: 'Laps', what: 'laps:', kind: 'count', of: (p) => p.sequence.laps },
   { head: 'Mud', what: 'mud points:', kind: 'count', of: (p) => Math.round(p.sequence.mud) },
+  { head: 'Handgrips', what: 'handgrips to hang it:', kind: 'count', of: (p) => p.sequence.moves },
   {
     head: 'Whole run',
     what: 'from set-up to the last piece',

@@ -17,7 +17,7 @@ const Link = chakra(NextLink)
 export function PrintsInTurn({ plan }: PlanProps) {
   const { order, stagePath } = useOrder()
   const { units } = useSettings()
-  const prints = useMemo(() => printsInTurn(order, plan.run), [order, plan.run])
+  const prints = useMemo(() => printsInTurn(order, plan.run, plan.method), [order, plan.run, plan.method])
   if (prints.length < 2) return null
   return (
     <Section title={`${prints.length} prints on this garment, in turn`}>

@@ -9,14 +9,19 @@ import type { PlanProps } from '../planProps'
 
 /** What the order of printing comes to, in numbers. */
 export function SequenceFigures({ plan }: PlanProps) {
-  const { laps, mud } = plan.sequence
-  const figure = (label: string, rule: 'SCREENS' | 'FLASHES' | 'LAPS' | 'MUD_POINTS', value: number) => (
+  const { laps, mud, moves } = plan.sequence
+  const figure = (
+    label: string,
+    rule: 'SCREENS' | 'FLASHES' | 'LAPS' | 'MUD_POINTS' | 'MOVES',
+    value: number,
+    none?: string,
+  ) => (
     <Headline label={label}>
       <AskNumber
         label={label}
         reasons={[because(FACT_RULES, rule, { value: q('count', value), screens: q('count', value) })]}
       >
-        <Measure kind="count" value={value} />
+        {value === 0 && none ? none : <Measure kind="count" value={value} />}
       </AskNumber>
     </Headline>
   )
@@ -25,7 +30,8 @@ export function SequenceFigures({ plan }: PlanProps) {
       {figure('Screens', 'SCREENS', screensOf(plan))}
       {figure('Flashes', 'FLASHES', plan.flashes.length)}
       {figure('Laps', 'LAPS', laps)}
-      {figure('Mud', 'MUD_POINTS', Math.round(mud))}
+      {figure('Mud points', 'MUD_POINTS', Math.round(mud), 'none')}
+      {figure('Handgrips', 'MOVES', moves, 'all hangs')}
       {plan.time && (
         <Headline label="Whole run">
           <AskButton advice={plan.time.total}>

@@ -1,0 +1,44 @@
+import { choiceOf, numberOf } from '../advice'
+import type { Proven, Shop } from '../equipment'
+import { type Order, toneOf } from '../order'
+import { stencilWords } from '../screen'
+import { jobWords } from './hitPlans'
+import type { RunPlan } from './runPlan'
+
+/**
+ * What every screen of a plan is struck with, to be kept as the shop's own once a sample was good.
+ *
+ * @param on ISO day
+ */
+export function settingsOf(plan: RunPlan, order: Order, on: string): readonly Proven[] {
+  const darkCloth = toneOf(plan.cloth) === 'dark'
+  return plan.hits.map(({ hit, strokeUse, mesh, stroke }): Proven => {
+    const { blade, edge, angle, pressure, gauge, time, strokes, flood } = stroke
+    return {
+      id: `${plan.run.id}.${hit.id}`,
+      on,
+      words: stencilWords(jobWords(order), hit.name),
+      fleece: plan.cloth.weave === 'fleece',
+      pressId: plan.press.id,
+      use: strokeUse,
+      mesh: numberOf(mesh),
+      darkCloth,
+      waterBased: hit.system !== 'plastisol',
+      blade: choiceOf(blade),
+      edge: choiceOf(edge),
+      angle: numberOf(angle),
+      pressure: choiceOf(pressure),
+      ...(gauge && { gauge: numberOf(gauge) }),
+      time: numberOf(time),
+      strokes: numberOf(strokes),
+      flood: choiceOf(flood),
+      offContact: numberOf(plan.offContact),
+    }
+  })
+}
+
+/** The shop with these settings as the newest that were found good; the same screens' earlier ones go. */
+export const keptGood = (shop: Shop, good: readonly Proven[]): Shop => ({
+  ...shop,
+  proven: [...shop.proven.filter((p) => !good.some((g) => g.id === p.id)), ...good],
+})

@@ -1,0 +1,135 @@
+import { type FlashUnit, type Frame, headsOf, type Press, type Shop } from '../equipment'
+import { nextStep } from '../schedule'
+import { hangingMoves, OTHER_JOB } from '../sequence'
+import type { RunPlan } from './runPlan'
+
+/** Whose screens they are. */
+export interface PrintOf {
+  readonly orderId: string
+  readonly print: string
+}
+
+/** Frames that hang on a press now, by the number of their head. */
+export const framesAt = (shop: Shop, press: Press): ReadonlyMap<number, Frame> =>
+  new Map(shop.frames.flatMap((f) => (f.hangs?.pressId === press.id ? [[f.hangs.head, f] as const] : [])))
+
+/** What hangs at each head, as a print sees it: one of its own hits, or another job's screen. */
+export const hitsAt = (shop: Shop, press: Press, of: PrintOf): ReadonlyMap<number, string> =>
+  new Map(
+    [...framesAt(shop, press)].map(([head, { stencil: s }]) => [
+      head,
+      s && s.order === of.orderId && s.print === of.print ? s.hit : OTHER_JOB,
+    ]),
+  )
+
+/** Heads for the screens of a print where all are printed at one place, and the handgrips that takes. */
+export interface Hung {
+  readonly heads: ReadonlyMap<string, number>
+  readonly moves: number
+}
+
+/** What hangs stays; the others take free heads in their order, then heads from which another job has to come down. */
+export function hangScreens(shop: Shop, press: Press, of: PrintOf, screens: readonly string[]): Hung {
+  if (press.kind === 'bench') return { heads: new Map(), moves: screens.length }
+  const at = hitsAt(shop, press, of)
+  const working = headsOf(press).filter((h) => h.works)
+  const places = working.map(({ number }) => {
+    const hangs = at.get(number)
+    return { number, usable: true, flashAllowed: false, ...(hangs === undefined ? {} : { hangs }) }
+  })
+  const heads = new Map<string, number>()
+  for (const p of places) if (p.hangs !== undefined && screens.includes(p.hangs)) heads.set(p.hangs, p.number)
+  const left = places
+    .filter((p) => ![...heads.values()].includes(p.number))
+    .sort((a, b) => Number(a.hangs === OTHER_JOB) - Number(b.hangs === OTHER_JOB))
+  let moves = 0
+  for (const hit of screens) {
+    if (heads.has(hit)) continue
+    const place = left.shift()
+    if (!place) continue
+    heads.set(hit, place.number)
+    moves += hangingMoves(place, hit)
+  }
+  return { heads, moves }
+}
+
+/** The shop with a frame at a head; what hung there comes down. */
+export const hungAt = (shop: Shop, frameId: string, press: Press, head: number): Shop => ({
+  ...shop,
+  frames: shop.frames.map((f) => {
+    if (f.id === frameId) return { ...f, hangs: { pressId: press.id, head } }
+    return hangsAt(f, press, head) ? { ...f, hangs: undefined } : f
+  }),
+})
+
+/** The shop with nothing at a head, or at none of the heads of a press. */
+export const takenDown = (shop: Shop, press: Press, head?: number): Shop => ({
+  ...shop,
+  frames: shop.frames.map((f) => (hangsAt(f, press, head) ? { ...f, hangs: undefined } : f)),
+})
+
+const hangsAt = ({ hangs }: Frame, press: Press, head?: number): boolean =>
+  hangs?.pressId === press.id && (head === undefined || hangs.head === head)
+
+/** The shop with a flash unit at a station of its press, or at none that is known. */
+export const stoodAt = (shop: Shop, unit: FlashUnit, station: number | undefined): Shop => ({
+  ...shop,
+  flashes: shop.flashes.map((f) => (f.id === unit.id ? { ...f, station } : f)),
+})
+
+/** A shop in which the screens of a plan hang, and the screens that are not ready to. */
+export interface AsPlanned {
+  readonly shop: Shop
+  readonly notReady: readonly string[]
+}
+
+/**
+ * Hangs every screen of a plan that is ready at the head it is planned for, and stands the flash units where they are
+ * planned. A screen is ready once all but hanging is done; hanging is ticked off.
+ *
+ * @param at the moment by the shop's clock, ISO
+ */
+export function hungAsPlanned(shop: Shop, plan: RunPlan, of: PrintOf, at: string): AsPlanned {
+  const { press } = plan
+  let next = shop
+  const notReady: string[] = []
+  for (const { hit, head, sameScreenAs } of plan.hits) {
+    if (sameScreenAs !== '' || head === undefined) continue
+    const frame = shop.frames.find(
+      ({ stencil: s }) => s && s.order === of.orderId && s.print === of.print && s.hit === hit.id,
+    )
+    const step = nextStep(frame?.stencil)
+    if (!frame || (step !== undefined && step !== 'hang')) {
+      notReady.push(hit.name)
+      continue
+    }
+    next = hungAt(step === 'hang' ? tickedOff(next, frame.id, at) : next, frame.id, press, head)
+  }
+  return { shop: unitsAsPlanned(next, plan), notReady }
+}
+
+const tickedOff = (shop: Shop, frameId: string, at: string): Shop => ({
+  ...shop,
+  frames: shop.frames.map((f) =>
+    f.id === frameId && f.stencil
+      ? { ...f, stencil: { ...f.stencil, done: [...f.stencil.done, { step: 'hang' as const, at }] } }
+      : f,
+  ),
+})
+
+/** Units that stand at a wanted station stay, the others go to the stations left. */
+function unitsAsPlanned(shop: Shop, { press, sequence }: RunPlan): Shop {
+  const wanted = [
+    ...new Set(
+      sequence.cells.flatMap((c) => (c.kind === 'flash' && c.station !== undefined ? [c.station] : [])),
+    ),
+  ]
+  const units = shop.flashes.filter((f) => f.pressId === press.id)
+  const staying = new Set(units.map((f) => f.station).filter((s) => s !== undefined && wanted.includes(s)))
+  const left = wanted.filter((s) => !staying.has(s))
+  return units.reduce((now, unit) => {
+    if (staying.has(unit.station)) return now
+    const station = left.shift()
+    return station === undefined ? now : stoodAt(now, unit, station)
+  }, shop)
+}

@@ -1,0 +1,91 @@
+import type { Blade, Press, StrokeUse } from '../equipment'
+import type { MeshCount } from '../quantity'
+import type { STROKE_RULES } from './rules'
+
+export const PRESSURES = ['light', 'medium', 'firm'] as const
+export type Pressure = (typeof PRESSURES)[number]
+export const FLOODS = ['even', 'hard', 'slow', 'full'] as const
+export type Flood = (typeof FLOODS)[number]
+
+/** What one hit has to do, as far as the blade is concerned. */
+export interface StrokeNeed {
+  readonly hitId: string
+  readonly name: string
+  readonly use: StrokeUse
+  readonly mesh: MeshCount
+  readonly darkCloth: boolean
+  readonly offPallet: boolean
+  readonly waterBased: boolean
+}
+
+export type StrokeRule = keyof typeof STROKE_RULES
+export type Triple = readonly [number, number, number]
+
+/** A setting of one hit: the value, or least, usual and most, and the rule that says so. */
+export interface Setting {
+  readonly blade: readonly [string, StrokeRule]
+  readonly edge: readonly [Blade['edge'], StrokeRule]
+  readonly angle: readonly [Triple, StrokeRule]
+  readonly pressure: readonly [Pressure, StrokeRule]
+  readonly time: readonly [Triple, StrokeRule]
+  readonly strokes: readonly [Triple, StrokeRule]
+  readonly flood: readonly [Flood, StrokeRule]
+}
+
+const ANGLE: Setting['angle'] = [[15, 15, 20], 'ANGLE_GENERAL']
+const USUAL: Setting = {
+  blade: ['70', 'BLADE_GENERAL'],
+  edge: ['square', 'EDGE_SQUARE'],
+  angle: ANGLE,
+  pressure: ['medium', 'PRESSURE_LEAST'],
+  time: [[1, 1.3, 2], 'TIME_PRODUCTION'],
+  strokes: [[1, 1, 1], 'STROKES_TOP'],
+  flood: ['even', 'FLOOD_USUAL'],
+}
+
+/** Settings by use; what is not named is usual. */
+const SETTINGS: Readonly<Record<StrokeUse, Partial<Setting>>> = {
+  base: {
+    blade: ['70/90/70', 'BLADE_WHITE'],
+    time: [[1.3, 2, 3], 'TIME_THICK'],
+    strokes: [[1, 2, 3], 'STROKES_BASE'],
+  },
+  white: {
+    blade: ['70/90/70', 'BLADE_WHITE'],
+    pressure: ['firm', 'PRESSURE_FIRM'],
+    time: [[1.3, 1.6, 2.5], 'TIME_THICK'],
+    strokes: [[1, 1, 2], 'STROKES_HIGHLIGHT'],
+  },
+  smoothing: {
+    blade: ['90', 'BLADE_SMOOTH'],
+    angle: [[0, 3, 5], 'ANGLE_SMOOTH'],
+    pressure: ['firm', 'PRESSURE_FIRM'],
+  },
+  halftone: {
+    blade: ['80', 'BLADE_HALFTONE'],
+    pressure: ['light', 'PRESSURE_HALFTONE'],
+    flood: ['hard', 'FLOOD_THIN'],
+  },
+  expanding: {
+    blade: ['60', 'BLADE_SOFT'],
+    edge: ['rounded', 'EDGE_ROUNDED'],
+    strokes: [[2, 2, 2], 'STROKES_EXPANDING'],
+    flood: ['slow', 'FLOOD_SLOW'],
+  },
+  direct: { blade: ['70/90/70', 'BLADE_WHITE'], strokes: [[1, 2, 2], 'STROKES_DIRECT'] },
+  top: {},
+}
+
+/** What the trade sets for a hit, before the shop's own experience and the lead's choice. */
+export function settingFor(need: StrokeNeed, press: Press): Setting {
+  const own = { ...USUAL, ...SETTINGS[need.use] }
+  const shear: Partial<Setting> =
+    press.kind === 'automatic' && (need.use === 'base' || need.use === 'white')
+      ? { angle: [[0, 5, 10], 'ANGLE_SHEAR'] }
+      : {}
+  const light: Partial<Setting> =
+    need.use === 'base' && !need.darkCloth ? { strokes: [[1, 1, 2], 'STROKES_TOP'] } : {}
+  const onePass: Partial<Setting> = need.offPallet ? { strokes: [[1, 1, 1], 'STROKES_ONE_PASS'] } : {}
+  const water: Partial<Setting> = need.waterBased ? { flood: ['full', 'FLOOD_WATER'] } : {}
+  return { ...own, ...shear, ...light, ...onePass, ...water }
+}
