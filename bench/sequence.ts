@@ -4,11 +4,10 @@
  */
 import { randomLcg } from 'd3-random'
 import highs from 'highs'
-import type { Hit, Job, PressSpace, Relation } from '../src/core/sequence'
+import type { Hit, Job, Relation, Ring } from '../src/core/sequence'
 import { solve } from '../src/core/sequence'
 import { milpOf } from '../src/core/sequence/milp.fixtures'
 
-type Ring = Extract<PressSpace, { kind: 'stations' }>
 const ring = (stations: number): Ring => ({
   kind: 'stations',
   stations: Array.from({ length: stations }, (_, i) => ({
@@ -44,7 +43,12 @@ function job(screens: number): Job {
     for (let j = i + 1; j < screens; j++)
       if (draw() < 0.5)
         relations.push({ a: `h${i}`, b: `h${j}`, how: pick(['touch', 'touch', 'overlap']), width: 0.0004 })
-  return { hits, relations, darkCloth: true, method: { flash: 'where', colourOrder: 'overpower', wetMost: 'any' } }
+  return {
+    hits,
+    relations,
+    darkCloth: true,
+    method: { flash: 'where', colourOrder: 'overpower', wetMost: 'any' },
+  }
 }
 
 const timed = (act: () => unknown): number => {

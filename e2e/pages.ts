@@ -28,4 +28,5 @@ export const PAGES = {
   heat: '/orders/O-1001/heat',
   run: '/orders/O-1004/run',
   sheet: '/runs/R-1003-P1-dark/sheet',
+  strip: '/runs/R-1002-P1-dark/strip',
 } as const

@@ -58,13 +58,16 @@ test('by keyboard: a screen taken up tells what would break, put down well it is
   await page.keyboard.press('Escape')
 })
 
-test('a screen is dragged, and what would follow is told before it is dropped', async ({ page }) => {
-  await open(page, '/orders/O-1002/sequence')
+test('a screen is dragged, what would follow is told before it is dropped, and the run is released so', async ({
+  page,
+}) => {
+  await open(page, '/orders/O-1002/sequence?run=R-1002-P2-dark')
   const cells = page.getByRole('list', { name: 'Lap strip' }).locator('[data-cell^=I]')
   const [first, second] = [cells.nth(0), cells.nth(1)]
   const [a, b] = [await first.boundingBox(), await second.boundingBox()]
   if (!a || !b) throw new Error('no cells')
-  const ids = await cells.evaluateAll((all) => all.map((c) => c.getAttribute('data-cell')))
+  const order = () => cells.evaluateAll((all) => all.map((c) => c.getAttribute('data-cell')))
+  const ids = await order()
   await page.mouse.move(a.x + a.width / 2, a.y + 20)
   await page.mouse.down()
   await page.mouse.move(a.x + a.width / 2 + 12, a.y + 22, { steps: 4 })
@@ -72,11 +75,16 @@ test('a screen is dragged, and what would follow is told before it is dropped', 
   await expect(told(page)).toContainText(/flash|Stop/)
   await page.mouse.up()
   await expect(page.getByText('order by hand')).toBeVisible()
-  await expect
-    .poll(() => cells.evaluateAll((all) => all.map((c) => c.getAttribute('data-cell'))))
-    .not.toEqual(ids)
+  await expect.poll(order).not.toEqual(ids)
+  await page.keyboard.press('r')
+  await expect(page.getByRole('dialog', { name: 'Release revision 1 of R-1002-P2-dark?' })).toBeVisible()
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('Revision 1', { exact: true })).toBeVisible()
+  // Taken back, the plan is not what was released any more.
   await page.keyboard.press('Backspace')
   await expect(page.getByText('order by hand')).toBeHidden()
+  await expect.poll(order).toEqual(ids)
+  await expect(page.getByText(/^Revision 1, \d+ changed since/)).toBeVisible()
 })
 
 test('a flash is wanted by hand, an impossible press says what would help, the dance card follows the crew', async ({
@@ -129,3 +137,102 @@ test('the run is timed many times over; what holds it up and what would help is 
   await page.keyboard.press('Backspace')
   await expect.poll(() => pace.textContent()).toBe(before)
 })
+
+test('what hangs stays: a screen put at a head is printed there, what is not ready is named, all comes down', async ({
+  page,
+}) => {
+  await open(page, '/orders/O-1001/sequence')
+  const figure = page.locator('[data-why="Handgrips"]')
+  await expect(figure).toHaveText('4')
+  await page.getByLabel('Hangs at head 3').selectOption({ label: 'F61-2 Base white' })
+  await expect(cell(page, 'base')).toContainText('head 3')
+  await expect(figure).toHaveText('3')
+  const told = page.getByRole('status', { name: 'What changes' })
+  await expect(told).toContainText('F61-2 hangs at head 3')
+  await expect(told).toContainText('Hangs at, Base white')
+  await page.getByRole('button', { name: 'hung as planned' }).click()
+  await expect(page.getByText('not through the screen room yet')).toContainText('Moon yellow')
+  await page.getByRole('button', { name: 'take all down' }).click()
+  await expect(figure).toHaveText('4')
+  await expect(page.getByLabel('Hangs at head 3')).toHaveValue('')
+  await expect(page.getByRole('button', { name: 'take all down' })).toBeHidden()
+})
+
+test('a good sample: its settings come back as the shop’s own, and say so', async ({ page }) => {
+  await open(page, '/orders/O-1001/sequence')
+  const pressure = value(page, 'pressure.I2')
+  await pressure.selectOption('firm')
+  await expect(page.getByText('advised medium')).toBeVisible()
+  await page.getByRole('button', { name: 'the sample is good: keep its settings' }).click()
+  await expect(page.getByText('Kept as this shop’s own')).toBeVisible()
+  await pressure.focus()
+  await page.keyboard.press('Backspace')
+  // Nothing is chosen any more: it is what the shop found good.
+  await expect(pressure).toHaveValue('firm')
+  await pressure.focus()
+  await page.keyboard.press('w')
+  await expect(page.getByRole('complementary').last()).toContainText('Found good at Carousel Four')
+  await open(page, '/shop/method')
+  await expect(page.getByRole('row').filter({ hasText: 'Comet blue' })).toContainText('firm')
+  await open(page, '/orders/O-1001/sequence')
+  await expect(page.getByText('Kept as this shop’s own')).toBeVisible()
+  await page.getByText('Kept as this shop’s own').getByRole('button', { name: 'take back' }).click()
+  await expect(pressure).toHaveValue('medium')
+})
+
+test('pressure as the press counts it: the shop’s note converts the words', async ({ page }) => {
+  await open(page, '/orders/O-1003/sequence')
+  await expect(value(page, 'gauge.base')).toHaveText('2.8 bar')
+  await value(page, 'pressure.base').selectOption('firm')
+  await expect(value(page, 'gauge.base')).toHaveText('3.6 bar')
+  await page.keyboard.press('u')
+  await expect(value(page, 'gauge.base')).toHaveText('52 psi')
+  await page.keyboard.press('u')
+  await value(page, 'pressure.base').focus()
+  await page.keyboard.press('Backspace')
+  await expect(value(page, 'gauge.base')).toHaveText('2.8 bar')
+  const hold = page.getByRole('group', { name: 'Hold from print to print' })
+  await expect(hold).toContainText('stroke time ± 10 %')
+  await expect(hold).toContainText('so the ink laid stays within ± 4.1 %')
+})
+
+/** Texts of the strip that stick out of their cells. */
+const sticksOut = (page: Page) =>
+  page.getByRole('list', { name: 'Lap strip' }).evaluate((list) =>
+    [...list.querySelectorAll<HTMLElement>('li span')].flatMap((span) => {
+      const cell = span.closest('li')?.getBoundingClientRect()
+      const at = span.getBoundingClientRect()
+      const out = span.scrollWidth > span.clientWidth + 1 && span.clientWidth > 0
+      return out || (cell && at.right > cell.right + 1) ? [span.textContent] : []
+    }),
+  )
+
+for (const stations of ['4', '18'])
+  test(`the strip reads well on ${stations} stations, on screen and on paper`, async ({ page }, info) => {
+    await open(page, '/shop')
+    const places = page.getByLabel('Stations')
+    await places.selectOption(stations)
+    await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('Saved')
+    const [path, run] = stations === '4' ? ['O-1010', 'R-1010-P1-in-between'] : ['O-1003', 'R-1003-P1-dark']
+    await open(page, `/orders/${path}/sequence`)
+    await value(page, 'press').selectOption({ label: 'The Twelve' })
+    const strip = page.getByRole('list', { name: 'Lap strip' })
+    await expect(strip.locator('[data-cell]').first()).toBeVisible()
+    await expect(strip).toContainText(stations === '4' ? 'Pennant red' : '12–18')
+    expect(await sticksOut(page)).toEqual([])
+    const picture = await strip.screenshot()
+    await info.attach(`strip on ${stations} stations`, { body: picture, contentType: 'image/png' })
+    expect(picture.length).toBeGreaterThan(5000)
+    await page.goto(`/runs/${run}/strip`)
+    await page.emulateMedia({ media: 'print' })
+    await expect(page.getByRole('list', { name: 'Lap strip' })).toBeVisible()
+    expect(await sticksOut(page)).toEqual([])
+    await expect(page.getByRole('button', { name: 'Print' })).toBeHidden()
+    await page.emulateMedia({ media: 'screen' })
+    await open(page, `/orders/${path}/sequence`)
+    await value(page, 'press').focus()
+    await page.keyboard.press('Backspace')
+    await open(page, '/shop')
+    await places.selectOption('10')
+    await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('Saved')
+  })

@@ -35,14 +35,18 @@ export interface StrokeSettings {
   readonly offContact: Length
 }
 
-/** One screen of a sample that was found good at the press. */
-export interface Proven extends Alike, StrokeSettings {
-  /** Run and hit: a later sample of the same screen takes its place. */
+/** Which screen is asked for: its own sample counts before that of another that is alike. */
+export interface WhichScreen {
+  /** Run and hit. */
   readonly id: string
+  /** Job and colour: a reorder has the same. */
+  readonly words: string
+}
+
+/** One screen of a sample that was found good at the press; a later sample of the same screen takes its place. */
+export interface Proven extends Alike, StrokeSettings, WhichScreen {
   /** ISO day. */
   readonly on: string
-  /** Job and colour in words. */
-  readonly words: string
   /** On fleece, which wants more off-contact. */
   readonly fleece: boolean
 }
@@ -50,13 +54,21 @@ export interface Proven extends Alike, StrokeSettings {
 /** Meshes within a tenth of each other lay alike. */
 const ALIKE_MESH = 0.1
 
-/** What was found good for screens like this one, oldest first. */
-export const provenFor = (proven: readonly Proven[], like: Alike): readonly Proven[] =>
-  proven.filter(
-    (p) =>
-      p.pressId === like.pressId &&
-      p.use === like.use &&
-      p.darkCloth === like.darkCloth &&
-      p.waterBased === like.waterBased &&
-      Math.abs(p.mesh / like.mesh - 1) <= ALIKE_MESH,
-  )
+/** What was found good for screens like this one: the last counts most. */
+export function provenFor(
+  proven: readonly Proven[],
+  like: Alike,
+  { id, words }: WhichScreen,
+): readonly Proven[] {
+  const near = (p: Proven) => (p.id === id ? 2 : p.words === words ? 1 : 0)
+  return proven
+    .filter(
+      (p) =>
+        p.pressId === like.pressId &&
+        p.use === like.use &&
+        p.darkCloth === like.darkCloth &&
+        p.waterBased === like.waterBased &&
+        Math.abs(p.mesh / like.mesh - 1) <= ALIKE_MESH,
+    )
+    .sort((a, b) => near(a) - near(b))
+}

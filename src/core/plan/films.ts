@@ -15,13 +15,13 @@ import { colourHit, type Separation, whiteHit } from './hits'
  * @throws Error when the shop has no press
  */
 export function filmsFor(ctx: Context, cloth: Cloth, dark: boolean): (ink: InkColour) => Films {
-  const { run, shop, method, overrides } = ctx
+  const { shop, method, overrides } = ctx
   const [press] = shop.presses
   if (!press) throw new Error('the shop has no press')
   const held = freeFrames(shop).map((f) => f.mesh)
   const film = (s: Separation, onFilm: boolean): Film => {
     const mesh = meshFor({ ...needOf(s, false), onFilm }, method, held, shop.screens.fabrics, overrides)
-    const struck = strokeNeedOf(s, numberOf(mesh), dark, run)
+    const struck = strokeNeedOf(s, numberOf(mesh), dark, ctx)
     const stroke = strokeFor(struck, press, shop, method, overrides)
     const fabric = fabricOf(shop.screens.fabrics, numberOf(mesh))
     return (

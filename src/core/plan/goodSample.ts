@@ -1,8 +1,7 @@
 import { choiceOf, numberOf } from '../advice'
 import type { Proven, Shop } from '../equipment'
 import { type Order, toneOf } from '../order'
-import { stencilWords } from '../screen'
-import { jobWords } from './hitPlans'
+import { screenOf } from './hitPlans'
 import type { RunPlan } from './runPlan'
 
 /**
@@ -15,9 +14,8 @@ export function settingsOf(plan: RunPlan, order: Order, on: string): readonly Pr
   return plan.hits.map(({ hit, strokeUse, mesh, stroke }): Proven => {
     const { blade, edge, angle, pressure, gauge, time, strokes, flood } = stroke
     return {
-      id: `${plan.run.id}.${hit.id}`,
+      ...screenOf(order, plan.run, hit),
       on,
-      words: stencilWords(jobWords(order), hit.name),
       fleece: plan.cloth.weave === 'fleece',
       pressId: plan.press.id,
       use: strokeUse,

@@ -1,5 +1,5 @@
 import { numberOf, type Overrides, type Reason, type ShopMethod } from '../advice'
-import { freeFrames, type Press, type Shop } from '../equipment'
+import { freeFrames, type Press, type Shop, type WhichScreen } from '../equipment'
 import { inkMass } from '../ink'
 import type { Order, Run } from '../order'
 import {
@@ -11,7 +11,9 @@ import {
   meshFor,
   type ScreenNeed,
   stencilFor,
+  stencilWords,
 } from '../screen'
+import type { Hit } from '../sequence'
 import { relativeDeposit, type StrokeNeed, strokeFor } from '../stroke'
 import type { Separation } from './hits'
 import type { HitPlan } from './runPlan'
@@ -57,7 +59,7 @@ export function planHits(
   )
   const hits = screens.map((screen): HitPlan => {
     const { s, mesh } = screen
-    const struck = strokeNeedOf(s, numberOf(mesh), darkCloth, run)
+    const struck = strokeNeedOf(s, numberOf(mesh), darkCloth, ctx)
     const stroke = strokeFor(struck, press, shop, method, overrides)
     const laid = {
       name: s.hit.name,
@@ -128,14 +130,26 @@ export const needOf = (s: Separation, again: boolean): ScreenNeed => ({
 })
 
 /** What the blade has to do for a separation. */
-export const strokeNeedOf = (s: Separation, mesh: number, darkCloth: boolean, run: Run): StrokeNeed => ({
+export const strokeNeedOf = (
+  s: Separation,
+  mesh: number,
+  darkCloth: boolean,
+  { order, run }: Pick<Context, 'order' | 'run'>,
+): StrokeNeed => ({
   hitId: s.hit.id,
+  screen: screenOf(order, run, s.hit),
   name: s.hit.name,
   use: s.stroke,
   mesh,
   darkCloth,
   offPallet: run.placement.where === 'offPallet',
   waterBased: s.system !== 'plastisol',
+})
+
+/** How a screen is known when a sample of it was good. */
+export const screenOf = (order: Order, run: Run, { id, name }: Hit): WhichScreen => ({
+  id: `${run.id}.${id}`,
+  words: stencilWords(jobWords(order), name),
 })
 
 /** How stencils of an order are called. */

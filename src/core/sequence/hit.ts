@@ -61,6 +61,9 @@ export type PressSpace =
       readonly wetOnWet: boolean
     }
 
+/** An automatic: what a garment meets in turn. */
+export type Ring = Extract<PressSpace, { kind: 'stations' }>
+
 export interface StationSpace {
   readonly number: number
   /** A screen can print here. A head that is down still lets the print cool. */

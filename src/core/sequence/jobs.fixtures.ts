@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { FLASH, type Hit, type Job, type PressSpace, type Relation, type Role } from './hit'
+import { FLASH, type Hit, type Job, type Relation, type Ring, type Role } from './hit'
 import { OTHER_JOB } from './moves'
 
 const TOPS: readonly Role[] = [
@@ -72,7 +72,7 @@ export const anyJob = (most: number): fc.Arbitrary<Job> =>
       return { hits, relations, darkCloth, method: { flash, colourOrder, wetMost }, explicit }
     })
 
-export const anyRing: fc.Arbitrary<Extract<PressSpace, { kind: 'stations' }>> = fc
+export const anyRing: fc.Arbitrary<Ring> = fc
   .record({
     states: fc.array(fc.constantFrom('ok', 'ok', 'ok', 'noFlash', 'down', 'downFlash'), {
       minLength: 4,

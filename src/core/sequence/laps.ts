@@ -1,8 +1,7 @@
 import { cheapest, type State } from './cheapest'
-import type { Event, StationSpace } from './hit'
+import type { Event, Ring, StationSpace } from './hit'
 import { flashMoves, hangingMoves } from './moves'
 import { type Ordered, type Relaxed, steps } from './relaxed'
-import type { Ring } from './stations'
 import { COST, FORBIDDEN, type Tables } from './tables'
 
 /** What stands at the places matters here, not which colour: print, flash, smoothing, base, and the base again. */

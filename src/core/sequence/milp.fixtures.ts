@@ -1,8 +1,6 @@
-import type { Job, PressSpace } from './hit'
+import type { Job, Ring } from './hit'
 import { flashMoves, hangingMoves } from './moves'
 import { buildTables, COST, FORBIDDEN } from './tables'
-
-type Ring = Extract<PressSpace, { kind: 'stations' }>
 
 /**
  * The same question as a mixed integer program, for a solver that knows nothing of printing: which hit at which station,

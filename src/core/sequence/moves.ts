@@ -1,5 +1,4 @@
-import type { Event, Job, StationSpace } from './hit'
-import type { Ring } from './stations'
+import type { Event, Job, Ring, StationSpace } from './hit'
 
 /** Hangs at a station where a screen of another job does. */
 export const OTHER_JOB = 'another job'

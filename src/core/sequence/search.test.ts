@@ -9,12 +9,12 @@ import {
   movesIn,
   OTHER_JOB,
   type PressSpace,
+  type Ring,
   solve,
 } from './index'
 import { anyJob, anyRing } from './jobs.fixtures'
 import { mudTerms } from './mud'
 import { pairCodes } from './rules'
-import type { Ring } from './stations'
 import { COST } from './tables'
 
 /** Scores a finished list of events from the rules alone; undefined when a rule is broken. Shares no code with the search. */
@@ -75,11 +75,7 @@ function score(job: Job, events: readonly Event[], press: PressSpace): number | 
 }
 
 /** Missing cool-down, handgrips and spare gaps of a layout. */
-function layoutCost(
-  job: Job,
-  events: readonly Event[],
-  press: Extract<PressSpace, { kind: 'stations' }>,
-): number {
+function layoutCost(job: Job, events: readonly Event[], press: Ring): number {
   let cost = 0
   const taken = new Set(events.map((e) => e.station))
   const lastPrint = Math.max(...events.map((e) => e.station ?? 0))
@@ -124,7 +120,7 @@ function* everyOrder(
 /** Every way to hang an order on the ring. */
 function* everyLayout(
   order: readonly Event[],
-  press: Extract<PressSpace, { kind: 'stations' }>,
+  press: Ring,
   from = 0,
   done: readonly Event[] = [],
 ): Generator<readonly Event[]> {
@@ -333,10 +329,7 @@ describe('orders that truly differ', () => {
 })
 
 /** Every way to hang an order on the ring in two laps: a border, then stations for each lap. */
-function* everyTwoLaps(
-  order: readonly Event[],
-  press: Extract<PressSpace, { kind: 'stations' }>,
-): Generator<readonly Event[]> {
+function* everyTwoLaps(order: readonly Event[], press: Ring): Generator<readonly Event[]> {
   for (let border = 0; border <= order.length; border++)
     for (const one of everyLayout(order.slice(0, border), press))
       for (const two of everyLayout(order.slice(border), press))
@@ -344,11 +337,7 @@ function* everyTwoLaps(
 }
 
 /** What two laps cost beyond their order; undefined when two things stand at one place. */
-function lapsCost(
-  job: Job,
-  events: readonly Event[],
-  press: Extract<PressSpace, { kind: 'stations' }>,
-): number | undefined {
+function lapsCost(job: Job, events: readonly Event[], press: Ring): number | undefined {
   const role = (e: Event) => (e.kind === 'flash' ? 'flash' : job.hits[e.hit]?.role)
   const at = new Map<number, Event[]>()
   for (const e of events) at.set(e.station ?? 0, [...(at.get(e.station ?? 0) ?? []), e])

@@ -1,10 +1,10 @@
 import { because, q, type Reason } from '../advice'
 import { wetMost } from './explain'
-import type { Job, PressSpace } from './hit'
+import type { Job, PressSpace, Ring } from './hit'
 import { twoLaps } from './laps'
 import { type Ordered, orders, type Relaxed, relax } from './relaxed'
 import { SEQUENCE_RULES } from './rules'
-import { layOut, type Ring } from './stations'
+import { layOut } from './stations'
 import { bits, buildTables, COST, FORBIDDEN, MOST_HITS, type Tables } from './tables'
 
 /** Orders of printing with their costs, or the reasons why there is none. */

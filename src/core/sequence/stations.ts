@@ -1,5 +1,5 @@
 import { cheapest, type Mark, markNumber, NO_MARK, type State } from './cheapest'
-import type { Event, PressSpace } from './hit'
+import type { Event, Ring } from './hit'
 import { flashMoves, hangingMoves } from './moves'
 import type { Ordered, Relaxed } from './relaxed'
 import {
@@ -28,8 +28,6 @@ interface Spot {
   readonly event?: Event
 }
 type Node = Spot & State
-
-export type Ring = Extract<PressSpace, { kind: 'stations' }>
 
 /**
  * The cheapest layouts of one revolution, cheapest first; none when nothing fits. `move` is what a handgrip costs. A* over (station, printed, wet, stations

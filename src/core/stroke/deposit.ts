@@ -1,7 +1,7 @@
 import { choiceOf, numberOf } from '../advice'
 import type { Press } from '../equipment'
 import { degrees } from '../quantity'
-import { type Flood, PRESSURES, type StrokeNeed, settingFor } from './settings'
+import { type Flood, PRESSURES, type Pressure, type StrokeNeed, settingFor } from './settings'
 import type { StrokeAdvice } from './stroke'
 
 /**
@@ -60,7 +60,7 @@ export function relativeDeposit(need: StrokeNeed, press: Press, stroke: StrokeAd
     time: s.time[0][1],
     flood: s.flood[0],
   })
-  const word = PRESSURES.findIndex((p) => p === choiceOf(stroke.pressure))
+  const word = PRESSURES.indexOf(choiceOf(stroke.pressure) as Pressure)
   const now = laidBy({
     blade: choiceOf(stroke.blade),
     edge: choiceOf(stroke.edge),

@@ -17,7 +17,16 @@ const press: Press = {
 }
 const stroke = (use: 'top' | 'halftone' | 'base', overrides = {}, at: Press = press) =>
   strokeFor(
-    { hitId: 'x', name: 'Red', use, mesh: 7700, darkCloth: true, offPallet: false, waterBased: false },
+    {
+      hitId: 'x',
+      screen: { id: '', words: '' },
+      name: 'Red',
+      use,
+      mesh: 7700,
+      darkCloth: true,
+      offPallet: false,
+      waterBased: false,
+    },
     at,
     { blades: [], proven: [] },
     DEFAULT_METHOD,

@@ -1,6 +1,6 @@
 import { because, choiceOf, type NumberAdvice, numberOf, q, type Reason, ruleTable } from '../advice'
 import { degrees } from '../quantity'
-import { PRESSURES } from './settings'
+import { PRESSURES, type Pressure } from './settings'
 import type { StrokeAdvice } from './stroke'
 
 export const FAULT_RULES = ruleTable({
@@ -121,7 +121,7 @@ function remedy(step: Step, name: string, stroke: StrokeAdvice): Remedy | undefi
           reason: because(FAULT_RULES, rule, { from: choiceOf(of), to }),
           change: { key: of.key, value: to },
         }
-  const press = PRESSURES.findIndex((p) => p === choiceOf(pressure))
+  const press = PRESSURES.indexOf(choiceOf(pressure) as Pressure)
   switch (step) {
     // A scale goes in small increments, words do not.
     case 'firmer':

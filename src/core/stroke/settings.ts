@@ -1,4 +1,4 @@
-import type { Blade, Press, StrokeUse } from '../equipment'
+import type { Blade, Press, StrokeUse, WhichScreen } from '../equipment'
 import type { MeshCount } from '../quantity'
 import type { STROKE_RULES } from './rules'
 
@@ -10,6 +10,7 @@ export type Flood = (typeof FLOODS)[number]
 /** What one hit has to do, as far as the blade is concerned. */
 export interface StrokeNeed {
   readonly hitId: string
+  readonly screen: WhichScreen
   readonly name: string
   readonly use: StrokeUse
   readonly mesh: MeshCount

@@ -15,6 +15,7 @@ const press = (kind: Press['kind'], more: Partial<Press> = {}) =>
   ({ id: 'p', name: 'Press', kind, ...more }) as Press
 const need = (use: StrokeNeed['use'], more: Partial<StrokeNeed> = {}): StrokeNeed => ({
   hitId: 'x',
+  screen: { id: 'R-9.x', words: 'Chart: Hit' },
   name: 'Hit',
   use,
   mesh: 7700,
@@ -154,6 +155,15 @@ describe('what was found good at the press', () => {
     const s = from([good(), good({ id: 'R-2.x', blade: '60', on: '2026-11-24' })])
     expect(s.blade.advised).toBe('60')
     expect(s.blade.reasons[0]?.inputs.more).toBe(', and 1 alike before')
+  })
+  it('a sample of the same job counts before a newer one that is alike, its own screen before that', () => {
+    const rows = [
+      good({ id: 'R-9.x', blade: '90' }),
+      good({ words: 'Chart: Hit', blade: '60' }),
+      good({ id: 'R-3.x', blade: '80' }),
+    ]
+    expect(from(rows).blade.advised).toBe('90')
+    expect(from(rows.slice(1)).blade.advised).toBe('60')
   })
   it.each([
     ['another press', { pressId: 'q' }],

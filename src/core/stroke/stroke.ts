@@ -15,7 +15,15 @@ import {
 import { EDGES, type Press, type Proven, provenFor, type Shop } from '../equipment'
 import { degrees } from '../quantity'
 import { STROKE_RULES } from './rules'
-import { FLOODS, PRESSURES, type StrokeNeed, type StrokeRule, settingFor, type Triple } from './settings'
+import {
+  FLOODS,
+  PRESSURES,
+  type Pressure,
+  type StrokeNeed,
+  type StrokeRule,
+  settingFor,
+  type Triple,
+} from './settings'
 
 export interface StrokeAdvice {
   readonly blade: ChoiceAdvice
@@ -45,7 +53,7 @@ export function strokeFor(
   overrides: Overrides,
 ): StrokeAdvice {
   const s = settingFor(need, press)
-  const alike = provenFor(proven, { ...need, pressId: press.id })
+  const alike = provenFor(proven, { ...need, pressId: press.id }, need.screen)
   const found = alike.at(-1)
   const own = (usual: Input): readonly Reason[] =>
     found ? [because(STROKE_RULES, 'STROKE_PROVEN', told(found, alike.length, press, usual))] : []
@@ -104,7 +112,7 @@ export function strokeFor(
     edge: choice('edge', 'Edge', options(...Object.keys(EDGES)), edge),
     angle: number('angle', 'Angle', 'angle', [angles.map(degrees) as unknown as Triple, angleRule]),
     pressure,
-    gauge: gaugeFor(need, press, choiceOf(pressure), found, own, overrides),
+    gauge: gaugeFor(need, press, choiceOf(pressure) as Pressure, found, own, overrides),
     time: number('time', 'Stroke time', 'duration', s.time),
     strokes: number('strokes', 'Strokes', 'count', s.strokes),
     flood: choice('flood', 'Flood', options(...FLOODS), s.flood),
@@ -123,7 +131,7 @@ const told = ({ on, words }: Proven, count: number, press: Press, usual: Input) 
 function gaugeFor(
   need: StrokeNeed,
   press: Press,
-  word: string,
+  word: Pressure,
   found: Proven | undefined,
   own: (usual: Input) => readonly Reason[],
   overrides: Overrides,
@@ -132,7 +140,7 @@ function gaugeFor(
   if (!note) return undefined
   const kind = GAUGES[note.scale]
   const marks = PRESSURES.map((p) => note[p])
-  const at = PRESSURES.findIndex((p) => p === word)
+  const at = PRESSURES.indexOf(word)
   const usual = marks[at] ?? note.medium
   const half = (neighbour: number | undefined, other: number | undefined) =>
     (usual + (neighbour ?? 2 * usual - (other ?? usual))) / 2

@@ -83,7 +83,7 @@ export function LapStrip({ plan, scale, label = 'Lap strip', hands }: Props) {
   }
   const whole = cells.reduce((sum, c) => sum + cellTime(plan, c.cell), 0)
   const grow = ({ cell, last }: (typeof cells)[number]) => {
-    if (last !== undefined) return 1
+    if (last !== undefined) return 1.1
     if (scale === 'time') return Math.max(0.45, (cells.length * cellTime(plan, cell)) / whole)
     return cell.kind === 'print' || cell.kind === 'flash' ? 1.35 : 0.55
   }

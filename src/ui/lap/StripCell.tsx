@@ -131,7 +131,8 @@ function Shown({
           as="span"
           display="block"
           px="1.5"
-          fontSize="1.25rem"
+          fontSize={place.length > 3 && !works ? '0.9rem' : '1.25rem'}
+          lineHeight="1.9rem"
           fontWeight="700"
           fontStretch="75%"
           whiteSpace="nowrap"

@@ -1,6 +1,7 @@
 'use client'
 
-import { Box, Flex } from '@chakra-ui/react'
+import { Box, chakra, Flex } from '@chakra-ui/react'
+import NextLink from 'next/link'
 import { useCallback, useMemo, useState } from 'react'
 import { tell } from '@/core/advice'
 import { flashBehind, handOrder, putAt, type Way } from '@/core/plan'
@@ -21,6 +22,8 @@ import { SequenceFigures } from './lap/SequenceFigures'
 import type { PlanProps } from './planProps'
 import { SampleFault } from './SampleFault'
 import { Strokes } from './Strokes'
+
+const Link = chakra(NextLink)
 
 /** A way that is shown beside the plan. */
 type Shown = Pick<Way, 'id' | 'label' | 'plan'>
@@ -52,6 +55,11 @@ export function SequenceStage({ plan }: PlanProps) {
                 order by hand
                 <TextButton onClick={takeBack}>take back</TextButton>
               </span>
+            )}
+            {plan.sequence.fits && (
+              <Link href={`/runs/${plan.run.id}/strip`} prefetch={false} textDecoration="underline">
+                to print
+              </Link>
             )}
             <TextButton onClick={() => setScale(scale === 'places' ? 'time' : 'places')}>
               {scale === 'places' ? 'as long as it takes' : 'place by place'}

@@ -30,7 +30,7 @@ export function HeadNow({ head, works, frame, unit, of, onTurn, onHang }: Props)
     return mine(f) ? name.replace(/^.*: /, '') : name
   }
   return (
-    <Box flex="1 1 0" minWidth="5.2rem" maxWidth="10rem" borderLeft="1px solid" borderColor="rule" px="1.5">
+    <Box flex="1 1 0" minWidth="4.4rem" maxWidth="10rem" borderLeft="1px solid" borderColor="rule" px="1.5">
       <Button
         type="button"
         aria-pressed={!works}
@@ -57,6 +57,7 @@ export function HeadNow({ head, works, frame, unit, of, onTurn, onHang }: Props)
         width="100%"
         textOverflow="ellipsis"
         fontSize="0.84rem"
+        fontStretch="75%"
         mt="1"
         color={frame ? 'ink' : 'soft'}
       >

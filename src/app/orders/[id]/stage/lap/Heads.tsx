@@ -75,9 +75,10 @@ export function Heads({ plan }: PlanProps) {
       </Flex>
       <Flex gap="6" mt="2" align="baseline" wrap="wrap" fontSize="0.87rem" color="soft">
         {units.map((unit) => (
-          <label key={unit.id}>
-            {unit.name} stands at{' '}
+          <span key={unit.id}>
+            <label htmlFor={`stands-${unit.id}`}>{unit.name} stands at</label>{' '}
             <Select
+              id={`stands-${unit.id}`}
               value={String(unit.station ?? '')}
               onChange={(e) =>
                 change(`${unit.name} stands elsewhere`, (now) =>
@@ -95,7 +96,7 @@ export function Heads({ plan }: PlanProps) {
                     </option>
                   ))}
             </Select>
-          </label>
+          </span>
         ))}
         <span>Press the number of a head that fails; press it again when it works.</span>
       </Flex>
