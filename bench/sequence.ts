@@ -4,16 +4,20 @@
  */
 import { randomLcg } from 'd3-random'
 import highs from 'highs'
+import { movesOf, noDecisions, plan } from '../src/core/plan'
 import type { Hit, Job, Relation, Ring } from '../src/core/sequence'
-import { solve } from '../src/core/sequence'
+import { movesIn, OTHER_JOB, solve } from '../src/core/sequence'
 import { milpOf } from '../src/core/sequence/milp.fixtures'
+import { DEMO_SHOP, demoOrders } from '../src/store/demo'
 
-const ring = (stations: number): Ring => ({
+const ring = (stations: number, hangs: readonly (string | undefined)[] = []): Ring => ({
   kind: 'stations',
   stations: Array.from({ length: stations }, (_, i) => ({
     number: i + 1,
     usable: i !== 6,
     flashAllowed: true,
+    ...(hangs[i] === undefined ? {} : { hangs: hangs[i] }),
+    flashStands: hangs.length > 0 && (i === 1 || i === 9),
   })),
   flashUnits: 3,
   cool: 1,
@@ -76,6 +80,44 @@ for (const screens of [6, 8, 10, 12, 14]) {
     `${screens} screens: median ${median(times).toFixed(1)} ms, worst ${Math.max(...times).toFixed(0)} ms, ${fits} of ${JOBS} fit one lap; four that differ ${median(others).toFixed(1)} ms; one order checked: median ${median(drag).toFixed(2)}, worst ${Math.max(...drag).toFixed(1)} ms`,
   )
 }
+
+// Every other head holds a screen, of this job or of another.
+let found = 0
+let saved = 0
+const busy = Array.from({ length: JOBS }, () => job(12)).map((j) => {
+  const hangs = Array.from({ length: 18 }, (_, i) =>
+    i % 2 ? undefined : draw() < 0.5 ? OTHER_JOB : `h${i % 12}`,
+  )
+  const on = ring(18, hangs)
+  let most = 0
+  const usual = timed(() => {
+    const s = solve(j, on, 'press')
+    if (s.fits) most = movesIn(j, s.best.events, on)
+  })
+  const aside = timed(() => {
+    const s = solve(j, on, 'press', { leastMoving: true })
+    if (!s.fits) return
+    found++
+    saved += most - movesIn(j, s.best.events, on)
+  })
+  return [usual, aside] as const
+})
+const [hung, least] = [0, 1].map((i) => busy.map((t) => t[i] as number)) as [number[], number[]]
+console.log(
+  `12 screens, screens hanging: median ${median(hung).toFixed(1)} ms, worst ${Math.max(...hung).toFixed(0)} ms; least moving ${median(least).toFixed(1)} and ${Math.max(...least).toFixed(0)} ms, found for ${found} of ${JOBS}, ${(saved / found).toFixed(1)} handgrips saved`,
+)
+
+// What a screen that is taken up asks for: a whole order of the demo, each place of it.
+const order = demoOrders('2026-11-23').find((o) => o.id === 'O-1003')
+if (!order) throw new Error('no O-1003')
+const undecided = noDecisions('R-1003-P1-dark')
+const planned = plan(order, DEMO_SHOP, undecided)
+const lifted = Array.from({ length: 30 }, () =>
+  timed(() => movesOf(order, DEMO_SHOP, undecided, planned, 'I3')),
+)
+console.log(
+  `a screen taken up, ${planned.hits.length} places told: median ${median(lifted).toFixed(1)} ms, worst ${Math.max(...lifted).toFixed(1)} ms, ${(median(lifted) / planned.hits.length).toFixed(2)} ms a place`,
+)
 
 const solver = await highs()
 const small = Array.from({ length: 6 }, () => job(6))

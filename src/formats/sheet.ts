@@ -189,6 +189,8 @@ function placeWords(
       return { name: '', detail: 'cool', flash: false }
     case 'down':
       return { name: '', detail: 'down', flash: false }
+    case 'covered':
+      return { name: '', detail: 'flash', flash: true }
     case 'free':
       return { name: '', detail: '', flash: false }
     default:

@@ -39,6 +39,7 @@ export interface Tables {
     name: string
     kind: string
     press_id: string
+    takes: ColumnType<number, number | undefined, number>
     station: number | null
   }
   dryer: { id: string; place: number; name: string; heated_length: number; belt_width: number }

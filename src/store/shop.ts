@@ -126,6 +126,7 @@ export async function loadShop(db: Database): Promise<StoredShop> {
       name: f.name,
       kind: f.kind as FlashUnit['kind'],
       pressId: f.press_id,
+      takes: f.takes,
       ...(f.station === null ? {} : { station: f.station }),
     })),
     dryers: dryers.map((d) => ({

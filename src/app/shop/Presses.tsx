@@ -64,6 +64,7 @@ export function Presses() {
           name: nextName(rows, 'Flash'),
           kind: 'panel',
           pressId: shop.presses[0]?.id ?? '',
+          takes: 1,
         })}
         columns={[
           { field: 'name', label: 'Name', as: 'text' },
@@ -73,6 +74,7 @@ export function Presses() {
             label: 'At press',
             as: Object.fromEntries(shop.presses.map((p) => [p.id, p.name])),
           },
+          { field: 'takes', label: 'Stations it takes', as: 'count' },
         ]}
       />
     </>

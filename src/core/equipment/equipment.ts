@@ -103,6 +103,8 @@ export interface FlashUnit {
   readonly name: string
   readonly kind: FlashKind
   readonly pressId: string
+  /** Stations of an automatic that it takes up, its own and those after it. */
+  readonly takes: number
   /** Where it stands in the ring of an automatic now, if it is known. */
   readonly station?: number | undefined
 }

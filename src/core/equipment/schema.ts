@@ -409,6 +409,7 @@ export const shopSchema = yup.object({
         name,
         kind: oneOf(FLASH_KINDS),
         pressId: yup.string().required('At which press?'),
+        takes: whole('Stations it takes', 6).default(1),
         station: whole('Station', 40).optional(),
       }),
     )

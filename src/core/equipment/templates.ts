@@ -30,6 +30,7 @@ const flash = (id: string, name: string, kind: FlashUnit['kind'], pressId: strin
   name,
   kind,
   pressId,
+  takes: 1,
 })
 const tunnel = (length: number, belt: number): Dryer => ({
   id: 'tunnel',

@@ -12,6 +12,7 @@ export function cellsOf(
   press: Press,
   events: readonly Event[],
   separations: readonly Separation[],
+  wide: number,
 ): readonly Cell[] {
   let flash = 0
   const done = events.map((e): Cell => {
@@ -27,23 +28,29 @@ export function cellsOf(
     const cells = ringOf(
       press.stations,
       done.filter((c) => c.lap === lap),
+      wide,
     )
     return lap === undefined
       ? cells
-      : cells.filter((c) => c.kind === 'cool' || done.includes(c)).map((c) => ({ ...c, lap }))
+      : cells
+          .filter((c) => c.kind === 'cool' || c.kind === 'covered' || done.includes(c))
+          .map((c) => ({ ...c, lap }))
   })
 }
 
 /** One revolution: what is done at its stations, and what the others are. */
-function ringOf(stations: readonly Station[], done: readonly Cell[]): readonly Cell[] {
+function ringOf(stations: readonly Station[], done: readonly Cell[], wide: number): readonly Cell[] {
   return stations.map(({ number, usable }, i): Cell => {
     const here = done.find((c) => c.station === number)
     if (here) return here
     const inputs = { station: q('count', number) }
+    const over = stations.slice(Math.max(0, i - wide + 1), i).map((s) => s.number)
+    if (done.some((c) => c.kind === 'flash' && over.includes(c.station ?? 0)))
+      return { kind: 'covered', station: number, reasons: [because(SEQUENCE_RULES, 'COVERED', inputs)] }
     if (!usable) return { kind: 'down', station: number, reasons: [because(SEQUENCE_RULES, 'DOWN', inputs)] }
     const before = done.findLast((c) => (c.station ?? 0) < number)
     const after = done.some((c) => (c.station ?? 0) > number)
-    const next = stations[i - 1]?.number
+    const next = stations[i - wide]?.number
     return before?.kind === 'flash' && after && before.station === next
       ? { kind: 'cool', station: number, reasons: [because(SEQUENCE_RULES, 'COOL', inputs)] }
       : { kind: 'free', station: number }

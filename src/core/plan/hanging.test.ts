@@ -125,3 +125,16 @@ describe('a good sample', () => {
     expect(JSON.stringify(single)).not.toContain('_PROVEN')
   })
 })
+
+it('a wide flash unit covers the station behind it: nothing hangs there, and it does not cool', () => {
+  const flashes = SHOP.flashes.map((f) => (f.pressId === 'automatic' ? { ...f, takes: 2 } : f))
+  const p = planFor({ inks: [INKS.yellow], press: 'automatic', shop: { flashes } })
+  expect(p.sequence.cells.map((c) => c.kind).slice(0, 5)).toEqual([
+    'print',
+    'flash',
+    'covered',
+    'cool',
+    'print',
+  ])
+  expect(p.hits.map((h) => h.head)).toEqual([1, 5])
+})

@@ -2,7 +2,7 @@ import type { Reason } from '../advice'
 import type { Shop } from '../equipment'
 import type { Order } from '../order'
 import { FLASH, muddyPairs, mudPoints } from '../sequence'
-import { orderingOf } from './plan'
+import { ordered, type Parts, partsOf } from './plan'
 import type { Decisions, RunPlan } from './runPlan'
 
 /** What would follow if a screen were put at one place of the order. */
@@ -53,17 +53,13 @@ export function movesOf(
   hitId: string,
 ): readonly Move[] {
   const by = handOrder(now, decisions)
-  return now.hits.map((_, place) => consequences(order, shop, decisions, putAt(by, hitId, place)))
+  const parts = partsOf(order, shop, decisions)
+  return now.hits.map((_, place) => consequences(parts, putAt(by, hitId, place)))
 }
 
 /** What would follow from one order by hand. */
-export function consequences(
-  order: Order,
-  shop: Shop,
-  decisions: Decisions,
-  byHand: readonly string[],
-): Move {
-  const { job, solver, space, press } = orderingOf(order, shop, { ...decisions, order: byHand })
+function consequences(parts: Parts, byHand: readonly string[]): Move {
+  const { job, solver, space, press } = ordered(parts, byHand)
   const found = solver(space, press.name, { laps: 2 })
   if (!found.fits) return { order: byHand, fits: false, why: found.reasons, flashes: 0, laps: 1, mud: 0 }
   const { events } = found.best

@@ -27,6 +27,7 @@ import {
   muddyPairs,
   mudPoints,
   type PressSpace,
+  type Relation,
   SEQUENCE_RULES,
   type Solver,
   solverFor,
@@ -45,8 +46,8 @@ import type { ColourPlan, Decisions, FlashPlan, HitPlan, RunPlan } from './runPl
 export const runOf = (order: Order, runId: string): Run | undefined =>
   splitOrder(order).find((r) => r.id === runId)
 
-/** What is to be printed, before anyone asks where and in which order. */
-export interface Ordering {
+/** What is to be printed, before anyone asks where and in which order: it takes the time, and no order changes it. */
+export interface Parts {
   readonly ctx: Context
   readonly cloth: Cloth
   readonly dark: boolean
@@ -54,6 +55,11 @@ export interface Ordering {
   readonly secondWhite: ChoiceAdvice
   readonly baseCoverage: NumberAdvice | undefined
   readonly separations: readonly Separation[]
+  readonly relations: readonly Relation[]
+}
+
+/** The same with an order by hand, or none, and the press that takes it. */
+export interface Ordering extends Parts {
   readonly job: Job
   readonly solver: Solver
   readonly press: Press
@@ -63,7 +69,11 @@ export interface Ordering {
 }
 
 /** Bases, hits and press of a run: what an order of printing is looked for with. @throws Error as `plan` does */
-export function orderingOf(order: Order, shop: Shop, decisions: Decisions): Ordering {
+export const orderingOf = (order: Order, shop: Shop, decisions: Decisions): Ordering =>
+  ordered(partsOf(order, shop, decisions), decisions.order)
+
+/** Bases and hits of a run. @throws Error as `plan` does */
+export function partsOf(order: Order, shop: Shop, decisions: Decisions): Parts {
   const run = runOf(order, decisions.runId)
   if (!run) throw new Error(`order ${order.id} has no run ${decisions.runId}`)
   const method: ShopMethod = { ...shop.method, ...decisions.method }
@@ -93,32 +103,25 @@ export function orderingOf(order: Order, shop: Shop, decisions: Decisions): Orde
     dark,
     method,
   )
+  return { ctx, cloth, dark, colours, secondWhite, baseCoverage: coverage, separations, relations }
+}
+
+/** What is to be printed in an order by hand, complete or not; empty leaves it free. */
+export function ordered(parts: Parts, explicit: readonly string[]): Ordering {
+  const { ctx, dark, separations, relations } = parts
+  const { shop, method, overrides } = ctx
   const job: Job = {
     hits: separations.map((s) => s.hit),
     relations,
     darkCloth: dark,
     method,
-    explicit: decisions.order,
+    explicit,
   }
   const solver = solverFor(job)
   const { press, advice } = choosePress(ctx, separations.length, solver)
   const cool = coolDown(press, overrides)
   const space = spaceOf(press, shop, press.kind === 'automatic' ? numberOf(cool) : 0, printOf(ctx))
-  return {
-    ctx,
-    cloth,
-    dark,
-    colours,
-    secondWhite,
-    baseCoverage: coverage,
-    separations,
-    job,
-    solver,
-    press,
-    pressAdvice: advice,
-    cool,
-    space,
-  }
+  return { ...parts, job, solver, press, pressAdvice: advice, cool, space }
 }
 
 /**
@@ -188,7 +191,8 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
   const offContact = offContactFor(press, cloth, method, shop.proven, overrides)
   const bladeLength = bladeLengthFor(run.placement.width, shop.blades, overrides)
   const laps = solution.fits ? solution.laps : 1
-  const time = solution.fits ? timeOf(ctx, press, hits, flashes, events, laps, cool, cure) : undefined
+  const wide = (space.kind === 'stations' && space.flashWidth) || 1
+  const time = solution.fits ? timeOf(ctx, press, hits, flashes, events, laps, cool, wide, cure) : undefined
   const residual = solution.fits
     ? [
         ...(laps === 2 ? [because(SEQUENCE_RULES, 'TWO_LAPS')] : []),
@@ -233,7 +237,7 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
       laps,
       mud: solution.fits ? mudPoints(job, solution.tables, events) : 0,
       moves: solution.fits ? hung.moves : 0,
-      cells: solution.fits ? cellsOf(press, events, separations) : [],
+      cells: solution.fits ? cellsOf(press, events, separations, wide) : [],
       reasons: residual,
     },
     hits,
@@ -300,7 +304,7 @@ function planFlashes(
   why: readonly (readonly Reason[])[],
   overrides: Overrides,
 ): readonly FlashPlan[] {
-  const rack: FlashUnit = { id: 'rack', name: 'Lamp or rack', kind: 'gun', pressId: '' }
+  const rack: FlashUnit = { id: 'rack', name: 'Lamp or rack', kind: 'gun', pressId: '', takes: 1 }
   return events
     .filter((e) => e.kind === 'flash')
     .map((_, i) => {
@@ -310,14 +314,14 @@ function planFlashes(
 }
 
 /** Stations that lie between the last flash of an automatic and the next print, as the order has it. */
-function coolHeadsIn(press: Press, events: readonly Event[]): number {
+function coolHeadsIn(press: Press, events: readonly Event[], wide: number): number {
   if (press.kind !== 'automatic') return 0
   const places = press.stations.map((s) => s.number)
   const at = events.findLastIndex((e) => e.kind === 'flash')
   const [flash, print] = [events[at]?.station, events[at + 1]?.station]
   return flash === undefined || print === undefined
     ? 0
-    : Math.max(0, places.indexOf(print) - places.indexOf(flash) - 1)
+    : Math.max(0, places.indexOf(print) - places.indexOf(flash) - wide)
 }
 
 /** The film of an automatic cools about so long while its garment travels on, seconds. */
@@ -331,6 +335,7 @@ function timeOf(
   events: readonly Event[],
   laps: 1 | 2,
   cool: NumberAdvice,
+  wide: number,
   cure: Cure,
 ) {
   const groups: number[][] = [[]]
@@ -348,7 +353,7 @@ function timeOf(
       laps,
       flash: Math.max(0, ...flashes.map((f) => numberOf(f.dwell))),
       cool: cool.kind === 'duration' ? numberOf(cool) : AUTOMATIC_COOL,
-      coolHeads: coolHeadsIn(press, events),
+      coolHeads: coolHeadsIn(press, events, wide),
       pieces: run.quantity,
     },
     most,

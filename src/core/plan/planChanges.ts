@@ -49,6 +49,7 @@ function orderWords(plan: RunPlan): string {
         return 'flash'
       case 'cool':
       case 'down':
+      case 'covered':
       case 'free':
         return ''
       default:

@@ -113,7 +113,9 @@ export function spaceOf(press: Press, shop: Shop, cool: number, of: PrintOf): Pr
           flashStands: flashes.some((f) => f.station === s.number),
         }
       })
-      return { kind: 'stations', stations, flashUnits: units, cool }
+      // Units are taken for each other: the widest counts.
+      const flashWidth = Math.max(1, ...flashes.map((f) => f.takes))
+      return { kind: 'stations', stations, flashUnits: units, flashWidth, cool }
     }
     case 'bench':
       return { kind: 'heads', heads: 'unlimited', hasFlash: true, wetOnWet: false }

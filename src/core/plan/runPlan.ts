@@ -69,6 +69,8 @@ export type Cell = (
   | { readonly kind: 'flash'; readonly station?: number; readonly flash: number }
   | { readonly kind: 'cool'; readonly station: number; readonly reasons: readonly Reason[] }
   | { readonly kind: 'down'; readonly station: number; readonly reasons: readonly Reason[] }
+  /** Under a flash unit that takes more than its own station. */
+  | { readonly kind: 'covered'; readonly station: number; readonly reasons: readonly Reason[] }
   | { readonly kind: 'free'; readonly station: number }
 ) & {
   /** Only where a garment goes round twice. */

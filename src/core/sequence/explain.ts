@@ -189,7 +189,7 @@ export function missingCool(t: Tables, events: readonly Event[], at: number, pre
   // Between two laps the film gets as cool as it can.
   if (flash?.kind !== 'flash' || flash.station === undefined || flash.lap !== event.lap) return 0
   const places = press.stations.map((s) => s.number)
-  const passed = places.indexOf(event.station) - places.indexOf(flash.station) - 1
+  const passed = places.indexOf(event.station) - places.indexOf(flash.station) - (press.flashWidth ?? 1)
   return Math.max(0, press.cool - passed)
 }
 

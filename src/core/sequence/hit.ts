@@ -48,6 +48,8 @@ export type PressSpace =
       readonly kind: 'stations'
       readonly stations: readonly StationSpace[]
       readonly flashUnits: number
+      /** Stations that a unit takes up, its own and those after it; 1 when not given. */
+      readonly flashWidth?: number
       /** Empty stations wanted between a flash and the next print. */
       readonly cool: number
     }

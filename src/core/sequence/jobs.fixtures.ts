@@ -84,9 +84,10 @@ export const anyRing: fc.Arbitrary<Ring> = fc
     }),
     stands: fc.array(fc.constantFrom(false, false, false, true), { minLength: 8, maxLength: 8 }),
     flashUnits: fc.integer({ min: 0, max: 3 }),
+    flashWidth: fc.constantFrom(1, 1, 2),
     cool: fc.integer({ min: 0, max: 2 }),
   })
-  .map(({ states, hangs, stands, flashUnits, cool }) => ({
+  .map(({ states, hangs, stands, flashUnits, flashWidth, cool }) => ({
     kind: 'stations',
     stations: states.map((s, i) => ({
       number: i + 1,
@@ -96,5 +97,6 @@ export const anyRing: fc.Arbitrary<Ring> = fc
       flashStands: stands[i] ?? false,
     })),
     flashUnits,
+    flashWidth,
     cool,
   }))

@@ -1,6 +1,6 @@
 import { cheapest, type State } from './cheapest'
-import type { Event, Ring, StationSpace } from './hit'
-import { flashMoves, hangingMoves } from './moves'
+import type { Event, Ring } from './hit'
+import { hangingMoves, standingMoves } from './moves'
 import { type Ordered, type Relaxed, steps } from './relaxed'
 import { COST, FORBIDDEN, type Tables } from './tables'
 
@@ -82,11 +82,11 @@ export function twoLaps(t: Tables, ring: Ring, relaxed: Relaxed): Ordered | 'unk
   const [start] = node({ mask: 0, wet: 0, cost: 0, shape: '', events: [] })
   const [best] = cheapest(start, next, 1)
   if (!best) return known.size > MOST_SHAPES ? 'unknown' : undefined
-  const grips: Grips = (index, station) => {
-    const event = best.events[index]
-    if (!event) return 0
+  const grips: Grips = (index, at) => {
+    const [event, station] = [best.events[index], ring.stations[at]]
+    if (!event || !station) return 0
     const moves =
-      event.kind === 'flash' ? flashMoves(station) : hangingMoves(station, t.hits[event.hit]?.id ?? '')
+      event.kind === 'flash' ? standingMoves(ring, at) : hangingMoves(station, t.hits[event.hit]?.id ?? '')
     return COST.move * moves
   }
   const placed = placeShape(best.shape, ring, grips)
@@ -97,7 +97,7 @@ export function twoLaps(t: Tables, ring: Ring, relaxed: Relaxed): Ordered | 'unk
 }
 
 /** What it costs to have the thing at this index of a shape at a station. */
-type Grips = (index: number, station: StationSpace) => number
+type Grips = (index: number, at: number) => number
 const NO_GRIPS: Grips = () => 0
 
 /** The cheapest way to stand a shape on the ring in two laps; the second begins with the film as cool as it gets. */
@@ -120,7 +120,7 @@ interface Cell {
 
 function placeSplit(shape: string, border: number, ring: Ring, grips: Grips): Placed | undefined {
   const cap = Math.max(1, ring.cool)
-  const { stations, flashUnits } = ring
+  const { stations, flashUnits, flashWidth: wide = 1 } = ring
   const n = shape.length
   const memo = new Map<number, Cell | undefined>()
   const key = (s: number, i: number, j: number, c1: number, c2: number, units: number) =>
@@ -148,7 +148,7 @@ function placeSplit(shape: string, border: number, ring: Ring, grips: Grips): Pl
     ): void => {
       if (cost === undefined) return
       const rest = go(...to)
-      const grip = here[0] === undefined ? 0 : grips(here[0], station)
+      const grip = here[0] === undefined ? 0 : grips(here[0], s)
       const whole = cost + grip + (rest?.cost ?? 0)
       if (rest && (!best || whole < best.cost)) best = { cost: whole, here, then: key(...to) }
     }
@@ -159,10 +159,12 @@ function placeSplit(shape: string, border: number, ring: Ring, grips: Grips): Pl
       tryOne(p1, [i], s + 1, i + 1, j, after(one), cool2, units)
       tryOne(p2, [j], s + 1, i, j + 1, cool1, after(two), units)
     }
-    if (station.flashAllowed && units > 0) {
-      if (one === 'f' && two === 'f') tryOne(0, [i, j], s + 1, i + 1, j + 1, 0, 0, units - 1)
-      if (one === 'f') tryOne(0, [i], s + 1, i + 1, j, 0, cool2, units - 1)
-      if (two === 'f') tryOne(0, [j], s + 1, i, j + 1, cool1, 0, units - 1)
+    if (station.flashAllowed && units > 0 && s + wide <= stations.length) {
+      // Under a unit that does not fire for it a lap cools on.
+      const [past1, past2] = [Math.min(cap, c1 + wide), Math.min(cap, c2 + wide)]
+      if (one === 'f' && two === 'f') tryOne(0, [i, j], s + wide, i + 1, j + 1, 0, 0, units - 1)
+      if (one === 'f') tryOne(0, [i], s + wide, i + 1, j, 0, past2, units - 1)
+      if (two === 'f') tryOne(0, [j], s + wide, i, j + 1, past1, 0, units - 1)
     }
     tryOne(0, [], s + 1, i, j, cool1, cool2, units)
     memo.set(at, best)
@@ -172,9 +174,10 @@ function placeSplit(shape: string, border: number, ring: Ring, grips: Grips): Pl
   if (!cell) return undefined
   const { cost } = cell
   const at: { station: number; lap: 1 | 2 }[] = []
-  for (let s = 0; cell && cell.then >= 0; s++) {
+  for (let s = 0; cell && cell.then >= 0; ) {
     for (const index of cell.here)
       at[index] = { station: stations[s]?.number ?? 0, lap: index < border ? 1 : 2 }
+    s += cell.here.some((index) => shape[index] === 'f') ? wide : 1
     cell = memo.get(cell.then)
   }
   return { cost, at }

@@ -1,5 +1,5 @@
 import type { Job, Ring } from './hit'
-import { flashMoves, hangingMoves } from './moves'
+import { hangingMoves, standingMoves } from './moves'
 import { buildTables, COST, FORBIDDEN } from './tables'
 
 /**
@@ -70,7 +70,7 @@ export function milpOf(job: Job, ring: Ring): string {
     return [`+ ${wet} ${y(i, j)}`, `${more < 0 ? '-' : '+'} ${Math.abs(more)} ${dry(i, j)}`]
   })
   const goal = [
-    ...stations.map((s) => `+ ${(COST.flash + COST.move * flashMoves(s)) / 1000} ${f(s.i)}`),
+    ...stations.map((s) => `+ ${(COST.flash + COST.move * standingMoves(ring, s.i)) / 1000} ${f(s.i)}`),
     ...stations.flatMap((s) =>
       job.hits.map((h, i) => `+ ${(COST.move * hangingMoves(s, h.id)) / 1000} ${x(i, s.i)}`),
     ),

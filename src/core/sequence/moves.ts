@@ -9,18 +9,23 @@ const taken = (place: StationSpace): number => (place.hangs === OTHER_JOB ? 1 : 
 export const hangingMoves = (place: StationSpace, hitId: string): number =>
   place.hangs === hitId ? 0 : 1 + taken(place) + (place.flashStands ? 1 : 0)
 
-/** Handgrips to have a flash unit at a station: it is heavier than a screen. */
-export const flashMoves = (place: StationSpace): number => (place.flashStands ? 0 : 2 + taken(place))
+/** Handgrips to have a flash unit at a station: it is heavier than a screen, and what hangs under it comes down. */
+export function standingMoves({ stations, flashWidth = 1 }: Ring, at: number): number {
+  const under = stations.slice(at, at + flashWidth)
+  if (stations[at]?.flashStands) return 0
+  return 2 + under.reduce((sum, place) => sum + taken(place), 0)
+}
 
 /** Handgrips that a layout asks for, from what hangs and stands on the ring now. */
-export function movesIn(job: Job, events: readonly Event[], { stations }: Ring): number {
+export function movesIn(job: Job, events: readonly Event[], ring: Ring): number {
   const done = new Map<number, number>()
   for (const e of events) {
-    const place = stations.find((s) => s.number === e.station)
-    if (!place || done.has(place.number)) continue
+    const at = ring.stations.findIndex((s) => s.number === e.station)
+    const place = ring.stations[at]
+    if (!place || done.has(at)) continue
     done.set(
-      place.number,
-      e.kind === 'flash' ? flashMoves(place) : hangingMoves(place, job.hits[e.hit]?.id ?? ''),
+      at,
+      e.kind === 'flash' ? standingMoves(ring, at) : hangingMoves(place, job.hits[e.hit]?.id ?? ''),
     )
   }
   return [...done.values()].reduce((a, b) => a + b, 0)

@@ -82,6 +82,10 @@ export const SEQUENCE_RULES = ruleTable({
     says: 'Station {station} stays empty so that the film cools after the flash.',
     source: 'common practice',
   },
+  COVERED: {
+    says: 'Station {station} lies under the flash unit before it: nothing hangs there.',
+    source: 'geometry',
+  },
   DOWN: { says: 'Head {station} is down: nothing hangs there, the print cools.', source: 'the order' },
   NO_COOL: {
     says: '{name} prints with {missing} cool-down station too few after the flash: hot film sticks to the screen.',

@@ -40,7 +40,8 @@ function score(job: Job, events: readonly Event[], press: PressSpace): number | 
     }
     const me = job.hits[e.hit] as Hit
     if (me.role === 'smoothing') {
-      const adjacent = press.kind === 'heads' || e.station === (before?.station ?? 0) + 1
+      const adjacent =
+        press.kind === 'heads' || e.station === (before?.station ?? 0) + (press.flashWidth ?? 1)
       if (before?.kind !== 'flash' || !adjacent) return undefined
     }
     if (beforeRole === 'smoothing') {
@@ -78,11 +79,21 @@ function score(job: Job, events: readonly Event[], press: PressSpace): number | 
 function layoutCost(job: Job, events: readonly Event[], press: Ring): number {
   let cost = 0
   const taken = new Set(events.map((e) => e.station))
+  const wide = press.flashWidth ?? 1
   const lastPrint = Math.max(...events.map((e) => e.station ?? 0))
   let cooling = 0
   for (const { number, usable, hangs, flashStands } of press.stations) {
     if (number > lastPrint) break
     const event = events.find((e) => e.station === number)
+    // What lies under a wide unit is neither free nor does it cool.
+    const over = events.find(
+      (e) => e.kind === 'flash' && number > (e.station ?? 0) && number < (e.station ?? 0) + wide,
+    )
+    if (over) {
+      const stood = press.stations.find((s) => s.number === over.station)?.flashStands
+      if (hangs === OTHER_JOB && !stood) cost += COST.move
+      continue
+    }
     if (event) {
       const mine = event.kind === 'print' && hangs === job.hits[event.hit]?.id
       const away = (hangs === OTHER_JOB ? 1 : 0) + (event.kind === 'print' && flashStands ? 1 : 0)
@@ -132,7 +143,9 @@ function* everyLayout(
   for (let s = from; s < press.stations.length; s++) {
     const station = press.stations[s]
     if (!station || !(next.kind === 'flash' ? station.flashAllowed : station.usable)) continue
-    yield* everyLayout(order, press, s + 1, [...done, { ...next, station: station.number }])
+    const takes = next.kind === 'flash' ? (press.flashWidth ?? 1) : 1
+    if (s + takes > press.stations.length) continue
+    yield* everyLayout(order, press, s + takes, [...done, { ...next, station: station.number }])
   }
 }
 
@@ -346,6 +359,10 @@ function lapsCost(job: Job, events: readonly Event[], press: Ring): number | und
     const roles = [role(a), role(b)].join()
     if (roles !== 'flash,flash' && roles !== 'base,base2') return undefined
   }
+  const wide = press.flashWidth ?? 1
+  const stood = events.filter((e) => e.kind === 'flash').map((e) => e.station ?? 0)
+  for (const e of events)
+    if (stood.some((f) => (e.station ?? 0) > f && (e.station ?? 0) < f + wide)) return undefined
   const units = [...at.values()].filter(([e]) => e?.kind === 'flash').length
   if (units > press.flashUnits) return undefined
   let cost = 0
@@ -353,14 +370,19 @@ function lapsCost(job: Job, events: readonly Event[], press: Ring): number | und
     if (e.kind === 'flash') continue
     const before = events[i - 1]
     if (role(e) === 'smoothing') {
-      if (before?.kind !== 'flash' || before.lap !== e.lap || (e.station ?? 0) !== (before.station ?? 0) + 1)
+      if (
+        before?.kind !== 'flash' ||
+        before.lap !== e.lap ||
+        (e.station ?? 0) !== (before.station ?? 0) + wide
+      )
         return undefined
       continue
     }
     const smoothed = before !== undefined && role(before) === 'smoothing' && before.lap === e.lap
     const flash = smoothed ? events[i - 2] : before
     if (flash?.kind !== 'flash' || flash.lap !== e.lap) continue
-    cost += Math.max(0, press.cool - ((e.station ?? 0) - (flash.station ?? 0) - 1)) * COST.missingCool
+    const passed = (e.station ?? 0) - (flash.station ?? 0) - wide
+    cost += Math.max(0, press.cool - passed) * COST.missingCool
   }
   return cost
 }

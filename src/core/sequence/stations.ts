@@ -1,6 +1,6 @@
 import { cheapest, type Mark, markNumber, NO_MARK, type State } from './cheapest'
 import type { Event, Ring } from './hit'
-import { flashMoves, hangingMoves } from './moves'
+import { hangingMoves, standingMoves } from './moves'
 import type { Ordered, Relaxed } from './relaxed'
 import {
   bits,
@@ -30,9 +30,11 @@ interface Spot {
 type Node = Spot & State
 
 /**
- * The cheapest layouts of one revolution, cheapest first; none when nothing fits. `move` is what a handgrip costs. A* over (station, printed, wet, stations
- * since the flash, flashes used) with the relaxed cost as its bound, so few states are opened. Exact: checked against trying
- * every layout.
+ * The cheapest layouts of one revolution, cheapest first; none when nothing fits. A* over (station, printed, wet, stations
+ * since the flash, flashes used) with the relaxed cost and the least handgrips as its bound, so few states are opened. Exact:
+ * checked against trying every layout.
+ *
+ * @param move what a handgrip costs
  */
 export function layOut(
   t: Tables,
@@ -43,6 +45,7 @@ export function layOut(
 ): readonly Ordered[] {
   const cap = Math.max(1, ring.cool)
   const places = ring.stations.length
+  const wide = ring.flashWidth ?? 1
   const room = ring.stations.map(
     (_, i) => ring.stations.slice(i).filter((s) => s.usable || s.flashAllowed).length,
   )
@@ -50,26 +53,12 @@ export function layOut(
   const key = (n: Spot) =>
     (((n.at * (t.full + 1) + n.mask) * (t.full + 1) + n.wet) * (cap + 1) + n.since) * (ring.flashUnits + 1) +
     n.flashes
-  /** What it costs to have a screen, or a flash, at a place; and the least of that from each place on. */
-  const hanging = ring.stations.map((s) => t.hits.map((h) => move * hangingMoves(s, h.id)))
-  const standing = ring.stations.map((s) => move * flashMoves(s))
-  const leastFrom = <X>(rows: readonly X[], cost: (row: X, at: number) => number) => {
-    const least: number[] = Array(rows.length + 1).fill(FORBIDDEN)
-    for (let i = rows.length - 1; i >= 0; i--)
-      least[i] = Math.min(least[i + 1] as number, cost(rows[i] as X, i))
-    return least
-  }
-  const leastHanging = t.hits.map((_, j) =>
-    leastFrom(hanging, (row, i) => (ring.stations[i]?.usable ? (row[j] as number) : FORBIDDEN)),
+  const hanging = leastHanging(t, ring)
+  const standing = ring.stations.map((_, i) => move * standingMoves(ring, i))
+  const stands = (i: number) => ring.stations[i]?.flashAllowed === true && i + wide <= places
+  const leastStanding = standing.map((_, i) =>
+    Math.min(FORBIDDEN, ...standing.filter((_cost, k) => k >= i && stands(k))),
   )
-  const leastStanding = leastFrom(standing, (cost, i) => (ring.stations[i]?.flashAllowed ? cost : FORBIDDEN))
-  /** The least that hanging what is left can cost. */
-  const toHang = (at: number, mask: number, flashesLeft: number) => {
-    let cost = flashesLeft > 0 ? flashesLeft * (leastStanding[at] as number) : 0
-    for (let rest = t.full & ~mask; rest; rest &= rest - 1)
-      cost += leastHanging[31 - Math.clz32(rest & -rest)]?.[at] as number
-    return cost
-  }
   const bound = (mask: number, wet: number, since: number) => {
     const rest = relaxed(mask, wet)
     // Hot film: the flash that the smoothing screen needs has already fired.
@@ -86,16 +75,23 @@ export function layOut(
     // Prints, flashes and the places that cool after them: what finds no station any more is a cool-down missing.
     const owed = n.mask !== 0 && n.mask !== t.full ? Math.max(0, ring.cool - n.since) : 0
     const flat = t.smoothing !== 0 && (n.mask & t.smoothing) === 0 ? 1 : 0
-    const wanted = left + flashesLeft * (1 + ring.cool) + owed - flat
+    const wanted = left + flashesLeft * (wide + ring.cool) + owed - flat
     const short = Math.max(0, wanted - (places - n.at)) * COST.missingCool
     const done = n.mask === t.full
+    const toHang = hanging(n.at, n.mask)
+    if (toHang >= NO_PLACE) return []
     return [
       {
         ...n,
         // Stations behind the last print do not tell two layouts apart.
         key: done ? -1 : key(n),
         mark: markNumber(n.dried),
-        bound: n.cost + rest + short + toHang(n.at, n.mask, flashesLeft),
+        bound:
+          n.cost +
+          rest +
+          short +
+          move * toHang +
+          (flashesLeft && flashesLeft * (leastStanding[n.at] as number)),
         depth: n.at,
         done,
       },
@@ -108,12 +104,7 @@ export function layOut(
     const on = { at: at + 1, from: spot, flashes, dried }
     const spare = station.usable && since >= ring.cool ? COST.spareGap : 0
     const found = node({ ...on, mask, wet, since: Math.min(cap, since + 1), cost: cost + spare })
-    if (
-      station.flashAllowed &&
-      flashes < ring.flashUnits &&
-      flashAllowed(t, mask) &&
-      (wet || smoothingDue(t, mask))
-    ) {
+    if (stands(at) && flashes < ring.flashUnits && flashAllowed(t, mask) && (wet || smoothingDue(t, mask))) {
       const event = { kind: 'flash', station: station.number } as const
       const flashed = {
         wet: 0,
@@ -121,7 +112,7 @@ export function layOut(
         flashes: flashes + 1,
         cost: cost + COST.flash + (standing[at] as number),
       }
-      found.push(...node({ ...on, ...flashed, mask, event }))
+      found.push(...node({ ...on, ...flashed, at: at + wide, mask, event }))
     }
     if (!station.usable) return found
     for (let j = 0; j < t.n; j++) {
@@ -138,7 +129,7 @@ export function layOut(
           wet: isSmoothing ? 0 : compactWet(t, printed, wet | (1 << j)),
           since: isSmoothing ? Math.min(cap, 1) : cap,
           dried: driedBefore(t, mask, wet, j, dried),
-          cost: cost + step + missing * COST.missingCool + (hanging[at]?.[j] as number),
+          cost: cost + step + missing * COST.missingCool + move * hangingMoves(station, t.hits[j]?.id ?? ''),
           event: { kind: 'print', hit: j, station: station.number },
         }),
       )
@@ -146,7 +137,40 @@ export function layOut(
     return found
   }
   const [start] = node({ at: 0, mask: 0, wet: 0, since: cap, flashes: 0, dried: NO_MARK, cost: 0 })
-  return cheapest(start, next, wanted).map((n) => ({ cost: n.cost, events: trace(n) }))
+  return cheapest(start, next, wanted).map((n) => ({
+    cost: n.cost,
+    events: trace(n),
+  }))
+}
+
+const NO_PLACE = 1000
+
+/**
+ * The least handgrips that hang what is left, from a station on: only what must go before what is asked, flashes take no
+ * room. `NO_PLACE` when it does not fit.
+ */
+function leastHanging(t: Tables, { stations }: Ring): (at: number, mask: number) => number {
+  if (!stations.some((s) => s.hangs !== undefined || s.flashStands)) return (_, mask) => bits(t.full & ~mask)
+  const grips = stations.map((s) => t.hits.map((h) => (s.usable ? hangingMoves(s, h.id) : NO_PLACE)))
+  const known = new Int16Array((stations.length + 1) * (t.full + 1)).fill(-1)
+  const least = (at: number, mask: number): number => {
+    if (mask === t.full) return 0
+    const here = grips[at]
+    if (!here) return NO_PLACE
+    const key = at * (t.full + 1) + mask
+    if ((known[key] as number) >= 0) return known[key] as number
+    let best = least(at + 1, mask)
+    for (let rest = t.full & ~mask; rest; rest &= rest - 1) {
+      const j = 31 - Math.clz32(rest & -rest)
+      const grip = here[j] as number
+      if (grip < best && ((t.before[j] as number) & ~mask) === 0)
+        best = Math.min(best, grip + least(at + 1, mask | (1 << j)))
+    }
+    best = Math.min(best, NO_PLACE)
+    known[key] = best
+    return best
+  }
+  return least
 }
 
 function trace(spot: Spot): readonly Event[] {

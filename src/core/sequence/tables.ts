@@ -9,7 +9,7 @@ export const COST = {
   mud: 100,
   missingCool: 4000,
   move: 20,
-  /** A move where the least moving is asked for: more than any mud, less than a flash. */
+  /** A handgrip where the least moving is asked for: more than a thousand mud points, less than a flash. */
   moveFirst: 100_000,
   spareGap: 1,
   wetAgainstSchool: 6000,

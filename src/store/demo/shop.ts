@@ -90,10 +90,10 @@ export const DEMO_SHOP: Shop = {
     { id: 'bench', name: 'Bench', kind: 'bench', palletWidth: mm(455), palletHeight: mm(600), board: 'wood' },
   ],
   flashes: [
-    { id: 'panel', name: 'Black panel', kind: 'panel', pressId: 'four' },
-    { id: 'quartz', name: 'Quartz', kind: 'quartz', pressId: 'six' },
-    { id: 'quartz-a', name: 'Quartz A', kind: 'quartz', pressId: 'twelve', station: 2 },
-    { id: 'quartz-b', name: 'Quartz B', kind: 'quartz', pressId: 'twelve', station: 9 },
+    { id: 'panel', name: 'Black panel', kind: 'panel', pressId: 'four', takes: 1 },
+    { id: 'quartz', name: 'Quartz', kind: 'quartz', pressId: 'six', takes: 1 },
+    { id: 'quartz-a', name: 'Quartz A', kind: 'quartz', pressId: 'twelve', takes: 1, station: 2 },
+    { id: 'quartz-b', name: 'Quartz B', kind: 'quartz', pressId: 'twelve', takes: 1, station: 9 },
   ],
   dryers: [
     { id: 'one', name: 'Tunnel One', heatedLength: mm(2400), beltWidth: mm(900) },

@@ -3,6 +3,7 @@ import { type Kysely, sql } from 'kysely'
 /** What hangs and stands at a press now, how it counts pressure, and what printed a good sample there. */
 export async function up(db: Kysely<unknown>): Promise<void> {
   await sql`ALTER TABLE flash_unit ADD COLUMN station INTEGER CHECK (station > 0)`.execute(db)
+  await sql`ALTER TABLE flash_unit ADD COLUMN takes INTEGER NOT NULL DEFAULT 1 CHECK (takes > 0)`.execute(db)
   await sql`CREATE TABLE frame_hangs (
     frame_id TEXT PRIMARY KEY REFERENCES frame (id) ON DELETE CASCADE,
     press_id TEXT NOT NULL, head INTEGER NOT NULL CHECK (head > 0), UNIQUE (press_id, head)) STRICT`.execute(

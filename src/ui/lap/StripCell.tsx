@@ -207,8 +207,8 @@ function Top({ plan, cell }: { readonly plan: RunPlan; readonly cell: Cell }) {
         />
       </>
     )
-  const word = { cool: 'cools', down: 'head down, cools', free: 'free' }[
-    cell.kind as 'cool' | 'down' | 'free'
+  const word = { cool: 'cools', down: 'head down, cools', covered: 'under the flash', free: 'free' }[
+    cell.kind as 'cool' | 'down' | 'covered' | 'free'
   ]
   return (
     <>
@@ -268,6 +268,8 @@ function story(plan: RunPlan, cell: Cell): { readonly title: string; readonly re
       return { title: 'Cool-down', reasons: cell.reasons }
     case 'down':
       return { title: 'Head down', reasons: cell.reasons }
+    case 'covered':
+      return { title: 'Under the flash', reasons: cell.reasons }
     case 'free':
       return { title: 'Free station', reasons: [] }
     default:

@@ -11,7 +11,10 @@ export function Dance({ plan }: PlanProps) {
   const card = danceCard(plan)
   if (!card) return null
   const names = (ids: readonly string[]) =>
-    ids.map((id) => plan.hits.find((h) => h.hit.id === id)?.hit.name ?? id).join(', ')
+    ids
+      .flatMap((id) => plan.hits.find((h) => h.hit.id === id) ?? [])
+      .map(({ hit, head }) => (head === undefined ? hit.name : `${hit.name} (head ${head})`))
+      .join(', ')
   const front = (s: DanceStep) =>
     [
       names(s.front),
