@@ -72,7 +72,7 @@ function missingIn(order: Order, runs: readonly Run[], shop: Shop): string {
 }
 
 /** Goes up when a summary holds other facts than before: what was kept is computed anew. */
-const FACTS = 3
+const FACTS = 4
 
 const NOTHING: RunSummary = {
   press: '',

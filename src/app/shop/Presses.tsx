@@ -74,7 +74,7 @@ export function Presses() {
             label: 'At press',
             as: Object.fromEntries(shop.presses.map((p) => [p.id, p.name])),
           },
-          { field: 'takes', label: 'Stations it takes', as: 'count' },
+          { field: 'takes', label: 'Stations it takes', as: 'count', width: '9rem' },
         ]}
       />
     </>

@@ -57,7 +57,7 @@ export function SequenceStage({ plan }: PlanProps) {
               </span>
             )}
             {plan.sequence.fits && (
-              <Link href={`/runs/${plan.run.id}/strip`} prefetch={false} textDecoration="underline">
+              <Link href={`/runs/${plan.run.id}/strip`} prefetch={false} textDecoration="underline" fontWeight="600">
                 to print
               </Link>
             )}
