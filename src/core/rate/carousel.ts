@@ -1,6 +1,6 @@
 import type { Duration } from '../quantity'
 import { cycleRatio, type Wait } from './cycleRatio'
-import { HAND_MOTIONS, type Work } from './times'
+import type { Motions, Work } from './times'
 
 /** How the pallets of a carousel take turns: all in one phase, or each one phase behind its neighbour. */
 export const PATTERNS = {
@@ -22,9 +22,9 @@ export interface Stop {
   readonly groups: readonly number[]
   /** Then it is changed here, and the first group is printed on the new one. */
   readonly changes: boolean
-  /** Seconds of work at the front, and of how many motions it is made. */
+  /** Seconds of work at the front, and the motions it is made of. */
   readonly front: Duration
-  readonly motions: number
+  readonly motions: Motions
   /** The pallet that leaves the front goes under the flash, and has to cool before it comes back. */
   readonly flashed: boolean
   /** The garment is finished: a loader changes it further on. */
@@ -36,7 +36,7 @@ export interface Stop {
  * has a stop of its own. Alone, the printer changes the garment at the front and lays the first group on the new one at once.
  */
 export function stopsOf(work: Work, pallets: number, { pattern }: Rhythm, alone: boolean): readonly Stop[] {
-  const { groups, motions, hand } = work
+  const { groups, motions, hand, handMotions } = work
   const flashes = groups.length > 1
   const visits = alone ? Math.max(1, groups.length - 1) : groups.length
   return Array.from({ length: visits * pallets }, (_, stop): Stop => {
@@ -45,13 +45,16 @@ export function stopsOf(work: Work, pallets: number, { pattern }: Rhythm, alone:
     const last = v === visits - 1
     const flow = { flashed: alone ? flashes : !last, reload: !alone && last }
     if (!alone)
-      return { groups: [v], changes: false, front: groups[v] ?? 0, motions: motions[v] ?? 1, ...flow }
+      return { groups: [v], changes: false, front: groups[v] ?? 0, motions: motions[v] ?? [], ...flow }
     const own = flashes ? (groups[v + 1] ?? 0) : 0
     return {
       groups: flashes ? [v + 1] : [],
       changes: last,
       front: own + (last ? hand + (groups[0] ?? 0) : 0),
-      motions: (flashes ? (motions[v + 1] ?? 0) : 0) + (last ? HAND_MOTIONS + (motions[0] ?? 0) : 0),
+      motions: [
+        ...((flashes && motions[v + 1]) || []),
+        ...(last ? [...handMotions, ...(motions[0] ?? [])] : []),
+      ],
       ...flow,
     }
   })

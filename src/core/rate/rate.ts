@@ -15,6 +15,7 @@ import type { Press } from '../equipment'
 import { type Duration, minutes, type Quantity } from '../quantity'
 import { cycleTime } from './cycle'
 import { ALLOWANCE, CREWS, type Crew, type CycleNeed, MISPRINTS, RE_INKED, SKILLS, TIMES } from './times'
+import { variedCycle } from './varied'
 
 export const RATE_RULES = ruleTable({
   RATE_MODEL: {
@@ -45,6 +46,10 @@ export const RATE_RULES = ruleTable({
   SPREAD: {
     says: '{runs} runs of this job on paper: pace of the day (7 % either way), {prints} first prints, misprints, stops (0.6 an hour, 4 min), breaks that fall inside. Assumed but for the first prints: keep a log and replace them.',
     source: 'common practice',
+  },
+  RATE_VARIES: {
+    says: 'Hands vary: with a fifth either way in each motion {cycle} a piece, {burst} in a burst, since who is ready waits for who is not. The spread is assumed.',
+    source: 'published',
   },
   RATE_SHIFT: {
     says: 'Less 8 % for breaks of rhythm, 1.5 % misprints and re-inking of {screens} screens.',
@@ -136,6 +141,7 @@ export function runTime(
   }
   const screens = need.groups.flat().length
   const cycle = cycleTime(need)
+  const varied = variedCycle(need)
   const own = sustained(cycle, screens)
   const pace = most === undefined ? own : Math.min(own, most)
   const capped: Reason[] =
@@ -168,6 +174,14 @@ export function runTime(
           crew: CREWS[need.crew.size].label.toLowerCase(),
           skill: SKILLS[need.crew.skill].label.toLowerCase(),
         }),
+        ...(varied > cycle * 1.002
+          ? [
+              because(RATE_RULES, 'RATE_VARIES', {
+                cycle: q('duration', varied),
+                burst: q('rate', 1 / varied),
+              }),
+            ]
+          : []),
         because(RATE_RULES, 'RATE_SHIFT', { screens: q('count', screens) }),
         ...capped,
       ],

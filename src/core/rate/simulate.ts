@@ -3,7 +3,7 @@ import TinyQueue from 'tinyqueue'
 import type { Duration, Share } from '../quantity'
 import { stopsOf } from './carousel'
 import { bestRhythm } from './cycle'
-import { type CycleNeed, HAND_MOTIONS, SKILLS, TIMES, workOf } from './times'
+import { type CycleNeed, type Motions, SKILLS, TIMES, workOf } from './times'
 
 /** Someone or something at work for a while. */
 export interface Busy {
@@ -48,16 +48,14 @@ function clock() {
   }
 }
 
+const sum = (times: Motions): Duration => times.reduce((a, b) => a + b, 0)
+
 /** Draws the time of some motions that each vary around their mean, never below nothing (lognormal). */
-function sampler(spread: Share, seed: number): (mean: Duration, motions: number) => Duration {
-  if (spread === 0) return (mean) => mean
+function sampler(spread: Share, seed: number): (motions: Motions) => Duration {
+  if (spread === 0) return sum
   const sigma = Math.sqrt(Math.log(1 + spread * spread))
   const draw = randomLogNormal.source(randomLcg(seed))(-(sigma * sigma) / 2, sigma)
-  return (mean, motions) => {
-    let all = 0
-    for (let i = 0; i < motions; i++) all += (mean / motions) * draw()
-    return all
-  }
+  return (motions) => sum(motions.map((t) => t * draw()))
 }
 
 /**
@@ -108,7 +106,7 @@ function carousel(need: CycleNeed, pallets: number, { garments, spread, seed }: 
     open++
     const from = Math.max(time.now(), ready[j % pallets] ?? 0)
     if (from > time.now() + 1e-9) busy.push({ who: printer, what: 'wait', from: time.now(), to: from })
-    time.at(told(printer, 'front', draw(here.front, here.motions), from), () => {
+    time.at(told(printer, 'front', draw(here.motions), from), () => {
       if (here.changes) done.push(time.now())
       over()
     })
@@ -122,7 +120,7 @@ function carousel(need: CycleNeed, pallets: number, { garments, spread, seed }: 
     const k = j - rhythm.loaderAt
     if (k >= 0 && stopOf(k)?.reload) {
       open++
-      time.at(told('Loader', 'load', draw(work.hand, HAND_MOTIONS)), () => {
+      time.at(told('Loader', 'load', draw(work.handMotions)), () => {
         done.push(time.now())
         over()
       })
@@ -160,7 +158,7 @@ function automatic(need: CycleNeed, { garments, spread, seed }: Simulation): Sim
       busy.push({ who, what, from, to: from + seconds })
       time.at(from + seconds, over)
     }
-    const [load, unload] = [draw(m * TIMES.autoLoad, HAND_MOTIONS), draw(m * TIMES.autoUnload, HAND_MOTIONS)]
+    const [load, unload] = [draw([m * TIMES.autoLoad]), draw([m * TIMES.autoUnload])]
     if (crew.size === 'alone') does('One person', 'load', load + unload)
     else {
       does('Loader', 'load', load)
@@ -189,13 +187,13 @@ function single(need: CycleNeed, { garments, spread, seed }: Simulation): Simula
     now += seconds
   }
   for (let i = 0; i < garments; i++) {
-    does('One person', 'load', draw(work.hand, HAND_MOTIONS))
-    work.groups.forEach((group, at) => {
+    does('One person', 'load', draw(work.handMotions))
+    work.motions.forEach((group, at) => {
       if (at > 0) {
         does('Flash', 'flash', work.flash)
         does('One person', 'wait', work.cool)
       }
-      does('One person', 'front', draw(group, work.motions[at] ?? 1))
+      does('One person', 'front', draw(group))
     })
     done.push(now)
   }

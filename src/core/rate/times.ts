@@ -82,18 +82,19 @@ export interface CycleNeed {
   readonly pieces: number
 }
 
-/** Motions of loading and unloading a garment. */
-export const HAND_MOTIONS = 5
-
 const sum = (xs: readonly number[]) => xs.reduce((a, b) => a + b, 0)
+
+/** Single operations, seconds each. */
+export type Motions = readonly Duration[]
 
 /** What is done to one garment, each in seconds, for this crew. */
 export interface Work {
   /** Printing of each group. */
   readonly groups: readonly Duration[]
-  /** Motions of each group: lower, flood, stroke ... each varies by itself. */
-  readonly motions: readonly number[]
+  /** What each group is made of: lower, flood, stroke ... each varies by itself. */
+  readonly motions: readonly Motions[]
   readonly hand: Duration
+  readonly handMotions: Motions
   readonly turn: Duration
   readonly flash: Duration
   readonly cool: Duration
@@ -104,13 +105,18 @@ export function workOf({ press, crew, groups, flash, cool }: CycleNeed, scale: S
   const m = SKILLS[crew.skill].factor
   const head = TIMES.head * (press.kind === 'single' ? SINGLE_HEAD : 1)
   const belt = crew.size === 'loader' ? TIMES.beltLoader : TIMES.beltAlone
-  const hand = TIMES.unload + belt + TIMES.inspect + TIMES.load + TIMES.tackPer5 / 5
-  return {
-    groups: groups.map(
-      (group) => scale.print * m * sum(group.map((n) => head + TIMES.flood + n * TIMES.stroke)),
+  const hands = [TIMES.unload, belt, TIMES.inspect, TIMES.load, TIMES.tackPer5 / 5]
+  const handMotions = hands.map((t) => scale.hand * m * t)
+  const motions = groups.map((group) =>
+    group.flatMap((n) =>
+      [head, TIMES.flood, ...Array<Duration>(n).fill(TIMES.stroke)].map((t) => scale.print * m * t),
     ),
-    motions: groups.map((group) => sum(group.map((n) => 2 + n))),
-    hand: scale.hand * m * hand,
+  )
+  return {
+    groups: motions.map(sum),
+    motions,
+    hand: sum(handMotions),
+    handMotions,
     turn: scale.turn * m * TIMES.rotate,
     flash: scale.flash * flash,
     cool: scale.cool * cool,

@@ -57,7 +57,12 @@ export function SequenceStage({ plan }: PlanProps) {
               </span>
             )}
             {plan.sequence.fits && (
-              <Link href={`/runs/${plan.run.id}/strip`} prefetch={false} textDecoration="underline" fontWeight="600">
+              <Link
+                href={`/runs/${plan.run.id}/strip`}
+                prefetch={false}
+                textDecoration="underline"
+                fontWeight="600"
+              >
                 to print
               </Link>
             )}
