@@ -85,7 +85,7 @@ describe('screens that hang already', () => {
     expect(takenDown(shop, PRESSES.manual, 2)).toEqual(shop)
   })
   it('the way with the least moving is offered where it saves handgrips', () => {
-    // Black hangs where only what is printed first can be.
+    // Red hangs where only what is printed first can be.
     const ready = with4(['yellow'], ['red'])
     const at = (id: string, head: number, shop: Shop) => hungAt(shop, id, PRESSES.automatic, head)
     const shop = at(two.id, 1, at(one.id, 2, ready))

@@ -44,7 +44,7 @@ export const RATE_RULES = ruleTable({
     source: 'geometry',
   },
   SPREAD: {
-    says: '{runs} runs of this job on paper: pace of the day (7 % either way), {prints} first prints, misprints, stops (0.6 an hour, 4 min), breaks that fall inside. Assumed but for the first prints: keep a log and replace them.',
+    says: '{runs} runs of this job on paper: pace of the day (7 % either way), {prints} first prints, misprints, a check every 50 (30 s), stops (0.6 an hour, 4 min), breaks that fall inside. Assumed but for the first prints: keep a log and replace them.',
     source: 'common practice',
   },
   RATE_VARIES: {

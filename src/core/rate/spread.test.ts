@@ -40,12 +40,12 @@ function run(need: Partial<RunNeed> = {}, start = START, runs = 10_000): Spread 
 const min = (s: number) => s / 60
 
 describe('a run many times over (worked figures of the model, which are assumptions)', () => {
-  it('takes about 201 to 234 min; the naive figure of 199 is at its lucky end', () => {
+  it('takes 201, 220, 234, 278 min in 10, 50, 80, 95 of a hundred, within 3.5 %: the naive 199 is at the lucky end', () => {
     const s = run()
-    expect(min(s.tenth)).toBeGreaterThan(190)
-    expect(min(s.tenth)).toBeLessThan(206)
-    expect(min(s.middle)).toBeGreaterThan(205)
-    expect(min(s.middle)).toBeLessThan(226)
+    const worked = [201, 220, 234, 278]
+    ;[s.tenth, s.middle, s.eighty, s.most].forEach((t, i) => {
+      expect(Math.abs(min(t) / (worked[i] ?? 0) - 1)).toBeLessThan(0.035)
+    })
     expect(min(s.middle)).toBeGreaterThan(199)
   })
   it('ink that dries in costs a wash-up when a break falls inside; relief saves it', () => {

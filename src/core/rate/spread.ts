@@ -37,6 +37,8 @@ export const FIRST_PRINTS = [6, 12] as const
 const LEARNING = { share: 0.5, over: 8 } as const
 const PACE_SPREAD = 0.07
 const TIRED = { after: 5 * 3600, slower: 0.06 } as const
+/** Film, dryer, register and colour are looked at so often; the press stands meanwhile. */
+const CHECKS = { every: 50, takes: 30 } as const
 const STOPS = { anHour: 0.6, mean: minutes(4) } as const
 const OPEN_TIME = minutes(5)
 const WASHED = { screen: minutes(5), prints: 4 } as const
@@ -84,7 +86,7 @@ export function* spreadOf(
     const learning = LEARNING.share * piece * LEARNING.over * (1 - Math.exp(-prints / LEARNING.over))
     const even = pace() * (prints * piece + learning)
     const tired = even + TIRED.slower * Math.max(0, even - TIRED.after)
-    let stood = 0
+    let stood = Math.floor(prints / CHECKS.every) * CHECKS.takes
     for (let n = poisson((STOPS.anHour * tired) / 3600)(); n > 0; n--) stood += exponential()
     times[i] = ofTheDays(need, hours, spans, start, setup() + tired + stood, piece, screens)
     if (i % TELL === TELL - 1) yield { done: (i + 1) / runs }

@@ -174,6 +174,10 @@ describe('what was found good at the press', () => {
   ] as const)('does not count for %s', (_, other) => {
     expect(from([good(other)]).blade).toMatchObject({ advised: '70' })
   })
+  it('does not count off the pallet, where one pass is all there is', () => {
+    const off = from([good()], need('top', { offPallet: true }))
+    expect([off.blade.advised, off.strokes.advised]).toEqual(['70', 1])
+  })
 })
 
 // Which way each setting works: common practice, no source. How much is assumed.

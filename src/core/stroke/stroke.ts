@@ -54,7 +54,8 @@ export function strokeFor(
 ): StrokeAdvice {
   const s = settingFor(need, press)
   const alike = provenFor(proven, { ...need, pressId: press.id }, need.screen)
-  const found = alike.at(-1)
+  // Off the pallet nothing found on one counts: there is no way back into register.
+  const found = need.offPallet ? undefined : alike.at(-1)
   const own = (usual: Input): readonly Reason[] =>
     found ? [because(STROKE_RULES, 'STROKE_PROVEN', told(found, alike.length, press, usual))] : []
   const choice = (
