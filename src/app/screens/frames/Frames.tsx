@@ -84,7 +84,12 @@ export function Frames() {
             </thead>
             <tbody>
               {of.map((f) => (
-                <FrameRow key={f.id} frame={f} onLog={log} />
+                <FrameRow
+                  key={f.id}
+                  frame={f}
+                  at={shop.presses.find((p) => p.id === f.hangs?.pressId)?.name}
+                  onLog={log}
+                />
               ))}
             </tbody>
           </Table>
@@ -133,9 +138,12 @@ function Drift({ frames }: { readonly frames: readonly Frame[] }) {
 
 function FrameRow({
   frame,
+  at,
   onLog,
 }: {
   readonly frame: Frame
+  /** The press where it hangs. */
+  readonly at: string | undefined
   readonly onLog: (frame: Frame, tension: number) => void
 }) {
   const { units } = useSettings()
@@ -186,7 +194,11 @@ function FrameRow({
           <Box lineHeight="1.2" maxWidth="14rem">
             <Box truncate>{frame.stencil.words}</Box>
             <Box color="soft" fontSize="0.82rem">
-              {next ? `next: ${STEPS[next].toLowerCase()}` : 'hangs'}
+              {at && frame.hangs
+                ? `hangs at ${at}, head ${frame.hangs.head}`
+                : next
+                  ? `next: ${STEPS[next].toLowerCase()}`
+                  : 'ready, not hung'}
             </Box>
           </Box>
         ) : (

@@ -53,7 +53,8 @@ export function StripSheet({ facts: { order, plan, shopName }, standing }: Props
               {[order.customer, order.title].filter(Boolean).join(', ')}
             </Box>
             <Box fontSize="15px">
-              {plan.run.id} · {standing} · {plan.run.quantity} pieces ·{' '}
+              {plan.run.id} · {standing} ·{' '}
+              {plan.run.quantity === 1 ? '1 piece' : `${plan.run.quantity} pieces`} ·{' '}
               <Box as="span" fontSize="25px" fontWeight="800" fontStretch="80%">
                 {plan.press.name}
               </Box>
