@@ -118,7 +118,10 @@ export function sheetOf(
       ...fact('Off-contact', write('length', numberOf(plan.offContact))),
       ...fact('Blade length', write('length', numberOf(plan.bladeLength))),
       ...fact('Stroke', plan.direction && choiceOf(plan.direction)),
-      ...fact('Hold within', plan.hold && heldWords(plan.hold, write)),
+      ...fact(
+        plan.hold?.gauge ? 'Hold time, angle, pressure' : 'Hold time, angle',
+        plan.hold && heldWords(plan.hold, write),
+      ),
       ...fact('Flash height', plan.flashHeight && write('length', numberOf(plan.flashHeight))),
       ...fact(
         plan.coolDown?.kind === 'count' ? 'Empty heads' : 'Cool-down',
@@ -161,7 +164,7 @@ export function sheetOf(
 }
 
 const heldWords = ({ time, angle, gauge }: Hold, write: (kind: Kind, x: number) => string): string =>
-  [time, angle, ...(gauge ? [gauge] : [])].map((a) => `± ${write(a.kind, numberOf(a))}`).join(', ')
+  `± ${[time, angle, ...(gauge ? [gauge] : [])].map((a) => write(a.kind, numberOf(a))).join(', ')}`
 
 function placeWords(
   plan: RunPlan,
