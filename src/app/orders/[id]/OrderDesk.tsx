@@ -232,7 +232,7 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, chi
               problem={decided_.problem || saving.problem}
             />
             {/* Nothing can be typed before the page listens, so nothing typed is lost. */}
-            <Fieldset border="none" mt="4" disabled={!hydrated}>
+            <Fieldset border="none" mt="4" minWidth="0" disabled={!hydrated}>
               {children}
             </Fieldset>
           </Frame>

@@ -1,4 +1,4 @@
-import { Flex } from '@chakra-ui/react'
+import { Box, Flex } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
 import { numberOf } from '@/core/advice'
 import { PRESSURE_SCALES } from '@/core/equipment'
@@ -11,66 +11,65 @@ import type { PlanProps } from './planProps'
 
 /** The stroke of every hit. */
 export function Strokes({ plan, side }: PlanProps & { readonly side: ReactNode }) {
+  const note = plan.press.pressure
   return (
     <Section title="Strokes" side={side}>
-      <Table>
-        <thead>
-          <tr>
-            <th>Hit</th>
-            <th className="num">Strokes</th>
-            <th>Blade</th>
-            <th>Edge</th>
-            <th className="num">Angle</th>
-            <th>Pressure</th>
-            {plan.press.pressure && <th className="num">{PRESSURE_SCALES[plan.press.pressure.scale]}</th>}
-            <th className="num">A stroke</th>
-            <th>Flood</th>
-            <th className="num">Dry film</th>
-          </tr>
-        </thead>
-        <tbody>
-          {plan.hits.map((h) => (
-            <tr key={h.hit.id}>
-              <td>
-                <InkName hex={h.hex} name={h.hit.name} />
-              </td>
-              <td className="num">
-                <AdviceNumber advice={h.stroke.strokes} size="1.2rem" />
-              </td>
-              <td>
-                <AdviceChoice advice={h.stroke.blade} />
-              </td>
-              <td>
-                <AdviceChoice advice={h.stroke.edge} />
-              </td>
-              <td className="num">
-                <AdviceNumber advice={h.stroke.angle} />
-              </td>
-              <td>
-                <AdviceChoice advice={h.stroke.pressure} />
-              </td>
-              {h.stroke.gauge && (
-                <td className="num">
-                  <AdviceNumber advice={h.stroke.gauge} />
-                </td>
-              )}
-              <td className="num">
-                <AdviceNumber advice={h.stroke.time} />
-              </td>
-              <td>
-                <AdviceChoice advice={h.stroke.flood} />
-              </td>
-              <td className="num">
-                {h.film && (
-                  <AskButton advice={h.film}>
-                    <Measure kind="film" value={numberOf(h.film)} />
-                  </AskButton>
-                )}
-              </td>
+      <Box overflowX="auto">
+        <Table>
+          <thead>
+            <tr>
+              <th>Hit</th>
+              <th className="num">Strokes</th>
+              <th>Blade and edge</th>
+              <th className="num">Angle</th>
+              <th>{note ? `Pressure, ${PRESSURE_SCALES[note.scale].toLowerCase()}` : 'Pressure'}</th>
+              <th className="num">A stroke</th>
+              <th>Flood</th>
+              <th className="num">Dry film</th>
             </tr>
-          ))}
-        </tbody>
-      </Table>
+          </thead>
+          <tbody>
+            {plan.hits.map((h) => (
+              <tr key={h.hit.id}>
+                <td>
+                  <InkName hex={h.hex} name={h.hit.name} />
+                </td>
+                <td className="num">
+                  <AdviceNumber advice={h.stroke.strokes} size="1.2rem" />
+                </td>
+                <td>
+                  <Flex wrap="wrap" columnGap="2">
+                    <AdviceChoice advice={h.stroke.blade} />
+                    <AdviceChoice advice={h.stroke.edge} />
+                  </Flex>
+                </td>
+                <td className="num">
+                  <AdviceNumber advice={h.stroke.angle} />
+                </td>
+                <td>
+                  <Flex wrap="wrap" columnGap="2" align="baseline">
+                    <AdviceChoice advice={h.stroke.pressure} />
+                    {h.stroke.gauge && <AdviceNumber advice={h.stroke.gauge} />}
+                  </Flex>
+                </td>
+                <td className="num">
+                  <AdviceNumber advice={h.stroke.time} />
+                </td>
+                <td>
+                  <AdviceChoice advice={h.stroke.flood} />
+                </td>
+                <td className="num">
+                  {h.film && (
+                    <AskButton advice={h.film}>
+                      <Measure kind="film" value={numberOf(h.film)} />
+                    </AskButton>
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </Table>
+      </Box>
       {plan.hold && <Held hold={plan.hold} />}
     </Section>
   )

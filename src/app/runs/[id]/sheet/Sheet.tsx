@@ -162,7 +162,8 @@ export function Sheet({ facts, mark, standing }: SheetProps) {
         </Flex>
         <Box mt="3" fontSize="15px">
           Changed at the press, and why
-          {[1, 2].map((row) => (
+          {/* A fourth row of facts takes the place of one line. */}
+          {(content.facts.length > 9 ? [1] : [1, 2]).map((row) => (
             <Box key={row} borderBottom="1px solid" borderColor="onPaper" height="22px" />
           ))}
         </Box>
