@@ -1,7 +1,7 @@
 import { because, decideNumber, type NumberAdvice, type Overrides, q, ruleTable } from '../advice'
 import type { Fabric } from '../equipment'
 import { type Duration, grams, type Length, type MeshCount, minutes, percent, type Share } from '../quantity'
-import { FILM_RULES, fabricOf, isUsual, wetDeposit } from '../screen'
+import { fabricOf, wetDeposit, whyStruck } from '../screen'
 
 export const INK_RULES = ruleTable({
   INK_MASS: {
@@ -84,9 +84,7 @@ export function inkMass(
           waste: q('share', WASTE),
           left: q('mass', LEFT.usual),
         }),
-        ...(isUsual(need.struck)
-          ? []
-          : [because(FILM_RULES, 'FILM_STRUCK', { struck: q('share', need.struck) })]),
+        ...whyStruck(need.struck),
         ...(held === 1 ? [] : [because(INK_RULES, 'INK_LAID', { laid: q('share', held) })]),
         because(INK_RULES, 'INK_DEPOSIT', { mesh: q('meshCount', need.mesh) }),
       ],

@@ -1,6 +1,6 @@
 import { choiceOf, numberOf } from '../advice'
 import type { Proven, Shop } from '../equipment'
-import { type Order, toneOf } from '../order'
+import { type Order, type Run, toneOf } from '../order'
 import { screenOf } from './hitPlans'
 import type { RunPlan } from './runPlan'
 
@@ -33,6 +33,12 @@ export function settingsOf(plan: RunPlan, order: Order, on: string): readonly Pr
       offContact: numberOf(plan.offContact),
     }
   })
+}
+
+/** What was found good with a run's own samples last, where they count most. */
+export function ownLast(proven: readonly Proven[], run: Run): readonly Proven[] {
+  const own = (p: Proven) => Number(p.id.startsWith(`${run.id}.`))
+  return [...proven].sort((a, b) => own(a) - own(b))
 }
 
 /** The shop with these settings as the newest that were found good; the same screens' earlier ones go. */

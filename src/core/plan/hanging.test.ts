@@ -121,6 +121,10 @@ describe('a good sample', () => {
     const usual = planFor({ inks: [{ ...INKS.yellow, id: 'sun', name: 'Sun' }] })
     expect(film(after) / film(usual)).toBeCloseTo((2.4 / 1.3) ** 0.25 * 1.05, 6)
     expect(after.offContact).toMatchObject({ advised: 0.0028, reasons: [{ rule: 'OFF_PROVEN' }, {}, {}] })
+    // Another job's newer sample does not move the off-contact of this one.
+    const other = good.map((g) => ({ ...g, id: g.id.replace('R-1-', 'R-2-'), offContact: 0.0035 }))
+    const again = plan(job.order, keptGood(shop, other), { ...job.decisions, overrides: { press: 'manual' } })
+    expect(again.offContact.advised).toBe(0.0028)
     const single = planFor({ inks: [INKS.red], press: 'single', shop })
     expect(JSON.stringify(single)).not.toContain('_PROVEN')
   })

@@ -36,7 +36,8 @@ import {
 import { bladeLengthFor, directionFor, holdFor } from '../stroke'
 import { cellsOf } from './cells'
 import { filmsFor } from './films'
-import { hangScreens, type PrintOf } from './hanging'
+import { ownLast } from './goodSample'
+import { type Hung, hangScreens, type PrintOf } from './hanging'
 import { type Context, planHits } from './hitPlans'
 import { type Separation, separate } from './hits'
 import { PRESS_CAUTIONS, pressAdvice, rankPresses, spaceOf } from './press'
@@ -145,28 +146,7 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
   )
   const whyFlash = explained.filter((e) => e.event.kind === 'flash').map((e) => e.reasons)
 
-  const hung =
-    space.kind === 'stations'
-      ? {
-          heads: new Map(
-            events.flatMap((e) =>
-              e.kind === 'print' && e.station !== undefined
-                ? [[job.hits[e.hit]?.id ?? '', e.station] as const]
-                : [],
-            ),
-          ),
-          moves: movesIn(job, events, space),
-        }
-      : hangScreens(
-          shop,
-          press,
-          printOf(ctx),
-          // By hand the second base hit goes through the same screen.
-          events.flatMap((e) => {
-            const hit = e.kind === 'print' ? job.hits[e.hit] : undefined
-            return hit && hit.role !== 'base2' ? [hit.id] : []
-          }),
-        )
+  const hung = hungFor(found, events)
   const printed = events.flatMap((e) => (e.kind === 'print' ? [e.hit] : []))
   const { hits, frames } = planHits(
     ctx,
@@ -188,7 +168,7 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
     width,
     height,
   )
-  const offContact = offContactFor(press, cloth, method, shop.proven, overrides)
+  const offContact = offContactFor(press, cloth, method, ownLast(shop.proven, run), overrides)
   const bladeLength = bladeLengthFor(run.placement.width, shop.blades, overrides)
   const laps = solution.fits ? solution.laps : 1
   const wide = (space.kind === 'stations' && space.flashWidth) || 1
@@ -249,6 +229,20 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
     warnings: warnings(told),
     cautions: cautionsFor(press),
   }
+}
+
+/** Where every screen hangs, and the handgrips that takes. */
+function hungFor({ ctx, job, press, space }: Ordering, events: readonly Event[]): Hung {
+  const prints = events.flatMap((e) => (e.kind === 'print' ? [{ ...e, of: job.hits[e.hit] }] : []))
+  if (space.kind === 'stations') {
+    const heads = new Map(
+      prints.flatMap(({ of, station }) => (of && station !== undefined ? [[of.id, station] as const] : [])),
+    )
+    return { heads, moves: movesIn(job, events, space) }
+  }
+  // By hand the second base hit goes through the same screen.
+  const screens = prints.flatMap(({ of }) => (of && of.role !== 'base2' ? [of.id] : []))
+  return hangScreens(ctx.shop, press, printOf(ctx), screens)
 }
 
 const NOT_FLASHED = { flashHeight: undefined, coolDown: undefined } as const

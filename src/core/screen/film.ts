@@ -1,4 +1,12 @@
-import { because, decideNumber, type NumberAdvice, type Overrides, q, ruleTable } from '../advice'
+import {
+  because,
+  decideNumber,
+  type NumberAdvice,
+  type Overrides,
+  q,
+  type Reason,
+  ruleTable,
+} from '../advice'
 import type { Fabric } from '../equipment'
 import type { MeshCount } from '../quantity'
 import { dryFilm, fabricOf, inkVolume, type Solids } from './fabric'
@@ -27,8 +35,9 @@ export interface FilmNeed {
   readonly onFilm: boolean
 }
 
-/** Nothing that shows in a rounded figure. */
-export const isUsual = (struck: number): boolean => Math.abs(struck - 1) < 0.0005
+/** Why more or less is laid than usual; nothing where it does not show in a rounded figure. */
+export const whyStruck = (struck: number): readonly Reason[] =>
+  Math.abs(struck - 1) < 0.0005 ? [] : [because(FILM_RULES, 'FILM_STRUCK', { struck: q('share', struck) })]
 
 /** Dry film that one hit leaves, metres; the range spans 50 to 75 % transfer. */
 export function filmFor(need: FilmNeed, fabrics: readonly Fabric[], overrides: Overrides): NumberAdvice {
@@ -47,9 +56,7 @@ export function filmFor(need: FilmNeed, fabrics: readonly Fabric[], overrides: O
           held: q('film', inkVolume(fabric)),
         }),
         because(FILM_RULES, 'FILM_LAID'),
-        ...(isUsual(need.struck)
-          ? []
-          : [because(FILM_RULES, 'FILM_STRUCK', { struck: q('share', need.struck) })]),
+        ...whyStruck(need.struck),
       ],
     },
     overrides,

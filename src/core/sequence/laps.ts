@@ -25,9 +25,9 @@ interface Node extends State {
 }
 
 /**
- * The cheapest order in two revolutions, and of its layouts one that moves least: screens of either lap hang at stations of their own, a flash may fire in both, and
- * a base printed twice may be one screen that prints in both. A* over (printed, wet, shape); a way is dropped as soon as its
- * shape finds no place on the ring.
+ * The cheapest order in two revolutions, and of its layouts one that moves least: screens of either lap hang at stations of
+ * their own, a flash may fire in both, and a base printed twice may be one screen that prints in both. A* over (printed, wet,
+ * shape); a way is dropped as soon as its shape finds no place on the ring.
  *
  * @returns none when there is none; `unknown` when too many shapes were looked at to tell
  */
