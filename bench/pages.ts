@@ -51,7 +51,7 @@ const db = new Kysely<Tables>({
     heard.push({ sql: e.query.sql, parameters: e.query.parameters })
   },
 })
-const list = (text: string, limit: number) => orderLines(db, { text, deleted: false, offset: 0, limit })
+const list = (text: string, limit: number) => orderLines(db, { text, show: 'current', offset: 0, limit })
 const id = 'O-4711'
 const PAGES = {
   today: { path: '/', read: () => list('', 20) },

@@ -52,6 +52,6 @@ it('a port that is taken, or no port at all, is named', async () => {
 
 it('listens on this machine only unless told otherwise', () => {
   expect(run(`console.log(JSON.stringify(lib.address([])))`).stdout).toBe(
-    '{"port":3000,"host":"127.0.0.1"}\n',
+    '{"port":3000,"host":"127.0.0.1","allow":[]}\n',
   )
 })

@@ -4,7 +4,7 @@ import { address, build, checkNode, dataFolder, install, seed, serve } from './l
 
 const args = process.argv.slice(2)
 checkNode()
-const at = address(args)
+const at = address(args, ['--fresh'])
 const folder = dataFolder('data/demo')
 install()
 if (args.includes('--fresh'))

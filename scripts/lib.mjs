@@ -95,23 +95,47 @@ export const freePort = () =>
     })
   })
 
-/** `--port N` and `--host H` of the command line, with their defaults. */
-export function address(args) {
-  const after = (flag) => (args.includes(flag) ? args[args.indexOf(flag) + 1] : undefined)
-  const port = Number(after('--port') ?? 3000)
-  if (!Number.isInteger(port) || port < 1 || port > 65535) stop('--port wants a number from 1 to 65535.')
-  return { port, host: after('--host') ?? '127.0.0.1' }
+/**
+ * `--port N`, `--host H` and any number of `--allow-host NAME` of the command line, with their defaults. A flag without its
+ * value, or one that no one knows, is told.
+ */
+export function address(args, known = []) {
+  const after = (flag) => args.flatMap((arg, i) => (arg === flag ? [args[i + 1]] : []))
+  const wants = {
+    '--port': 'a number from 1 to 65535',
+    '--host': 'an address',
+    '--allow-host': 'a host name',
+  }
+  for (const [flag, what] of Object.entries(wants))
+    if (after(flag).some((value) => value === undefined || value === '' || value.startsWith('--')))
+      stop(`${flag} wants ${what} after it, for example ${flag} ${EXAMPLES[flag]}.`)
+  const taken = new Set(Object.keys(wants).flatMap((flag) => after(flag)))
+  const stranger = args.find((arg) => !(arg in wants) && !known.includes(arg) && !taken.has(arg))
+  if (stranger !== undefined)
+    stop(`Orvint does not know ${stranger}; it knows ${[...Object.keys(wants), ...known].join(', ')}.`)
+  const text = after('--port').at(-1) ?? '3000'
+  const port = /^\d+$/.test(text) ? Number(text) : Number.NaN
+  if (!(port >= 1 && port <= 65535)) stop('--port wants a number from 1 to 65535.')
+  return { port, host: after('--host').at(-1) ?? '127.0.0.1', allow: after('--allow-host') }
 }
 
+const EXAMPLES = { '--port': '3000', '--host': '0.0.0.0', '--allow-host': 'shop.local' }
+
+/** Starts the built app on a data folder; answers once it does. */
+export const startServer = (folder, { port, host = '127.0.0.1', allow = [] }, options = {}) =>
+  spawn(process.execPath, ['scripts/server.mjs', String(port), host, ...allow], {
+    cwd: ROOT,
+    stdio: ['ignore', 'pipe', 'inherit'],
+    ...options,
+    env: { ...ENV, NODE_ENV: 'production', ORVINT_DATA: folder, ...options.env },
+  })
+
 /** Serves the built app until it is stopped. */
-export async function serve(folder, { port, host }) {
+export async function serve(folder, at) {
+  const { port, host } = at
   if (!(await isFree(port, host)))
     stop(`Port ${port} is taken: stop what uses it, or choose another with --port.`)
-  const server = spawn(
-    process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '--port', String(port), '--hostname', host],
-    { cwd: ROOT, env: { ...ENV, ORVINT_DATA: folder }, stdio: ['ignore', 'pipe', 'inherit'] },
-  )
+  const server = startServer(folder, at)
   const shown = host === '127.0.0.1' ? 'localhost' : host
   server.stdout.on('data', (text) => {
     if (String(text).includes('Ready'))

@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation'
 import { useCallback, useEffect, useMemo, useState } from 'react'
 import { useKeys } from '@/ui/keys'
 import { useSettings } from '@/ui/settings'
+import { ACTED } from './acts/act'
 import { redo, type Told, undo, useHistory } from './edits/history'
 import { KeySheet } from './KeySheet'
 import { useNewOrder } from './orders/useNewOrder'
@@ -24,7 +25,12 @@ export function Companions() {
   const [told, setTold] = useState<Told>()
   const newOrder = useNewOrder()
   const history = useHistory()
-  useNews(useCallback(() => router.refresh(), [router]))
+  const refresh = useCallback(() => router.refresh(), [router])
+  useNews(refresh)
+  useEffect(() => {
+    window.addEventListener(ACTED, refresh)
+    return () => window.removeEventListener(ACTED, refresh)
+  }, [refresh])
   useEffect(() => {
     if (!told) return
     const end = setTimeout(() => setTold(undefined), NOTE)

@@ -7,7 +7,8 @@ import { Dialog } from '@/ui/Dialog'
 import { useFindables } from '@/ui/findable'
 import { Key } from '@/ui/Key'
 import type { KeyBinding } from '@/ui/keys'
-import { type Found, find } from './find'
+import { act } from './acts/act'
+import type { Found } from './find'
 import { PAGES } from './pages'
 
 const Input = chakra('input')
@@ -41,8 +42,8 @@ export function Palette({ commands, onClose }: PaletteProps) {
   useEffect(() => {
     const number = ++asked.current
     const timer = setTimeout(() => {
-      void find(text).then((answer) => {
-        if (asked.current === number) setFound(answer)
+      void act('find', { text }).then((answer) => {
+        if (asked.current === number && answer.ok) setFound(answer.found)
       })
     }, PAUSE)
     return () => clearTimeout(timer)

@@ -1,11 +1,12 @@
 'use client'
 
 import { Box, chakra, Flex } from '@chakra-ui/react'
-import { differenceInCalendarDays, format, parseISO } from 'date-fns'
+import { differenceInCalendarDays, parseISO } from 'date-fns'
 import NextLink from 'next/link'
 import { because, q, tell } from '@/core/advice'
 import { FACT_RULES } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
+import { sayDay } from '@/ui/day'
 import { type PageOf, Pager } from '@/ui/Pager'
 import { PageTitle } from '@/ui/parts'
 import { Table, TextButton } from '@/ui/Section'
@@ -13,6 +14,7 @@ import { SeverityMark } from '@/ui/Severity'
 import { InkRow } from '@/ui/Swatch'
 import { useSettings } from '@/ui/settings'
 import { AskFrame } from './AskFrame'
+import { Filling } from './Filling'
 import { PotLife } from './ink/PotLife'
 import { useNewOrder } from './orders/useNewOrder'
 import { settledAt } from './settledAt'
@@ -27,6 +29,8 @@ interface TodayProps {
   readonly screens: ScreensToday
   /** Tubs of ink that does not keep. */
   readonly limited: readonly LimitedInk[]
+  /** Orders whose plans are being renewed. */
+  readonly planning: number
   readonly page: PageOf
 }
 
@@ -47,10 +51,13 @@ function inWords(days: number): string {
 }
 
 const isStopped = (run: RunLine | undefined) =>
-  run === undefined || run.inks.length === 0 || run.open.some((r) => r.severity === 'Stop')
+  run === undefined ||
+  run.wrong !== '' ||
+  run.inks.length === 0 ||
+  run.open.some((r) => r.severity === 'Stop')
 
 /** Runs by due date, each with what is open and the way to where it is settled. */
-export function TodayBoard({ shopName, today, lines, screens, limited, page }: TodayProps) {
+export function TodayBoard({ shopName, today, lines, screens, limited, planning, page }: TodayProps) {
   const make = useNewOrder()
   // An order that makes no run yet stands there with what it misses.
   const rows = lines.flatMap((line) =>
@@ -60,7 +67,7 @@ export function TodayBoard({ shopName, today, lines, screens, limited, page }: T
   return (
     <AskFrame shopName={shopName}>
       <Flex align="baseline" gap="4" mb="3">
-        <PageTitle>{format(parseISO(today), 'EEEE d MMMM')}</PageTitle>
+        <PageTitle>{sayDay(today, 'EEEE d MMMM')}</PageTitle>
         <Box color="soft">
           {rows.length} {rows.length === 1 ? 'run' : 'runs'}{' '}
           {page.total > lines.length ? `of the ${page.total.toLocaleString('en')} orders` : 'to print'}
@@ -70,6 +77,7 @@ export function TodayBoard({ shopName, today, lines, screens, limited, page }: T
           New order
         </TextButton>
       </Flex>
+      <Filling planning={planning} />
       <ScreenNews {...screens} />
       <InkNews tubs={limited} />
       {rows.length === 0 ? (
@@ -164,12 +172,12 @@ function Line({ line, run, today, before }: LineProps) {
     <tr>
       <td>
         {before?.due !== line.due && (
-          <Box lineHeight="1.15" whiteSpace="nowrap">
+          <Box lineHeight="1.15" whiteSpace="nowrap" data-due={line.due}>
             <Box fontSize="1.15rem" fontWeight="700">
-              {format(parseISO(line.due), 'EEE d')}
+              {sayDay(line.due, 'EEE d')}
             </Box>
             <Flex fontSize="0.85rem" color={days < 0 ? 'ink' : 'soft'} fontWeight={days < 0 ? '700' : '400'}>
-              {inWords(days)}
+              {Number.isFinite(days) ? inWords(days) : 'no such day'}
             </Flex>
           </Box>
         )}
@@ -247,6 +255,13 @@ function OpenPoints({ line, run }: { readonly line: OrderLine; readonly run: Run
   const href = settledAt(line, run)
   const missing = run === undefined ? line.missing : run.inks.length === 0 ? 'No colours yet' : ''
   const [worst, ...more] = run?.open ?? []
+  const wrong = line.wrong || run?.wrong
+  if (wrong)
+    return (
+      <Link href={href} display="flex" gap="2" alignItems="baseline" _hover={{ textDecoration: 'underline' }}>
+        <SeverityMark severity="Stop" /> {wrong}
+      </Link>
+    )
   if (missing)
     return (
       <Link href={href} display="flex" gap="2" alignItems="baseline" _hover={{ textDecoration: 'underline' }}>
@@ -256,7 +271,7 @@ function OpenPoints({ line, run }: { readonly line: OrderLine; readonly run: Run
   if (!worst)
     return (
       <Link href={href} color="soft" _hover={{ textDecoration: 'underline' }}>
-        Planned
+        {run?.planning ? 'being planned …' : 'Planned'}
       </Link>
     )
   return (

@@ -9,12 +9,27 @@ import { addOrder, loadOrder } from '@/store/orders'
 import { release } from '@/store/revisions'
 import { loadShop, saveShop } from '@/store/shop'
 import { isStage, STAGE_NAMES, settledWords, stageOf } from './orders/[id]/stages'
+import { renewPlans } from './planning'
 import { settledAt } from './settledAt'
 import { asKind, toggleFlash, withPlaces } from './shop/pressKinds'
-import { everyOrderLine, everyScreenJob, orderLines } from './today'
+import { ahead, everyOrderLine, type OrderLine, orderLines } from './today'
+
+/** The jobs of the screen room once everything is planned. */
+const everyScreenJob = async (db: Database) => {
+  await planned(db)
+  return (await ahead(db)).jobs
+}
+const settledLines = async (db: Database, query: Parameters<typeof orderLines>[1]) => {
+  await planned(db)
+  return orderLines(db, query)
+}
+const planned = async (db: Database) => {
+  await ahead(db)
+  await renewPlans(db)
+}
 
 const orders = demoOrders('2026-11-23')
-const ALL = { text: '', deleted: false, offset: 0, limit: 50 }
+const ALL = { text: '', show: 'current', offset: 0, limit: 50 } as const
 
 describe('the list of orders', () => {
   let db: Database
@@ -23,14 +38,14 @@ describe('the list of orders', () => {
     await seedDemo(db, '2026-11-23')
   })
   const runLine = async (runId: string) => {
-    const { lines } = await orderLines(db, ALL)
+    const { lines } = await settledLines(db, ALL)
     const order = lines.find((o) => o.runs.some((r) => r.id === runId))
     const run = order?.runs.find((r) => r.id === runId)
     if (!order || !run) throw new Error(`no line ${runId}`)
     return { order, run, href: settledAt(order, run) }
   }
   it('has a line for every run, with press, screens and minutes', async () => {
-    const { lines, total } = await orderLines(db, ALL)
+    const { lines, total } = await settledLines(db, ALL)
     expect(total).toBe(10)
     const runs = lines.flatMap((o) => o.runs)
     expect(runs).toHaveLength(orders.flatMap(splitOrder).length)
@@ -38,7 +53,9 @@ describe('the list of orders', () => {
       expect(r.screens).toBeGreaterThan(0)
       expect(r.time?.[1]).toBeGreaterThan(r.time?.[0] ?? Number.POSITIVE_INFINITY)
     }
-    expect(await everyOrderLine(db)).toEqual(lines)
+    const every: OrderLine[] = []
+    for await (const line of everyOrderLine(db)) every.push(line)
+    expect(every).toEqual(lines)
   })
   it('puts Stops before Watches, leaves Notes out, and leads to where the worst is settled', async () => {
     const engine = await runLine('R-1004-P1-light')
@@ -74,7 +91,7 @@ describe('the list of orders', () => {
   it('asks the screen room for every screen of every run; a step done changes no summary', async () => {
     const jobs = await everyScreenJob(db)
     expect(jobs).toHaveLength(orders.flatMap(splitOrder).length)
-    const { lines } = await orderLines(db, ALL)
+    const { lines } = await settledLines(db, ALL)
     for (const { id, screens } of lines.flatMap((o) => o.runs))
       expect(jobs.find((j) => j.runId === id)?.screens).toHaveLength(screens)
     for (const line of lines) for (const run of line.runs) expect(run).not.toHaveProperty('job')
@@ -117,7 +134,7 @@ describe('the list of orders', () => {
     for (const [i, [change, missing, stage]] of cases.entries()) {
       const id = `O-${2000 + i}`
       await addOrder(db, { ...order, ...change, id })
-      const line = (await orderLines(db, { ...ALL, text: id })).lines[0]
+      const line = (await settledLines(db, { ...ALL, text: id })).lines[0]
       if (!line) throw new Error(`no ${id}`)
       expect(line.missing).toBe(missing)
       expect(settledAt(line, missing ? undefined : line.runs[0])).toContain(`/${stage}`)
@@ -125,7 +142,7 @@ describe('the list of orders', () => {
     }
     const empty = await openDatabase(':memory:')
     await addOrder(empty, order)
-    expect((await orderLines(empty, ALL)).lines[0]?.missing).toBe('The shop has no press')
+    expect((await settledLines(empty, ALL)).lines[0]?.missing).toBe('The shop has no press')
   })
 })
 

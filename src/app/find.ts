@@ -1,5 +1,3 @@
-'use server'
-
 import { SCHOOLS } from '@/core/advice'
 import { looksLikeSheetCode } from '@/core/plan'
 import { database } from '@/store/database'
@@ -25,7 +23,7 @@ export async function find(text: string): Promise<readonly Found[]> {
   const db = await database()
   const has = (...words: string[]) => words.some((w) => w.toLowerCase().includes(wanted.toLowerCase()))
   const [{ ids }, runs, { shelf }, sheet] = await Promise.all([
-    findOrders(db, { text: wanted, deleted: false, offset: 0, limit: MOST }),
+    findOrders(db, { text: wanted, show: 'current', offset: 0, limit: MOST }),
     runsNamed(db, wanted, MOST),
     loadShop(db),
     looksLikeSheetCode(wanted) ? revisionByCode(db, wanted) : undefined,

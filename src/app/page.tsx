@@ -2,12 +2,13 @@ import { format } from 'date-fns'
 import { roomLines } from '@/core/plan'
 import { momentOf } from '@/core/schedule'
 import { changeStamp, database } from '@/store/database'
-import { loadInkStock } from '@/store/inkRoom'
+import { limitedInk } from '@/store/inkRoom'
 import { loadShop } from '@/store/shop'
+import { offsetOf } from './offsetOf'
 import { Seen } from './Seen'
 import { FirstStart } from './shop/FirstStart'
 import { TodayBoard } from './TodayBoard'
-import { everyScreenJob, orderLines } from './today'
+import { ahead, orderLines } from './today'
 
 export const metadata = { title: 'Today' }
 
@@ -23,10 +24,11 @@ export default async function TodayPage({ searchParams }: Props) {
   const stamp = await changeStamp(db)
   const { shelf } = await loadShop(db)
   if (shelf.shop.presses.length === 0) return <FirstStart />
-  const offset = Math.max(0, Number((await searchParams).from) || 0)
-  const { lines, total } = await orderLines(db, { text: '', deleted: false, offset, limit: PAGE })
-  const room = roomLines(await everyScreenJob(db), shelf.shop)
-  const { batches } = await loadInkStock(db)
+  const offset = offsetOf((await searchParams).from)
+  const { lines, total } = await orderLines(db, { text: '', show: 'open', offset, limit: PAGE })
+  const { jobs, planning } = await ahead(db)
+  const room = roomLines(jobs, shelf.shop)
+  const limited = await limitedInk(db)
   const now = momentOf(format(new Date(), "yyyy-MM-dd'T'HH:mm"))
   const screens = {
     waiting: room.filter((l) => l.next !== undefined).length,
@@ -41,7 +43,8 @@ export default async function TodayPage({ searchParams }: Props) {
         today={format(new Date(), 'yyyy-MM-dd')}
         lines={lines}
         screens={screens}
-        limited={batches.flatMap(({ id, name, expires }) => (expires ? [{ id, name, expires }] : []))}
+        limited={limited}
+        planning={planning}
         page={{ offset, size: PAGE, total, path: '/' }}
       />
     </>

@@ -5,6 +5,7 @@ import type { OrderLine, RunLine } from './today'
 export function settledAt(order: OrderLine, run: RunLine | undefined): string {
   const query = run ? `?run=${run.id}` : ''
   const link = (stage: string) => `/orders/${order.id}/${stage}${query}`
+  if (order.wrong || run?.wrong) return link('order')
   if (run === undefined) return link(order.missing === 'No colours yet' ? 'art' : 'order')
   if (run.inks.length === 0) return link('art')
   const [worst] = run.open

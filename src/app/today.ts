@@ -1,42 +1,17 @@
-import { createHash } from 'node:crypto'
-import { type Reason, settled } from '@/core/advice'
 import type { Shop } from '@/core/equipment'
 import { groupLabel, type Order, type Run, splitOrder, WHERES } from '@/core/order'
-import {
-  type Decisions,
-  type InkNeedLine,
-  inkNeedsOf,
-  noDecisions,
-  plan,
-  planChanges,
-  planningFacts,
-  type ScreenJob,
-  screenJobOf,
-  screensOf,
-} from '@/core/plan'
+import { type InkNeedLine, NO_SUMMARY, type RunSummary, type ScreenJob } from '@/core/plan'
+import { isDay } from '@/core/quantity'
 import type { Database } from '@/store/database'
 import { loadDecisions } from '@/store/decisions'
 import { picturedPrints } from '@/store/films'
 import { findOrders, loadOrders, type OrderQuery, type StoredOrder } from '@/store/orders'
-import { diskProblem } from '@/store/problems'
-import { latestNumbers, latestRevisions, type Revision } from '@/store/revisions'
+import { latestNumbers } from '@/store/revisions'
+import type { OrderState } from '@/store/schema'
 import { loadShop } from '@/store/shop'
-import { keepSummaries, keptSummaries } from '@/store/summaries'
+import { keptSummaries } from '@/store/summaries'
 import type { Pictured } from '@/ui/Swatch'
-
-/** What a plan comes to, for lists. */
-export interface RunSummary {
-  readonly press: string
-  /** Seconds, lowest and highest. */
-  readonly time: readonly [number, number] | undefined
-  readonly timeWhy: readonly Reason[]
-  readonly screens: number
-  readonly open: readonly Reason[]
-  readonly job: ScreenJob | undefined
-  readonly inks: readonly InkNeedLine[]
-  /** How many settings differ from the last released revision; none when there is none. */
-  readonly changed: number | undefined
-}
+import { renewPlans, shopStampOf, summaryStamp } from './planning'
 
 /** A run as lists show it. */
 export interface RunLine extends Omit<RunSummary, 'job' | 'inks'> {
@@ -49,6 +24,8 @@ export interface RunLine extends Omit<RunSummary, 'job' | 'inks'> {
   readonly picture: Pictured | undefined
   /** Number of the last revision; 0 for none. */
   readonly revision: number
+  /** It is being planned: what is shown is of before, or nothing yet. */
+  readonly planning: boolean
 }
 
 /** An order with its runs as lists show it. */
@@ -59,6 +36,9 @@ export interface OrderLine {
   readonly due: string
   readonly pieces: number
   readonly deletedAt: string | undefined
+  readonly state: OrderState
+  /** What is stored of it and cannot be, in one sentence; empty as a rule. */
+  readonly wrong: string
   readonly runs: readonly RunLine[]
   /** What the order still misses before it makes a run; empty when nothing. */
   readonly missing: string
@@ -71,117 +51,93 @@ function missingIn(order: Order, runs: readonly Run[], shop: Shop): string {
   return shop.presses.length === 0 ? 'The shop has no press' : ''
 }
 
-/** Goes up when a summary holds other facts than before: what was kept is computed anew. */
-const FACTS = 4
-
-const NOTHING: RunSummary = {
-  press: '',
-  time: undefined,
-  timeWhy: [],
-  screens: 0,
-  open: [],
-  job: undefined,
-  inks: [],
-  changed: undefined,
-}
-
-/** Plans a run for a list. */
-export function summarize(
-  order: Order,
-  run: Run,
-  shop: Shop,
-  decisions: Decisions | undefined,
-  last: Revision | undefined,
-): RunSummary {
-  if (run.placement.inks.length === 0 || shop.presses.length === 0) return NOTHING
-  const p = plan(order, shop, decisions ?? noDecisions(run.id))
-  return {
-    press: p.pressAdvice.choices.find((c) => c.value === settled(p.pressAdvice))?.label ?? '',
-    time: p.time?.total.range,
-    timeWhy: p.time?.total.reasons ?? [],
-    screens: screensOf(p),
-    job: screenJobOf(order, p),
-    inks: inkNeedsOf(order, p),
-    open: p.warnings.filter((w) => w.severity !== 'Note'),
-    changed: last && planChanges(last.plan, p).length,
-  }
-}
-
 /** Orders with their runs, and what these ask of the screen room and the ink room. */
 interface OrderLines {
   readonly lines: readonly OrderLine[]
   readonly jobs: readonly ScreenJob[]
   readonly needs: readonly InkNeedLine[]
+  /** Orders whose plans are being renewed. */
+  readonly planning: number
   readonly total: number
 }
 
-/**
- * A page of orders with their runs, by due date. Plans are computed once for each state of order, decisions, shop and
- * revision, and kept for the next reader.
- */
-export async function orderLines(db: Database, query: OrderQuery): Promise<OrderLines> {
-  const { ids, total } = await findOrders(db, query)
-  const [orders, { shelf }, decided] = await Promise.all([
-    loadOrders(db, ids),
-    loadShop(db),
-    loadDecisions(db, ids),
-  ])
-  const split = new Map(orders.map((stored) => [stored, splitOrder(stored.order)]))
-  const runs = orders.flatMap((stored) => (split.get(stored) ?? []).map((run) => ({ stored, run })))
-  const pictured = await picturedPrints(db, ids)
-  const numbers = await latestNumbers(
-    db,
-    runs.map((r) => r.run.id),
-  )
-  const shopStamp = createHash('sha1')
-    .update(JSON.stringify(planningFacts(shelf.shop)))
-    .digest('base64')
-  const wanted = runs.map(({ stored, run }) => ({
-    stored,
-    run,
-    runId: run.id,
-    stamp: [
-      FACTS,
-      stored.version,
-      decided.get(run.id)?.version ?? 1,
-      shopStamp,
-      numbers.get(run.id) ?? 0,
-    ].join('.'),
-  }))
-  const kept = await keptSummaries<RunSummary>(db, wanted)
-  const fresh = wanted.filter((w) => !kept.has(w.runId))
-  const released = await latestRevisions(
-    db,
-    fresh.map((w) => w.runId),
-  )
-  const computed = fresh.map(({ stored, run, runId, stamp }) => ({
-    runId,
-    stamp,
-    facts: summarize(stored.order, run, shelf.shop, decided.get(runId)?.decisions, released.get(runId)),
-  }))
-  // A disk that cannot be written still lets people read.
-  await keepSummaries(db, computed).catch((error) => {
-    if (diskProblem(error) === undefined) throw error
-  })
-  const facts = new Map([...kept, ...computed.map((c) => [c.runId, c.facts] as const)])
-  return {
-    total,
-    jobs: [...facts.values()].flatMap((f) => f.job ?? []),
-    needs: [...facts.values()].flatMap((f) => f.inks),
-    lines: orders.map((stored) =>
-      lineOf(stored, split.get(stored) ?? [], facts, numbers, pictured, shelf.shop),
-    ),
+/** An order with its runs; one that is stored wrong has none and says why. */
+interface Split {
+  readonly stored: StoredOrder
+  readonly runs: readonly Run[]
+  readonly wrong: string
+}
+
+function splitOf(stored: StoredOrder): Split {
+  const { order } = stored
+  try {
+    const runs = splitOrder(order)
+    return {
+      stored,
+      runs,
+      wrong: isDay(order.due) ? '' : `Due on ${order.due || 'no day'}: there is no such day.`,
+    }
+  } catch (error) {
+    return { stored, runs: [], wrong: `It cannot be read as it is stored: ${(error as Error).message}.` }
   }
 }
 
-function lineOf(
-  { order, deletedAt }: StoredOrder,
-  runs: readonly Run[],
-  facts: ReadonlyMap<string, RunSummary>,
-  numbers: ReadonlyMap<string, number>,
-  pictured: ReadonlyMap<string, ReadonlySet<string>>,
-  shop: Shop,
-): OrderLine {
+/**
+ * A page of orders with their runs, by due date. Never waits for a plan: what was planned is shown, what is not of today's
+ * facts says so and is renewed meanwhile.
+ */
+export async function orderLines(db: Database, query: OrderQuery): Promise<OrderLines> {
+  const { ids, total } = await findOrders(db, query)
+  return { ...(await linesOf(db, ids)), total }
+}
+
+/** These orders as lists show them. */
+async function linesOf(db: Database, ids: readonly string[]): Promise<Omit<OrderLines, 'total'>> {
+  const [orders, { shelf }, decided] = await Promise.all([
+    loadOrders(db, ids),
+    loadShop(db),
+    loadDecisions(db, ids, 'versions'),
+  ])
+  const place = new Map(ids.map((id, i) => [id, i]))
+  const split = [...orders]
+    .sort((a, b) => (place.get(a.order.id) ?? 0) - (place.get(b.order.id) ?? 0))
+    .map(splitOf)
+  const runIds = split.flatMap((s) => s.runs.map((r) => r.id))
+  const [pictured, numbers, kept] = await Promise.all([
+    picturedPrints(db, ids),
+    latestNumbers(db, runIds),
+    keptSummaries<RunSummary>(db, runIds),
+  ])
+  const shop = shopStampOf(shelf.shop)
+  const stampOf = ({ stored }: Split, runId: string) =>
+    summaryStamp(stored.version, decided.get(runId)?.version ?? 1, shop, numbers.get(runId) ?? 0)
+  const isStale = (s: Split, runId: string) => kept.get(runId)?.stamp !== stampOf(s, runId)
+  const stale = split.filter((s) => s.runs.some((r) => isStale(s, r.id)))
+  void renewPlans(
+    db,
+    stale.map((s) => s.stored.order.id),
+  )
+  const facts = split.flatMap((s) => s.runs.flatMap((r) => kept.get(r.id)?.facts ?? []))
+  return {
+    jobs: facts.flatMap((f) => f.job ?? []),
+    needs: facts.flatMap((f) => f.inks),
+    planning: stale.length,
+    lines: split.map((s) => ({
+      ...lineOf(s, shelf.shop),
+      runs: s.runs.map((run) => ({
+        ...runLine(run, kept.get(run.id)?.facts ?? NO_SUMMARY),
+        revision: numbers.get(run.id) ?? 0,
+        planning: isStale(s, run.id),
+        picture: pictured.get(s.stored.order.id)?.has(run.placement.id)
+          ? { orderId: s.stored.order.id, print: run.placement.id, based: isBased(kept.get(run.id)?.facts) }
+          : undefined,
+      })),
+    })),
+  }
+}
+
+function lineOf({ stored, runs, wrong }: Split, shop: Shop): Omit<OrderLine, 'runs'> {
+  const { order, deletedAt, state = 'open' } = stored
   return {
     id: order.id,
     customer: order.customer,
@@ -189,45 +145,62 @@ function lineOf(
     due: order.due,
     pieces: order.lines.flatMap((l) => l.sizes).reduce((sum, s) => sum + s.quantity, 0),
     deletedAt,
+    state,
+    wrong,
     missing: missingIn(order, runs, shop),
-    runs: runs.map((run) => ({
-      ...forLists(facts.get(run.id) ?? NOTHING),
-      id: run.id,
-      where: `${WHERES[run.placement.where]}, ${groupLabel(run.group).toLowerCase()}`,
-      quantity: run.quantity,
-      cloth: run.lines[0]?.cloth,
-      inks: run.placement.inks.map(({ name, hex }) => ({ name, hex })),
-      revision: numbers.get(run.id) ?? 0,
-      picture: pictured.get(order.id)?.has(run.placement.id)
-        ? { orderId: order.id, print: run.placement.id, based: isBased(facts.get(run.id)) }
-        : undefined,
-    })),
   }
 }
+
+const runLine = (run: Run, { job: _, inks: __, ...summary }: RunSummary) => ({
+  ...summary,
+  id: run.id,
+  where: `${WHERES[run.placement.where] ?? run.placement.where}, ${groupLabel(run.group).toLowerCase()}`,
+  quantity: run.quantity,
+  cloth: run.lines[0]?.cloth,
+  inks: run.placement.inks.map(({ name, hex }) => ({ name, hex })),
+})
 
 const isBased = (facts: RunSummary | undefined) => facts?.job?.screens.some((s) => s.hitId === 'base') ?? true
 
-const forLists = ({ job: _, inks: __, ...summary }: RunSummary) => summary
+/** Open orders that the rooms look at, those due first: weeks of work for any shop. */
+const HORIZON = 20
 
-/** Every order that is not deleted, a page at a time so that others have their turn. */
-async function everyPage(db: Database): Promise<readonly OrderLines[]> {
-  const limit = 100
-  const pages: OrderLines[] = []
-  for (let offset = 0; ; offset += limit) {
-    const page = await orderLines(db, { text: '', deleted: false, offset, limit })
-    pages.push(page)
-    if (offset + limit >= page.total) return pages
-    await new Promise((resume) => setImmediate(resume))
+/** What open orders ask of the rooms. */
+export interface Ahead {
+  readonly jobs: readonly ScreenJob[]
+  readonly needs: readonly InkNeedLine[]
+  /** Orders whose plans are being renewed. */
+  readonly planning: number
+  /** Open orders due later, which are not in it. */
+  readonly later: number
+}
+
+/**
+ * What the open orders due first ask of the screen room and the ink room, with those that have a
+ * stencil already; `with` names one more order.
+ */
+export async function ahead(db: Database, also: { readonly with?: string } = {}): Promise<Ahead> {
+  const open = { text: '', show: 'open', offset: 0, limit: HORIZON } as const
+  const [{ ids, total }, { shelf }] = await Promise.all([findOrders(db, open), loadShop(db)])
+  const onFrames = shelf.shop.frames.flatMap((f) => f.stencil?.order ?? []).concat(also.with ?? [])
+  const others = [...new Set(onFrames)].filter((id) => !ids.includes(id))
+  const known = (await loadOrders(db, others)).filter((o) => o.state !== 'done' && o.deletedAt === undefined)
+  const found = await linesOf(db, [...ids, ...known.map((o) => o.order.id)])
+  return {
+    jobs: found.jobs,
+    needs: [...found.needs].sort((a, b) => a.due.localeCompare(b.due)),
+    planning: found.planning,
+    later: Math.max(0, total - ids.length),
   }
 }
 
-export const everyOrderLine = async (db: Database): Promise<readonly OrderLine[]> =>
-  (await everyPage(db)).flatMap((p) => p.lines)
-
-/** What every order asks of the screen room. */
-export const everyScreenJob = async (db: Database): Promise<readonly ScreenJob[]> =>
-  (await everyPage(db)).flatMap((p) => p.jobs)
-
-/** What every order asks of the ink room, by due date. */
-export const everyInkNeed = async (db: Database): Promise<readonly InkNeedLine[]> =>
-  (await everyPage(db)).flatMap((p) => p.needs).sort((a, b) => a.due.localeCompare(b.due))
+/** Every order that is not deleted, a page at a time so that others have their turn. */
+export async function* everyOrderLine(db: Database): AsyncGenerator<OrderLine> {
+  const limit = 50
+  for (let offset = 0; ; offset += limit) {
+    const page = await orderLines(db, { text: '', show: 'all', offset, limit })
+    yield* page.lines
+    if (offset + limit >= page.total) return
+    await new Promise((resume) => setImmediate(resume))
+  }
+}

@@ -1,55 +1,131 @@
 import * as yup from 'yup'
+import { BANDS } from '@/core/color'
 import { checkShelf, type ShopAndShelf } from '@/core/equipment'
-import { checkOrder, type Order } from '@/core/order'
-import type { Decisions } from '@/core/plan'
+import { checkHeldOrder, INK_SYSTEMS, idSchema, type Order } from '@/core/order'
+import { type Decisions, decisionsSchema, orderOfRun, runIdSchema } from '@/core/plan'
+import { isDay, isMoment } from '@/core/quantity'
 import { filePath, toNamedUnits, toSi } from './namedUnits'
+
+/** A film of a print; its file goes by the hash of its content. */
+export interface ArchivedFilm {
+  readonly orderId: string
+  readonly print: string
+  readonly id: string
+  readonly ink: string
+  readonly name: string
+  readonly hash: string
+  readonly page: number
+  readonly across: number
+  readonly down: number
+  readonly dpi?: number
+  readonly raster: boolean
+  readonly negative?: boolean
+}
+
+/** An order with how far it is. */
+export interface ArchivedOrder {
+  readonly order: Order
+  readonly deletedAt?: string
+  readonly state?: 'open' | 'printing' | 'done'
+  readonly endedAt?: string
+}
 
 /** Everything a shop keeps, as the archive file holds it. Revisions and the ink book are kept as they were written, in SI. */
 export interface ArchiveFile<Revision, Book> {
   readonly shelf: ShopAndShelf
-  readonly orders: readonly { readonly order: Order; readonly deletedAt?: string }[]
+  readonly orders: readonly ArchivedOrder[]
   readonly decisions: readonly Decisions[]
   readonly revisions: readonly Revision[]
+  readonly films: readonly ArchivedFilm[]
   readonly inkBook?: Book | undefined
+}
+
+/** The same while it is read from somewhere, a few rows at a time. */
+export type ArchiveSource<Revision, Book> = {
+  readonly [K in keyof ArchiveFile<Revision, Book>]: ArchiveFile<
+    Revision,
+    Book
+  >[K] extends readonly (infer Row)[]
+    ? AsyncIterable<Row> | Iterable<Row>
+    : ArchiveFile<Revision, Book>[K]
 }
 
 export type ArchiveRead<Revision, Book> =
   | { readonly ok: true; readonly archive: ArchiveFile<Revision, Book> }
   | { readonly ok: false; readonly wrong: readonly string[] }
 
-const decisionsSchema = yup.object({
-  runId: yup.string().required(),
-  method: yup.object().required(),
-  overridesSi: yup.object().required(),
-  order: yup.array(yup.string().required()).required(),
+const moment = yup
+  .string()
+  .test('moment', 'A time is written 2026-11-24T08:30.', (x) => x === undefined || x === null || isMoment(x))
+const decisions = yup.object({
+  runId: runIdSchema,
+  method: decisionsSchema.fields.method,
+  overridesSi: decisionsSchema.fields.overrides,
+  order: decisionsSchema.fields.order,
 })
 const revisionSchema = yup.object({
-  runId: yup.string().required(),
+  runId: runIdSchema,
   number: yup.number().integer().min(1).required(),
-  code: yup.string().required(),
-  releasedAt: yup.string().required(),
+  code: yup
+    .string()
+    .matches(/^\w{3,12}$/)
+    .required(),
+  releasedAt: moment.required(),
   plan: yup.object().required(),
   order: yup.object().required(),
 })
+const filmSchema = yup.object({
+  orderId: yup.string().required(),
+  print: idSchema,
+  id: idSchema,
+  ink: yup.string().defined(),
+  name: yup.string().max(300).defined(),
+  hash: yup
+    .string()
+    .matches(/^[\da-f]{64}$/, 'A SHA-256 in hexadecimal digits.')
+    .required(),
+  page: yup.number().integer().min(0).required(),
+  across: yup.number().moreThan(0).required(),
+  down: yup.number().moreThan(0).required(),
+  dpi: yup.number().moreThan(0).optional(),
+  raster: yup.boolean().required(),
+  negative: yup.boolean().optional(),
+})
 const word = yup.string().defined()
-const perhaps = yup.string().nullable().defined()
+const at = moment.required()
+const perhaps = moment.nullable().defined()
+/** A curve as the book keeps it: JSON of numbers. */
+const curve = word.test('curve', 'A curve of numbers, as JSON.', (text) => {
+  try {
+    const read: unknown = JSON.parse(text)
+    return Array.isArray(read) && read.length === BANDS.length && read.every(Number.isFinite)
+  } catch {
+    return false
+  }
+})
 const figure = yup.number().required()
 const whole = yup.number().integer().required()
 const rows = <S extends yup.ObjectShape>(shape: S) => yup.array(yup.object(shape)).required()
 const bookSchema = yup
   .object({
-    can: rows({ id: word, code: word, lot: word, received: word, opened: perhaps }),
+    can: rows({
+      id: word,
+      code: word,
+      lot: word,
+      received: word.test('day', 'A day is written 2026-11-24.', isDay),
+      opened: perhaps,
+    }),
     batch: rows({
       id: word,
       name: word,
-      system: word,
+      system: word.oneOf(Object.keys(INK_SYSTEMS)),
       l: figure,
       a: figure,
       b: figure,
       run_id: word,
       hit_id: word,
       wanted: figure,
-      begun: word,
+      begun: at,
       mixed: perhaps,
       expires: perhaps,
       state: word,
@@ -57,7 +133,7 @@ const bookSchema = yup
     batch_part: rows({ batch_id: word, place: whole, code: word, share: figure }),
     stock_entry: rows({
       id: whole,
-      at: word,
+      at,
       vessel: word,
       kind: word,
       mass: figure,
@@ -68,14 +144,15 @@ const bookSchema = yup
     drawdown: rows({
       id: whole,
       batch_id: word,
-      at: word,
-      on_white: word,
-      on_black: word,
+      at,
+      on_white: curve,
+      on_black: curve,
       difference: figure,
       verdict: word,
       who: word,
     }),
   })
+  .nullable()
   .default(undefined)
   .optional()
 const archiveSchema = yup.object({
@@ -88,10 +165,18 @@ const archiveSchema = yup.object({
   inks: yup.array().required(),
   cloths: yup.array().required(),
   orders: yup
-    .array(yup.object({ order: yup.object().required(), deletedAt: yup.string().optional() }))
+    .array(
+      yup.object({
+        order: yup.object().required(),
+        deletedAt: moment.optional(),
+        state: yup.string().oneOf(['open', 'printing', 'done']).optional(),
+        endedAt: moment.optional(),
+      }),
+    )
     .required(),
-  decisions: yup.array(decisionsSchema).required(),
+  decisions: yup.array(decisions).required(),
   revisions: yup.array(revisionSchema).required(),
+  films: yup.array(filmSchema).optional(),
   inkBook: bookSchema,
 })
 
@@ -108,34 +193,48 @@ export function readArchiveFile<Revision, Book>(text: string): ArchiveRead<Revis
       const rows = error.inner.length > 0 ? error.inner : [error]
       return { ok: false, wrong: rows.map((e) => `${e.path || 'file'}: ${e.message}`) }
     }
-    return { ok: false, wrong: [`Not JSON: ${(error as Error).message}`] }
+    if (error instanceof SyntaxError) return { ok: false, wrong: [`Not JSON: ${error.message}`] }
+    return { ok: false, wrong: ['file: A part of it is missing or is not what it should be.'] }
   }
   const file = sure<{
     shop: unknown
     inks: unknown
     cloths: unknown
-    orders: readonly { order: unknown; deletedAt?: string }[]
+    orders: readonly (Omit<ArchivedOrder, 'order'> & { order: unknown })[]
     decisions: readonly (Omit<Decisions, 'overrides'> & { overridesSi: Decisions['overrides'] })[]
     revisions: readonly Revision[]
+    films?: readonly ArchivedFilm[]
     inkBook?: Book
   }>(raw)
   const shelf = checkShelf(toSi({ shop: file.shop, inks: file.inks, cloths: file.cloths }))
-  const orders = file.orders.map(({ order, deletedAt }) => ({ checked: checkOrder(toSi(order)), deletedAt }))
+  const orders = file.orders.map(({ order, ...state }) => ({ checked: checkHeldOrder(toSi(order)), state }))
+  const ids = orders.flatMap(({ checked }) => (checked.ok ? [checked.order.id] : []))
+  const known = new Set(ids)
   const wrong = [
     ...(shelf.ok ? [] : told(shelf.errors, '')),
     ...orders.flatMap(({ checked }, i) => (checked.ok ? [] : told(checked.errors, `orders[${i}].order.`))),
+    ...ids.flatMap((id, i) =>
+      ids.indexOf(id) < i ? [`orders[${i}].order.id: ${id} stands in it twice.`] : [],
+    ),
+    ...[...file.decisions, ...(file.revisions as readonly { runId: string }[])].flatMap(({ runId }) =>
+      known.has(orderOfRun(runId) ?? '') ? [] : [`runs: ${runId} is of an order that is not in the file.`],
+    ),
+    ...(file.films ?? []).flatMap(({ orderId }, i) =>
+      known.has(orderId) ? [] : [`films[${i}].orderId: ${orderId} is not in the file.`],
+    ),
   ]
   if (!shelf.ok || wrong.length > 0) return { ok: false, wrong }
   return {
     ok: true,
     archive: {
       shelf: shelf.value,
-      orders: orders.flatMap(({ checked, deletedAt }) =>
-        checked.ok ? [{ order: checked.order, ...(deletedAt === undefined ? {} : { deletedAt }) }] : [],
+      orders: orders.flatMap(({ checked, state }) =>
+        checked.ok ? [{ order: checked.order, ...state }] : [],
       ),
       decisions: file.decisions.map(({ overridesSi, ...d }) => ({ ...d, overrides: overridesSi })),
       revisions: file.revisions,
-      inkBook: file.inkBook,
+      films: file.films ?? [],
+      inkBook: file.inkBook ?? undefined,
     },
   }
 }
@@ -143,25 +242,29 @@ export function readArchiveFile<Revision, Book>(text: string): ArchiveRead<Revis
 const told = (errors: Readonly<Record<string, string>>, before: string) =>
   Object.entries(errors).map(([path, message]) => `${before}${filePath(path)}: ${message}`)
 
-/** Writes an archive: quantities carry their units in their names, as in the job file. */
-export function writeArchiveFile<Revision, Book>({
-  shelf,
-  orders,
-  decisions,
-  revisions,
-  inkBook,
-}: ArchiveFile<Revision, Book>): string {
-  const facts = toNamedUnits({ ...shelf, orders }) as object
-  return `${JSON.stringify(
-    {
-      format: 'orvint-archive',
-      version: 1,
-      ...facts,
-      decisions: decisions.map(({ overrides, ...d }) => ({ ...d, overridesSi: overrides })),
-      revisions,
-      inkBook,
-    },
-    null,
-    1,
-  )}\n`
+/** Writes an archive, piece by piece: quantities carry their units in their names, as in the job file. */
+export async function* archiveText<Revision, Book>(
+  source: ArchiveSource<Revision, Book>,
+): AsyncGenerator<string> {
+  const facts = toNamedUnits(source.shelf) as object
+  yield JSON.stringify({ format: 'orvint-archive', version: 1, ...facts }, null, 1).slice(0, -2)
+  yield* list('orders', source.orders, toNamedUnits)
+  yield* list('decisions', source.decisions, ({ overrides, ...d }) => ({ ...d, overridesSi: overrides }))
+  yield* list('revisions', source.revisions, (r) => r)
+  yield* list('films', source.films, (f) => f)
+  yield `,\n "inkBook": ${JSON.stringify(source.inkBook ?? null)}\n}\n`
+}
+
+async function* list<Row>(
+  name: string,
+  rows: AsyncIterable<Row> | Iterable<Row>,
+  write: (row: Row) => unknown,
+): AsyncGenerator<string> {
+  yield `,\n "${name}": [`
+  let first = true
+  for await (const row of rows) {
+    yield `${first ? '' : ','}\n  ${JSON.stringify(write(row))}`
+    first = false
+  }
+  yield first ? ']' : '\n ]'
 }

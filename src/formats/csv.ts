@@ -2,6 +2,7 @@ import Papa from 'papaparse'
 import { choiceOf, numberOf, settled } from '@/core/advice'
 import { type Cloth, checkOrder, type Order, SIZE_NAMES } from '@/core/order'
 import type { RunPlan } from '@/core/plan'
+import { readNumber } from '@/core/quantity'
 
 /** The columns of an orders file, in the order they are written, with what they are called for a person. */
 export const ORDER_COLUMNS = {
@@ -40,6 +41,9 @@ export interface CsvProblem {
   readonly message: string
 }
 
+/** What a spreadsheet would take for a formula, or for the mark that says it is none. */
+const FORMULA = /^'*[=+\-@\t\r＝＋－＠]/
+
 /** A comma, as RFC 4180 has it; a semicolon or tab where the head has more of them, as spreadsheets write elsewhere. */
 function delimiterOf(body: string): string {
   const head = /^(?:"[^"]*"|[^\r\n"])*/.exec(body)?.[0].replace(/"[^"]*"/g, '') ?? ''
@@ -61,7 +65,7 @@ export function readCsv(text: string): {
   Papa.parse<string[]>(body, {
     delimiter: delimiterOf(body),
     step: ({ data, errors, meta }) => {
-      if (data.some((cell) => cell.trim() !== '')) all.push({ line, cells: data })
+      if (data.some((cell) => cell.trim() !== '')) all.push({ line, cells: data.map(unmarked) })
       for (const e of errors)
         if (e.type === 'Quotes')
           problems.push({ line, column: '', message: 'A quotation mark is not closed.' })
@@ -72,6 +76,9 @@ export function readCsv(text: string): {
   const [head, ...records] = all
   return { head: (head?.cells ?? []).map((c) => c.trim()), records, problems }
 }
+
+/** A cell without the mark that keeps spreadsheets from calculating it. */
+const unmarked = (cell: string) => (cell.startsWith("'") && FORMULA.test(cell) ? cell.slice(1) : cell)
 
 const plain = (text: string) => text.toLowerCase().replace(/[^a-z0-9]/g, '')
 
@@ -114,6 +121,12 @@ export interface CsvContext {
   readonly next: number
 }
 
+/** What tells a decimal sign from one that parts thousands, by column. */
+const NUMBERS: Readonly<Partial<Record<OrderColumn, { most?: number; whole?: boolean }>>> = {
+  quantity: { whole: true },
+  cotton_percent: { most: 100 },
+  polyester_percent: { most: 100 },
+}
 const ORDER_ID = /^O-\d{1,9}$/
 const SHARED = ['customer', 'job', 'due', 'notes'] as const
 
@@ -152,9 +165,9 @@ export function ordersFromCsv(
   const number = (r: CsvRecord, name: OrderColumn): number | undefined => {
     const text = cell(r, name)
     if (text === '') return undefined
-    const value = Number(text.replace(',', '.'))
-    if (Number.isFinite(value)) return value
-    wrong(r.line, name, `“${text}” is no number.`)
+    const value = readNumber(text, NUMBERS[name])
+    if (value.ok) return value.value
+    wrong(r.line, name, value.message)
     return undefined
   }
   const clothOf = (r: CsvRecord): Cloth | undefined => {
@@ -268,14 +281,19 @@ function columnFor(path: string): OrderColumn {
   return names[last] ?? (last in ORDER_COLUMNS ? (last as OrderColumn) : 'customer')
 }
 
-const unparse = (head: readonly string[], rows: readonly (readonly unknown[])[]): string =>
-  `${Papa.unparse([[...head], ...rows.map((row) => [...row])], { newline: '\r\n' })}\r\n`
+/** A cell that no spreadsheet calculates: text that looks like a formula gets a mark, which `readCsv` takes off. */
+const harmless = (cell: unknown): unknown =>
+  typeof cell === 'string' && FORMULA.test(cell) && !/^-?\d+(\.\d+)?$/.test(cell) ? `'${cell}` : cell
+
+/** CSV text of rows (RFC 4180). */
+export const writeCsv = (head: readonly string[], rows: readonly (readonly unknown[])[]): string =>
+  `${Papa.unparse([[...head], ...rows.map((row) => row.map(harmless))], { newline: '\r\n' })}\r\n`
 
 const tidy = (x: number) => Number(x.toFixed(6))
 
 /** Orders as CSV: one record a size, the columns that can be read back. Prints are not in it: see the job file. */
 export const ordersCsv = (orders: readonly Order[]): string =>
-  unparse(
+  writeCsv(
     ORDER_COLUMN_NAMES,
     orders.flatMap((o) =>
       o.lines.flatMap((l) =>
@@ -317,7 +335,7 @@ export interface CsvRun {
 
 /** Runs as CSV: one record a run; minutes as a range. */
 export const runsCsv = (runs: readonly CsvRun[]): string =>
-  unparse(
+  writeCsv(
     [
       'run',
       'order',
@@ -350,7 +368,7 @@ export const runsCsv = (runs: readonly CsvRun[]): string =>
 
 /** Plans as CSV: one record a screen. Units stand in the head. */
 export const plansCsv = (plans: readonly RunPlan[]): string =>
-  unparse(
+  writeCsv(
     [
       'run',
       'press',

@@ -81,17 +81,17 @@ describe('the job file', () => {
     expect(
       wrong(
         change((j: Loose) => {
-          j.decisions.runId = 'R-9'
+          j.decisions.runId = 'R-9-P1-dark'
         }),
       )[0],
-    ).toMatch(/^decisions.runId: the order has no run R-9; it has R-1003/)
+    ).toMatch(/^decisions.runId: the order has no run R-9-P1-dark; it has R-1003/)
     expect(
       wrong(
         change((j: Loose) => {
           j.decisions.overridesSi = { offContact: null }
         }),
       ),
-    ).toEqual(['decisions.overridesSi.offContact: a number in SI, or a word.'])
+    ).toEqual(['decisions.overridesSi.offContact: A number in SI, or a word.'])
   })
 })
 

@@ -1,4 +1,5 @@
 export * from './archive'
+export * from './archiveZip'
 export * from './csv'
 export * from './job'
 export * from './plan'

@@ -1,19 +1,16 @@
-import Papa from 'papaparse'
 import { isHex, labOfHex } from '@/core/color'
 import type { Formula } from '@/core/equipment'
 import { type Can, inOrder } from '@/core/ink'
 import { INK_SYSTEMS } from '@/core/order'
-import { type CsvProblem, readCsv } from './csv'
+import { readNumber } from '@/core/quantity'
+import { type CsvProblem, readCsv, writeCsv } from './csv'
 
 const FORMULA_COLUMNS = ['formula', 'name', 'system', 'lab_l', 'lab_a', 'lab_b', 'ink', 'percent'] as const
 const STOCK_COLUMNS = ['ink', 'lot', 'grams', 'opened'] as const
 
-const toCsv = (head: readonly string[], rows: readonly (readonly unknown[])[]) =>
-  `${Papa.unparse([[...head], ...rows.map((r) => [...r])], { newline: '\r\n' })}\r\n`
-
 /** Formulas as CSV: a line a part. */
 export const formulasCsv = (formulas: readonly Formula[]): string =>
-  toCsv(
+  writeCsv(
     FORMULA_COLUMNS,
     formulas.flatMap((f) =>
       f.parts.map((p) => [
@@ -31,7 +28,7 @@ export const formulasCsv = (formulas: readonly Formula[]): string =>
 
 /** What stands in the cans as CSV. */
 export const stockCsv = (cans: readonly Can[]): string =>
-  toCsv(
+  writeCsv(
     ['can', ...STOCK_COLUMNS],
     cans.map((c) => [c.id, c.code, c.lot, (c.mass * 1000).toFixed(1), c.opened ?? '']),
   )
@@ -39,7 +36,7 @@ export const stockCsv = (cans: readonly Can[]): string =>
 interface Reader {
   readonly cell: (column: string) => string
   readonly number: (column: string) => number
-  readonly say: (column: string, message: string) => void
+  readonly say: (column: string, message: string) => unknown
 }
 
 /** Goes through the records of a file by the names of its columns; a decimal comma is understood. */
@@ -55,12 +52,21 @@ function each(
   if (missing.length > 0)
     return [{ line: 1, column: '', message: `Columns are missing: ${missing.join(', ')}.` }]
   for (const { line, cells } of records) {
+    const told = new Set<string>()
     const cell = (column: string) => (cells[at.get(column) ?? -1] ?? '').trim()
     take(
       {
         cell,
-        number: (column) => (cell(column) === '' ? Number.NaN : Number(cell(column).replace(',', '.'))),
-        say: (column, message) => wrong.push({ line, column, message }),
+        number: (column) => {
+          if (cell(column) === '') return Number.NaN
+          const read = readNumber(cell(column), { most: column === 'grams' ? Number.POSITIVE_INFINITY : 200 })
+          if (read.ok) return read.value
+          told.add(column)
+          wrong.push({ line, column, message: read.message })
+          return Number.NaN
+        },
+        // What could not be read as a number is told already.
+        say: (column, message) => told.has(column) || wrong.push({ line, column, message }),
       },
       line,
     )
@@ -86,7 +92,7 @@ export function readFormulasCsv(text: string): {
       if (code === '') return say('ink', 'Which ink?')
       if (!(share > 0 && share <= 1))
         return say('percent', `${cell('percent') || 'Nothing'} is no share of 0 to 100 %.`)
-      if (!(system in INK_SYSTEMS))
+      if (!Object.hasOwn(INK_SYSTEMS, system))
         return say('system', `${system} is none of ${Object.keys(INK_SYSTEMS).join(', ')}.`)
       const [l, a, b] = ['lab_l', 'lab_a', 'lab_b'].map(number) as [number, number, number]
       const target = isHex(cell('hex')) ? labOfHex(cell('hex')) : { l, a, b }

@@ -1,8 +1,8 @@
 import * as yup from 'yup'
 import { DEFAULT_METHOD } from '@/core/advice'
 import { type CheckedShop, type InkRoom, methodSchema, type Shop, shopSchema } from '@/core/equipment'
-import { type Order, orderSchema, splitOrder } from '@/core/order'
-import type { Decisions } from '@/core/plan'
+import { checkWith, type Order, orderSchema, splitOrder } from '@/core/order'
+import { type Decisions, overridesSchema, printOrderSchema, runIdSchema } from '@/core/plan'
 import { filePath, toNamedUnits, toSi } from './namedUnits'
 
 /** What a job file holds: an order, the shop facts its plan needs, and what the lead decided for one run. */
@@ -22,10 +22,10 @@ const jobSchema = yup.object({
   order: orderSchema,
   shop: shopSchema.required(),
   decisions: yup.object({
-    runId: yup.string().required('Which run?'),
+    runId: runIdSchema,
     method: methodSchema.default({}),
-    overridesSi: yup.object().default({}),
-    order: yup.array(yup.string().required()).default([]),
+    overridesSi: overridesSchema.default({}),
+    order: printOrderSchema.default([]),
   }),
 })
 
@@ -41,27 +41,25 @@ export function readJob(text: string): JobRead {
   } catch (error) {
     return { ok: false, wrong: [`Not JSON: ${(error as Error).message}`] }
   }
-  try {
-    const { order, shop, decisions } = jobSchema.validateSync(toSi(raw), {
-      abortEarly: false,
-      stripUnknown: true,
-    })
-    const { runId, method, order: byHand } = decisions
-    const overrides =
-      (toSi(raw) as { decisions: { overridesSi?: Decisions['overrides'] } }).decisions.overridesSi ?? {}
-    const facts = shop as unknown as CheckedShop
-    const job: JobFile = {
-      order: order as Order,
-      shop: { ...facts, method: { ...DEFAULT_METHOD, ...facts.method } },
-      decisions: { runId, method: method as Decisions['method'], overrides, order: byHand },
+  const checked = checkWith<yup.InferType<typeof jobSchema>>(jobSchema, toSi(raw))
+  if (!checked.ok)
+    return {
+      ok: false,
+      wrong: Object.entries(checked.errors).map(
+        ([path, message]) =>
+          `${(path.startsWith('decisions.overridesSi') ? path : filePath(path)) || 'file'}: ${message}`,
+      ),
     }
-    const wrong = doesNotBelong(job)
-    return wrong.length > 0 ? { ok: false, wrong } : { ok: true, job }
-  } catch (error) {
-    if (!(error instanceof yup.ValidationError)) throw error
-    const rows = error.inner.length > 0 ? error.inner : [error]
-    return { ok: false, wrong: rows.map((e) => `${filePath(e.path ?? '') || 'file'}: ${e.message}`) }
+  const { order, shop, decisions } = checked.value
+  const { overridesSi, ...decided } = decisions
+  const facts = shop as unknown as CheckedShop
+  const job: JobFile = {
+    order: order as Order,
+    shop: { ...facts, method: { ...DEFAULT_METHOD, ...facts.method } },
+    decisions: { ...decided, overrides: overridesSi } as Decisions,
   }
+  const wrong = doesNotBelong(job)
+  return wrong.length > 0 ? { ok: false, wrong } : { ok: true, job }
 }
 
 /** References inside the file that lead nowhere. */
@@ -74,11 +72,6 @@ function doesNotBelong({ order, shop, decisions }: JobFile): readonly string[] {
       : [`decisions.runId: the order has no run ${decisions.runId}; it has ${runs.join(', ') || 'none'}.`]),
     ...shop.flashes.flatMap((f, i) =>
       presses.includes(f.pressId) ? [] : [`shop.flashes[${i}].pressId: no press ${f.pressId}.`],
-    ),
-    ...Object.entries(decisions.overrides).flatMap(([key, value]) =>
-      typeof value === 'number' || typeof value === 'string'
-        ? []
-        : [`decisions.overridesSi.${key}: a number in SI, or a word.`],
     ),
   ]
 }

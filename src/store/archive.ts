@@ -1,12 +1,21 @@
 import type { ShopAndShelf } from '@/core/equipment'
-import type { Order } from '@/core/order'
-import { type Decisions, isUndecided } from '@/core/plan'
+import { type Decisions, isUndecided, orderOfRun } from '@/core/plan'
 import type { Database } from './database'
 import { decisionRows, loadDecisions } from './decisions'
+import { allFilms, putFilm, type StoredFilm } from './films'
 import { type InkBook, readInkBook, replaceInkBook } from './inkBook'
-import { insertOrder, loadOrders } from './orders'
-import { allRevisions, type Revision, revisionRow } from './revisions'
+import { inOne } from './once'
+import { everyOrder, insertOrder, type StoredOrder } from './orders'
+import { everyRevision, type Revision, revisionRow } from './revisions'
 import { loadShop, writeShop } from './shop'
+
+/** A film of a print as the archive names it. */
+export interface ArchivedFilm extends StoredFilm {
+  readonly orderId: string
+  readonly print: string
+}
+
+type ArchivedOrder = Omit<StoredOrder, 'version'>
 
 /** Everything a shop keeps in Orvint. */
 export interface Archive {
@@ -14,52 +23,67 @@ export interface Archive {
   readonly orders: readonly ArchivedOrder[]
   readonly decisions: readonly Decisions[]
   readonly revisions: readonly Revision[]
+  readonly films: readonly ArchivedFilm[]
   /** None in archives from before there was an ink room. */
   readonly inkBook?: InkBook | undefined
 }
 
-export interface ArchivedOrder {
-  readonly order: Order
-  readonly deletedAt?: string
-}
-
-/** Reads everything, orders and runs by their numbers. */
-export async function readArchive(db: Database): Promise<Archive> {
-  const [{ shelf }, orders, decisions, revisions, inkBook] = await Promise.all([
-    loadShop(db),
-    loadOrders(db, 'every'),
-    loadDecisions(db),
-    allRevisions(db),
-    readInkBook(db),
-  ])
+/** Everything, read a few rows at a time while it is written. Orders by day and number, runs by number. */
+export async function openArchive(db: Database) {
+  const [{ shelf }, inkBook, films] = await Promise.all([loadShop(db), readInkBook(db), allFilms(db)])
   return {
     shelf,
-    orders: [...orders]
-      .sort((a, b) => a.order.id.localeCompare(b.order.id))
-      .map(({ order, deletedAt }) => (deletedAt === undefined ? { order } : { order, deletedAt })),
-    decisions: [...decisions.values()]
-      .map((d) => d.decisions)
-      .filter((d) => !isUndecided(d))
-      .sort((a, b) => a.runId.localeCompare(b.runId)),
-    revisions,
     inkBook,
+    films,
+    orders: heldOrders(db),
+    decisions: heldDecisions(db),
+    revisions: everyRevision(db),
+  }
+}
+
+async function* heldOrders(db: Database): AsyncGenerator<ArchivedOrder> {
+  for await (const { version: _, ...stored } of everyOrder(db, 'every')) yield stored
+}
+
+async function* heldDecisions(db: Database): AsyncGenerator<Decisions> {
+  const all = [...(await loadDecisions(db)).values()].map((d) => d.decisions)
+  yield* all.filter((d) => !isUndecided(d)).sort((a, b) => a.runId.localeCompare(b.runId))
+}
+
+/** Reads everything at once. */
+export async function readArchive(db: Database): Promise<Archive> {
+  const source = await openArchive(db)
+  const all = async <T>(rows: AsyncIterable<T>): Promise<T[]> => {
+    const found: T[] = []
+    for await (const row of rows) found.push(row)
+    return found
+  }
+  return {
+    ...source,
+    orders: await all(source.orders),
+    decisions: await all(source.decisions),
+    revisions: await all(source.revisions),
   }
 }
 
 /** Replaces everything, in one transaction. Versions go on counting, so that whoever still has an old page is told. */
 export async function replaceAll(db: Database, archive: Archive): Promise<void> {
-  await db.transaction().execute(async (tx) => {
+  await inOne(db, async (tx) => {
     const { last } = await tx
       .selectFrom('customer_order')
       .select((e) => e.fn.max('version').as('last'))
       .executeTakeFirstOrThrow()
     const shop = await tx.selectFrom('shop').select('version').executeTakeFirst()
     const version = (last ?? 0) + 1
+    const { run: lastRun } = await tx
+      .selectFrom('run')
+      .select((e) => e.fn.max<number | null>('version').as('run'))
+      .executeTakeFirstOrThrow()
     await tx.deleteFrom('customer_order').execute()
     await writeShop(tx, archive.shelf, (shop?.version ?? 0) + 1)
     for (const stored of archive.orders) await insertOrder(tx, { ...stored, version })
     const known = new Set((await tx.selectFrom('run').select('id').execute()).map((r) => r.id))
-    const orderOf = (runId: string) => `O-${/^R-(\d+)-/.exec(runId)?.[1]}`
+    const orderOf = (runId: string) => orderOfRun(runId) ?? ''
     const named = [...archive.decisions.map((d) => d.runId), ...archive.revisions.map((r) => r.runId)]
     // Runs that a later change of the order dissolved still carry what was decided and released.
     for (const id of new Set(named))
@@ -74,7 +98,11 @@ export async function replaceAll(db: Database, archive: Archive): Promise<void> 
         .values([...decisionRows(d)])
         .execute()
     for (const r of archive.revisions) await tx.insertInto('revision').values(revisionRow(r)).execute()
-    await tx.updateTable('run').set({ version }).execute()
+    await tx
+      .updateTable('run')
+      .set({ version: Math.max(version, (lastRun ?? 0) + 1) })
+      .execute()
+    for (const { orderId, print, ...film } of archive.films) await putFilm(tx, orderId, print, film)
     await replaceInkBook(tx, archive.inkBook)
   })
 }

@@ -1,35 +1,20 @@
 import { mkdirSync } from 'node:fs'
+import { rename, rm, stat } from 'node:fs/promises'
 import { join } from 'node:path'
-import { Kysely, type MigrationProvider, Migrator, SqliteDialect, sql } from 'kysely'
+import { Kysely, Migrator, SqliteDialect, sql } from 'kysely'
 import Sqlite from 'libsql'
-import { up as shopAndOrders } from './migrations/001_shop_and_orders'
-import { up as films } from './migrations/002_films'
-import { up as screens } from './migrations/003_screens'
-import { up as inkRoom } from './migrations/004_ink_room'
-import { up as weighed } from './migrations/005_weighed'
-import { up as prices } from './migrations/006_prices'
-import { up as atThePress } from './migrations/007_at_the_press'
+import { guarded } from './guard'
+import { MIGRATIONS } from './migrations'
 import type { Tables } from './schema'
+import { soundDatabase } from './sound'
 
 export type Database = Kysely<Tables>
-
-const migrations: MigrationProvider = {
-  getMigrations: async () => ({
-    '001_shop_and_orders': { up: shopAndOrders },
-    '002_films': { up: films },
-    '003_screens': { up: screens },
-    '004_ink_room': { up: inkRoom },
-    '005_weighed': { up: weighed },
-    '006_prices': { up: prices },
-    '007_at_the_press': { up: atThePress },
-  }),
-}
 
 /** The data folder: `ORVINT_DATA`, else `data` in the project. */
 export const dataFolder = (): string => process.env.ORVINT_DATA ?? join(process.cwd(), 'data')
 
 /**
- * Opens the shop's database and brings its tables up to date.
+ * Opens a shop's database and brings its tables up to date.
  *
  * @param file a path, or `:memory:` in tests
  * @throws Error when the folder cannot be written or a migration fails
@@ -37,40 +22,90 @@ export const dataFolder = (): string => process.env.ORVINT_DATA ?? join(process.
 export async function openDatabase(file: string): Promise<Database> {
   const sqlite = new Sqlite(file)
   sqlite.pragma('journal_mode = WAL')
+  // What is acknowledged outlives a power cut, not only a crash.
+  sqlite.pragma('synchronous = FULL')
   sqlite.pragma('foreign_keys = ON')
   sqlite.pragma('busy_timeout = 5000')
-  // On a full disk the engine rolls back by itself; to roll back once more would only hide why.
-  const prepare = sqlite.prepare.bind(sqlite)
-  sqlite.prepare = (text) => prepare(text === 'rollback' && !sqlite.inTransaction ? 'SELECT 0' : text)
-  const db = new Kysely<Tables>({ dialect: new SqliteDialect({ database: sqlite as never }) })
-  const { error } = await new Migrator({ db, provider: migrations }).migrateToLatest()
-  if (error) throw error
-  // Summaries were computed by the program that wrote them; this one may know better.
-  await db.deleteFrom('run_summary').execute()
+  const db = new Kysely<Tables>({ dialect: new SqliteDialect({ database: guarded(sqlite) }) })
+  const { error } = await new Migrator({
+    db,
+    provider: { getMigrations: async () => MIGRATIONS },
+  }).migrateToLatest()
+  if (error) {
+    await db.destroy()
+    throw error
+  }
+  // Summaries were computed by the program that wrote them; this one may know better, so they are shown and renewed.
+  await db.updateTable('run_summary').set({ stamp: '' }).execute()
   return db
+}
+
+/** Closes a database so that its one file holds all of it: it may be moved or copied then. */
+export async function closeWhole(db: Database): Promise<void> {
+  await sql`PRAGMA wal_checkpoint(TRUNCATE)`.execute(db)
+  await sql`PRAGMA journal_mode = DELETE`.execute(db)
+  await db.destroy()
 }
 
 /** The database in the data folder. */
 export const FILE = 'orvint.sqlite'
+/** One that is not finished yet never bears its name. */
+export const MAKING = 'making-'
+
+/**
+ * Opens the database of a data folder; a new one is made beside it and moved in its place when it is whole.
+ *
+ * @throws Unopenable when what stands there is no shop's database
+ */
+async function openFolder(folder: string): Promise<Database> {
+  mkdirSync(folder, { recursive: true })
+  const file = join(folder, FILE)
+  if (
+    await stat(file).then(
+      () => true,
+      () => false,
+    )
+  )
+    await soundDatabase(file)
+  else {
+    const making = join(folder, `${MAKING}${crypto.randomUUID()}`)
+    await closeWhole(await openDatabase(making))
+    for (const end of ['-wal', '-shm']) await rm(`${making}${end}`, { force: true })
+    await rename(making, file)
+  }
+  return openDatabase(file)
+}
 
 const shared = globalThis as { orvintDatabase?: Promise<Database> | undefined }
 
-/** Changes when anything was written, by this server or by another program. */
-export async function changeStamp(db: Database): Promise<string> {
-  const { rows } = await sql<{ stamp: string }>`
-    SELECT total_changes() || '.' || data_version AS stamp FROM pragma_data_version`.execute(db)
-  return rows[0]?.stamp ?? ''
-}
-
 /** The one open database of the server; kept across hot reloads. */
 export function database(): Promise<Database> {
-  shared.orvintDatabase ??= (async () => {
-    const folder = dataFolder()
-    mkdirSync(folder, { recursive: true })
-    return openDatabase(join(folder, FILE))
-  })().catch((error) => {
+  shared.orvintDatabase ??= openFolder(dataFolder()).catch((error) => {
     shared.orvintDatabase = undefined
     throw error
   })
   return shared.orvintDatabase
+}
+
+/** Lets go of the open database, so that the next who asks opens what stands there then. */
+export async function closeDatabase(): Promise<void> {
+  const open = shared.orvintDatabase
+  shared.orvintDatabase = undefined
+  await open?.then((db) => db.destroy()).catch(() => undefined)
+}
+
+/** Rows that were written without being news: what is computed from the rest. */
+const quiet = new WeakMap<Database, number>()
+
+/** Says that so many rows were written that are no news to anyone. */
+export const hush = (db: Database, rows: number): void => {
+  quiet.set(db, (quiet.get(db) ?? 0) + rows)
+}
+
+/** Changes when anything was written that people see, by this server or by another program. */
+export async function changeStamp(db: Database): Promise<string> {
+  const { rows } = await sql<{ total: number; version: number }>`
+    SELECT total_changes() AS total, data_version AS version FROM pragma_data_version`.execute(db)
+  const [row] = rows
+  return `${(row?.total ?? 0) - (quiet.get(db) ?? 0)}.${row?.version ?? 0}`
 }

@@ -2,6 +2,7 @@ import { group } from 'd3-array'
 import type { ShopMethod } from '@/core/advice'
 import type { Decisions } from '@/core/plan'
 import type { Database } from './database'
+import { inOne } from './once'
 import type { Tables } from './schema'
 
 /** What the lead decided for a run, with the version it was read at. */
@@ -24,17 +25,20 @@ const decisionsOf = (runId: string, rows: readonly Tables['decision'][]): Decisi
   }
 }
 
-/** Decisions of every run, or of the runs of these orders, by run id. */
+/** Decisions of every run, or of the runs of these orders, by run id; `versions` leaves out what was decided. */
 export async function loadDecisions(
   db: Database,
   orderIds?: readonly string[],
+  of: 'whole' | 'versions' = 'whole',
 ): Promise<ReadonlyMap<string, StoredDecisions>> {
   if (orderIds?.length === 0) return new Map()
   const runs = db.selectFrom('run').select(['id', 'version'])
   const rows = db.selectFrom('decision').innerJoin('run', 'run.id', 'decision.run_id').selectAll('decision')
   const [found, decided] = await Promise.all([
     (orderIds === undefined ? runs : runs.where('order_id', 'in', orderIds)).execute(),
-    (orderIds === undefined ? rows : rows.where('run.order_id', 'in', orderIds)).execute(),
+    of === 'versions'
+      ? []
+      : (orderIds === undefined ? rows : rows.where('run.order_id', 'in', orderIds)).execute(),
   ])
   const byRun = group(decided, (r) => r.run_id)
   return new Map(
@@ -50,7 +54,7 @@ export async function saveDecisions(
 ): Promise<SavedDecisions> {
   const { runId } = decisions
   const rows = decisionRows(decisions)
-  const done = await db.transaction().execute(async (tx) => {
+  const done = await inOne(db, async (tx) => {
     const { numUpdatedRows } = await tx
       .updateTable('run')
       .set({ version: version + 1 })

@@ -1,10 +1,12 @@
 import { createHash } from 'node:crypto'
 import { createReadStream } from 'node:fs'
-import { mkdir, rename, rm } from 'node:fs/promises'
+import { mkdir, open, rename, rm } from 'node:fs/promises'
 import { join } from 'node:path'
 import { rollup } from 'd3-array'
+import type { Kysely } from 'kysely'
 import type { SetFacts } from '@/core/artwork'
 import { type Database, dataFolder } from './database'
+import { inOne } from './once'
 import type { Tables } from './schema'
 
 /** One separation as it was brought: a page of a file, for one colour of a print. */
@@ -47,7 +49,12 @@ export async function keepFile(incoming: string): Promise<string> {
   const hash = createHash('sha256')
   for await (const chunk of createReadStream(incoming)) hash.update(chunk)
   const name = hash.digest('hex')
+  // Before its row says that it is there, it is on the disk.
+  const handle = await open(incoming, 'r')
+  await handle.sync().finally(() => handle.close())
   await rename(incoming, filmFile(name))
+  const place = await open(folder(), 'r')
+  await place.sync().finally(() => place.close())
   return name
 }
 
@@ -86,43 +93,79 @@ export async function loadFilms(
   return prints
 }
 
-/** Adds films at the end; a film of a colour that has one takes its place. */
+/** Every film of every order, deleted ones too. */
+export async function allFilms(
+  db: Database,
+): Promise<readonly (StoredFilm & { readonly orderId: string; readonly print: string })[]> {
+  const rows = await db
+    .selectFrom('film')
+    .selectAll()
+    .orderBy('order_id')
+    .orderBy('placement_id')
+    .orderBy('place')
+    .execute()
+  return rows.map((r) => ({ orderId: r.order_id, print: r.placement_id, ...filmOf(r) }))
+}
+
+/** Puts a film with its own id at the end of a print. */
+export async function putFilm(
+  tx: Kysely<Tables>,
+  orderId: string,
+  placementId: string,
+  { id, ink, name, hash, page, across, down, dpi, raster, negative }: StoredFilm,
+): Promise<void> {
+  const { last } = await tx
+    .selectFrom('film')
+    .where('order_id', '=', orderId)
+    .where('placement_id', '=', placementId)
+    .select((e) => e.fn.max('place').as('last'))
+    .executeTakeFirstOrThrow()
+  await tx
+    .insertInto('film')
+    .values({
+      order_id: orderId,
+      placement_id: placementId,
+      id,
+      place: (last ?? -1) + 1,
+      ink,
+      name,
+      hash,
+      page,
+      across,
+      down,
+      dpi: dpi ?? null,
+      raster: Number(raster),
+      negative: negative === undefined ? null : Number(negative),
+    })
+    .execute()
+}
+
+/** Adds films at the end; a film of a colour that has one takes its place. Says whether the order is there. */
 export async function addFilms(
   db: Database,
   orderId: string,
   placementId: string,
   films: readonly Omit<StoredFilm, 'id'>[],
-): Promise<void> {
-  await db.transaction().execute(async (tx) => {
-    const here = tx.selectFrom('film').where('order_id', '=', orderId).where('placement_id', '=', placementId)
-    for (const { ink, name, hash, page, across, down, dpi, raster, negative } of films) {
-      if (ink !== '')
+): Promise<boolean> {
+  return inOne(db, async (tx) => {
+    const order = await tx
+      .selectFrom('customer_order')
+      .select('id')
+      .where('id', '=', orderId)
+      .where('deleted_at', 'is', null)
+      .executeTakeFirst()
+    if (!order) return false
+    for (const film of films) {
+      if (film.ink !== '')
         await tx
           .deleteFrom('film')
           .where('order_id', '=', orderId)
           .where('placement_id', '=', placementId)
-          .where('ink', '=', ink)
+          .where('ink', '=', film.ink)
           .execute()
-      const { last } = await here.select((e) => e.fn.max('place').as('last')).executeTakeFirstOrThrow()
-      await tx
-        .insertInto('film')
-        .values({
-          order_id: orderId,
-          placement_id: placementId,
-          id: crypto.randomUUID().slice(0, 8),
-          place: (last ?? -1) + 1,
-          ink,
-          name,
-          hash,
-          page,
-          across,
-          down,
-          dpi: dpi ?? null,
-          raster: Number(raster),
-          negative: negative === undefined ? null : Number(negative),
-        })
-        .execute()
+      await putFilm(tx, orderId, placementId, { ...film, id: crypto.randomUUID().slice(0, 8) })
     }
+    return true
   })
 }
 
@@ -159,7 +202,7 @@ export async function changeFilm(
   id: string,
   { ink, dpi, negative }: FilmChange,
 ): Promise<boolean> {
-  return db.transaction().execute(async (tx) => {
+  return inOne(db, async (tx) => {
     const here = tx
       .updateTable('film')
       .where('order_id', '=', orderId)

@@ -11,10 +11,11 @@ import {
   loadBatch,
   loadInkStock,
   moveInk,
+  type NewCan,
   pastBatches,
   pour,
-  receiveCan,
-  resize,
+  receiveCans,
+  restoreBatch,
   setParts,
   undoPour,
   usedInRuns,
@@ -35,12 +36,13 @@ const NEW = {
 }
 
 let db: Database
+const receiveCan = async (can: NewCan) => (await receiveCans(db, [can], AT))[0] ?? ''
 beforeEach(async () => {
   db = await openDatabase(':memory:')
 })
 const stocked = async () => {
-  const white = await receiveCan(db, { code: 'W1', lot: 'L7', mass: 5 }, AT)
-  const blue = await receiveCan(db, { code: 'B2', lot: 'L9', mass: 1, opened: AT }, AT)
+  const white = await receiveCan({ code: 'W1', lot: 'L7', mass: 5 })
+  const blue = await receiveCan({ code: 'B2', lot: 'L9', mass: 1, opened: AT })
   return { white, blue, batch: await beginBatch(db, NEW, AT) }
 }
 const massOf = async (id: string) => (await loadInkStock(db)).cans.find((c) => c.id === id)?.mass
@@ -150,7 +152,7 @@ describe('cans and batches', () => {
   it('a batch is mixed, read, accepted, used and gone', async () => {
     const { white, batch } = await stocked()
     await pour(db, { batchId: batch, canId: white, mass: 0.5 }, AT)
-    await resize(db, batch, 0.7)
+    expect(await restoreBatch(db, batch, 0.7, 0, AT)).toEqual({ ok: true })
     await finishMix(db, batch, AT, '2026-11-24T10:30')
     expect(await loadBatch(db, batch)).toMatchObject({
       state: 'mixed',

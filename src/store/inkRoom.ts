@@ -11,6 +11,7 @@ import {
   pailOf,
 } from '@/core/ink'
 import type { Database } from './database'
+import { inOne } from './once'
 import type { Tables } from './schema'
 
 /** What a write to the stock answers: a sentence when it cannot be. */
@@ -37,6 +38,20 @@ export async function loadInkStock(
 
 const loadBatches = (db: Database, ids: readonly string[]): Promise<readonly Batch[]> =>
   Promise.all(ids.map((id) => loadBatch(db, id))).then((all) => all.flatMap((b) => b ?? []))
+
+/** Ink in tubs that does not keep, that first which runs out first. */
+export async function limitedInk(
+  db: Database,
+): Promise<readonly { readonly id: string; readonly name: string; readonly expires: string }[]> {
+  const rows = await db
+    .selectFrom('batch')
+    .select(['id', 'name', 'expires'])
+    .where('state', '!=', 'gone')
+    .where('expires', 'is not', null)
+    .orderBy('expires')
+    .execute()
+  return rows.map((r) => ({ ...r, expires: r.expires ?? '' }))
+}
 
 /** Batches mixed for these runs that are not gone. */
 export async function batchesFor(db: Database, runIds: readonly string[]): Promise<readonly Batch[]> {
@@ -116,27 +131,29 @@ const nextId = async (db: Kysely<Tables>, table: 'can' | 'batch', letter: string
   return `${letter}-${String(Number((last ?? '').slice(2) || 0) + 1).padStart(4, '0')}`
 }
 
-/** Puts a can on the rack. @param mass kg, above 0 */
-export async function receiveCan(
-  db: Database,
-  can: {
-    readonly code: string
-    readonly lot: string
-    readonly mass: number
-    readonly opened?: string | undefined
-  },
-  at: string,
-): Promise<string> {
-  return db.transaction().execute(async (tx) => {
-    const id = await nextId(tx, 'can', 'C')
-    await tx
-      .insertInto('can')
-      .values({ id, code: can.code, lot: can.lot, received: at.slice(0, 10), opened: can.opened ?? null })
-      .execute()
-    await write(tx, { at, vessel: id, kind: 'received', mass: can.mass })
-    return id
-  })
+export interface NewCan {
+  readonly code: string
+  readonly lot: string
+  /** kg, above 0 */
+  readonly mass: number
+  readonly opened?: string | undefined
 }
+
+/** Puts cans on the rack, all or none. @returns their ids */
+export const receiveCans = (db: Database, cans: readonly NewCan[], at: string): Promise<readonly string[]> =>
+  inOne(db, async (tx) => {
+    const ids: string[] = []
+    for (const { code, lot, mass, opened } of cans) {
+      const id = await nextId(tx, 'can', 'C')
+      await tx
+        .insertInto('can')
+        .values({ id, code, lot, received: at.slice(0, 10), opened: opened ?? null })
+        .execute()
+      await write(tx, { at, vessel: id, kind: 'received', mass })
+      ids.push(id)
+    }
+    return ids
+  })
 
 interface NewEntry {
   readonly at: string
@@ -184,7 +201,7 @@ export async function beginBatch(
   { target, parts, runId, hitId, ...batch }: NewBatch,
   at: string,
 ): Promise<string> {
-  return db.transaction().execute(async (tx) => {
+  return inOne(db, async (tx) => {
     const id = await nextId(tx, 'batch', 'B')
     await tx
       .insertInto('batch')
@@ -205,6 +222,16 @@ export async function beginBatch(
   })
 }
 
+/** No tub of this trade holds more, kg. */
+const MOST_IN_TUB = 200
+
+/** States in which something may still be poured into a batch: mixed ones are mended. */
+const OPEN: readonly Batch['state'][] = ['mixing', 'mixed']
+const closed = (batch: Batch) =>
+  batch.state === 'gone'
+    ? `${batch.id} was thrown away or used up.`
+    : `${batch.id} was accepted: what is poured into it now would make another ink. Begin a new one.`
+
 /** Pours from a can into a batch: out of the one, into the other, or neither. @param mass kg, above 0 */
 export async function pour(
   db: Database,
@@ -212,11 +239,12 @@ export async function pour(
   at: string,
 ): Promise<StockDone> {
   if (!(mass > 0)) return no('Nothing was poured.')
-  return db.transaction().execute(async (tx) => {
+  return inOne(db, async (tx) => {
     const row = await tx.selectFrom('can').selectAll().where('id', '=', canId).executeTakeFirst()
     const batch = await loadBatch(tx, batchId)
     if (!row || !batch) return no('The can or the batch is gone.')
-    if (batch.state === 'gone') return no(`${batchId} was thrown away or used up.`)
+    if (!OPEN.includes(batch.state)) return no(closed(batch))
+    if (batch.mass + mass > MOST_IN_TUB) return no(`No tub holds more than ${MOST_IN_TUB} kg.`)
     const [can] = await withMass(tx, [row])
     if (!can || can.mass < mass - 1e-9)
       return no(
@@ -231,7 +259,7 @@ export async function pour(
 
 /** Takes the last pour of a batch back, by entries of their own. */
 export async function undoPour(db: Database, batchId: string, at: string): Promise<StockDone> {
-  return db.transaction().execute(async (tx) => {
+  return inOne(db, async (tx) => {
     const undone = tx.selectFrom('stock_entry').select('corrects').where('corrects', 'is not', null)
     const last = await tx
       .selectFrom('stock_entry')
@@ -244,7 +272,8 @@ export async function undoPour(db: Database, batchId: string, at: string): Promi
       .execute()
     if (last.length < 2) return no('Nothing is poured yet.')
     const tub = await loadBatch(tx, batchId)
-    if (last.some((e) => e.mass > (tub?.mass ?? 0) + 1e-9))
+    if (!tub || !OPEN.includes(tub.state)) return no(tub ? closed(tub) : 'The batch is gone.')
+    if (last.some((e) => e.mass > tub.mass + 1e-9))
       return no('Part of it has left the tub since; book what comes back instead.')
     for (const e of last)
       await write(tx, {
@@ -260,13 +289,37 @@ export async function undoPour(db: Database, batchId: string, at: string): Promi
   })
 }
 
-/** More or less of a batch is wanted: an over-pour was put right. */
-export const resize = (db: Database, batchId: string, wanted: number) =>
-  db.updateTable('batch').set({ wanted }).where('id', '=', batchId).execute()
+/**
+ * An over-pour is put right: the batch grows, after a stirred share was taken out where the tub is too small.
+ *
+ * @param wanted kg in all, above 0
+ * @param out kg taken out, 0 or more
+ */
+export const restoreBatch = (
+  db: Database,
+  batchId: string,
+  wanted: number,
+  out: number,
+  at: string,
+): Promise<StockDone> =>
+  inOne(db, async (tx) => {
+    const batch = await loadBatch(tx, batchId)
+    if (batch?.state !== 'mixing') return no('Only a batch on the bench is put right so.')
+    if (!(wanted > 0 && wanted <= MOST_IN_TUB))
+      return no(`A batch is more than nothing and at most ${MOST_IN_TUB} kg.`)
+    if (!(out >= 0)) return no('What is taken out is not less than nothing.')
+    if (out > 0) {
+      const note = 'taken out to make room'
+      const done = await moveInk(tx, { batchId, mass: -out, kind: 'discarded', note }, at)
+      if (!done.ok) return done
+    }
+    await tx.updateTable('batch').set({ wanted }).where('id', '=', batchId).execute()
+    return { ok: true }
+  })
 
 /** Other parts for a batch on the bench: an additive came in or went. */
 export const setParts = (db: Database, batchId: string, parts: readonly Part[]): Promise<void> =>
-  db.transaction().execute(async (tx) => {
+  inOne(db, async (tx) => {
     await tx.deleteFrom('batch_part').where('batch_id', '=', batchId).execute()
     await writeParts(tx, batchId, parts)
   })
@@ -287,9 +340,12 @@ export async function moveInk(
   },
   at: string,
 ): Promise<StockDone> {
-  return db.transaction().execute(async (tx) => {
+  return inOne(db, async (tx) => {
     const batch = await loadBatch(tx, batchId)
-    if (!batch) return no('The batch is gone.')
+    if (!batch || batch.state === 'gone') return no('The batch is gone.')
+    if (kind === 'returned' ? !(mass > 0) : !(mass < 0))
+      return no(kind === 'returned' ? 'What comes back is more than nothing.' : 'Nothing was taken out.')
+    if (batch.mass + mass > MOST_IN_TUB) return no(`No tub holds more than ${MOST_IN_TUB} kg.`)
     if (batch.mass + mass < -1e-9) return no(`${batchId} holds only ${Math.round(batch.mass * 1000)} g.`)
     await write(tx, { at, vessel: batchId, kind, mass, batch: batchId, note })
     if (batch.state !== 'mixing' && batch.mass + mass < 1e-6)
@@ -299,16 +355,31 @@ export async function moveInk(
 }
 
 /** All parts are in. @param expires ISO time; none for ink that keeps */
-export const finishMix = (db: Database, batchId: string, at: string, expires: string | undefined) =>
-  db
-    .updateTable('batch')
-    .set({ state: 'mixed', mixed: at, expires: expires ?? null })
-    .where('id', '=', batchId)
-    .execute()
+export const finishMix = (
+  db: Database,
+  batchId: string,
+  at: string,
+  expires: string | undefined,
+): Promise<StockDone> =>
+  inOne(db, async (tx) => {
+    const batch = await loadBatch(tx, batchId)
+    if (batch?.state !== 'mixing') return no('It is not on the bench any more.')
+    if (!(batch.mass > 0)) return no('Nothing is poured yet.')
+    await tx
+      .updateTable('batch')
+      .set({ state: 'mixed', mixed: at, expires: expires ?? null })
+      .where('id', '=', batchId)
+      .execute()
+    return { ok: true }
+  })
 
-/** Writes down a drawdown; an accepted one accepts its batch, a refused one sends it back to the bench. */
-export async function addDrawdown(db: Database, batchId: string, d: Drawdown): Promise<void> {
-  await db.transaction().execute(async (tx) => {
+/** Writes down a drawdown of a mixed batch; an accepted one accepts it. An accepted tub may be read again, not judged. */
+export const addDrawdown = (db: Database, batchId: string, d: Drawdown): Promise<StockDone> =>
+  inOne(db, async (tx) => {
+    const batch = await loadBatch(tx, batchId)
+    if (!batch || batch.state === 'gone') return no('The batch is gone.')
+    if (batch.state === 'mixing') return no('It is not mixed yet.')
+    if (batch.state === 'accepted' && d.verdict !== 'read') return no('It was accepted already.')
     await tx
       .insertInto('drawdown')
       .values({
@@ -323,8 +394,8 @@ export async function addDrawdown(db: Database, batchId: string, d: Drawdown): P
       .execute()
     if (d.verdict === 'accepted')
       await tx.updateTable('batch').set({ state: 'accepted' }).where('id', '=', batchId).execute()
+    return { ok: true }
   })
-}
 
 /** The ledger, newest first. */
 export async function ledger(db: Database, limit: number): Promise<readonly Entry[]> {

@@ -1,16 +1,19 @@
-import { mkdtempSync, writeFileSync } from 'node:fs'
+import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { format } from 'date-fns'
 import { sql } from 'kysely'
+import Sqlite from 'libsql'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { TEMPLATES } from '@/core/equipment'
 import { noDecisions, plan } from '@/core/plan'
 import { readArchive, replaceAll } from './archive'
-import { backUp, backUpNightly, listBackups, restore } from './backup'
-import { changeStamp, type Database, openDatabase } from './database'
+import { backUp, backUpNightly, listBackups, replaceDamaged, restore, sweepHalfMade } from './backup'
+import { changeStamp, closeDatabase, type Database, database, openDatabase } from './database'
 import { loadDecisions, saveDecisions } from './decisions'
 import { DEMO_SHELF, DEMO_SHOP, demoOrders, seedDemo } from './demo'
-import { receiveCan } from './inkRoom'
+import { addFilms, keepFile } from './films'
+import { receiveCans } from './inkRoom'
 import {
   addOrders,
   bringBackOrder,
@@ -22,8 +25,9 @@ import {
   saveOrder,
 } from './orders'
 import { diskProblem } from './problems'
-import { allRevisions, latestRevisions, release, revisionByCode, revisionsOf } from './revisions'
+import { latestRevisions, release, revisionByCode, revisionsOf } from './revisions'
 import { loadShop, saveShop } from './shop'
+import { soundDatabase } from './sound'
 import { keepSummaries, keptSummaries } from './summaries'
 
 const TODAY = '2026-11-23'
@@ -61,7 +65,7 @@ describe('a released revision', () => {
   it('is refused when someone else released meanwhile', async () => {
     await release(db, frozen(), 0, NOW)
     expect(await release(db, frozen(), 0, NOW)).toBeUndefined()
-    expect(await allRevisions(db)).toHaveLength(1)
+    expect(await revisionsOf(db, RUN)).toHaveLength(1)
   })
   it('can never be edited, and outlives a change of its order', async () => {
     await release(db, frozen(), 0, NOW)
@@ -82,7 +86,7 @@ describe('a deleted order', () => {
     expect(await deleteOrder(db, 'O-1001', NOW)).toBe(true)
     expect(await deleteOrder(db, 'O-1001', NOW)).toBe(false)
     expect((await loadOrders(db)).map((o) => o.order.id)).not.toContain('O-1001')
-    const query = { text: '', deleted: true, offset: 0, limit: 10 }
+    const query = { text: '', show: 'deleted' as const, offset: 0, limit: 10 }
     expect(await findOrders(db, query)).toEqual({ ids: ['O-1001'], total: 1 })
     const { order } = frozen()
     expect(await saveOrder(db, order, 2)).toMatchObject({ ok: false, now: { deletedAt: NOW.toISOString() } })
@@ -91,17 +95,23 @@ describe('a deleted order', () => {
   })
   it('is kept for thirty days', async () => {
     await deleteOrder(db, 'O-1001', NOW)
-    await forgetDeleted(db, days(29.9))
+    for (let day = 0; day < 30; day += 0.5) await forgetDeleted(db, days(day))
     expect(await loadOrder(db, 'O-1001')).toBeDefined()
     await forgetDeleted(db, days(30.1))
     expect(await loadOrder(db, 'O-1001')).toBeUndefined()
     expect((await loadDecisions(db)).has(RUN)).toBe(false)
   })
+  it('outlives a clock that jumps ahead or back', async () => {
+    await deleteOrder(db, 'O-1001', NOW)
+    for (const day of [0, 4000, 1, 400, 2, 3]) await forgetDeleted(db, days(day))
+    expect(await loadOrder(db, 'O-1001')).toBeDefined()
+    expect(await bringBackOrder(db, 'O-1001')).toBe(true)
+  })
 })
 
 describe('a list of orders', () => {
   const find = (text: string, offset = 0, limit = 50) =>
-    findOrders(db, { text, deleted: false, offset, limit })
+    findOrders(db, { text, show: 'current', offset, limit })
   it('is found by customer, job and number, a page at a time', async () => {
     expect((await find('kittiwake')).ids).toEqual(['O-1003'])
     expect((await find('1007')).ids).toEqual(['O-1007'])
@@ -149,16 +159,29 @@ describe('the shop', () => {
 })
 
 describe('summaries', () => {
-  it('hold only as long as their stamp', async () => {
+  it('come with the stamp of their facts, one a run', async () => {
     await keepSummaries(db, [{ runId: RUN, stamp: '1.1', facts: { press: 'four' } }])
     await keepSummaries(db, [{ runId: RUN, stamp: '1.2', facts: { press: 'six' } }])
-    expect((await keptSummaries(db, [{ runId: RUN, stamp: '1.2' }])).get(RUN)).toEqual({ press: 'six' })
-    expect((await keptSummaries(db, [{ runId: RUN, stamp: '1.1' }])).size).toBe(0)
+    expect((await keptSummaries(db, [RUN])).get(RUN)).toEqual({
+      runId: RUN,
+      stamp: '1.2',
+      facts: { press: 'six' },
+    })
   })
-  it('are forgotten when the program starts again', async () => {
+  it('are no news to anyone, and those of runs that went are dropped', async () => {
+    const stamp = await changeStamp(db)
+    await keepSummaries(db, [
+      { runId: RUN, stamp: '1', facts: {} },
+      { runId: 'R-9-P1-dark', stamp: '1', facts: {} },
+    ])
+    expect(await changeStamp(db)).toBe(stamp)
+    expect((await keptSummaries(db, [RUN, 'R-9-P1-dark'])).size).toBe(1)
+  })
+  it('are renewed when the program starts again', async () => {
     await keepSummaries(db, [{ runId: RUN, stamp: '1', facts: {} }])
     const again = await openDatabase(join(folder, 'orvint.sqlite'))
-    expect((await keptSummaries(again, [{ runId: RUN, stamp: '1' }])).size).toBe(0)
+    expect((await keptSummaries(again, [RUN])).get(RUN)?.stamp).toBe('')
+    await again.destroy()
   })
 })
 
@@ -186,7 +209,7 @@ describe('the archive', () => {
     expect(asJson(await readArchive(other))).toEqual(asJson(archive))
   })
   it('holds cans, tubs, ledger and drawdowns; one whose ledger goes below nothing is refused whole', async () => {
-    const can = await receiveCan(db, { code: 'W1', lot: 'L7', mass: 1 }, '2026-11-23T09:00')
+    const [can] = await receiveCans(db, [{ code: 'W1', lot: 'L7', mass: 1 }], '2026-11-23T09:00')
     const archive = await readArchive(db)
     expect(archive.inkBook?.can).toContainEqual(expect.objectContaining({ id: can, lot: 'L7' }))
     const other = await openDatabase(':memory:')
@@ -222,6 +245,10 @@ describe('backups', () => {
     await restore(db, name, days(1))
     expect(await readArchive(db)).toEqual(before)
     expect(await listBackups()).toHaveLength(2)
+    // Versions go on: whoever still has the page of before the restore is told.
+    expect(await saveOrder(db, order, 2)).toMatchObject({ ok: false })
+    expect(await saveOrder(db, order, 1)).toMatchObject({ ok: false })
+    expect(await saveShop(db, DEMO_SHELF, 2)).toMatchObject({ ok: false })
     const sound = await sql<{ integrity_check: string }>`PRAGMA integrity_check`.execute(db)
     expect(sound.rows[0]?.integrity_check).toBe('ok')
     expect((await sql`PRAGMA foreign_key_check`.execute(db)).rows).toEqual([])
@@ -233,9 +260,12 @@ describe('backups', () => {
       join(folder, 'backups', 'orvint-2026-01-01-000000.sqlite'),
       'not a database, whatever it says',
     )
-    await expect(restore(db, 'orvint-2026-01-01-000000.sqlite', NOW)).rejects.toThrow()
-    await expect(restore(db, 'orvint-2025-01-01-000000.sqlite', NOW)).rejects.toThrow()
-    await expect(restore(db, '../orvint.sqlite', NOW)).rejects.toThrow(/no backup/)
+    for (const [name, said] of [
+      ['orvint-2026-01-01-000000.sqlite', /is damaged, so nothing was changed/],
+      ['orvint-2025-01-01-000000.sqlite', /There is no backup/],
+      ['../orvint.sqlite', /There is no backup/],
+    ] as const)
+      expect(await restore(db, name, NOW)).toEqual({ ok: false, message: expect.stringMatching(said) })
     expect(await readArchive(db)).toEqual(before)
   })
   it('are made once a night, and the oldest go', async () => {
@@ -245,6 +275,98 @@ describe('backups', () => {
     expect(await listBackups()).toHaveLength(1)
     for (let i = 1; i <= 31; i++) await backUp(db, new Date(now.getTime() + i * 60_000))
     expect(await listBackups()).toHaveLength(30)
+  })
+  it('torn by a kill or a full disk are no backups: never restored, never counted', async () => {
+    const now = new Date()
+    mkdirSync(join(folder, 'backups'), { recursive: true })
+    const torn = `orvint-${format(now, 'yyyy-MM-dd-HHmmss')}.sqlite`
+    writeFileSync(join(folder, 'backups', torn), '')
+    const before = await readArchive(db)
+    expect(await restore(db, torn, now)).toMatchObject({ ok: false })
+    expect(await readArchive(db)).toEqual(before)
+    await backUpNightly(db, now)
+    expect((await listBackups()).filter((b) => b.whole)).toHaveLength(1)
+  })
+  it('the oldest of thirty is restored and still there', async () => {
+    const first = await backUp(db, NOW)
+    for (let i = 1; i < 30; i++) await backUp(db, days(i))
+    await deleteOrder(db, 'O-1001', NOW)
+    expect(await restore(db, first, days(40))).toMatchObject({ ok: true })
+    expect((await loadOrder(db, 'O-1001'))?.deletedAt).toBeUndefined()
+    expect((await listBackups()).map((b) => b.name)).toContain(first)
+  })
+  it('two in one second are two', async () => {
+    const names = await Promise.all([backUp(db, NOW), backUp(db, NOW), backUp(db, NOW)])
+    expect(new Set(names).size).toBe(3)
+    expect(await listBackups()).toHaveLength(3)
+  })
+  it('hold the film files, each once, and bring them back', async () => {
+    mkdirSync(join(folder, 'films'), { recursive: true })
+    const incoming = join(folder, 'films', 'incoming-1')
+    writeFileSync(incoming, 'a film')
+    const hash = await keepFile(incoming)
+    await addFilms(db, 'O-1001', 'P1', [
+      { ink: '', name: 'a.png', hash, page: 0, across: 10, down: 10, raster: true },
+    ])
+    const name = await backUp(db, NOW)
+    await backUp(db, days(1))
+    expect(readdirSync(join(folder, 'backups', 'films'))).toEqual([hash])
+    rmSync(join(folder, 'films', hash))
+    expect(await restore(db, name, days(2))).toMatchObject({ ok: true })
+    expect(readFileSync(join(folder, 'films', hash), 'utf8')).toBe('a film')
+  })
+  it('what a crash left half made is swept away at the start', async () => {
+    mkdirSync(join(folder, 'backups'), { recursive: true })
+    mkdirSync(join(folder, 'films'), { recursive: true })
+    for (const name of ['making-1', 'backups/making-2', 'films/incoming-3'])
+      writeFileSync(join(folder, name), 'half')
+    await sweepHalfMade()
+    expect(
+      [folder, join(folder, 'backups'), join(folder, 'films')].flatMap((f) => readdirSync(f)).join(),
+    ).not.toMatch(/making|incoming/)
+  })
+})
+
+describe('a file in place of the database', () => {
+  const inPlace = async (bytes: string | Uint8Array) => {
+    const file = join(mkdtempSync(join(tmpdir(), 'orvint-odd-')), 'orvint.sqlite')
+    writeFileSync(file, bytes)
+    const found = await soundDatabase(file).catch((e: unknown) => e)
+    expect(Buffer.from(readFileSync(file))).toEqual(Buffer.from(bytes))
+    return diskProblem(found)
+  }
+  const made = (statements: string) => {
+    const file = join(mkdtempSync(join(tmpdir(), 'orvint-odd-')), 'x.sqlite')
+    const sqlite = new Sqlite(file)
+    sqlite.exec(statements)
+    sqlite.close()
+    return readFileSync(file)
+  }
+  it('of 0 bytes is no empty shop; text, another program and a newer Orvint are named; each stays as it was', async () => {
+    expect(await inPlace('')).toMatch(/empty, 0 bytes.*recover/)
+    expect(await inPlace('hello, this is a letter to the shop')).toMatch(/no database at all/)
+    expect(await inPlace(made('CREATE TABLE song (name TEXT)'))).toMatch(/another program/)
+    await backUp(db, NOW)
+    const [{ name = '' } = {}] = await listBackups()
+    const newer = join(folder, 'backups', name)
+    const sqlite = new Sqlite(newer)
+    sqlite.exec(`INSERT INTO kysely_migration VALUES ('999_from_tomorrow', '2030-01-01')`)
+    sqlite.close()
+    expect(await inPlace(readFileSync(newer))).toMatch(/newer Orvint/)
+  })
+  it('that is damaged gives way to a backup and is kept beside it; versions begin above those of before', async () => {
+    const name = await backUp(db, NOW)
+    await db.destroy()
+    await closeDatabase()
+    for (const end of ['-wal', '-shm']) rmSync(join(folder, `orvint.sqlite${end}`), { force: true })
+    writeFileSync(join(folder, 'orvint.sqlite'), 'SQLite format 3\0 and then nothing of it')
+    await expect(database()).rejects.toThrow()
+    expect(await replaceDamaged(name, NOW)).toMatchObject({ ok: true })
+    const again = await database()
+    expect((await loadOrders(again)).length).toBeGreaterThan(0)
+    expect((await loadOrder(again, 'O-1001'))?.version).toBeGreaterThan(1_000_000)
+    expect(readdirSync(folder).some((n) => n.startsWith('damaged-'))).toBe(true)
+    await closeDatabase()
   })
 })
 

@@ -1,10 +1,11 @@
 import { group } from 'd3-array'
-import { subDays } from 'date-fns'
-import { sql, type Transaction } from 'kysely'
+import { format, subDays } from 'date-fns'
+import { type Kysely, sql } from 'kysely'
 import type { ArtRelation, GarmentLine, InkColour, Order, Placement, Weave } from '@/core/order'
 import { splitOrder } from '@/core/order'
 import type { Database } from './database'
-import type { Tables } from './schema'
+import { inOne } from './once'
+import type { OrderState, Tables } from './schema'
 
 /** An order with the version it was read at. */
 export interface StoredOrder {
@@ -12,18 +13,31 @@ export interface StoredOrder {
   readonly version: number
   /** ISO time when it was deleted, if it was. */
   readonly deletedAt?: string
+  readonly state?: OrderState
+  /** ISO time since when it is done, if it is. */
+  readonly endedAt?: string
 }
 
-/** Which orders a list shows. */
+/**
+ * Which orders a list shows: open ones, open ones before those done lately, all that are done, deleted
+ * ones, or all but those. */
+export type Shown = 'open' | 'current' | 'done' | 'deleted' | 'all'
+
 export interface OrderQuery {
-  /** Part of a customer, job or number; empty finds all. */
+  /** Part of a customer, job or number; empty finds all. Whoever looks for something finds what is done long ago too. */
   readonly text: string
-  readonly deleted: boolean
+  readonly show: Shown
   /** Only orders without a customer. */
   readonly nameless?: boolean
   readonly offset: number
   readonly limit: number
+  /** Until when done ones count as done lately; ISO time. */
+  readonly doneSince?: string
 }
+
+/** So long a done order stays in the list of current ones before it is archived. */
+const LATELY_DAYS = 14
+export const doneSince = (now: Date): string => subDays(now, LATELY_DAYS).toISOString()
 
 /** A write that came too late carries what is there now. */
 export type Saved =
@@ -33,19 +47,31 @@ export type Saved =
 /** The orders a list shows, by due date, and how many there are in all. */
 export async function findOrders(
   db: Database,
-  { text, deleted, nameless, offset, limit }: OrderQuery,
+  { text, show, nameless, offset, limit, doneSince = '' }: OrderQuery,
 ): Promise<{ readonly ids: readonly string[]; readonly total: number }> {
   const like = `%${text.replace(/[\\%_]/g, '\\$&')}%`
-  const all = db.selectFrom('customer_order').where('deleted_at', deleted ? 'is not' : 'is', null)
-  const base = nameless ? all.where('customer', '=', '') : all
-  const found = text
-    ? base.where(
+  const all = db
+    .selectFrom('customer_order')
+    .where('deleted_at', show === 'deleted' ? 'is not' : 'is', null)
+    .$if(nameless === true, (q) => q.where('customer', '=', ''))
+    .$if(show === 'open', (q) => q.where('state', 'in', ['open', 'printing']))
+    .$if(show === 'done', (q) => q.where('state', '=', 'done'))
+    .$if(show === 'current' && text === '', (q) =>
+      q.where((e) => e.or([e('state', 'in', ['open', 'printing']), e('ended_at', '>', doneSince)])),
+    )
+    .$if(text !== '', (q) =>
+      q.where(
         sql<boolean>`(customer LIKE ${like} ESCAPE '\\' OR title LIKE ${like} ESCAPE '\\' OR id LIKE ${like} ESCAPE '\\')`,
-      )
-    : base
+      ),
+    )
+  const named = all.select('id')
+  const sorted =
+    show === 'done'
+      ? named.orderBy('ended_at', 'desc').orderBy('id')
+      : (show === 'current' ? named.orderBy(sql`state = 'done'`) : named).orderBy('due').orderBy('id')
   const [rows, { total }] = await Promise.all([
-    found.select('id').orderBy('due').orderBy('id').limit(limit).offset(offset).execute(),
-    found.select((e) => e.fn.countAll<number>().as('total')).executeTakeFirstOrThrow(),
+    sorted.limit(limit).offset(offset).execute(),
+    all.select((e) => e.fn.countAll<number>().as('total')).executeTakeFirstOrThrow(),
   ])
   return { ids: rows.map((r) => r.id), total: Number(total) }
 }
@@ -90,14 +116,20 @@ export async function loadOrders(
     by(inks),
     by(relations),
   ]
-  return orders.map(({ version, deleted_at, ...head }) => ({
+  return orders.map(({ version, deleted_at, state, ended_at, id, customer, title, due, notes }) => ({
     version,
+    state,
     ...(deleted_at === null ? {} : { deletedAt: deleted_at }),
+    ...(ended_at === null ? {} : { endedAt: ended_at }),
     order: {
-      ...head,
-      lines: (linesBy.get(head.id) ?? []).map((l) => lineOf(l, sizesBy.get(head.id) ?? [])),
-      placements: (placementsBy.get(head.id) ?? []).map((p) =>
-        placementOf(p, inksBy.get(head.id) ?? [], relationsBy.get(head.id) ?? []),
+      id,
+      customer,
+      title,
+      due,
+      notes,
+      lines: (linesBy.get(id) ?? []).map((l) => lineOf(l, sizesBy.get(id) ?? [])),
+      placements: (placementsBy.get(id) ?? []).map((p) =>
+        placementOf(p, inksBy.get(id) ?? [], relationsBy.get(id) ?? []),
       ),
     },
   }))
@@ -158,6 +190,27 @@ const placementOf = (
     })),
 })
 
+/** Every order that is not deleted, or really every one, read a few at a time so that others have their turn. */
+export async function* everyOrder(
+  db: Database,
+  which: 'live' | 'every' = 'live',
+): AsyncGenerator<StoredOrder> {
+  const limit = 50
+  for (let after: readonly [string, string] = ['', '']; ; ) {
+    const { rows } = await sql<{ id: string; due: string }>`
+      SELECT id, due FROM customer_order WHERE (due, id) > (${after[0]}, ${after[1]})
+      AND ${which === 'live' ? sql`deleted_at IS NULL` : sql`1`} ORDER BY due, id LIMIT ${limit}`.execute(db)
+    yield* await loadOrders(
+      db,
+      rows.map((r) => r.id),
+    )
+    const last = rows.at(-1)
+    if (!last) return
+    after = [last.due, last.id]
+    await new Promise((resume) => setImmediate(resume))
+  }
+}
+
 /** Every order number there is, those of deleted orders too. */
 export const orderIds = async (db: Database): Promise<readonly string[]> =>
   (await db.selectFrom('customer_order').select('id').execute()).map((r) => r.id)
@@ -173,12 +226,12 @@ export async function nextOrderId(db: Database): Promise<string> {
 
 /** Adds a new order at version 1. */
 export async function addOrder(db: Database, order: Order): Promise<void> {
-  await db.transaction().execute((tx) => insertOrder(tx, { order, version: 1 }))
+  await inOne(db, (tx) => insertOrder(tx, { order, version: 1 }))
 }
 
 /** Adds orders, all or none. Lets others have a turn now and then: it may be thousands. */
 export async function addOrders(db: Database, orders: readonly Order[]): Promise<void> {
-  await db.transaction().execute(async (tx) => {
+  await inOne(db, async (tx) => {
     for (const [i, order] of orders.entries()) {
       await insertOrder(tx, { order, version: 1 })
       if (i % 50 === 49) await new Promise((resume) => setImmediate(resume))
@@ -186,19 +239,29 @@ export async function addOrders(db: Database, orders: readonly Order[]): Promise
   })
 }
 
-export async function insertOrder(tx: Transaction<Tables>, stored: StoredOrder): Promise<void> {
+export async function insertOrder(tx: Kysely<Tables>, stored: StoredOrder): Promise<void> {
   const { id, customer, title, due, notes } = stored.order
-  const { version, deletedAt } = stored
+  const { version, deletedAt, state = 'open', endedAt } = stored
   await tx
     .insertInto('customer_order')
-    .values({ id, customer, title, due, notes, version, deleted_at: deletedAt ?? null })
+    .values({
+      id,
+      customer,
+      title,
+      due,
+      notes,
+      version,
+      state,
+      ended_at: endedAt ?? null,
+      deleted_at: deletedAt ?? null,
+    })
     .execute()
   await writeParts(tx, stored.order)
 }
 
 /** Replaces an order if it is still at `version`; a stale write changes nothing and returns what is there. */
 export async function saveOrder(db: Database, order: Order, version: number): Promise<Saved> {
-  const done = await db.transaction().execute(async (tx) => {
+  const done = await inOne(db, async (tx) => {
     const { id, customer, title, due, notes } = order
     const { numUpdatedRows } = await tx
       .updateTable('customer_order')
@@ -225,9 +288,20 @@ export const bringBackOrder = async (db: Database, id: string): Promise<boolean>
 async function mark(db: Database, id: string, deleted_at: string | null): Promise<boolean> {
   const { numUpdatedRows } = await db
     .updateTable('customer_order')
-    .set((e) => ({ deleted_at, version: e('version', '+', 1) }))
+    .set((e) => ({ deleted_at, deleted_days: 0, version: e('version', '+', 1) }))
     .where('id', '=', id)
     .where('deleted_at', deleted_at === null ? 'is not' : 'is', null)
+    .executeTakeFirst()
+  return numUpdatedRows > 0n
+}
+
+/** Says how far an order is. Says whether it was there. */
+export async function markOrderAs(db: Database, id: string, state: OrderState, now: Date): Promise<boolean> {
+  const { numUpdatedRows } = await db
+    .updateTable('customer_order')
+    .set({ state, ended_at: state === 'done' ? now.toISOString() : null })
+    .where('id', '=', id)
+    .where('deleted_at', 'is', null)
     .executeTakeFirst()
   return numUpdatedRows > 0n
 }
@@ -235,14 +309,31 @@ async function mark(db: Database, id: string, deleted_at: string | null): Promis
 /** How long a deleted order can be brought back. */
 export const DELETED_DAYS = 30
 
-/** Forgets orders deleted more than thirty days ago. */
-export async function forgetDeleted(db: Database, now: Date): Promise<void> {
-  const before = subDays(now, DELETED_DAYS).toISOString()
-  await db.deleteFrom('customer_order').where('deleted_at', '<', before).execute()
-}
+/**
+ * Forgets orders that were found deleted on more than thirty days. Days are counted as they come, not reckoned from the
+ * clock: one that jumps ahead counts as one day.
+ */
+export const forgetDeleted = (db: Database, now: Date): Promise<void> =>
+  inOne(db, async (tx) => {
+    const today = format(now, 'yyyy-MM-dd')
+    const last = await tx.selectFrom('tidied').select('on_day').executeTakeFirst()
+    if (last?.on_day === today) return
+    if (!last) await tx.insertInto('tidied').values({ id: 1, on_day: today }).execute()
+    await tx.updateTable('tidied').set({ on_day: today }).execute()
+    await tx
+      .updateTable('customer_order')
+      .set((e) => ({ deleted_days: e('deleted_days', '+', 1) }))
+      .where('deleted_at', 'is not', null)
+      .execute()
+    await tx
+      .deleteFrom('customer_order')
+      .where('deleted_at', 'is not', null)
+      .where('deleted_days', '>', DELETED_DAYS)
+      .execute()
+  })
 
 /** Decisions of a run outlive a change that makes the run disappear for a moment. */
-async function writeParts(tx: Transaction<Tables>, order: Order): Promise<void> {
+async function writeParts(tx: Kysely<Tables>, order: Order): Promise<void> {
   const order_id = order.id
   for (const [place, { id, style, cloth, sizes, group }] of order.lines.entries()) {
     const { name, ...fabric } = cloth

@@ -1,3 +1,7 @@
+import { Unopenable } from './sound'
+
+const WAY_OUT = 'Open /recover here and put a backup in its place.'
+
 /** Plain sentences for what a disk can do to a database, by the start of its error code. */
 const SENTENCES: readonly (readonly [RegExp, string])[] = [
   [/SQLITE_FULL|ENOSPC|EDQUOT/, 'The disk is full, so nothing was saved. Free some space, then try again.'],
@@ -13,11 +17,12 @@ const SENTENCES: readonly (readonly [RegExp, string])[] = [
     /SQLITE_BUSY|SQLITE_LOCKED/,
     'Another program holds the data, so nothing was saved. Close it, then try again.',
   ],
-  [/SQLITE_CORRUPT|SQLITE_NOTADB/, 'The data file is damaged. Restore a backup at Shop, Data.'],
+  [/SQLITE_CORRUPT|SQLITE_NOTADB|malformed/, `The data file is damaged. ${WAY_OUT}`],
 ]
 
 /** What to tell a person about an error of the disk or the database; undefined when it is another kind of error. */
 export function diskProblem(error: unknown): string | undefined {
+  if (error instanceof Unopenable) return `${error.message} ${WAY_OUT}`
   const { code = '', message = '' } = error as { code?: string; message?: string }
   return SENTENCES.find(([test]) => test.test(`${code} ${message}`))?.[1]
 }
@@ -25,5 +30,7 @@ export function diskProblem(error: unknown): string | undefined {
 /** Rows that break a rule of the tables: a file was edited by hand. */
 export function isMisfit(error: unknown): boolean {
   const { code = '', message = '' } = error as { code?: string; message?: string }
-  return /SQLITE_CONSTRAINT|stock below nothing/.test(`${code} ${message}`)
+  return /SQLITE_CONSTRAINT|UNIQUE constraint|CHECK constraint|FOREIGN KEY|stock below nothing/.test(
+    `${code} ${message}`,
+  )
 }

@@ -1,6 +1,8 @@
+import { sql } from 'kysely'
 import type { Order } from '@/core/order'
 import { type RunPlan, sheetCode } from '@/core/plan'
 import type { Database } from './database'
+import { inOne } from './once'
 import type { Tables } from './schema'
 
 /** What was released, whole: the plan with the order it was made for. */
@@ -42,8 +44,18 @@ export const revisionRow = ({
   frozen: JSON.stringify(frozen),
 })
 
-export const allRevisions = async (db: Database): Promise<readonly Revision[]> =>
-  (await db.selectFrom('revision').selectAll().orderBy('run_id').orderBy('number').execute()).map(revisionOf)
+/** Every revision in the order of release, read a few at a time. */
+export async function* everyRevision(db: Database): AsyncGenerator<Revision> {
+  for (let after = 0; ; ) {
+    const { rows } = await sql<Tables['revision'] & { rowid: number }>`
+      SELECT rowid, * FROM revision WHERE rowid > ${after} ORDER BY rowid LIMIT 20`.execute(db)
+    yield* rows.map(revisionOf)
+    const last = rows.at(-1)
+    if (!last) return
+    after = last.rowid
+    await new Promise((resume) => setImmediate(resume))
+  }
+}
 
 /** Revisions of one run, the first first. */
 export const revisionsOf = async (db: Database, runId: string): Promise<readonly Revision[]> =>
@@ -124,7 +136,7 @@ export async function release(
   now: Date,
 ): Promise<Revision | undefined> {
   const run_id = frozen.plan.run.id
-  return db.transaction().execute(async (tx) => {
+  return inOne(db, async (tx) => {
     const { newest } = await tx
       .selectFrom('revision')
       .select((e) => e.fn.max('number').as('newest'))

@@ -188,6 +188,11 @@ export interface Tables {
     notes: string
     version: ColumnType<number, number | undefined, number>
     deleted_at: ColumnType<string | null, string | null | undefined, string | null>
+    /** On how many days it was found deleted. */
+    deleted_days: Generated<number>
+    state: ColumnType<OrderState, OrderState | undefined, OrderState>
+    /** ISO time since when it is done. */
+    ended_at: ColumnType<string | null, string | null | undefined, string | null>
   }
   garment_line: {
     order_id: string
@@ -265,9 +270,16 @@ export interface Tables {
     word: string | null
   }
   revision: RevisionColumns
+  /** The day on which was tidied up last. */
+  tidied: { id: 1; on_day: string }
+  /** What was asked for with an id and is done; `answer` is JSON. */
+  done: { id: string; at: string; answer: string }
   /** What lists show of a run's plan, kept as long as `stamp` names the facts it was computed from. */
   run_summary: { run_id: string; stamp: string; facts: string }
 }
+
+/** How far an order is; done ones leave the lists by themselves. */
+export type OrderState = 'open' | 'printing' | 'done'
 
 /** What was released, whole; never edited. `frozen` is JSON. */
 interface RevisionColumns {

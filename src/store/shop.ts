@@ -1,5 +1,5 @@
 import { group } from 'd3-array'
-import type { Selectable, Transaction } from 'kysely'
+import type { Kysely, Selectable } from 'kysely'
 import { DEFAULT_METHOD, type ShopMethod } from '@/core/advice'
 import {
   type Blade,
@@ -19,7 +19,8 @@ import {
   USUAL_SCREENS,
 } from '@/core/equipment'
 import type { Weave } from '@/core/order'
-import type { Database } from './database'
+import { changeStamp, type Database } from './database'
+import { inOne } from './once'
 import type { Tables } from './schema'
 
 /** The shop with the version it was read at. */
@@ -33,8 +34,24 @@ export type SavedShop =
   | { readonly ok: true; readonly version: number }
   | { readonly ok: false; readonly now: StoredShop }
 
-/** Reads the whole shop. A shop not yet set up has no presses, and version 0. */
+const kept = new WeakMap<Database, { readonly stamp: string; readonly shop: StoredShop }>()
+
+/**
+ * The whole shop; kept as long as nothing was written. A shop not yet set up has no presses, and version 0. Inside a
+ * transaction, which may be taken back, it is read anew.
+ */
 export async function loadShop(db: Database): Promise<StoredShop> {
+  if (db.isTransaction) return readShop(db)
+  const stamp = await changeStamp(db)
+  const before = kept.get(db)
+  if (before?.stamp === stamp) return before.shop
+  const shop = await readShop(db)
+  // What was read while someone wrote is not kept.
+  if ((await changeStamp(db)) === stamp) kept.set(db, { stamp, shop })
+  return shop
+}
+
+async function readShop(db: Database): Promise<StoredShop> {
   const all = <T extends (typeof LISTS)[number]>(table: T) =>
     db
       .selectFrom(table as 'press')
@@ -300,7 +317,7 @@ const PARTS = [
 
 /** Replaces the whole shop if it is still at `version` (0: not set up yet), in one transaction. */
 export async function saveShop(db: Database, shelf: ShopAndShelf, version: number): Promise<SavedShop> {
-  const done = await db.transaction().execute(async (tx) => {
+  const done = await inOne(db, async (tx) => {
     const head = await tx.selectFrom('shop').select('version').executeTakeFirst()
     if ((head?.version ?? 0) !== version) return false
     await writeShop(tx, shelf, version + 1)
@@ -311,7 +328,7 @@ export async function saveShop(db: Database, shelf: ShopAndShelf, version: numbe
 
 /** Writes a whole shop over what is there. */
 export async function writeShop(
-  tx: Transaction<Tables>,
+  tx: Kysely<Tables>,
   { shop, inks, cloths }: ShopAndShelf,
   version: number,
 ): Promise<void> {

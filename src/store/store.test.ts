@@ -227,7 +227,7 @@ describe('any order', () => {
       fc.asyncProperty(anyOrder, async (order) => {
         expect(await saveOrder(db, order, version)).toEqual({ ok: true, version: version + 1 })
         version++
-        expect(await loadOrder(db, 'O-2000')).toEqual({ order, version })
+        expect(await loadOrder(db, 'O-2000')).toEqual({ order, version, state: 'open' })
       }),
       { numRuns: 60 },
     )

@@ -1,4 +1,5 @@
-import type { Database } from './database'
+import { type Database, hush } from './database'
+import { inOne } from './once'
 
 /** A run's summary with the stamp of the facts it was computed from. */
 export interface Summary<T> {
@@ -7,33 +8,40 @@ export interface Summary<T> {
   readonly facts: T
 }
 
-/** What was kept for these runs, as far as its stamp is still the given one. */
+/** What was kept for these runs, with the stamp it was computed at: whoever reads sees whether it is of today. */
 export async function keptSummaries<T>(
   db: Database,
-  wanted: readonly Omit<Summary<T>, 'facts'>[],
-): Promise<ReadonlyMap<string, T>> {
-  if (wanted.length === 0) return new Map()
-  const stamps = new Map(wanted.map((w) => [w.runId, w.stamp]))
-  const rows = await db
-    .selectFrom('run_summary')
-    .selectAll()
-    .where('run_id', 'in', [...stamps.keys()])
-    .execute()
+  runIds: readonly string[],
+): Promise<ReadonlyMap<string, Summary<T>>> {
+  if (runIds.length === 0) return new Map()
+  const rows = await db.selectFrom('run_summary').selectAll().where('run_id', 'in', runIds).execute()
   return new Map(
-    rows.filter((r) => r.stamp === stamps.get(r.run_id)).map((r) => [r.run_id, JSON.parse(r.facts) as T]),
+    rows.map(({ run_id, stamp, facts }) => [run_id, { runId: run_id, stamp, facts: JSON.parse(facts) as T }]),
   )
 }
 
-/** Keeps summaries for the next reader. */
+/** Keeps summaries for the next reader; those of runs that went meanwhile are dropped. No news for anyone. */
 export async function keepSummaries<T>(db: Database, summaries: readonly Summary<T>[]): Promise<void> {
   if (summaries.length === 0) return
-  await db
-    .insertInto('run_summary')
-    .values(summaries.map((s) => ({ run_id: s.runId, stamp: s.stamp, facts: JSON.stringify(s.facts) })))
-    .onConflict((c) =>
-      c
-        .column('run_id')
-        .doUpdateSet((e) => ({ stamp: e.ref('excluded.stamp'), facts: e.ref('excluded.facts') })),
+  const kept = await inOne(db, async (tx) => {
+    const ids = summaries.map((s) => s.runId)
+    const there = new Set(
+      (await tx.selectFrom('run').select('id').where('id', 'in', ids).execute()).map((r) => r.id),
     )
-    .execute()
+    const rows = summaries
+      .filter((s) => there.has(s.runId))
+      .map((s) => ({ run_id: s.runId, stamp: s.stamp, facts: JSON.stringify(s.facts) }))
+    if (rows.length === 0) return 0
+    await tx
+      .insertInto('run_summary')
+      .values(rows)
+      .onConflict((c) =>
+        c
+          .column('run_id')
+          .doUpdateSet((e) => ({ stamp: e.ref('excluded.stamp'), facts: e.ref('excluded.facts') })),
+      )
+      .execute()
+    return rows.length
+  })
+  hush(db, kept)
 }

@@ -12,9 +12,9 @@ import { SettingsProvider } from './settings'
 import { system } from './system'
 
 /** Collects the styles that a server render makes and sends them along, so that the browser hydrates the same page. */
-function useEmotionRegistry() {
+function useEmotionRegistry(nonce: string | undefined) {
   const [registry] = useState(() => {
-    const cache = createCache({ key: 'css' })
+    const cache = createCache({ key: 'css', ...(nonce && { nonce }) })
     cache.compat = true
     const insert = cache.insert
     let fresh: string[] = []
@@ -37,6 +37,7 @@ function useEmotionRegistry() {
     return (
       <style
         key={registry.cache.key}
+        nonce={nonce}
         data-emotion={`${registry.cache.key} ${names.join(' ')}`}
         // biome-ignore lint/security/noDangerouslySetInnerHtml: styles made by this app, from no one's input
         dangerouslySetInnerHTML={{ __html: styles }}
@@ -46,9 +47,15 @@ function useEmotionRegistry() {
   return registry.cache
 }
 
-export function Provider({ children }: { readonly children: ReactNode }) {
+export function Provider({
+  nonce,
+  children,
+}: {
+  readonly nonce?: string | undefined
+  readonly children: ReactNode
+}) {
   return (
-    <CacheProvider value={useEmotionRegistry()}>
+    <CacheProvider value={useEmotionRegistry(nonce)}>
       <ChakraProvider value={system}>
         <SettingsProvider>
           <Keyboard>{children}</Keyboard>

@@ -1,7 +1,7 @@
 import { type Change, misfit, overlaid } from '@/core/change'
 import { checkShelf, type ShopAndShelf } from '@/core/equipment'
 import { checkOrder } from '@/core/order'
-import type { Decisions } from '@/core/plan'
+import { checkDecisions, orderOfRun } from '@/core/plan'
 import { database } from '@/store/database'
 import { loadDecisions, saveDecisions } from '@/store/decisions'
 import { bringBackOrder, deleteOrder, loadOrder, saveOrder } from '@/store/orders'
@@ -33,16 +33,16 @@ async function once({ kind, id }: Edited, changes: readonly Change[]): Promise<O
   switch (kind) {
     case 'order': {
       const now = await loadOrder(db, id)
-      if (!now || misfit(now.order, changes)) return 'misfit'
+      if (!now || now.deletedAt !== undefined || misfit(now.order, changes)) return 'misfit'
       const checked = checkOrder(overlaid(now.order, changes))
       return checked.ok ? stored(await saveOrder(db, checked.order, now.version)) : 'misfit'
     }
     case 'decisions': {
-      const order = `O-${/^R-(\d+)-/.exec(id)?.[1]}`
-      const now = (await loadDecisions(db, [order])).get(id)
+      const order = orderOfRun(id)
+      const now = order === undefined ? undefined : (await loadDecisions(db, [order])).get(id)
       if (!now || misfit(now.decisions, changes)) return 'misfit'
-      const next: Decisions = overlaid(now.decisions, changes)
-      return stored(await saveDecisions(db, next, now.version))
+      const checked = checkDecisions(overlaid(now.decisions, changes))
+      return checked.ok ? stored(await saveDecisions(db, checked.value, now.version)) : 'misfit'
     }
     case 'shop': {
       const now = await loadShop(db)

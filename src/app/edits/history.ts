@@ -3,7 +3,7 @@
 import same from 'fast-deep-equal'
 import { useSyncExternalStore } from 'react'
 import { type Change, reversed } from '@/core/change'
-import { type Applied, applyChanges } from './actions'
+import { act } from '../acts/act'
 import type { Edited } from './edited'
 
 interface Edit {
@@ -85,7 +85,11 @@ async function step(back: boolean): Promise<Told> {
   const { edits, place } = current()
   const edit = edits[back ? place - 1 : place]
   if (!edit) return { ok: false, message: back ? 'Nothing to undo' : 'Nothing to redo' }
-  const applied: Applied = await applyChanges(edit.edited, back ? reversed(edit.changes) : edit.changes)
+  const changes = [...(back ? reversed(edit.changes) : edit.changes)]
+  const applied = await act('applyChanges', {
+    edited: edit.edited,
+    changes: changes.map((c) => ({ ...c, path: [...c.path] })),
+  })
   if (!applied.ok) {
     // It would stand in the way of the edits before it.
     become({ edits: edits.filter((e) => e !== edit), place: back ? place - 1 : place })

@@ -1,13 +1,14 @@
 import same from 'fast-deep-equal'
 import { checkShelf, type Shop } from '@/core/equipment'
 import { checkOrder, type Order } from '@/core/order'
-import { type Decisions, noDecisions, plan, planChanges, planningFacts, runOf } from '@/core/plan'
+import { checkDecisions, type Decisions, noDecisions, planningFacts, runOf } from '@/core/plan'
 import { type Database, database } from '@/store/database'
 import { loadDecisions, saveDecisions } from '@/store/decisions'
 import { loadOrders, saveOrder } from '@/store/orders'
 import { diskProblem } from '@/store/problems'
 import { releasedRuns } from '@/store/revisions'
 import { loadShop, saveShop } from '@/store/shop'
+import { alteredBy } from '../planning'
 import type { Stored, StoredShop } from './save'
 
 /** Saves an order seen at `version`. Bad input is refused with a message for each field. */
@@ -23,7 +24,9 @@ async function storeOrder(value: unknown, version: number): Promise<Stored<Order
 
 /** Saves the decisions of a run seen at `version`. */
 async function storeDecisions(value: unknown, version: number): Promise<Stored<Decisions>> {
-  const saved = await saveDecisions(await database(), value as Decisions, version)
+  const checked = checkDecisions(value)
+  if (!checked.ok) return checked
+  const saved = await saveDecisions(await database(), checked.value, version)
   if (saved.ok) return saved
   const { now } = saved
   return { ok: false, now: now && { value: now.decisions, version: now.version } }
@@ -38,15 +41,18 @@ async function altered(db: Database, before: Shop, after: Shop): Promise<readonl
   const released = await releasedRuns(db, LOOKED_AT)
   const ids = [...new Set(released.map((r) => r.orderId))]
   const [orders, decided] = await Promise.all([loadOrders(db, ids), loadDecisions(db, ids)])
-  return released
-    .filter(({ runId, orderId }) => {
+  const looked = await Promise.all(
+    released.map(async ({ runId, orderId }) => {
       const order = orders.find((o) => o.order.id === orderId)?.order
       const run = order && runOf(order, runId)
-      if (!order || !run || run.placement.inks.length === 0) return false
+      if (!order || !run || run.placement.inks.length === 0) return []
       const decisions = decided.get(runId)?.decisions ?? noDecisions(runId)
-      return planChanges(plan(order, before, decisions), plan(order, after, decisions)).length > 0
-    })
-    .map((r) => r.runId)
+      // A run that cannot be planned is told where it is listed.
+      const moved = await alteredBy(order, before, after, decisions).catch(() => 0)
+      return moved > 0 ? [runId] : []
+    }),
+  )
+  return looked.flat()
 }
 
 /** Saves the shop seen at `version`. Bad input is refused with a message for each field. */
@@ -63,6 +69,8 @@ async function storeShop(value: unknown, version: number): Promise<StoredShop> {
 }
 
 const STORES = { order: storeOrder, decisions: storeDecisions, shop: storeShop } as const
+
+export const isStored = (kind: string): kind is keyof typeof STORES => Object.hasOwn(STORES, kind)
 
 /** Saves what someone edited. What a disk can do comes back as a sentence. */
 export async function storeEdit(

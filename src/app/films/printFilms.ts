@@ -1,7 +1,8 @@
 import { type Database, database } from '@/store/database'
 import { loadFilms, loadReading, type Reading, type StoredFilm, saveReading } from '@/store/films'
 import type { Report } from '@/workers/films'
-import { readFilms, type Urgency } from './darkroom'
+import type { Urgency } from '../thread'
+import { readFilms } from './darkroom'
 import { isSized, setOrderOf } from './setOrder'
 
 /** The films of a print that can be laid on each other, and how they are drawn. */

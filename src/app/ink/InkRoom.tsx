@@ -14,6 +14,8 @@ import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
 import { InkName } from '@/ui/parts'
 import { Section } from '@/ui/Section'
+import { Filling } from '../Filling'
+import { Later } from '../Later'
 import { useShop } from '../shop/shopContext'
 import { colourOf } from './colourOf'
 import { NeedRow } from './NeedRow'
@@ -27,7 +29,11 @@ export function InkRoom({
   cans,
   batches,
   used,
+  planning,
+  later,
 }: {
+  readonly planning: number
+  readonly later: number
   readonly needs: readonly InkNeedLine[]
   /** By run and hit, of batches that were weighed back. */
   readonly used: readonly { readonly runId: string; readonly hitId: string; readonly used: number }[]
@@ -68,11 +74,13 @@ export function InkRoom({
         </Section>
       )}
       <Section title={`Wanted by the orders: ${needs.length}`}>
-        {needs.length === 0 && <Box fontSize="1.1rem">No order asks for ink.</Box>}
+        <Filling planning={planning} />
+        {needs.length === 0 && planning === 0 && <Box fontSize="1.1rem">No open order asks for ink.</Box>}
         {learnt && Math.abs(learnt.factor - laid) > 0.02 && <Learned {...learnt} />}
         {needs.map((need) => (
           <NeedRow key={`${need.runId}.${need.hitId}`} need={need} cans={cans} tubs={tubs} />
         ))}
+        <Later orders={later} />
       </Section>
       <Section title={`In tubs: ${tubs.length}`}>
         {tubs.length === 0 && <Box color="soft">None yet.</Box>}

@@ -1,7 +1,6 @@
 'use client'
 
 import { Box, chakra, Grid } from '@chakra-ui/react'
-import { format, parseISO } from 'date-fns'
 import NextLink from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
@@ -20,13 +19,14 @@ import {
 } from '@/core/ink'
 import type { InkNeedLine } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
+import { sayDay } from '@/ui/day'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
 import { InkName } from '@/ui/parts'
 import { SeverityMark } from '@/ui/Severity'
+import { act } from '../acts/act'
 import { localNow } from '../screens/clock'
 import { useShop } from '../shop/shopContext'
-import { beginBatch } from './actions'
 import { colourOf } from './colourOf'
 
 const Link = chakra(NextLink)
@@ -68,8 +68,8 @@ export function NeedRow({
   const risen = expander && { code: expander.code, share: ADDITIVES.expands.usual }
   const begin = async () => {
     if (!formula) return
-    const done = await beginBatch(
-      {
+    const done = await act('beginBatch', {
+      batch: {
         name: need.name,
         system: need.system,
         target: formula.target,
@@ -78,8 +78,8 @@ export function NeedRow({
         hitId: need.hitId,
         wanted,
       },
-      localNow(),
-    )
+      at: localNow(),
+    })
     if (done.ok) router.push(`/ink/bench/${done.id}`)
     else setProblem(done.message)
   }
@@ -110,7 +110,7 @@ export function NeedRow({
           <Box truncate>{need.words}</Box>
         </Link>
         <Box fontSize="0.82rem" color="soft">
-          {need.runId}, due {format(parseISO(need.due), 'EEE d MMM')}
+          {need.runId}, due {sayDay(need.due)}
         </Box>
       </Box>
       <Box minWidth="0" fontSize="0.92rem">

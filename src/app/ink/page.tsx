@@ -1,14 +1,14 @@
 import { database } from '@/store/database'
 import { loadInkStock, usedInRuns } from '@/store/inkRoom'
-import { everyInkNeed } from '../today'
+import { ahead } from '../today'
 import { InkRoom } from './InkRoom'
 
 export default async function InkPage() {
   const db = await database()
-  const [needs, { cans, batches }, used] = await Promise.all([
-    everyInkNeed(db),
+  const [{ needs, planning, later }, { cans, batches }, used] = await Promise.all([
+    ahead(db),
     loadInkStock(db),
     usedInRuns(db),
   ])
-  return <InkRoom needs={needs} cans={cans} batches={batches} used={used} />
+  return <InkRoom planning={planning} later={later} needs={needs} cans={cans} batches={batches} used={used} />
 }

@@ -1,22 +1,26 @@
 'use client'
 
 import { Box, chakra, Flex } from '@chakra-ui/react'
-import { addDays, differenceInCalendarDays, format, parseISO } from 'date-fns'
+import { addDays, differenceInCalendarDays, parseISO } from 'date-fns'
 import NextLink from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { because, q } from '@/core/advice'
 import { FACT_RULES } from '@/core/plan'
+import type { Shown } from '@/store/orders'
 import { AskNumber } from '@/ui/AskNumber'
+import { sayDay } from '@/ui/day'
 import { useKeys } from '@/ui/keys'
 import { type PageOf, Pager } from '@/ui/Pager'
 import { PageTitle } from '@/ui/parts'
 import { Table, TextButton } from '@/ui/Section'
+import { SeverityMark } from '@/ui/Severity'
 import { InkRow } from '@/ui/Swatch'
 import { AskFrame } from '../AskFrame'
+import { act } from '../acts/act'
 import { recordEdit } from '../edits/history'
+import { Filling } from '../Filling'
 import type { OrderLine } from '../today'
-import { restoreOrder } from './actions'
 import { useNewOrder } from './useNewOrder'
 
 const Link = chakra(NextLink)
@@ -26,7 +30,8 @@ interface Props {
   readonly shopName: string
   readonly lines: readonly OrderLine[]
   readonly find: string
-  readonly deleted: boolean
+  readonly show: Shown
+  readonly planning: number
   readonly page: PageOf
 }
 
@@ -35,19 +40,34 @@ const KEPT = 30
 /** Moment to wait for the next letter, in milliseconds. */
 const PAUSE = 200
 
-/** Every order by due date, found by customer, job or number; and those that were deleted. */
-export function OrderList({ shopName, lines, find, deleted, page }: Props) {
+const TITLES: Readonly<Record<Shown, string>> = {
+  current: 'Orders',
+  open: 'Orders',
+  all: 'Orders',
+  done: 'Done orders',
+  deleted: 'Deleted orders',
+}
+const LISTS = [
+  { show: 'current', href: '/orders', label: 'Open orders' },
+  { show: 'done', href: '/orders?show=done', label: 'Done' },
+  { show: 'deleted', href: '/orders?show=deleted', label: 'Deleted' },
+] as const
+
+/** Every open order by due date, then those done lately; found by customer, job or number; and those that were deleted. */
+export function OrderList({ shopName, lines, find, show, planning, page }: Props) {
   const make = useNewOrder()
   return (
     <AskFrame shopName={shopName}>
       <Flex align="baseline" gap="5" mb="3" wrap="wrap">
-        <PageTitle>{deleted ? 'Deleted orders' : 'Orders'}</PageTitle>
+        <PageTitle>{TITLES[show]}</PageTitle>
         <Box color="soft">{page.total.toLocaleString('en')}</Box>
-        <Find find={find} deleted={deleted} />
+        <Find find={find} show={show} />
         <Flex ml="auto" gap="4">
-          <Link href={deleted ? '/orders' : '/orders?deleted=1'} textDecoration="underline">
-            {deleted ? 'All orders' : 'Deleted'}
-          </Link>
+          {LISTS.filter((l) => l.show !== show).map((l) => (
+            <Link key={l.show} href={l.href} textDecoration="underline">
+              {l.label}
+            </Link>
+          ))}
           <Link href="/orders/import" textDecoration="underline">
             Import
           </Link>
@@ -58,9 +78,11 @@ export function OrderList({ shopName, lines, find, deleted, page }: Props) {
         <Box pt="6" fontSize="1.15rem">
           {find
             ? `No order with “${find}”.`
-            : deleted
+            : show === 'deleted'
               ? 'Nothing was deleted in the last 30 days.'
-              : 'No orders yet: press n.'}
+              : show === 'done'
+                ? 'No order was done yet. Say so at the order, beside its customer.'
+                : 'No open orders: press n.'}
         </Box>
       ) : (
         <Table>
@@ -73,7 +95,7 @@ export function OrderList({ shopName, lines, find, deleted, page }: Props) {
                 Pieces
               </th>
               <th>Prints</th>
-              <th style={{ width: '13rem' }}>{deleted ? 'Deleted' : 'State'}</th>
+              <th style={{ width: '13rem' }}>{show === 'deleted' ? 'Deleted' : 'State'}</th>
             </tr>
           </thead>
           <tbody>
@@ -83,8 +105,9 @@ export function OrderList({ shopName, lines, find, deleted, page }: Props) {
           </tbody>
         </Table>
       )}
+      <Filling planning={planning} />
       <Pager page={page} />
-      {!deleted && page.total > 0 && (
+      {show === 'current' && page.total > 0 && (
         <Flex gap="4" mt="5" fontSize="0.9rem" color="soft">
           As CSV:
           {['orders', 'runs', 'plans'].map((name) => (
@@ -99,7 +122,7 @@ export function OrderList({ shopName, lines, find, deleted, page }: Props) {
 }
 
 /** Finds while someone types. */
-function Find({ find, deleted }: { readonly find: string; readonly deleted: boolean }) {
+function Find({ find, show }: { readonly find: string; readonly show: Shown }) {
   const router = useRouter()
   const [text, setText] = useState(find)
   const input = useRef<HTMLInputElement>(null)
@@ -107,11 +130,11 @@ function Find({ find, deleted }: { readonly find: string; readonly deleted: bool
   useEffect(() => {
     if (text === find) return
     const timer = setTimeout(() => {
-      const query = new URLSearchParams({ ...(text && { find: text }), ...(deleted && { deleted: '1' }) })
+      const query = new URLSearchParams({ ...(text && { find: text }), ...(show !== 'current' && { show }) })
       router.replace(`/orders${query.size > 0 ? `?${query}` : ''}`)
     }, PAUSE)
     return () => clearTimeout(timer)
-  }, [text, find, deleted, router])
+  }, [text, find, show, router])
   return (
     <Input
       ref={input}
@@ -146,7 +169,7 @@ function Line({ line }: { readonly line: OrderLine }) {
           {line.title}
         </Box>
       </td>
-      <td>{format(parseISO(line.due), 'EEE d MMM')}</td>
+      <td>{sayDay(line.due)}</td>
       <td className="num">
         <Box fontSize="1.15rem" fontWeight="650">
           <AskNumber
@@ -164,12 +187,30 @@ function Line({ line }: { readonly line: OrderLine }) {
           ))}
         </Flex>
       </td>
-      <td>{line.deletedAt ? <BringBack line={line} at={line.deletedAt} /> : stateOf(line)}</td>
+      <td>
+        {line.deletedAt ? (
+          <BringBack line={line} at={line.deletedAt} />
+        ) : line.state === 'done' ? (
+          <>
+            Done{' '}
+            <TextButton onClick={() => void act('markOrder', { id: line.id, state: 'open' })}>
+              Open {line.id} again
+            </TextButton>
+          </>
+        ) : line.wrong ? (
+          <Link href={`/orders/${line.id}/order`} _hover={{ textDecoration: 'underline' }}>
+            <SeverityMark severity="Stop" /> {line.wrong}
+          </Link>
+        ) : (
+          stateOf(line)
+        )}
+      </td>
     </tr>
   )
 }
 
-function stateOf({ missing, runs }: OrderLine): string {
+function stateOf({ missing, runs, state }: OrderLine): string {
+  if (state === 'printing') return 'Printing'
   if (missing) return missing
   const released = runs.filter((r) => r.revision > 0)
   const changed = released.filter((r) => r.changed)
@@ -180,15 +221,13 @@ function stateOf({ missing, runs }: OrderLine): string {
 }
 
 function BringBack({ line, at }: { readonly line: OrderLine; readonly at: string }) {
-  const router = useRouter()
   const left = differenceInCalendarDays(addDays(parseISO(at), KEPT), new Date())
   const bringBack = async () => {
-    const back = await restoreOrder(line.id)
+    const back = await act('restoreOrder', { id: line.id })
     if (!back.ok) return
     recordEdit({ kind: 'presence', id: line.id }, `Bring back ${line.id}`, [
       { path: ['deleted'], from: true, to: false },
     ])
-    router.refresh()
   }
   return (
     <>

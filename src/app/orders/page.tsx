@@ -1,5 +1,7 @@
 import { changeStamp, database } from '@/store/database'
+import { doneSince, type Shown } from '@/store/orders'
 import { loadShop } from '@/store/shop'
+import { offsetOf } from '../offsetOf'
 import { Seen } from '../Seen'
 import { orderLines } from '../today'
 import { OrderList } from './OrderList'
@@ -13,28 +15,31 @@ interface Props {
   readonly searchParams: Promise<{
     readonly from?: string
     readonly find?: string
-    readonly deleted?: string
+    readonly show?: string
   }>
 }
 
 export default async function OrdersPage({ searchParams }: Props) {
-  const { from, find = '', deleted } = await searchParams
+  const { from, find, show: asked } = await searchParams
+  const text = typeof find === 'string' ? find.slice(0, 200) : ''
+  const show: Shown = asked === 'deleted' || asked === 'done' ? asked : 'current'
   const db = await database()
   const stamp = await changeStamp(db)
-  const offset = Math.max(0, Number(from) || 0)
-  const [{ lines, total }, { shelf }] = await Promise.all([
-    orderLines(db, { text: find, deleted: deleted !== undefined, offset, limit: PAGE }),
+  const offset = offsetOf(from)
+  const [{ lines, total, planning }, { shelf }] = await Promise.all([
+    orderLines(db, { text, show, offset, limit: PAGE, doneSince: doneSince(new Date()) }),
     loadShop(db),
   ])
-  const query = new URLSearchParams({ ...(find && { find }), ...(deleted !== undefined && { deleted }) })
+  const query = new URLSearchParams({ ...(text && { find: text }), ...(show !== 'current' && { show }) })
   return (
     <>
       <Seen stamp={stamp} />
       <OrderList
         shopName={shelf.shop.name}
         lines={lines}
-        find={find}
-        deleted={deleted !== undefined}
+        find={text}
+        show={show}
+        planning={planning}
         page={{ offset, size: PAGE, total, path: `/orders${query.size > 0 ? `?${query}` : ''}` }}
       />
     </>

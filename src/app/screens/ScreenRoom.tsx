@@ -20,6 +20,8 @@ import { AskNumber } from '@/ui/AskNumber'
 import { QuantityField } from '@/ui/fields'
 import { Measure } from '@/ui/Measure'
 import { Section, TextButton } from '@/ui/Section'
+import { Filling } from '../Filling'
+import { Later } from '../Later'
 import { Countdown } from './Countdown'
 import { localNow, sayMoment, useNow } from './clock'
 import { LineRow } from './LineRow'
@@ -29,8 +31,16 @@ import { useFrames } from './useFrames'
 const Button = chakra('button')
 const Link = chakra(NextLink)
 
-/** All screens of all orders by what is next, those first that must be started first. */
-export function ScreenRoom({ jobs }: { readonly jobs: readonly ScreenJob[] }) {
+/** The screens of the open orders due first by what is next, those first that must be started first. */
+export function ScreenRoom({
+  jobs,
+  planning,
+  later,
+}: {
+  readonly jobs: readonly ScreenJob[]
+  readonly planning: number
+  readonly later: number
+}) {
   const { shop, put } = useFrames()
   const lines = useMemo(() => roomLines(jobs, shop), [jobs, shop])
   const [only, setOnly] = useState<Step>()
@@ -64,7 +74,8 @@ export function ScreenRoom({ jobs }: { readonly jobs: readonly ScreenJob[] }) {
           Labels (PDF)
         </Link>
       </Flex>
-      {lines.length === 0 && <Box fontSize="1.1rem">No order asks for a screen.</Box>}
+      <Filling planning={planning} />
+      {lines.length === 0 && planning === 0 && <Box fontSize="1.1rem">No open order asks for a screen.</Box>}
       {steps.map((step) => (
         <StepList
           key={step}
@@ -81,6 +92,7 @@ export function ScreenRoom({ jobs }: { readonly jobs: readonly ScreenJob[] }) {
           ))}
         </Section>
       )}
+      <Later orders={later} />
       {only === undefined && <Reclaim frames={reclaimable(lines, shop)} onPut={put} />}
     </>
   )

@@ -1,7 +1,8 @@
 import { database } from '@/store/database'
-import { everyScreenJob } from '../today'
+import { ahead } from '../today'
 import { ScreenRoom } from './ScreenRoom'
 
 export default async function ScreensPage() {
-  return <ScreenRoom jobs={await everyScreenJob(await database())} />
+  const { jobs, planning, later } = await ahead(await database())
+  return <ScreenRoom jobs={jobs} planning={planning} later={later} />
 }

@@ -6,11 +6,15 @@ import {
   type Cloth,
   checkWith,
   clothSchema,
+  daySchema,
+  each,
   hexSchema,
   INK_SYSTEMS,
   OPACITIES,
   SYSTEMS,
+  wordsSchema,
 } from '../order'
+import { isMoment } from '../quantity'
 import {
   BOARDS,
   EDGES,
@@ -29,8 +33,8 @@ import { STROKE_USES } from './proven'
 import { USUAL_INK_ROOM } from './rack'
 import { EMULSION_KINDS, LAMP_KINDS, STEPS, USUAL_SCREENS, WATER } from './screenRoom'
 
-const id = yup.string().trim().required('An id is missing.')
-const name = yup.string().trim().max(80, 'At most 80 characters.').required('A name is missing.')
+const id = wordsSchema('An id', 60).required('An id is missing.')
+const name = wordsSchema('A name', 80).required('A name is missing.')
 const positive = (what: string, most: number) =>
   yup
     .number()
@@ -44,11 +48,6 @@ const oneOf = (table: Readonly<Record<string, unknown>>) =>
     .string()
     .oneOf(Object.keys(table), `One of ${Object.keys(table).join(', ')}.`)
     .required('Missing.')
-
-const once =
-  <T>(key: (row: T) => unknown) =>
-  (rows: readonly T[] | undefined) =>
-    new Set((rows ?? []).map(key)).size === (rows ?? []).length
 
 const station = yup.object({
   number: whole('Station number', 40),
@@ -128,21 +127,23 @@ const method = yup.object(
   ) as Record<School, yup.StringSchema>,
 )
 
-const day = yup
+const day = daySchema.required('On which day?')
+const moment = yup
   .string()
-  .matches(/^\d{4}-\d{2}-\d{2}$/, 'A day, for example 2026-11-24.')
-  .required('On which day?')
+  .strict()
+  .required('When?')
+  .test('moment', 'A time is written 2026-11-24T08:30.', isMoment)
 const coats = whole('Coats', 12)
 
 const stencil = yup
   .object({
-    order: yup.string().required(),
-    print: yup.string().required(),
-    hit: yup.string().required(),
-    words: yup.string().defined(),
-    emulsionId: yup.string().defined(),
+    order: id,
+    print: id,
+    hit: id,
+    words: wordsSchema('What it is', 200),
+    emulsionId: wordsSchema('Emulsion', 60),
     coats,
-    done: yup.array(yup.object({ step: oneOf(STEPS), at: yup.string().required('When?') })).default([]),
+    done: yup.array(yup.object({ step: oneOf(STEPS), at: moment })).default([]),
   })
   .default(undefined)
   .optional()
@@ -165,7 +166,7 @@ const frame = yup.object({
 const proven = yup.object({
   id,
   on: day,
-  words: yup.string().defined(),
+  words: wordsSchema('What it is', 200),
   pressId: yup.string().required('On which press?'),
   use: oneOf(STROKE_USES),
   mesh: positive('Mesh', 30_000),
@@ -226,7 +227,7 @@ const screenRoom = yup.object({
     .test(
       'once',
       'Two lines have the same mesh.',
-      once((f: { count: number }) => Math.round(f.count)),
+      each((f: { count: number }) => Math.round(f.count)),
     ),
   emulsions: yup
     .array(
@@ -319,6 +320,8 @@ const KNOWN = {
   additive: yup.object({ how: oneOf({ additive: 1 }), does: oneOf(ADDITIVES) }),
 }
 
+const KNOWN_WAYS = Object.keys(KNOWN) as (keyof typeof KNOWN)[]
+
 /** An ink of the rack, on a form or in a file. */
 export const baseInkSchema = yup.object({
   code: yup.string().trim().max(24, 'At most 24 characters.').required('A code is missing.'),
@@ -337,7 +340,8 @@ export const baseInkSchema = yup.object({
     .max(5000, 'Heavier than any ink: 5 g/ml at most.')
     .required('The density is missing.'),
   known: yup.lazy(
-    (value: { how?: keyof typeof KNOWN } | undefined) => KNOWN[value?.how ?? 'class'] ?? KNOWN.class,
+    (value: { how?: unknown } | null | undefined) =>
+      KNOWN[KNOWN_WAYS.find((how) => how === value?.how) ?? 'class'],
   ),
 })
 
@@ -354,7 +358,7 @@ const formula = yup.object({
     .test(
       'once',
       'An ink stands in it twice.',
-      once((p: { code: string }) => p.code),
+      each((p: { code: string }) => p.code),
     )
     .test(
       'whole',
@@ -371,7 +375,7 @@ const inkRoom = yup.object({
     .test(
       'once',
       'Two inks of the rack have the same code.',
-      once((i: { code: string }) => i.code),
+      each((i: { code: string }) => i.code),
     ),
   formulas: yup.array(formula).default([]),
 })
@@ -468,7 +472,7 @@ export const shelfSchema = yup.object({
         .test(
           'once',
           'Two presses have the same id.',
-          once((p: { id: string }) => p.id),
+          each((p: { id: string }) => p.id),
         ),
       frames: yup
         .array(frame)
@@ -476,10 +480,10 @@ export const shelfSchema = yup.object({
         .test(
           'once',
           'Two frames have the same number.',
-          once((f: { id: string }) => f.id),
+          each((f: { id: string }) => f.id),
         )
         .test('place', 'Two frames hang at the same head.', (rows) =>
-          once((h: HangingPlace) => `${h.pressId} ${h.head}`)(rows.flatMap((f) => f.hangs ?? [])),
+          each((h: HangingPlace) => `${h.pressId} ${h.head}`)(rows.flatMap((f) => f.hangs ?? [])),
         ),
       method: yup.object(
         Object.fromEntries(
@@ -496,7 +500,7 @@ export const shelfSchema = yup.object({
     .test(
       'once',
       'Two inks have the same name.',
-      once((i: { name: string }) => i.name),
+      each((i: { name: string }) => i.name),
     ),
   cloths: yup
     .array(clothSchema)
@@ -504,7 +508,7 @@ export const shelfSchema = yup.object({
     .test(
       'once',
       'Two cloths have the same name.',
-      once((c: { name: string }) => c.name),
+      each((c: { name: string }) => c.name),
     ),
 })
 

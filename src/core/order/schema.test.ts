@@ -58,8 +58,8 @@ it('a whole order passes, with and without its optional parts', () => {
 describe('every mistake is told at its place', () => {
   it.each([
     ['customer', '  ', 'Customer is missing.'],
-    ['due', 'soon', 'A date is written 2026-12-01.'],
-    ['due', '2026-13-45', 'A date is written 2026-12-01.'],
+    ['due', 'soon', 'A date is written 2026-12-01, and must be one that there is.'],
+    ['due', '2026-13-45', 'A date is written 2026-12-01, and must be one that there is.'],
     ['notes', 'x'.repeat(2001), 'Notes: at most 2000 characters.'],
     ['lines[0].style', '', 'Style is missing.'],
     ['lines[0].cloth.hex', 'navy', 'A colour is written #1f2a44.'],

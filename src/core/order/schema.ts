@@ -1,8 +1,9 @@
 import * as yup from 'yup'
 import { isHex } from '../color'
-import { KINDS, type Kind, writeQuantity } from '../quantity'
+import { isDay, KINDS, type Kind, writeQuantity } from '../quantity'
 import { CHARACTERS, OPACITIES, type Order, SYSTEMS, WEAVES, WHERES } from './order'
 import { SIZE_NAMES } from './sizes'
+import { CLOTH_GROUPS } from './split'
 
 /** A quantity in SI between two limits. What a person typed and no one understood arrives as text and is refused. */
 const quantity = (kind: Kind, least: number, most: number) =>
@@ -20,8 +21,40 @@ const quantity = (kind: Kind, least: number, most: number) =>
       return ctx.createError({ message: `Between ${low} and ${high}, please.` })
     })
 
-const text = (what: string, most: number) =>
-  yup.string().trim().max(most, `${what}: at most ${most} characters.`).defined()
+/** Control characters and halves of characters: nothing that was typed. */
+const UNTYPED = /[\p{Cc}\p{Cs}]/u
+
+/** Words in one line, as a person types them. */
+export const wordsSchema = (what: string, most: number) =>
+  yup
+    .string()
+    .transform((x: unknown) => (typeof x === 'string' ? x.replace(/[\t\r\n]+/g, ' ') : x))
+    .trim()
+    .max(most, `${what}: at most ${most} characters.`)
+    .defined()
+    .test('typed', `${what}: one line of plain text.`, (x) => !UNTYPED.test(x))
+
+/** What names a thing inside an order, a shop or a file: it stands in addresses, file names and headers. */
+export const idSchema = yup
+  .string()
+  .strict()
+  .matches(/^[\w][\w.-]{0,59}$/, 'An id is letters, digits, points and dashes, at most 60.')
+  .required('An id is missing.')
+
+/** Each item of a list by its own name. */
+export const each =
+  <T>(key: (row: T) => unknown) =>
+  (rows: readonly T[] | undefined) =>
+    new Set((rows ?? []).map(key)).size === (rows ?? []).length
+
+/** A day that there is. */
+export const daySchema = yup
+  .string()
+  .strict()
+  .required('Which day?')
+  .test('day', 'A date is written 2026-12-01, and must be one that there is.', isDay)
+
+const text = wordsSchema
 const name = (what: string) => text(what, 80).required(`${what} is missing.`)
 const oneOf = <T extends string>(table: Readonly<Record<T, unknown>>) =>
   yup
@@ -69,7 +102,7 @@ export const clothSchema = yup
   )
 
 const ink = yup.object({
-  id: yup.string().required(),
+  id: idSchema,
   name: name('Ink'),
   hex: hexSchema,
   character: oneOf(CHARACTERS),
@@ -98,12 +131,20 @@ const relation = yup
   )
 
 const placement = yup.object({
-  id: yup.string().required(),
+  id: idSchema,
   where: oneOf(WHERES),
   width: quantity('length', 0.01, 1.2),
   height: quantity('length', 0.01, 1.2),
   sizes: oneOf({ all: 1, adult: 1, kids: 1 }),
-  inks: yup.array(ink).defined().max(12, 'At most 12 colours in one print.'),
+  inks: yup
+    .array(ink)
+    .defined()
+    .max(12, 'At most 12 colours in one print.')
+    .test(
+      'once',
+      'Two colours have the same id.',
+      each((i: { id?: unknown }) => i.id),
+    ),
   relations: yup
     .array(relation)
     .defined()
@@ -118,11 +159,14 @@ const placement = yup.object({
 })
 
 const line = yup.object({
-  id: yup.string().required(),
+  id: idSchema,
   style: name('Style'),
   cloth: clothSchema,
   sizes,
-  group: yup.string().defined(),
+  group: yup
+    .string()
+    .defined()
+    .oneOf(['', ...Object.keys(CLOTH_GROUPS)], 'Choose one of the list.'),
 })
 
 /** An order as the form, the server and the job file check it. Quantities in SI. */
@@ -133,17 +177,31 @@ export const orderSchema = yup.object({
     .required(),
   customer: name('Customer'),
   title: text('Job', 80),
-  due: yup
+  due: daySchema.required('When is it due?'),
+  notes: yup
     .string()
-    .required('When is it due?')
+    .trim()
+    .max(2000, 'Notes: at most 2000 characters.')
+    .defined()
+    .test('typed', 'Notes: plain text.', (x) => !UNTYPED.test(x.replace(/[\t\r\n]/g, ''))),
+  lines: yup
+    .array(line)
+    .defined()
+    .max(200, 'At most 200 garment lines.')
     .test(
-      'date',
-      'A date is written 2026-12-01.',
-      (x) => /^\d{4}-\d{2}-\d{2}$/.test(x) && !Number.isNaN(Date.parse(x)),
+      'once',
+      'Two garment lines have the same id.',
+      each((l: { id?: unknown }) => l.id),
     ),
-  notes: text('Notes', 2000),
-  lines: yup.array(line).defined(),
-  placements: yup.array(placement).defined(),
+  placements: yup
+    .array(placement)
+    .defined()
+    .max(40, 'At most 40 prints.')
+    .test(
+      'once',
+      'Two prints have the same id.',
+      each((p: { id?: unknown }) => p.id),
+    ),
 })
 
 /** What is wrong, by field path (`lines[0].cloth.name`). */
@@ -158,6 +216,12 @@ export function checkOrder(value: unknown): Checked {
   return checked.ok ? { ok: true, order: checked.value } : checked
 }
 
+/** Checks an order that is held already: one that was just opened has no customer yet. */
+export function checkHeldOrder(value: unknown): Checked {
+  const checked = checkWith<Order>(orderSchema.shape({ customer: wordsSchema('Customer', 80) }), value)
+  return checked.ok ? { ok: true, order: checked.value } : checked
+}
+
 /** Checks a value against a schema; every mistake at its place, the first of several at one place. */
 export function checkWith<T>(
   schema: yup.Schema,
@@ -166,6 +230,9 @@ export function checkWith<T>(
   try {
     return { ok: true, value: schema.validateSync(value, { abortEarly: false, stripUnknown: true }) as T }
   } catch (error) {
+    // A rule of a list that met something that is no object at all; the schema never gets to name its place.
+    if (error instanceof TypeError)
+      return { ok: false, errors: { '': 'A part of it is missing or is not what it should be.' } }
     if (!(error instanceof yup.ValidationError)) throw error
     const rows = error.inner.length > 0 ? error.inner : [error]
     return {

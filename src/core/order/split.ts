@@ -31,7 +31,8 @@ export interface Run {
   readonly reasons: readonly Reason[]
 }
 
-const GROUP_LABELS: Readonly<Record<string, string>> = {
+/** Groups of cloth that share a set-up, and what they are called. */
+export const CLOTH_GROUPS: Readonly<Record<string, string>> = {
   dark: 'Dark cloth',
   'in-between': 'In-between cloth',
   light: 'Light cloth',
@@ -40,7 +41,7 @@ const GROUP_LABELS: Readonly<Record<string, string>> = {
   'light-poly': 'Light polyester',
   apart: 'Apart from the rest',
 }
-export const groupLabel = (group: string): string => GROUP_LABELS[group] ?? group
+export const groupLabel = (group: string): string => CLOTH_GROUPS[group] ?? group
 
 const advisedGroup = (line: GarmentLine) => `${toneOf(line.cloth)}${isPolyester(line.cloth) ? '-poly' : ''}`
 
@@ -62,7 +63,7 @@ export function clothGroup(line: GarmentLine): ChoiceAdvice {
     label: 'Cloth group',
     kind: 'choice',
     advised: advisedGroup(line),
-    choices: Object.entries(GROUP_LABELS).map(([value, label]) => ({ value, label })),
+    choices: Object.entries(CLOTH_GROUPS).map(([value, label]) => ({ value, label })),
     reasons,
     ...(line.group === '' ? {} : { chosen: line.group }),
   }

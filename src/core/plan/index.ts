@@ -1,5 +1,6 @@
 export { COST_PARTS, COST_RULES, costsOf } from './costs'
 export { type DanceStep, danceCard } from './danceCard'
+export * from './decisions'
 export * from './depends'
 export { keptGood, settingsOf } from './goodSample'
 export {
@@ -22,5 +23,6 @@ export * from './ruleBook'
 export * from './runPlan'
 export * from './screenRoom'
 export * from './sheetCode'
+export { NO_SUMMARY, type RunAsk, type RunSummary, SUMMARY_FACTS, summarize } from './summary'
 export { baseVariants, type Variant, type VariantAsk, whiteVariants } from './variants'
 export { type Way, waysOf } from './ways'

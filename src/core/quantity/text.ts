@@ -1,16 +1,21 @@
 import { type Duration, KINDS, type Kind, type System } from './kinds'
+import { plainSigns, readNumber } from './number'
 
 /** What parsing gives: the SI value, or a message for the person who typed. */
 export type Parsed =
   | { readonly ok: true; readonly value: number }
   | { readonly ok: false; readonly message: string }
 
-const NUMBER = String.raw`[+-]?\d+(?:[.,]\d+)?`
-/** A number, a fraction, or both with a space between them; then a unit. */
-const TERM = new RegExp(
-  String.raw`^(?:(${NUMBER})(?:\s+(\d+)\/(\d+))?|(\d+)\/(\d+))\s*([^\d\s+-][^\d]*?\d?)?$`,
-  'u',
-)
+/** A number in any writing, a fraction, or both with a space or dash between them; then a unit. */
+const TERM =
+  /^([+-]? ?\d[\d.,' ]*(?<=\d))?(?:(?:(?<=\d)[ -]|^)(\d{1,4})\/(\d{1,4}))? ?([^\d\s.,+-][^\d]*?\d?)?$/u
+
+/** `½` as ` 1/2`: fractions in one sign come apart. */
+const apart = (text: string): string =>
+  text.replace(/\p{No}/gu, (c) => {
+    const plain = c.normalize('NFKD').replace('\u2044', '/')
+    return /^\d+\/\d+$/.test(plain) ? ` ${plain}` : c
+  })
 
 const fail = (kind: Kind): Parsed => ({
   ok: false,
@@ -35,28 +40,38 @@ export const shownUnit = (kind: Kind, system: System) => {
  * @example parseQuantity('mass', '2 lb 3 oz', 'metric') // { ok: true, value: 0.9922 }
  * @returns a message with an example when the text is no such quantity, never NaN
  */
-export function parseQuantity(kind: Kind, text: string, system: System): Parsed {
+export function parseQuantity(kind: Kind, typed: string, system: System): Parsed {
+  const text = plainSigns(apart(typed)).replace(/\s+/g, ' ').trim()
+  if (text.length > LONGEST) return fail(kind)
   const one = parseTerm(kind, text, system)
   if (one.ok) return one
-  const [first, ...rest] = text.trim().split(BETWEEN)
+  const [first, ...rest] = text.split(BETWEEN)
   const last = rest.length === 1 ? rest[0] : undefined
   if (first === undefined || last === undefined || /^[+-]/.test(last)) return one
-  const parts = [parseTerm(kind, first, system), parseTerm(kind, last, system)]
+  // Feet and a bare number: inches, in whichever units the page is read.
+  const bare = /[a-z"'µ]/i.test(last) ? '' : /'$|ft$/i.test(first.trim()) ? ' in' : undefined
+  if (bare === undefined) return fail(kind)
+  const parts = [parseTerm(kind, first, system), parseTerm(kind, `${last}${bare}`, system)]
   const [big, small] = parts.map((p) => (p.ok ? p.value : Number.NaN)) as [number, number]
   return ADDS.has(kind) && big > small ? { ok: true, value: big + small } : fail(kind)
 }
 
+/** No quantity is written longer. */
+const LONGEST = 60
+
 /** Kinds told in two units at once: `2 lb 3 oz`, `5' 3"`, `1 min 30 s`. */
 const ADDS: ReadonlySet<Kind> = new Set<Kind>(['length', 'mass', 'duration', 'workTime'])
 /** Where a unit ends and the next number begins. */
-const BETWEEN = /(?<=[a-z"'″])\s*(?=\d)/i
+const BETWEEN = /(?<=[a-z"'])\s*(?=\d)/i
 
 function parseTerm(kind: Kind, text: string, system: System): Parsed {
-  const match = TERM.exec(text.trim())
-  if (!match) return fail(kind)
-  const [, whole = '0', above, below, top = above, bottom = below, typedUnit] = match
-  const fraction = top === undefined ? 0 : Number(top) / Number(bottom)
-  const number = Number(whole.replace(',', '.')) + fraction
+  const match = TERM.exec(text)
+  const [, whole, above, below, typedUnit] = match ?? []
+  if (!match || (whole === undefined && above === undefined)) return fail(kind)
+  const read = whole === undefined ? ({ ok: true, value: 0 } as const) : readNumber(whole)
+  if (!read.ok) return read
+  const fraction = above === undefined ? 0 : Number(above) / Number(below)
+  const number = read.value < 0 || whole?.startsWith('-') ? read.value - fraction : read.value + fraction
   const name = typedUnit?.trim().toLowerCase()
   const unit = name
     ? unitsOf(kind).find(
@@ -108,7 +123,17 @@ function inches(x: number): string {
 export function showQuantity(kind: Kind, value: number, system: System): Shown {
   const unit = shownUnit(kind, system)
   const x = (value - (unit.offset ?? 0)) / unit.factor
-  return { number: unit.symbol === 'in' ? inches(x) : round(x, unit.digits), unit: unit.symbol }
+  // Less than a minute is told in seconds: `0 min` would say nothing.
+  const seconds = unit.symbol === 'min' && value < unit.factor ? round(value, value < 1 ? 1 : 0) : '0'
+  if (seconds !== '0') return { number: seconds, unit: 's' }
+  return { number: unit.symbol === 'in' ? inches(x) : kept(x, unit.digits, unit.offset), unit: unit.symbol }
+}
+
+/** Rounded, but what is there never reads as nothing: a small amount keeps its first figure. */
+function kept(x: number, digits: number, offset = 0): string {
+  const text = round(x, digits)
+  if (text !== '0' || x === 0 || offset !== 0 || Math.abs(x) < 1e-9) return text
+  return round(x, Math.ceil(-Math.log10(Math.abs(x))))
 }
 
 /**

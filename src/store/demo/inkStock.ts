@@ -3,7 +3,7 @@ import { BANDS, difference, labOf, layered } from '@/core/color'
 import { USUAL_SMEAR } from '@/core/equipment'
 import { BLACK_CARD, mixed, POT_LIFE, partsOf, WHITE_CARD } from '@/core/ink'
 import type { Database } from '../database'
-import { addDrawdown, beginBatch, finishMix, loadBatch, moveInk, pour, receiveCan } from '../inkRoom'
+import { addDrawdown, beginBatch, finishMix, loadBatch, moveInk, pour, receiveCans } from '../inkRoom'
 import { DEMO_INK_ROOM } from './inkRoom'
 
 const at = (moment: Date) => format(moment, "yyyy-MM-dd'T'HH:mm")
@@ -33,7 +33,8 @@ export async function seedInk(db: Database, now: Date): Promise<void> {
     const lot = `${26 + (i % 3)}-${String(140 + 17 * i).padStart(4, '0')}`
     const mass = open === undefined ? 1 : open + 1
     const opened = open === undefined ? undefined : at(subDays(now, 97 + i))
-    cans.set(code, await receiveCan(db, { code, lot, mass, opened }, at(subDays(now, 140))))
+    const [id = ''] = await receiveCans(db, [{ code, lot, mass, opened }], at(subDays(now, 140)))
+    cans.set(code, id)
   }
   const mixing = async (name: string, mass: number, when: Date, runId: string, hitId: string, parts = 99) => {
     const formula = DEMO_INK_ROOM.formulas.find((f) => f.name === name)

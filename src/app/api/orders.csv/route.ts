@@ -1,9 +1,19 @@
 import { ordersCsv } from '@/formats'
 import { database } from '@/store/database'
-import { loadOrders } from '@/store/orders'
-import { file } from '../answer'
+import { everyOrder } from '@/store/orders'
+import { answered, streamed } from '../answer'
 
+/** Every order that is not deleted, one record a size. */
 export async function GET(): Promise<Response> {
-  const orders = await loadOrders(await database())
-  return file(ordersCsv(orders.map((o) => o.order)), 'text/csv; charset=utf-8', 'orders.csv')
+  return answered(async () => {
+    const db = await database()
+    async function* parts() {
+      yield ordersCsv([])
+      for await (const { order } of everyOrder(db)) {
+        const csv = ordersCsv([order])
+        yield csv.slice(csv.indexOf('\n') + 1)
+      }
+    }
+    return streamed(parts(), 'text/csv; charset=utf-8', 'orders.csv')
+  })
 }

@@ -1,27 +1,33 @@
 import { splitOrder } from '@/core/order'
-import { noDecisions, plan, type RunPlan } from '@/core/plan'
+import { noDecisions } from '@/core/plan'
 import { plansCsv } from '@/formats'
 import { database } from '@/store/database'
 import { loadDecisions } from '@/store/decisions'
-import { loadOrders } from '@/store/orders'
+import { everyOrder } from '@/store/orders'
 import { loadShop } from '@/store/shop'
-import { file } from '../answer'
+import { planRun } from '../../planning'
+import { answered, streamed } from '../answer'
 
-/** The screens of every run that can be planned. */
+/** The screens of every run that can be planned, planned as they go out. */
 export async function GET(): Promise<Response> {
-  const db = await database()
-  const [orders, { shelf }, decisions] = await Promise.all([loadOrders(db), loadShop(db), loadDecisions(db)])
-  const ready = shelf.shop.presses.length > 0 ? orders : []
-  const runs = ready.flatMap(({ order }) =>
-    splitOrder(order)
-      .filter((r) => r.placement.inks.length > 0)
-      .map((r) => ({ order, id: r.id })),
-  )
-  const plans: RunPlan[] = []
-  for (const [i, { order, id }] of runs.entries()) {
-    plans.push(plan(order, shelf.shop, decisions.get(id)?.decisions ?? noDecisions(id)))
-    // Others have their turn.
-    if (i % 20 === 19) await new Promise((resume) => setImmediate(resume))
-  }
-  return file(plansCsv(plans), 'text/csv; charset=utf-8', 'plans.csv')
+  return answered(async () => {
+    const db = await database()
+    const { shop } = (await loadShop(db)).shelf
+    async function* parts() {
+      yield plansCsv([])
+      if (shop.presses.length === 0) return
+      for await (const { order } of everyOrder(db)) {
+        const decided = await loadDecisions(db, [order.id])
+        for (const { id, placement } of splitOrder(order)) {
+          if (placement.inks.length === 0) continue
+          const decisions = decided.get(id)?.decisions ?? noDecisions(id)
+          const plan = await planRun({ order, shop, decisions }).catch(() => undefined)
+          if (plan) yield withoutHead(plansCsv([plan]))
+        }
+      }
+    }
+    return streamed(parts(), 'text/csv; charset=utf-8', 'plans.csv')
+  })
 }
+
+const withoutHead = (csv: string) => csv.slice(csv.indexOf('\n') + 1)

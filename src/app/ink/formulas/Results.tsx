@@ -12,11 +12,11 @@ import { PushButton } from '@/ui/PushButton'
 import { Section, Table } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { Swatch } from '@/ui/Swatch'
+import { act } from '../../acts/act'
 import { localNow } from '../../screens/clock'
 import { Give } from '../../screens/light/Setting'
 import { nextId } from '../../shop/Rows'
 import { useShop } from '../../shop/shopContext'
-import { beginBatch } from '../actions'
 import { type Asked, type OnCloth, smearOn } from './asked'
 
 /** Formulas shown at first. */
@@ -52,8 +52,8 @@ export function Results({
   }
   const mix = async (c: Candidate) => {
     keep(c)
-    const done = await beginBatch(
-      {
+    const done = await act('beginBatch', {
+      batch: {
         name: called,
         system,
         target,
@@ -62,8 +62,8 @@ export function Results({
         hitId: asked.hit ?? '',
         wanted: mass,
       },
-      localNow(),
-    )
+      at: localNow(),
+    })
     if (done.ok) router.push(`/ink/bench/${done.id}`)
     else setProblem(done.message)
   }

@@ -6,9 +6,9 @@ import { momentOf } from '@/core/schedule'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
 import { Section, Table } from '@/ui/Section'
+import { act } from '../../acts/act'
 import { localNow, sayMoment } from '../../screens/clock'
 import { Give, Pick, Write } from '../../screens/light/Setting'
-import { receiveCan } from '../actions'
 
 const Link = chakra('a')
 
@@ -20,7 +20,7 @@ export function Cans({ cans, rack }: { readonly cans: readonly Can[]; readonly r
   const [problem, setProblem] = useState('')
   const full = cans.filter((c) => c.mass > 0)
   const add = async () => {
-    const done = await receiveCan({ code, lot, mass }, localNow())
+    const done = await act('receiveCans', { cans: [{ code, lot, mass }], at: localNow() })
     setProblem(done.ok ? '' : done.message)
     if (done.ok) setLot('')
   }

@@ -7,8 +7,8 @@ import { readCgats, readingsFor } from '@/formats/cgats'
 import { readFormulasCsv, readStockCsv } from '@/formats/inkCsv'
 import { Section } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
+import { act } from '../../acts/act'
 import { localNow } from '../../screens/clock'
-import { receiveCan } from '../actions'
 import { FileIn } from '../FileIn'
 
 const Link = chakra('a')
@@ -54,10 +54,8 @@ export function Files({ rack }: { readonly rack: readonly BaseInk[] }) {
     const { cans, problems } = readStockCsv(text, new Set(rack.map((i) => i.code)))
     if (problems.length > 0)
       return say(false, ...problems.map((p) => `line ${p.line} ${p.column}: ${p.message}`))
-    for (const can of cans) {
-      const done = await receiveCan(can, localNow())
-      if (!done.ok) return say(false, done.message)
-    }
+    const done = await act('receiveCans', { cans, at: localNow() })
+    if (!done.ok) return say(false, done.message)
     say(true, `${cans.length} cans booked in.`)
   }
   return (

@@ -4,8 +4,8 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { AskFirst } from '@/ui/Dialog'
 import { TextButton } from '@/ui/Section'
+import { act } from '../../acts/act'
 import { recordEdit } from '../../edits/history'
-import { removeOrder } from '../actions'
 import { useOrder } from './orderContext'
 
 /** Deletes the order in hand, after asking. */
@@ -15,8 +15,8 @@ export function DeleteOrder() {
   const [asking, setAsking] = useState(false)
   const [problem, setProblem] = useState('')
   const remove = async () => {
-    const removed = await removeOrder(order.id)
-    if (!removed.ok) return setProblem(removed.problem)
+    const removed = await act('removeOrder', { id: order.id })
+    if (!removed.ok) return setProblem(removed.message)
     recordEdit({ kind: 'presence', id: order.id }, `Delete ${order.id}`, [
       { path: ['deleted'], from: false, to: true },
     ])

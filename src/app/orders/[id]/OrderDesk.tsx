@@ -21,11 +21,11 @@ import { TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { useHydrated } from '@/ui/useHydrated'
 import { WhyPanel } from '@/ui/WhyPanel'
+import { act } from '../../acts/act'
 import { ConflictPanel } from '../../edits/ConflictPanel'
 import { save } from '../../edits/save'
 import { type Enqueue, useAutosave } from '../../edits/useAutosave'
 import { Frame } from '../../Frame'
-import { restoreOrder } from '../actions'
 import { OrderHead } from './OrderHead'
 import { type OrderContext, OrderProvider } from './orderContext'
 import { STAGE_NAMES, STAGES, type StageName, stageShowing } from './stages'
@@ -244,19 +244,10 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, chi
 
 /** Someone deleted the order that is on the desk. */
 function Deleted({ id }: { readonly id: string }) {
-  const router = useRouter()
   return (
     <Box role="alert" bg="raised" px="4" py="2" mb="4">
       <SeverityMark severity="Stop" /> This order was deleted, so nothing is saved. What is typed here is
-      kept.{' '}
-      <TextButton
-        onClick={async () => {
-          await restoreOrder(id)
-          router.refresh()
-        }}
-      >
-        Bring it back
-      </TextButton>
+      kept. <TextButton onClick={() => void act('restoreOrder', { id })}>Bring it back</TextButton>
     </Box>
   )
 }

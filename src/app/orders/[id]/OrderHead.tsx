@@ -1,12 +1,12 @@
 'use client'
 
 import { Box, chakra, Flex } from '@chakra-ui/react'
-import { format, parseISO } from 'date-fns'
 import { Printer } from 'lucide-react'
 import NextLink from 'next/link'
 import type { Severity } from '@/core/advice'
 import { groupLabel, WHERES } from '@/core/order'
 import { AdviceChoice } from '@/ui/AdviceValue'
+import { sayDay } from '@/ui/day'
 import { PageTitle } from '@/ui/parts'
 import { SeverityMark } from '@/ui/Severity'
 import { InkRow } from '@/ui/Swatch'
@@ -43,7 +43,7 @@ export function OrderHead({ saveState, problem, pictured }: HeadProps) {
         <Box fontSize="1.05rem" truncate>
           {[order.customer, order.title].filter(Boolean).join(', ') || 'New order'}
         </Box>
-        <Box color="soft">due {format(parseISO(order.due), 'EEE d MMM')}</Box>
+        <Box color="soft">due {sayDay(order.due)}</Box>
         <Box
           role="status"
           aria-label="Saving"

@@ -1,18 +1,17 @@
 'use client'
 
 import { Box, chakra } from '@chakra-ui/react'
-import { format, parseISO } from 'date-fns'
 import NextLink from 'next/link'
-import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import { tell } from '@/core/advice'
 import { AskFirst } from '@/ui/Dialog'
 import { Differences } from '@/ui/Differences'
+import { sayDay } from '@/ui/day'
 import { useKeys } from '@/ui/keys'
 import { Section, TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { useSettings } from '@/ui/settings'
-import { releaseRun } from '../actions'
+import { act } from '../../acts/act'
 import { useOrder } from './orderContext'
 import { useReleased } from './useReleased'
 
@@ -45,16 +44,14 @@ function ReleaseDialog({ onClose }: { readonly onClose: () => void }) {
   const { plan, mark, seen } = useOrder()
   const { units } = useSettings()
   const changes = useReleased()
-  const router = useRouter()
   const [problem, setProblem] = useState('')
   if (!plan) return null
   const number = (mark?.number ?? 0) + 1
   const stops = plan.warnings.filter((w) => w.severity === 'Stop')
   const release = async () => {
-    const released = await releaseRun(plan.run.id, await seen())
-    if (!released.ok) return setProblem(released.problem)
+    const released = await act('releaseRun', { runId: plan.run.id, seen: await seen() })
+    if (!released.ok) return setProblem(released.message)
     onClose()
-    router.refresh()
   }
   return (
     <AskFirst
@@ -101,7 +98,7 @@ export function ReleaseSection() {
       {mark ? (
         <>
           <Box mb="1">
-            Released {format(parseISO(mark.releasedAt), 'EEE d MMM, HH:mm')}. Code on the sheet:{' '}
+            Released {sayDay(mark.releasedAt, 'EEE d MMM, HH:mm')}. Code on the sheet:{' '}
             <strong>{mark.code}</strong>.{' '}
             <Link href={`/runs/${plan.run.id}/revisions`} textDecoration="underline">
               All revisions

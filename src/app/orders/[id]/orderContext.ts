@@ -8,7 +8,7 @@ import type { Order, Run } from '@/core/order'
 import type { Decisions, RunPlan } from '@/core/plan'
 import type { SheetMark } from '@/formats/sheet'
 import type { Asked } from '@/ui/desk'
-import type { Seen } from '../actions'
+import type { Seen } from '../../acts/orders'
 import type { StageName } from './stages'
 import type { ShopChange } from './useShopChange'
 

@@ -19,6 +19,7 @@ import { Select } from '@/ui/Select'
 import { SeverityMark } from '@/ui/Severity'
 import type { Importer } from '@/workers/importer'
 import { AskFrame } from '../../AskFrame'
+import { onceId } from '../../acts/act'
 
 const Input = chakra('input')
 const Label = chakra('label')
@@ -83,7 +84,13 @@ export function ImportDesk({ shopName, cloths, taken, next }: Props) {
     setAsking(false)
     setBusy('Importing …')
     const path = `/api/orders/import${job ? '?as=job' : ''}`
-    const answer = await fetch(path, { method: 'POST', body: job ? job.text : JSON.stringify(read?.orders) })
+    const sent = job ? job.text : JSON.stringify(read?.orders)
+    const headers = { 'idempotency-key': onceId() }
+    const answer = await fetch(path, { method: 'POST', body: sent, headers }).catch(() => undefined)
+    if (!answer) {
+      setBusy('')
+      return setWrong(['Orvint does not answer: look whether it is still running, then import again.'])
+    }
     const body = (await answer.json()) as { ids?: readonly string[]; wrong?: readonly string[] }
     setBusy('')
     if (!answer.ok) return setWrong(body.wrong ?? ['Nothing was imported.'])

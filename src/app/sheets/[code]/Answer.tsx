@@ -1,12 +1,12 @@
 'use client'
 
 import { Box, chakra } from '@chakra-ui/react'
-import { format, parseISO } from 'date-fns'
 import NextLink from 'next/link'
 import type { Order } from '@/core/order'
 import type { PlanChange } from '@/core/plan'
 import type { SheetMark } from '@/formats/sheet'
 import { Differences } from '@/ui/Differences'
+import { sayDay } from '@/ui/day'
 import { PageTitle } from '@/ui/parts'
 import { Section } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
@@ -40,7 +40,7 @@ export function Answer({ shopName, sheet, order, runId, last, changes }: Props) 
       </Box>
       <Box mb="5">
         {order.id} {order.customer}, {runId}, revision {sheet.number} of {last}, released{' '}
-        {format(parseISO(sheet.releasedAt), 'EEE d MMM yyyy, HH:mm')}.{' '}
+        {sayDay(sheet.releasedAt, 'EEE d MMM yyyy, HH:mm')}.{' '}
         <Link href={`/runs/${runId}/sheet`} textDecoration="underline">
           The sheet to work from
         </Link>

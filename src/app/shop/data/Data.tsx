@@ -1,14 +1,16 @@
 'use client'
 
 import { Box, chakra, Flex } from '@chakra-ui/react'
-import { format, parseISO } from 'date-fns'
 import NextLink from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useRef, useState } from 'react'
 import type { Backup } from '@/store/backup'
 import { AskFirst } from '@/ui/Dialog'
+import { sayDay } from '@/ui/day'
 import { Section, Table, TextButton } from '@/ui/Section'
-import { backUpNow, type Done, restoreBackup } from '../actions'
+import { SeverityMark } from '@/ui/Severity'
+import { act } from '../../acts/act'
+import type { Done } from '../../acts/kinds'
 
 const Link = chakra(NextLink)
 const Input = chakra('input')
@@ -26,7 +28,8 @@ interface Replace {
 
 /** Takes an archive in through the server. */
 async function takeArchive(file: File): Promise<Done> {
-  const answer = await fetch('/api/archive', { method: 'POST', body: await file.text() })
+  const answer = await fetch('/api/archive', { method: 'POST', body: file }).catch(() => undefined)
+  if (!answer) return { ok: false, message: 'Orvint does not answer: look whether it is still running.' }
   if (answer.ok) return { ok: true }
   const { wrong = [] } = (await answer.json()) as { wrong?: readonly string[] }
   const more = wrong.length > 3 ? ` And ${wrong.length - 3} more.` : ''
@@ -40,10 +43,10 @@ export function Data({ folder, backups }: Props) {
   const [asking, setAsking] = useState<Replace>()
   const [told, setTold] = useState('')
   const [busy, setBusy] = useState(false)
-  const run = async (act: () => Promise<Done>, words: string) => {
+  const run = async (ask: () => Promise<Done>, words: string) => {
     setAsking(undefined)
     setBusy(true)
-    const done = await act()
+    const done = await ask()
     setBusy(false)
     setTold(done.ok ? words : done.message)
     router.refresh()
@@ -62,7 +65,7 @@ export function Data({ folder, backups }: Props) {
           <Input
             ref={archive}
             type="file"
-            accept=".json,application/json"
+            accept=".zip,.json,application/zip,application/json"
             aria-label="Archive file"
             display="none"
             onChange={(e) => {
@@ -72,7 +75,9 @@ export function Data({ folder, backups }: Props) {
               e.target.value = ''
             }}
           />
-          <Box color="soft">Shop, orders, decisions and released revisions, as JSON.</Box>
+          <Box color="soft">
+            Shop, orders, decisions, revisions, ink book and the originals of the films, in one zip.
+          </Box>
         </Flex>
       </Section>
       <Section title="Lists for other programs">
@@ -89,31 +94,41 @@ export function Data({ folder, backups }: Props) {
       </Section>
       <Section
         title="Backups"
-        side={<TextButton onClick={() => void run(backUpNow, 'Backed up.')}>Back up now</TextButton>}
+        side={
+          <TextButton onClick={() => void run(() => act('backUpNow', {}), 'Backed up.')}>
+            Back up now
+          </TextButton>
+        }
       >
         <Box color="soft" mb="2">
-          Made every night in {folder}/backups, the last thirty are kept. Copy them to another machine now and
-          then.
+          Made every night in {folder}/backups with the films they name, the last thirty are kept. Copy that
+          folder to another machine now and then.
         </Box>
         {backups.length === 0 && <Box>None yet.</Box>}
         <Table>
           <tbody>
             {backups.map((b) => (
               <tr key={b.name}>
-                <td>{format(parseISO(b.at), 'EEE d MMM yyyy, HH:mm:ss')}</td>
+                <td>{sayDay(b.at, 'EEE d MMM yyyy, HH:mm:ss')}</td>
                 <td className="num">{Math.round(b.bytes / 1024).toLocaleString('en')} kB</td>
                 <td>
-                  <TextButton
-                    aria-label={`Restore ${b.name}`}
-                    onClick={() =>
-                      setAsking({
-                        title: `Go back to ${format(parseISO(b.at), 'EEE d MMM, HH:mm')}?`,
-                        act: () => restoreBackup(b.name),
-                      })
-                    }
-                  >
-                    Restore
-                  </TextButton>
+                  {b.whole ? (
+                    <TextButton
+                      aria-label={`Restore ${b.name}`}
+                      onClick={() =>
+                        setAsking({
+                          title: `Go back to ${sayDay(b.at, 'EEE d MMM, HH:mm')}?`,
+                          act: () => act('restoreBackup', { name: b.name }),
+                        })
+                      }
+                    >
+                      Restore
+                    </TextButton>
+                  ) : (
+                    <>
+                      <SeverityMark severity="Stop" /> damaged
+                    </>
+                  )}
                 </td>
               </tr>
             ))}

@@ -1,10 +1,12 @@
 import { formulasJson } from '@/formats/formulasJson'
 import { database } from '@/store/database'
 import { loadShop } from '@/store/shop'
-import { file } from '../../answer'
+import { answered, file } from '../../answer'
 
 /** Every formula of the shop with the inks it is mixed from. */
 export async function GET(): Promise<Response> {
-  const { shelf } = await loadShop(await database())
-  return file(formulasJson(shelf.shop.inkRoom), 'application/json', 'ink-formulas.json')
+  return answered(async () => {
+    const { shelf } = await loadShop(await database())
+    return file(formulasJson(shelf.shop.inkRoom), 'application/json', 'ink-formulas.json')
+  })
 }

@@ -1,18 +1,20 @@
 import { writeCgats } from '@/formats/cgats'
 import { database } from '@/store/database'
 import { loadShop } from '@/store/shop'
-import { file } from '../../answer'
+import { answered, file } from '../../answer'
 
 /** The curves of the rack, as measurement text that others read. */
 export async function GET(): Promise<Response> {
-  const { shelf } = await loadShop(await database())
-  const samples = shelf.shop.inkRoom.rack.flatMap(({ code, known }) =>
-    known.how === 'curves'
-      ? [
-          { name: `${code}.white`, spectrum: known.onWhite },
-          { name: `${code}.black`, spectrum: known.onBlack },
-        ]
-      : [],
-  )
-  return file(writeCgats({ samples, light: 'D65' }), 'text/plain; charset=utf-8', 'rack-readings.txt')
+  return answered(async () => {
+    const { shelf } = await loadShop(await database())
+    const samples = shelf.shop.inkRoom.rack.flatMap(({ code, known }) =>
+      known.how === 'curves'
+        ? [
+            { name: `${code}.white`, spectrum: known.onWhite },
+            { name: `${code}.black`, spectrum: known.onBlack },
+          ]
+        : [],
+    )
+    return file(writeCgats({ samples, light: 'D65' }), 'text/plain; charset=utf-8', 'rack-readings.txt')
+  })
 }

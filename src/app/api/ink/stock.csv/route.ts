@@ -1,10 +1,12 @@
 import { stockCsv } from '@/formats/inkCsv'
 import { database } from '@/store/database'
 import { loadInkStock } from '@/store/inkRoom'
-import { file } from '../../answer'
+import { answered, file } from '../../answer'
 
 /** What stands in the cans. */
 export async function GET(): Promise<Response> {
-  const { cans } = await loadInkStock(await database())
-  return file(stockCsv(cans), 'text/csv; charset=utf-8', 'ink-stock.csv')
+  return answered(async () => {
+    const { cans } = await loadInkStock(await database())
+    return file(stockCsv(cans), 'text/csv; charset=utf-8', 'ink-stock.csv')
+  })
 }

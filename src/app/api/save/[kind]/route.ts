@@ -1,26 +1,30 @@
-import type { Change } from '@/core/change'
+import { object } from 'yup'
+import * as fits from '../../../acts/fits'
 import { applied } from '../../../edits/apply'
-import { storeEdit } from '../../../edits/stores'
-import { json, nothing, write } from '../../answer'
+import { isStored, storeEdit } from '../../../edits/stores'
+import { fitting, json, nothing, parsed, textOf, write } from '../../answer'
 
-/** What a page saves: a whole value as seen at a version, or, while it is left, differences laid on what is stored. */
-type Saved =
-  | { readonly value: unknown; readonly version: number }
-  | { readonly id: string; readonly changes: readonly Change[] }
+const left = object({ id: fits.anyId, changes: fits.changes })
+const seenAt = object({ version: fits.version })
 
-const isKind = (kind: string): kind is 'order' | 'decisions' | 'shop' =>
-  ['order', 'decisions', 'shop'].includes(kind)
-
-/** Saves what someone edited on a page: an order, the decisions of a run, or the shop. */
+/**
+ * Saves what someone edited on a page: an order, the decisions of a run, or the shop. A whole value as seen at a version, or,
+ * while the page is left, differences laid on what is stored.
+ */
 export async function POST(
   request: Request,
   { params }: { readonly params: Promise<{ kind: string }> },
 ): Promise<Response> {
   return write(request, async () => {
     const { kind } = await params
-    if (!isKind(kind)) return nothing(kind)
-    const sent = (await request.json()) as Saved
-    if ('changes' in sent) return json({ ok: await applied({ kind, id: sent.id }, sent.changes) })
-    return json(await storeEdit(kind, sent.value, sent.version))
+    if (!isStored(kind)) return nothing(`kind ${kind} of thing to save`)
+    const sent = parsed(await textOf(request)) as { value?: unknown; changes?: unknown } | null
+    if (sent?.changes !== undefined) {
+      const { id, changes } = fitting(sent, left)
+      const whole = changes.map(({ path, from, to }) => ({ path, from, to }))
+      return json({ ok: await applied({ kind, id }, whole) })
+    }
+    const { version } = fitting(sent, seenAt)
+    return json(await storeEdit(kind, sent?.value, version))
   })
 }

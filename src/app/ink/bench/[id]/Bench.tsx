@@ -11,9 +11,9 @@ import { PushButton } from '@/ui/PushButton'
 import { TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { Swatch } from '@/ui/Swatch'
+import { act } from '../../../acts/act'
 import { localNow } from '../../../screens/clock'
 import { useShop } from '../../../shop/shopContext'
-import { finishMix, pour, restore, setAdditive, undoPour } from '../../actions'
 import { PotLife } from '../../PotLife'
 import { expiryOf } from '../../potLifeOf'
 import { Additives } from './Additives'
@@ -75,8 +75,8 @@ export function Bench({ batch, sample, cans }: Props) {
       keep({ pending: { canId: can.id, mass: inPail } })
   }, [can, booking, settled, inPail, pending, keep])
 
-  const does = async (act: () => Promise<{ readonly ok: boolean; readonly message?: string }>) => {
-    const done = await act()
+  const does = async (ask: () => Promise<{ readonly ok: boolean; readonly message?: string }>) => {
+    const done = await ask()
     setProblem(done.ok ? '' : (done.message ?? ''))
     return done.ok
   }
@@ -89,12 +89,12 @@ export function Bench({ batch, sample, cans }: Props) {
   const take = async (mass: Mass) => {
     if (!can || booking) return
     setBooking(true)
-    if (await does(() => pour({ batchId: batch.id, canId: can.id, mass }, localNow()))) {
+    if (await does(() => act('pour', { batchId: batch.id, canId: can.id, mass, at: localNow() }))) {
       keep({ pending: undefined })
       if (next) setAdditions((a) => a.slice(1))
     } else setBooking(false)
   }
-  const back = () => does(() => undoPour(batch.id, localNow()))
+  const back = () => does(() => act('undoPour', { batchId: batch.id, at: localNow() }))
   if (!kept) return null
   return (
     <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 17rem' }} gap="8">
@@ -126,7 +126,9 @@ export function Bench({ batch, sample, cans }: Props) {
             over={bench.over}
             rack={rack}
             onRestore={async (wanted, out, keepCode) => {
-              const done = await does(() => restore(batch.id, wanted, out * batch.mass, localNow()))
+              const done = await does(() =>
+                act('restoreBatch', { batchId: batch.id, wanted, out: out * batch.mass, at: localNow() }),
+              )
               if (done && keepCode) keep({ over: [...kept.over, keepCode] })
             }}
           />
@@ -152,7 +154,15 @@ export function Bench({ batch, sample, cans }: Props) {
           </Box>
         ) : batch.state === 'mixing' ? (
           <Finish
-            onDone={() => does(() => finishMix(batch.id, localNow(), expiryOf(batch.system, localNow())))}
+            onDone={() =>
+              does(() =>
+                act('finishMix', {
+                  batchId: batch.id,
+                  at: localNow(),
+                  expires: expiryOf(batch.system, localNow()),
+                }),
+              )
+            }
           />
         ) : (
           <Proof batch={batch} sample={sample} rack={rack} onMend={setAdditions} onDo={does} />
@@ -163,7 +173,7 @@ export function Bench({ batch, sample, cans }: Props) {
         <Additives
           batch={batch}
           rack={rack}
-          onSet={(code, share) => does(() => setAdditive(batch.id, code, share))}
+          onSet={(code, share) => does(() => act('setAdditive', { batchId: batch.id, code, share }))}
         />
         <Flex direction="column" align="flex-start" gap="2" mt="4" fontSize="0.92rem">
           {batch.mass > 0 && batch.state === 'mixing' && (

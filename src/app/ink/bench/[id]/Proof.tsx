@@ -25,10 +25,10 @@ import { PushButton } from '@/ui/PushButton'
 import { Section, Table, TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { Swatch } from '@/ui/Swatch'
+import { act } from '../../../acts/act'
 import { localNow, sayMoment } from '../../../screens/clock'
 import { Give, Write } from '../../../screens/light/Setting'
 import { useShop } from '../../../shop/shopContext'
-import { addDrawdown, moveInk } from '../../actions'
 import { SMEAR } from './OverPour'
 
 const Link = chakra('a')
@@ -64,20 +64,35 @@ export function Proof({ batch, sample, rack, onMend, onDo }: Props) {
       const [white, black] = taken
       if (!white?.ok) return { ok: false, message: white?.message ?? '' }
       if (!black?.ok) return { ok: false, message: black?.message ?? '' }
-      return addDrawdown(batch.id, {
-        at: localNow(),
-        onWhite: white.spectrum,
-        onBlack: black.spectrum,
-        difference: difference(labOf(white.spectrum), batch.target),
-        verdict: 'read',
-        who: '',
+      return act('addDrawdown', {
+        batchId: batch.id,
+        drawdown: {
+          at: localNow(),
+          onWhite: [...white.spectrum],
+          onBlack: [...black.spectrum],
+          difference: difference(labOf(white.spectrum), batch.target),
+          verdict: 'read',
+          who: '',
+        },
       })
     })
     setBusy(false)
   }
   const judge = (verdict: 'accepted' | 'refused') =>
     last &&
-    onDo(() => addDrawdown(batch.id, { ...last, at: localNow(), verdict, who: who.trim() || 'the lead' }))
+    onDo(() =>
+      act('addDrawdown', {
+        batchId: batch.id,
+        drawdown: {
+          ...last,
+          onWhite: [...last.onWhite],
+          onBlack: [...last.onBlack],
+          at: localNow(),
+          verdict,
+          who: who.trim() || 'the lead',
+        },
+      }),
+    )
   const off = last?.difference ?? 0
   const offSample =
     last && sample?.accepted && difference(labOf(last.onWhite), labOf(sample.accepted.onWhite))
@@ -254,15 +269,13 @@ function Tub({ batch, onDo }: { readonly batch: Batch; readonly onDo: Does }) {
           disabled={Math.abs(change) < 5e-5}
           onClick={() =>
             onDo(() =>
-              moveInk(
-                {
-                  batchId: batch.id,
-                  mass: change,
-                  kind: change < 0 ? 'used' : 'returned',
-                  note: batch.runId,
-                },
-                localNow(),
-              ),
+              act('moveInk', {
+                batchId: batch.id,
+                mass: change,
+                kind: change < 0 ? 'used' : 'returned',
+                note: batch.runId,
+                at: localNow(),
+              }),
             )
           }
         >
@@ -271,10 +284,13 @@ function Tub({ batch, onDo }: { readonly batch: Batch; readonly onDo: Does }) {
         <TextButton
           onClick={() =>
             onDo(() =>
-              moveInk(
-                { batchId: batch.id, mass: -batch.mass, kind: 'discarded', note: 'thrown away' },
-                localNow(),
-              ),
+              act('moveInk', {
+                batchId: batch.id,
+                mass: -batch.mass,
+                kind: 'discarded',
+                note: 'thrown away',
+                at: localNow(),
+              }),
             )
           }
         >

@@ -20,6 +20,7 @@ import { Select } from '@/ui/Select'
 import { Swatch } from '@/ui/Swatch'
 import { useOrder } from '../orderContext'
 import { FilmsOfPrint } from './films/FilmsOfPrint'
+import { highest } from './highest'
 
 const OPACITY_WORDS = Object.fromEntries(Object.entries(OPACITIES).map(([id, o]) => [id, o.label]))
 const FOR_SIZES = { all: 'All sizes', adult: 'Adult sizes', kids: 'Kids’ sizes' }
@@ -29,7 +30,7 @@ export function ArtStage() {
   const { control } = useFormContext<Order>()
   const prints = useFieldArray({ control, name: 'placements', keyName: 'key' })
   const add = () => {
-    const number = Math.max(0, ...prints.fields.map((p) => Number(p.id.slice(1)))) + 1
+    const number = highest(prints.fields) + 1
     prints.append({
       id: `P${number}`,
       where: 'back',
@@ -100,8 +101,7 @@ function Inks({ at }: { readonly at: number }) {
   const { control, getValues, setValue } = useFormContext<Order>()
   const inks = useFieldArray({ control, name: `placements.${at}.inks`, keyName: 'key' })
   const live = useWatch({ control, name: `placements.${at}.inks` })
-  const nextId = () =>
-    `I${Math.max(0, ...getValues(`placements.${at}.inks`).map((i) => Number(i.id.slice(1)))) + 1}`
+  const nextId = () => `I${highest(getValues(`placements.${at}.inks`)) + 1}`
   const fromShelf = (shelfId: string) => {
     const found = shelf.inks.find((i) => i.id === shelfId)
     if (!found) return

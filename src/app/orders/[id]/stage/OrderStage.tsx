@@ -14,6 +14,7 @@ import { Select } from '@/ui/Select'
 import { InkRow } from '@/ui/Swatch'
 import { useSettings } from '@/ui/settings'
 import { useOrder } from '../orderContext'
+import { highest } from './highest'
 
 const Label = chakra('label')
 
@@ -24,7 +25,7 @@ export function OrderStage() {
   const lines = useFieldArray({ control, name: 'lines', keyName: 'key' })
   const cloth = shelf.cloths[0]
   const add = () => {
-    const number = Math.max(0, ...lines.fields.map((l) => Number(l.id.slice(1)))) + 1
+    const number = highest(lines.fields) + 1
     const last = lines.fields.at(-1)
     const from = last?.cloth ?? cloth
     if (!from) return

@@ -1,11 +1,11 @@
 'use client'
 
 import { Box, chakra } from '@chakra-ui/react'
-import { format, parseISO } from 'date-fns'
 import NextLink from 'next/link'
 import type { Order } from '@/core/order'
 import type { PlanChange } from '@/core/plan'
 import { Differences } from '@/ui/Differences'
+import { sayDay } from '@/ui/day'
 import { PageTitle } from '@/ui/parts'
 import { Section } from '@/ui/Section'
 import { AskFrame } from '../../../AskFrame'
@@ -45,7 +45,7 @@ export function Revisions({ shopName, runId, order, revisions }: Props) {
           }
         >
           <Box color="soft" mb="1">
-            Released {format(parseISO(r.releasedAt), 'EEE d MMM yyyy, HH:mm')}
+            Released {sayDay(r.releasedAt, 'EEE d MMM yyyy, HH:mm')}
           </Box>
           {r.number === 1 ? <Box>The first.</Box> : <Differences changes={r.changes} />}
           {r.number > 1 && r.changes.length === 0 && <Box>No setting differs from the one before.</Box>}

@@ -5,7 +5,7 @@ import { database } from '@/store/database'
 import { loadDecisions } from '@/store/decisions'
 import { loadOrder, saveOrder } from '@/store/orders'
 import { loadShop } from '@/store/shop'
-import { json, nothing, write } from '../../../answer'
+import { answered, jobText, json, nothing, write } from '../../../answer'
 
 interface Context {
   readonly params: Promise<{ id: string }>
@@ -15,26 +15,28 @@ const etag = (version: number) => `"${version}"`
 
 /** The job file of an order, for its first run or `?run=`. The version is in the ETag. */
 export async function GET(request: Request, { params }: Context): Promise<Response> {
-  const { id } = await params
-  const db = await database()
-  const [stored, { shelf }, decisions] = await Promise.all([
-    loadOrder(db, id),
-    loadShop(db),
-    loadDecisions(db, [id]),
-  ])
-  if (!stored || stored.deletedAt !== undefined) return nothing(`order ${id}`)
-  const runs = splitOrder(stored.order).map((r) => r.id)
-  const runId = new URL(request.url).searchParams.get('run') ?? runs[0] ?? ''
-  if (!runs.includes(runId)) return nothing(`run ${runId} in order ${id}`)
-  const decided = decisions.get(runId)?.decisions ?? noDecisions(runId)
-  const body = writeJob({ order: stored.order, shop: shelf.shop, decisions: decided })
-  return new Response(body, {
-    headers: {
-      'content-type': 'application/json',
-      'content-disposition': `inline; filename="${runId}.job.json"`,
-      'cache-control': 'no-store',
-      etag: etag(stored.version),
-    },
+  return answered(async () => {
+    const { id } = await params
+    const db = await database()
+    const [stored, { shelf }, decisions] = await Promise.all([
+      loadOrder(db, id),
+      loadShop(db),
+      loadDecisions(db, [id]),
+    ])
+    if (!stored || stored.deletedAt !== undefined) return nothing(`order ${id}`)
+    const runs = splitOrder(stored.order).map((r) => r.id)
+    const runId = new URL(request.url).searchParams.get('run') ?? runs[0] ?? ''
+    if (!runs.includes(runId)) return nothing(`run ${runId} in order ${id}`)
+    const decided = decisions.get(runId)?.decisions ?? noDecisions(runId)
+    const body = writeJob({ order: stored.order, shop: shelf.shop, decisions: decided })
+    return new Response(body, {
+      headers: {
+        'content-type': 'application/json',
+        'content-disposition': `inline; filename="${runId}.job.json"`,
+        'cache-control': 'no-store',
+        etag: etag(stored.version),
+      },
+    })
   })
 }
 
@@ -42,7 +44,7 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
 export async function PUT(request: Request, { params }: Context): Promise<Response> {
   return write(request, async () => {
     const { id } = await params
-    const read = readJob(await request.text())
+    const read = readJob(await jobText(request))
     if (!read.ok) return json({ wrong: read.wrong }, 400)
     const { order } = read.job
     if (order.id !== id) return json({ wrong: [`order.id: this is ${order.id}, not ${id}.`] }, 400)

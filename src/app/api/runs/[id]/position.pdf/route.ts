@@ -1,16 +1,18 @@
 import { positionPdf } from '@/formats/positionPdf'
 import { database } from '@/store/database'
 import { readRun } from '../../../../runs/readRun'
-import { file, nothing, printed } from '../../../answer'
+import { answered, file, nothing, printed } from '../../../answer'
 
 /** The film position sheet of a run as it is planned now. `?units=inch`, `?paper=letter`. */
 export async function GET(
   request: Request,
   { params }: { readonly params: Promise<{ id: string }> },
 ): Promise<Response> {
-  const { id } = await params
-  const { now } = await readRun(await database(), id)
-  if (!now) return nothing(`run ${id}`)
-  const { units, paper } = printed(request)
-  return file(await positionPdf(now.order, now.plan, units, paper), 'application/pdf', `${id}-position.pdf`)
+  return answered(async () => {
+    const { id } = await params
+    const { now } = await readRun(await database(), id)
+    if (!now) return nothing(`run ${id}`)
+    const { units, paper } = printed(request)
+    return file(await positionPdf(now.order, now.plan, units, paper), 'application/pdf', `${id}-position.pdf`)
+  })
 }

@@ -1,21 +1,23 @@
 import { sheetPdf } from '@/formats/sheetPdf'
 import { database } from '@/store/database'
 import { readRun } from '../../../../runs/readRun'
-import { file, nothing, printed } from '../../../answer'
+import { answered, file, nothing, printed } from '../../../answer'
 
 /** The set-up sheet as a PDF: the last revision, `?revision=`, or the draft. `?units=inch`, `?paper=letter`. */
 export async function GET(
   request: Request,
   { params }: { readonly params: Promise<{ id: string }> },
 ): Promise<Response> {
-  const { id } = await params
-  const query = new URL(request.url).searchParams
-  const { now, revisions } = await readRun(await database(), id)
-  const wanted = query.get('revision')
-  const revision = wanted === null ? revisions.at(-1) : revisions.find((r) => r.number === Number(wanted))
-  const facts = revision ?? (wanted === null ? now : undefined)
-  if (!facts) return nothing(wanted === null ? `sheet of run ${id}` : `revision ${wanted} of run ${id}`)
-  const { units, paper } = printed(request)
-  const pdf = await sheetPdf(facts, units, revision, paper)
-  return file(pdf, 'application/pdf', `${id}${revision ? `-${revision.number}` : '-draft'}.pdf`)
+  return answered(async () => {
+    const { id } = await params
+    const query = new URL(request.url).searchParams
+    const { now, revisions } = await readRun(await database(), id)
+    const wanted = query.get('revision')
+    const revision = wanted === null ? revisions.at(-1) : revisions.find((r) => r.number === Number(wanted))
+    const facts = revision ?? (wanted === null ? now : undefined)
+    if (!facts) return nothing(wanted === null ? `sheet of run ${id}` : `revision ${wanted} of run ${id}`)
+    const { units, paper } = printed(request)
+    const pdf = await sheetPdf(facts, units, revision, paper)
+    return file(pdf, 'application/pdf', `${id}${revision ? `-${revision.number}` : '-draft'}.pdf`)
+  })
 }

@@ -11,6 +11,7 @@ import {
   type SetFacts,
 } from '@/core/artwork'
 import type { InkColour } from '@/core/order'
+import { readNumber } from '@/core/quantity'
 import type { StoredFilm } from '@/store/films'
 import { AskNumber } from '@/ui/AskNumber'
 import { InOtherUnit, Measure } from '@/ui/Measure'
@@ -159,7 +160,8 @@ function Resolution({ film, onSay }: { readonly film: StoredFilm; readonly onSay
       </Box>
     ) : null
   const say = () => {
-    const said = Number(text.replace(',', '.'))
+    const read = readNumber(text)
+    const said = read.ok ? read.value : 0
     // A drawing without a size counts in shares of its height: what is typed is the height in millimetres.
     if (said > 0) onSay(film.raster ? said : 25.4 / said)
   }

@@ -21,7 +21,7 @@ import { loadOrder } from '@/store/orders'
 import type { SetOrder } from '@/workers/films'
 import { inDarkroom } from '../../../../../films/darkroom'
 import { setOrderOf } from '../../../../../films/setOrder'
-import { brought, json, nothing, write } from '../../../../answer'
+import { answered, brought, json, nothing, write } from '../../../../answer'
 
 interface Context {
   readonly params: Promise<{ id: string; print: string }>
@@ -29,12 +29,14 @@ interface Context {
 
 /** The films of a print, what names them as a set, and what was read off them if it was. */
 export async function GET(_: Request, { params }: Context): Promise<Response> {
-  const { id, print } = await params
-  const db = await database()
-  const films = (await loadFilms(db, id))[print] ?? []
-  const set = setOrderOf(films)
-  const reading = await loadReading(db, id, print, set.key)
-  return json({ films, set: setSizeOf(set), reading })
+  return answered(async () => {
+    const { id, print } = await params
+    const db = await database()
+    const films = (await loadFilms(db, id))[print] ?? []
+    const set = setOrderOf(films)
+    const reading = await loadReading(db, id, print, set.key)
+    return json({ films, set: setSizeOf(set), reading })
+  })
 }
 
 const setSizeOf = ({ key, dpi, width, height }: SetOrder) => ({ key, dpi, width, height })
@@ -45,7 +47,6 @@ export async function PATCH(request: Request, { params }: Context): Promise<Resp
     const { id, print } = await params
     const film = new URL(request.url).searchParams.get('film') ?? ''
     const change = await brought(request, corrected)
-    if (change instanceof Response) return change
     const found = await changeFilm(await database(), id, print, film, change)
     return found ? json({}) : nothing(`film ${film}`)
   })
@@ -60,10 +61,12 @@ export async function DELETE(request: Request, { params }: Context): Promise<Res
   })
 }
 
-const corrected = object({
-  ink: string().max(40),
-  dpi: number().min(30, 'At least 30 dpi.').max(2400, 'At most 2400 dpi.'),
-  negative: boolean(),
+const corrected = object().shape({
+  ink: string()
+    .strict()
+    .matches(/^[\w.-]{0,60}$/, 'A colour by its id.'),
+  dpi: number().strict().min(30, 'At least 30 dpi.').max(2400, 'At most 2400 dpi.'),
+  negative: boolean().strict(),
 })
 
 /** Ends a stream that brings more than a film may have. */
@@ -84,8 +87,12 @@ export async function POST(request: Request, { params }: Context): Promise<Respo
     const db = await database()
     const stored = await loadOrder(db, id)
     const placement = stored?.order.placements.find((p) => p.id === print)
-    if (!placement) return nothing(`print ${print} in order ${id}`)
-    const name = new URL(request.url).searchParams.get('name')?.slice(0, 200) || 'film'
+    if (!placement || stored?.deletedAt !== undefined) return nothing(`print ${print} in order ${id}`)
+    const name =
+      new URL(request.url).searchParams
+        .get('name')
+        ?.replace(/[\p{Cc}\p{Cs}]/gu, ' ')
+        .slice(0, 200) || 'film'
     if (!request.body) return json({ wrong: [`${name}: this file is empty.`] }, 400)
     const incoming = await incomingFile()
     try {
@@ -102,7 +109,7 @@ export async function POST(request: Request, { params }: Context): Promise<Respo
       const inOrder = pages.length > 1 ? placement.inks.map((i) => i.id) : []
       const first = pages.length > placement.inks.length ? ['base'] : []
       const byPage = [...first, ...inOrder]
-      await addFilms(
+      const added = await addFilms(
         db,
         id,
         print,
@@ -115,7 +122,7 @@ export async function POST(request: Request, { params }: Context): Promise<Respo
           raster: p.pixels !== undefined,
         })),
       )
-      return json({ films: pages.length })
+      return added ? json({ films: pages.length }) : nothing(`order ${id}`)
     } catch (error) {
       if (error instanceof RangeError)
         return json(

@@ -1,7 +1,7 @@
 import { array, number, object } from 'yup'
 import { inDarkroom } from '../../../../../../films/darkroom'
 import { printFilms } from '../../../../../../films/printFilms'
-import { brought, json, write } from '../../../../../answer'
+import { brought, json, nothing, write } from '../../../../../answer'
 
 interface Context {
   readonly params: Promise<{ id: string; print: string }>
@@ -14,11 +14,11 @@ const push = object({
   dy: number().required().min(-FAR).max(FAR),
   rotation: number().required().min(-0.2).max(0.2),
 })
-const film = number().integer().min(0).required()
+const film = number().strict().integer().min(0).max(999).required()
 const asked = object({
-  pushes: array(push).default(undefined),
+  pushes: array(push).max(200).default(undefined),
   tolerance: number().min(0).max(0.005),
-  base: number().integer().min(0),
+  base: number().integer().min(0).max(999),
   needing: array(film).default(undefined),
   others: array(film).default(undefined),
 })
@@ -30,9 +30,10 @@ const asked = object({
 export async function POST(request: Request, { params }: Context): Promise<Response> {
   return write(request, async () => {
     const { id, print } = await params
-    const { set } = await printFilms(id, print)
     const question = await brought(request, asked)
-    if (question instanceof Response) return question
+    const { set } = await printFilms(id, print)
+    const named = [...(question.needing ?? []), ...(question.others ?? []), question.base ?? 0]
+    if (named.some((i) => i >= set.films.length)) return nothing('such film in this print')
     const { pushes, tolerance, base, needing, others } = question
     const under = base !== undefined && needing ? ([base, needing] as const) : undefined
     const measured = await inDarkroom(async (api) => ({

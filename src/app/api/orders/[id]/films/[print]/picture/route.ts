@@ -6,7 +6,7 @@ import { loadOrder } from '@/store/orders'
 import { inDarkroom } from '../../../../../../films/darkroom'
 import { paintsOf } from '../../../../../../films/paints'
 import { printFilms, readingOf } from '../../../../../../films/printFilms'
-import { nothing } from '../../../../../answer'
+import { answered, nothing } from '../../../../../answer'
 
 interface Context {
   readonly params: Promise<{ id: string; print: string }>
@@ -16,38 +16,44 @@ const LARGEST = 1200
 
 /** The print composed of its films on `?cloth=%23rrggbb`, without its base by `?base=none`; made once, then kept beside the films. */
 export async function GET(request: Request, { params }: Context): Promise<Response> {
-  const { id, print } = await params
-  const query = new URL(request.url).searchParams
-  const own = await printFilms(id, print)
-  const stored = await loadOrder(own.db, id)
-  const placement = stored?.order.placements.find((p) => p.id === print)
-  if (!placement || own.films.length === 0) return nothing(`picture of print ${print} in order ${id}`)
-  const width = Math.min(LARGEST, Math.max(16, Number(query.get('width')) || 320))
-  const cloth = query.get('cloth') ?? ''
-  const ground = /^#[\da-f]{6}$/i.test(cloth) ? cloth : '#808080'
-  const paints = paintsOf(own.films, placement, query.get('base') !== 'none')
-  const asked = JSON.stringify([own.set.key, paints, ground, width])
-  const tag = createHash('sha256').update(asked).digest('hex')
-  const etag = `"${tag}"`
-  if (request.headers.get('if-none-match') === etag) return new Response(null, { status: 304 })
-  const kept = filmFile(`${tag}.png`)
-  const png = (await readFile(kept).catch(() => undefined)) ?? (await composed())
-  return new Response(new Uint8Array(png ?? (await bare())), {
-    headers: { 'content-type': 'image/png', 'cache-control': 'private, no-cache', ...(png ? { etag } : {}) },
+  return answered(async () => {
+    const { id, print } = await params
+    const query = new URL(request.url).searchParams
+    const own = await printFilms(id, print)
+    const stored = await loadOrder(own.db, id)
+    const placement = stored?.order.placements.find((p) => p.id === print)
+    if (!placement || own.films.length === 0) return nothing(`picture of print ${print} in order ${id}`)
+    const width = Math.min(LARGEST, Math.max(16, Number(query.get('width')) || 320))
+    const cloth = query.get('cloth') ?? ''
+    const ground = /^#[\da-f]{6}$/i.test(cloth) ? cloth : '#808080'
+    const paints = paintsOf(own.films, placement, query.get('base') !== 'none')
+    const asked = JSON.stringify([own.set.key, paints, ground, width])
+    const tag = createHash('sha256').update(asked).digest('hex')
+    const etag = `"${tag}"`
+    if (request.headers.get('if-none-match') === etag) return new Response(null, { status: 304 })
+    const kept = filmFile(`${tag}.png`)
+    const png = (await readFile(kept).catch(() => undefined)) ?? (await composed())
+    return new Response(new Uint8Array(png ?? (await bare())), {
+      headers: {
+        'content-type': 'image/png',
+        'cache-control': 'private, no-cache',
+        ...(png ? { etag } : {}),
+      },
+    })
+
+    /** Nothing can be composed yet: the cloth alone. */
+    function bare(): Promise<Buffer> {
+      return sharp({ create: { width, height: width, channels: 3, background: ground } })
+        .png()
+        .toBuffer()
+    }
+
+    async function composed(): Promise<Uint8Array | undefined> {
+      const nobody = () => undefined
+      if (!(await readingOf(own, nobody, new AbortController().signal, 'later'))) return undefined
+      const made = await inDarkroom((api) => api.picture(own.set, paints, ground, width), 'later')
+      if (made) await writeFile(kept, made)
+      return made
+    }
   })
-
-  /** Nothing can be composed yet: the cloth alone. */
-  function bare(): Promise<Buffer> {
-    return sharp({ create: { width, height: width, channels: 3, background: ground } })
-      .png()
-      .toBuffer()
-  }
-
-  async function composed(): Promise<Uint8Array | undefined> {
-    const nobody = () => undefined
-    if (!(await readingOf(own, nobody, new AbortController().signal, 'later'))) return undefined
-    const made = await inDarkroom((api) => api.picture(own.set, paints, ground, width), 'later')
-    if (made) await writeFile(kept, made)
-    return made
-  }
 }

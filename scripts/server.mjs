@@ -1,0 +1,86 @@
+/**
+ * The server: Next behind the door. `node scripts/server.mjs PORT HOST [ALLOWED HOST ...]`, the data in `ORVINT_DATA`.
+ * Says `Ready` when it answers. A second one on the same data says so and stops.
+ */
+import { randomBytes } from 'node:crypto'
+import { createServer } from 'node:http'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import Sqlite from 'libsql'
+import next from 'next'
+import { allowedHosts, HEADERS, policy, refusal } from './door.mjs'
+
+const [portText, host, ...more] = process.argv.slice(2)
+const port = Number(portText)
+const dir = fileURLToPath(new URL('..', import.meta.url))
+const folder = process.env.ORVINT_DATA ?? join(dir, 'data')
+
+/** Held as long as this process lives, however it dies: the system lets go of it. */
+function holdFolder() {
+  const lock = new Sqlite(join(folder, 'server.lock'))
+  try {
+    lock.pragma('busy_timeout = 0')
+    lock.exec('BEGIN EXCLUSIVE')
+    return lock
+  } catch (error) {
+    if (!/BUSY|locked/.test(`${error.code} ${error.message}`)) throw error
+    console.error(`Another Orvint serves the data in ${folder} already: use that one, or stop it first.`)
+    process.exit(1)
+  }
+}
+
+const lock = holdFolder()
+const app = next({ dev: false, dir, hostname: host, port })
+const handle = app.getRequestHandler()
+await app.prepare()
+const allowed = allowedHosts(host, more)
+
+/** A body that no one reads on is not waited for; the answer has time to arrive. */
+const hangUp = (request) => setTimeout(() => request.complete || request.destroy(), 500).unref()
+
+const server = createServer(
+  {
+    headersTimeout: 10_000,
+    requestTimeout: 300_000,
+    keepAliveTimeout: 10_000,
+    connectionsCheckingInterval: 2_000,
+  },
+  async (request, response) => {
+    const nonce = randomBytes(16).toString('base64')
+    const csp = policy(nonce)
+    for (const [name, value] of Object.entries(HEADERS)) response.setHeader(name, value)
+    response.setHeader('content-security-policy', csp)
+    response.on('finish', () => hangUp(request))
+    const refused = refusal(request, allowed)
+    if (refused) {
+      response.writeHead(refused[0], { 'content-type': 'application/json', connection: 'close' })
+      response.end(JSON.stringify({ wrong: [refused[1]] }))
+      return
+    }
+    // The app takes the nonce for its own scripts from here.
+    request.headers['content-security-policy'] = csp
+    try {
+      await handle(request, response)
+    } catch (error) {
+      console.error(error)
+      if (!response.headersSent) response.writeHead(500, { 'content-type': 'application/json' })
+      response.end(JSON.stringify({ wrong: ['Something broke in Orvint itself.'] }))
+    }
+  },
+)
+/** Who sends a body and then nothing is let go; who waits for a long answer is not. */
+const SILENT = 30_000
+server.setTimeout(SILENT, (socket) => {
+  const request = socket._httpMessage?.req
+  if (!request?.complete) socket.destroy()
+})
+server.on('clientError', (_, socket) => {
+  if (socket.writable)
+    socket.end('HTTP/1.1 400 Bad Request\r\nconnection: close\r\ncontent-length: 0\r\n\r\n')
+})
+server.listen(port, host, () => console.log('Ready'))
+for (const signal of ['SIGINT', 'SIGTERM'])
+  process.on(signal, () => {
+    lock.close()
+    process.exit(0)
+  })

@@ -1,0 +1,115 @@
+import { addDays, format } from 'date-fns'
+import { orderOfRun, runIdSchema } from '@/core/plan'
+import {
+  addOrder,
+  bringBackOrder,
+  deleteOrder,
+  findOrders,
+  loadOrders,
+  markOrderAs,
+  nextOrderId,
+} from '@/store/orders'
+import { release } from '@/store/revisions'
+import type { OrderState } from '@/store/schema'
+import { loadShop } from '@/store/shop'
+import { planRun } from '../planning'
+import { readFacts } from '../runs/readRun'
+import { type At, type Done, no } from './kinds'
+
+export const runId = runIdSchema
+const TWO_WEEKS = 14
+type Made = Done<{ readonly id: string; readonly isNew: boolean }>
+
+/** Opens a new order, due in two weeks, with one garment line and one print to fill in. An unused one is used again. */
+export const newOrder = (_: object, { once, now }: At): Promise<Made> =>
+  once<Made>(async (tx) => {
+    const { ids } = await findOrders(tx, { text: '', show: 'open', nameless: true, offset: 0, limit: 1 })
+    const [unused] = (await loadOrders(tx, ids)).filter((o) => o.version === 1)
+    if (unused) return { ok: true as const, id: unused.order.id, isNew: false }
+    const id = await nextOrderId(tx)
+    const { shelf } = await loadShop(tx)
+    const cloth = shelf.cloths[0] ?? {
+      name: 'White',
+      hex: '#f6f6f6',
+      weave: 'jersey' as const,
+      cotton: 1,
+      polyester: 0,
+      weight: 0.18,
+    }
+    const sizes = ['S', 'M', 'L', 'XL'].map((size) => ({ size, quantity: 0 }))
+    await addOrder(tx, {
+      id,
+      customer: '',
+      title: '',
+      due: format(addDays(now, TWO_WEEKS), 'yyyy-MM-dd'),
+      notes: '',
+      lines: [{ id: 'G1', style: 'Classic tee', cloth, sizes, group: '' }],
+      placements: [
+        { id: 'P1', where: 'front', width: 0.28, height: 0.33, sizes: 'all', inks: [], relations: [] },
+      ],
+    })
+    return { ok: true as const, id, isNew: true }
+  })
+
+interface Named {
+  readonly id: string
+}
+
+/** Deletes an order; it can be brought back for thirty days. */
+export const removeOrder = ({ id }: Named, { once, now }: At): Promise<Done> =>
+  once<Done>(async (tx) =>
+    (await deleteOrder(tx, id, now)) ? { ok: true } : no(`There is no order ${id} any more.`),
+  )
+
+export const restoreOrder = ({ id }: Named, { once }: At): Promise<Done> =>
+  once<Done>(async (tx) =>
+    (await bringBackOrder(tx, id)) ? { ok: true } : no(`${id} was not deleted, or is gone for good.`),
+  )
+
+/** Says how far an order is: it is open, on the press, or done. */
+export const markOrder = (
+  { id, state }: Named & { readonly state: OrderState },
+  { once, now }: At,
+): Promise<Done> =>
+  once<Done>(async (tx) =>
+    (await markOrderAs(tx, id, state, now)) ? { ok: true } : no(`There is no order ${id} any more.`),
+  )
+
+/** What the lead saw when they released. */
+export interface Seen {
+  readonly order: number
+  readonly decisions: number
+  readonly shop: number
+  /** The last revision; 0 for none. */
+  readonly revision: number
+}
+const CHANGED = 'Something changed while you looked, so nothing was released. Look at the plan again.'
+type Released = Done<{ readonly number: number }>
+
+/** Freezes the plan of a run as its next revision, if it still is what the lead saw. */
+export async function releaseRun(
+  { runId, seen }: { readonly runId: string; readonly seen: Seen },
+  { db, once, now }: At,
+): Promise<Released> {
+  const orderId = orderOfRun(runId)
+  if (orderId === undefined) return no(`There is no run ${runId}.`)
+  // Planned before the transaction: others go on meanwhile.
+  const before = await readFacts(db, runId)
+  const plan = before && (await planRun(before))
+  return once<Released>(async (tx) => {
+    const now1 = await readFacts(tx, runId)
+    const same =
+      now1 !== undefined &&
+      before !== undefined &&
+      [now1, before].every(
+        (f) =>
+          f.versions.order === seen.order &&
+          f.versions.shop === seen.shop &&
+          f.versions.decisions === seen.decisions,
+      )
+    if (!same || !plan) return no(CHANGED)
+    const frozen = { order: now1.order, plan, shopName: now1.shop.name }
+    const revision = await release(tx, frozen, seen.revision, now)
+    return revision ? { ok: true as const, number: revision.number } : no(CHANGED)
+  })
+}

@@ -1,0 +1,77 @@
+import * as yup from 'yup'
+import { backUp, restore } from '@/store/backup'
+import { applied } from '../edits/apply'
+import type { Found } from '../find'
+import { find } from '../find'
+import * as fits from './fits'
+import * as ink from './ink'
+import type { Act, Done, Frozen } from './kinds'
+import * as orders from './orders'
+
+const MOVED_ON = 'Someone else has changed this since, so it stays as it is now.'
+
+/** An act with what it takes: the schema says the type. */
+const of = <S extends yup.Schema, A extends object>(
+  takes: S,
+  does: Act<Frozen<yup.InferType<S>>, A>['does'],
+) => ({ takes, does })
+const nothingGiven = yup.object({})
+
+/** Everything that is asked of the server by its name, but for whole values that are saved. */
+export const ACTS = {
+  newOrder: of(nothingGiven, orders.newOrder),
+  removeOrder: of(yup.object({ id: fits.orderId }), orders.removeOrder),
+  restoreOrder: of(yup.object({ id: fits.orderId }), orders.restoreOrder),
+  markOrder: of(
+    yup.object({
+      id: fits.orderId,
+      state: yup
+        .string<'open' | 'printing' | 'done'>()
+        .strict()
+        .oneOf(['open', 'printing', 'done'])
+        .required(),
+    }),
+    orders.markOrder,
+  ),
+  releaseRun: of(yup.object({ runId: orders.runId, seen: fits.seen }), orders.releaseRun),
+  applyChanges: of(
+    yup.object({ edited: fits.edited, changes: fits.changes }),
+    async ({ edited, changes }): Promise<Done> =>
+      (await applied(
+        edited,
+        changes.map(({ path, from, to }) => ({ path, from, to })),
+      ))
+        ? { ok: true }
+        : { ok: false, message: MOVED_ON },
+  ),
+  find: of(
+    yup.object({ text: yup.string().strict().max(200).defined() }),
+    async ({ text }): Promise<Done<{ found: readonly Found[] }>> => ({
+      ok: true,
+      found: await find(text),
+    }),
+  ),
+  beginBatch: of(fits.newBatch, ink.beginBatch),
+  receiveCans: of(fits.cans, ink.receiveCans),
+  pour: of(fits.poured, ink.pour),
+  undoPour: of(fits.ofBatch, ink.undoPour),
+  setAdditive: of(fits.additive, ink.setAdditive),
+  restoreBatch: of(fits.restored, ink.restoreBatch),
+  finishMix: of(fits.finished, ink.finishMix),
+  moveInk: of(fits.moved, ink.moveInk),
+  addDrawdown: of(fits.drawn, ink.addDrawdown),
+  backUpNow: of(nothingGiven, async (_, { db, now }): Promise<Done> => {
+    await backUp(db, now)
+    return { ok: true }
+  }),
+  restoreBackup: of(
+    yup.object({ name: yup.string().strict().max(80).required('Which backup?') }),
+    async ({ name }, { db, now }): Promise<Done> => restore(db, name, now),
+  ),
+} as const
+
+export type ActName = keyof typeof ACTS
+export type ActGiven<N extends ActName> = Parameters<(typeof ACTS)[N]['does']>[0]
+export type ActAnswer<N extends ActName> = Awaited<ReturnType<(typeof ACTS)[N]['does']>> | Done<never>
+
+export const isAct = (name: string): name is ActName => Object.hasOwn(ACTS, name)

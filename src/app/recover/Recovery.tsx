@@ -1,0 +1,85 @@
+'use client'
+
+import { Box, chakra } from '@chakra-ui/react'
+import { useState } from 'react'
+import type { Backup } from '@/store/backup'
+import { sayDay } from '@/ui/day'
+import { PageTitle } from '@/ui/parts'
+import { Table, TextButton } from '@/ui/Section'
+import { SeverityMark } from '@/ui/Severity'
+
+const Main = chakra('main')
+
+/** What can be done when the data cannot be read: a backup is put in its place. Works without a database. */
+export function Recovery({
+  problem,
+  backups,
+}: {
+  readonly problem: string
+  readonly backups: readonly Backup[]
+}) {
+  const [told, setTold] = useState('')
+  const [busy, setBusy] = useState('')
+  const put = async (name: string) => {
+    setBusy(name)
+    const answer = await fetch('/api/recover', { method: 'POST', body: JSON.stringify({ name }) }).catch(
+      () => undefined,
+    )
+    setBusy('')
+    if (answer?.ok) return window.location.assign('/')
+    const said = answer && ((await answer.json()) as { wrong?: readonly string[] })
+    setTold(said?.wrong?.join(' ') ?? 'Orvint does not answer: look whether it is still running.')
+  }
+  return (
+    <Main p={{ base: '4', lg: '12' }} maxWidth="46rem">
+      <PageTitle>{problem ? 'The data cannot be opened' : 'The data is sound'}</PageTitle>
+      <Box fontSize="1.15rem" my="4">
+        {problem ? (
+          <>
+            <SeverityMark severity="Stop" /> {problem}
+          </>
+        ) : (
+          'Nothing needs to be recovered. To go back to an earlier state, use Shop, Data.'
+        )}
+      </Box>
+      {problem && (
+        <>
+          <Box mb="4">
+            A backup takes its place; the file that cannot be read is kept beside it, under a name that begins
+            with damaged-. What was entered since that backup is not in it.
+          </Box>
+          <Box role="status" aria-label="Recovery" minHeight="1.6rem" fontWeight="650">
+            {busy ? 'Working …' : told}
+          </Box>
+          {backups.length === 0 && (
+            <Box>
+              There is no backup. Put a copy of the data file back, or move the file away to begin with an
+              empty shop.
+            </Box>
+          )}
+          <Table>
+            <tbody>
+              {backups.map((b) => (
+                <tr key={b.name}>
+                  <td>{sayDay(b.at, 'EEE d MMM yyyy, HH:mm:ss')}</td>
+                  <td className="num">{Math.round(b.bytes / 1024).toLocaleString('en')} kB</td>
+                  <td>
+                    {b.whole ? (
+                      <TextButton aria-label={`Use ${b.name}`} onClick={() => void put(b.name)}>
+                        Use this one
+                      </TextButton>
+                    ) : (
+                      <>
+                        <SeverityMark severity="Stop" /> damaged
+                      </>
+                    )}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </Table>
+        </>
+      )}
+    </Main>
+  )
+}

@@ -1,0 +1,21 @@
+import type { Kysely } from 'kysely'
+import { up as shopAndOrders } from './001_shop_and_orders'
+import { up as films } from './002_films'
+import { up as screens } from './003_screens'
+import { up as inkRoom } from './004_ink_room'
+import { up as weighed } from './005_weighed'
+import { up as prices } from './006_prices'
+import { up as atThePress } from './007_at_the_press'
+import { up as onceAndEnded } from './008_once_and_ended'
+
+/** Every step from the first version on, in order. */
+export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unknown>) => Promise<void> }>> = {
+  '001_shop_and_orders': { up: shopAndOrders },
+  '002_films': { up: films },
+  '003_screens': { up: screens },
+  '004_ink_room': { up: inkRoom },
+  '005_weighed': { up: weighed },
+  '006_prices': { up: prices },
+  '007_at_the_press': { up: atThePress },
+  '008_once_and_ended': { up: onceAndEnded },
+}
