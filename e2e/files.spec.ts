@@ -22,7 +22,9 @@ test('orders come in from CSV: mapped, mended, previewed, all or none', async ({
   await page.getByLabel('Customer, needed').selectOption('Who')
   const report = page.getByRole('alert').filter({ hasText: 'What is wrong' })
   await expect(report.getByRole('row').nth(1)).toHaveText(/^3\s*Garment colour\s*“Mauve” is not on the shelf/)
-  await expect(report.getByRole('row').nth(2)).toHaveText(/^3\s*Qty\s*“x” is no number\./)
+  await expect(report.getByRole('row').nth(2)).toHaveText(
+    /^3\s*Qty\s*“x” is no number: type, for example, 1250 or 0\.4\./,
+  )
   await expect(page.getByRole('button', { name: /^Import/ })).toBeHidden()
 
   await file.setInputFiles(
@@ -129,17 +131,17 @@ test('a write from a page of another site is refused', async ({ request }) => {
 })
 
 test('an archive whose ledger goes below nothing is refused, and nothing is lost', async ({ request }) => {
-  const before = await (await request.get('/api/archive')).text()
+  const before = await (await request.get('/api/archive?as=json')).text()
   const file = JSON.parse(before)
   for (const entry of file.inkBook.stock_entry) entry.mass = -1
   const answer = await request.post('/api/archive', { data: file })
   expect(answer.status()).toBe(400)
   expect((await answer.json()).wrong[0]).toContain('Its parts do not fit together')
-  expect(await (await request.get('/api/archive')).text()).toBe(before)
+  expect(await (await request.get('/api/archive?as=json')).text()).toBe(before)
 })
 
 test('everything goes out as one archive and comes back the same', async ({ page, request }) => {
-  const before = await (await request.get('/api/archive')).text()
+  const before = await (await request.get('/api/archive?as=json')).text()
   await open(page, '/shop/data')
   const chooser = page.waitForEvent('filechooser')
   await page.getByRole('button', { name: 'Open an archive' }).click()
@@ -151,7 +153,7 @@ test('everything goes out as one archive and comes back the same', async ({ page
   await expect(page.getByRole('dialog', { name: 'Replace everything by shop.json?' })).toBeVisible()
   await page.keyboard.press('Enter')
   await expect(page.getByRole('status', { name: 'Data' })).toHaveText('Everything was replaced.')
-  expect(await (await request.get('/api/archive')).text()).toBe(before)
+  expect(await (await request.get('/api/archive?as=json')).text()).toBe(before)
 })
 
 test('the sheet is saved as a PDF from the page', async ({ page }) => {

@@ -90,7 +90,7 @@ test('the pages of one document come in the order of the colours, and each can b
   await request.patch(`${door}?film=${first?.id}`, { data: { ink: '' } })
   expect((await films())[0]?.ink).toBe('')
   const bad = await request.patch(`${door}?film=${first?.id}`, { data: { dpi: 4 } })
-  expect([bad.status(), await bad.json()]).toEqual([400, { wrong: ['At least 30 dpi.'] }])
+  expect([bad.status(), await bad.json()]).toEqual([400, { wrong: ['dpi: At least 30 dpi.'] }])
   expect((await request.patch(`${door}?film=nosuch`, { data: { ink: '' } })).status()).toBe(404)
   await request.delete(`${door}?film=${first?.id}`)
   expect(await films()).toHaveLength(1)

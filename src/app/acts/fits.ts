@@ -80,7 +80,15 @@ export const poured = yup.object({ batchId, canId, mass, at: moment })
 export const ofBatch = yup.object({ batchId, at: moment })
 export const additive = yup.object({ batchId, code, share: number().min(0).max(1) })
 export const restored = yup.object({ batchId, wanted: mass, out: number().min(0).max(MOST_MASS), at: moment })
-export const finished = yup.object({ batchId, at: moment, expires: moment.optional().default(undefined) })
+export const finished = yup.object({
+  batchId,
+  at: moment,
+  expires: yup
+    .string()
+    .strict()
+    .optional()
+    .test('moment', 'A time is written 2026-11-24T08:30.', (x) => x === undefined || isMoment(x)),
+})
 export const moved = yup.object({
   batchId,
   mass: number().min(-MOST_MASS).max(MOST_MASS),

@@ -52,7 +52,12 @@ export const daySchema = yup
   .string()
   .strict()
   .required('Which day?')
-  .test('day', 'A date is written 2026-12-01, and must be one that there is.', isDay)
+  .test(
+    'day',
+    'A date is written 2026-12-01, and must be one that there is.',
+    // That nothing is there is told by its own rule.
+    (x) => x === '' || isDay(x),
+  )
 
 const text = wordsSchema
 const name = (what: string) => text(what, 80).required(`${what} is missing.`)

@@ -26,6 +26,7 @@ import {
   movesIn,
   muddyPairs,
   mudPoints,
+  notProven,
   type PressSpace,
   type Relation,
   SEQUENCE_RULES,
@@ -176,6 +177,7 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
   const residual = solution.fits
     ? [
         ...(laps === 2 ? [because(SEQUENCE_RULES, 'TWO_LAPS')] : []),
+        ...notProven(solution.best),
         ...muddyPairs(job, solution.tables, events),
       ]
     : [...solution.reasons, ...(solution.pressShort ? whatHelps(job, space, press.name) : [])]
@@ -256,12 +258,18 @@ const cautionsFor = (press: Press): readonly Reason[] => [
 
 const printOf = ({ order, run }: Context): PrintOf => ({ orderId: order.id, print: run.placement.id })
 
+/** Each press is tried so much; the one that is taken, in full. */
+const PRESS_EFFORT = 0.2
+
 /** The lead's press, or the first in the advised order on which the print fits. */
 function choosePress(ctx: Context, screens: number, solver: Solver) {
   const { run, shop, overrides } = ctx
   const { presses, why } = rankPresses(run, screens, shop)
   const fits = (press: Press, laps: 1 | 2) =>
-    solver(spaceOf(press, shop, press.kind === 'automatic' ? 1 : 0, printOf(ctx)), press.name, { laps }).fits
+    solver(spaceOf(press, shop, press.kind === 'automatic' ? 1 : 0, printOf(ctx)), press.name, {
+      laps,
+      effort: PRESS_EFFORT,
+    }).fits
   const fitting = presses.find((p) => fits(p, 1)) ?? presses.find((p) => fits(p, 2))
   const advised = fitting ?? presses[0]
   if (!advised) throw new Error('the shop has no press')

@@ -13,24 +13,32 @@ export interface State {
   readonly done: boolean
 }
 
-/** So many states are opened at most; a job of this trade opens a few hundred. */
-const MOST_OPENED = 400_000
+/** So many states are opened at most, a second or so of work; a job of this trade opens a few hundred. */
+const MOST_OPENED = 100_000
+
+/** What a search found; `floor` tells, when it was given up, below what no way can be: the proven gap. */
+export interface Found<S> {
+  readonly ways: readonly S[]
+  readonly floor: number | undefined
+}
 
 /**
  * The cheapest ways to a done state, cheapest first, each with another mark: A* that opens a state once for each mark
  * under which it is reached, and at most as often as ways are wanted. Exact: two ways with the same mark and state have the
- * same futures, and the dearer one can be dropped.
+ * same futures, and the dearer one can be dropped. Given up after so many states, it goes straight ahead from the best it has.
  */
 export function cheapest<S extends State>(
   start: S | undefined,
   next: (state: S) => Iterable<S>,
   wanted: number,
-): readonly S[] {
+  effort = 1,
+): Found<S> {
+  const most = MOST_OPENED * effort
   const open = new TinyQueue<S>(start ? [start] : [], (a, b) => a.bound - b.bound || b.depth - a.depth)
   const closed = new Map<number, Set<number>>()
   const found: S[] = []
   let opened = 0
-  for (let state = open.pop(); state && opened < MOST_OPENED; state = open.pop()) {
+  for (let state = open.pop(); state && opened < most; state = open.pop()) {
     const mark = wanted === 1 ? 0 : state.mark
     const marks = closed.get(state.key) ?? new Set()
     if (marks.has(mark) || marks.size >= wanted) continue
@@ -43,7 +51,27 @@ export function cheapest<S extends State>(
     }
     for (const s of next(state)) open.push(s)
   }
-  return found
+  const rest = open.peek()
+  if (found.length > 0 || opened < most || !rest) return { ways: found, floor: undefined }
+  return { ways: straightAhead(open.data, next, most / 4), floor: rest.bound }
+}
+
+/** The first way that is found by going on with the deepest state, as long as a quarter of the search took. */
+function straightAhead<S extends State>(
+  from: readonly S[],
+  next: (state: S) => Iterable<S>,
+  most: number,
+): readonly S[] {
+  const open = new TinyQueue<S>([...from], (a, b) => b.depth - a.depth || a.bound - b.bound)
+  const closed = new Set<number>()
+  for (let state = open.pop(), left = most; state && left > 0; state = open.pop()) {
+    if (state.done) return [state]
+    if (closed.has(state.key)) continue
+    closed.add(state.key)
+    left--
+    for (const s of next(state)) open.push(s)
+  }
+  return []
 }
 
 /** Scatters a number over 32 bits (the finishing steps of MurmurHash3, Appleby). */

@@ -1,7 +1,7 @@
 import { cheapest, type State } from './cheapest'
 import type { Event, Ring } from './hit'
 import { hangingMoves, standingMoves } from './moves'
-import { type Ordered, type Relaxed, steps } from './relaxed'
+import { gapOf, type Ordered, type Relaxed, steps } from './relaxed'
 import { COST, FORBIDDEN, type Tables } from './tables'
 
 /** What stands at the places matters here, not which colour: print, flash, smoothing, base, and the base again. */
@@ -13,8 +13,14 @@ interface Placed {
   readonly at: readonly { readonly station: number; readonly lap: 1 | 2 }[]
 }
 
-/** Shapes looked at before the search gives up: then nothing is known. */
+/** Shapes looked at, and places tried for them, before the search gives up: then nothing is known. About a second. */
 const MOST_SHAPES = 4000
+const MOST_PLACES = 1_500_000
+
+/** What may still be tried. */
+interface Purse {
+  places: number
+}
 
 interface Node extends State {
   readonly mask: number
@@ -31,10 +37,17 @@ interface Node extends State {
  *
  * @returns none when there is none; `unknown` when too many shapes were looked at to tell
  */
-export function twoLaps(t: Tables, ring: Ring, relaxed: Relaxed): Ordered | 'unknown' | undefined {
+export function twoLaps(
+  t: Tables,
+  ring: Ring,
+  relaxed: Relaxed,
+  effort = 1,
+): Ordered | 'unknown' | undefined {
+  if (leastPlaces(t, ring, Math.floor(relaxed(0, 0) / COST.flash)) > placesIn(ring)) return undefined
+  const purse: Purse = { places: MOST_PLACES * effort }
   const known = new Map<string, Placed | undefined>()
   const place = (shape: string): Placed | undefined => {
-    if (!known.has(shape)) known.set(shape, placeShape(shape, ring))
+    if (!known.has(shape)) known.set(shape, placeShape(shape, ring, purse))
     return known.get(shape)
   }
   const shapeNumber = new Map<string, number>()
@@ -53,7 +66,7 @@ export function twoLaps(t: Tables, ring: Ring, relaxed: Relaxed): Ordered | 'unk
   const states = 2 ** t.n
   const node = (n: Pick<Node, 'mask' | 'wet' | 'cost' | 'shape' | 'events'>): readonly Node[] => {
     const rest = relaxed(n.mask, n.wet)
-    if (rest >= FORBIDDEN || known.size > MOST_SHAPES) return []
+    if (rest >= FORBIDDEN || known.size > MOST_SHAPES * effort || purse.places <= 0) return []
     const placed = place(n.shape)
     if (!placed) return []
     const done = n.mask === t.full
@@ -80,8 +93,10 @@ export function twoLaps(t: Tables, ring: Ring, relaxed: Relaxed): Ordered | 'unk
       }),
     )
   const [start] = node({ mask: 0, wet: 0, cost: 0, shape: '', events: [] })
-  const [best] = cheapest(start, next, 1)
-  if (!best) return known.size > MOST_SHAPES ? 'unknown' : undefined
+  const { ways, floor } = cheapest(start, next, 1, effort)
+  const [best] = ways
+  const givenUp = known.size > MOST_SHAPES * effort || purse.places <= 0
+  if (!best) return givenUp || floor !== undefined ? 'unknown' : undefined
   const grips: Grips = (index, at) => {
     const [event, station] = [best.events[index], ring.stations[at]]
     if (!event || !station) return 0
@@ -89,22 +104,35 @@ export function twoLaps(t: Tables, ring: Ring, relaxed: Relaxed): Ordered | 'unk
       event.kind === 'flash' ? standingMoves(ring, at) : hangingMoves(station, t.hits[event.hit]?.id ?? '')
     return COST.move * moves
   }
-  const placed = placeShape(best.shape, ring, grips)
+  const placed =
+    placeShape(best.shape, ring, { places: MOST_PLACES }, grips) ??
+    placeShape(best.shape, ring, { places: MOST_PLACES })
   return {
     cost: best.bound,
+    ...gapOf(best.bound, givenUp ? relaxed(0, 0) : floor),
     events: best.events.map((e, i) => ({ ...e, ...placed?.at[i] })),
   }
 }
+
+/** Stations that two laps need at least: each screen its own, a base printed twice one, a unit for every two flashes. */
+export function leastPlaces(t: Tables, ring: Ring, flashes: number): number {
+  const shared = t.hits.some((h) => h.role === 'base2') && t.hits.some((h) => h.role === 'base') ? 1 : 0
+  return t.n - shared + Math.ceil(flashes / 2) * (ring.flashWidth ?? 1)
+}
+
+/** Stations that can take a screen or a flash unit. */
+export const placesIn = ({ stations }: Ring): number =>
+  stations.filter((s) => s.usable || s.flashAllowed).length
 
 /** What it costs to have the thing at this index of a shape at a station. */
 type Grips = (index: number, at: number) => number
 const NO_GRIPS: Grips = () => 0
 
 /** The cheapest way to stand a shape on the ring in two laps; the second begins with the film as cool as it gets. */
-function placeShape(shape: string, ring: Ring, grips = NO_GRIPS): Placed | undefined {
+function placeShape(shape: string, ring: Ring, purse: Purse, grips = NO_GRIPS): Placed | undefined {
   let best: Placed | undefined
   for (let border = shape.length; border >= 0; border--) {
-    const placed = placeSplit(shape, border, ring, grips)
+    const placed = placeSplit(shape, border, ring, purse, grips)
     if (placed && (!best || placed.cost < best.cost)) best = placed
     if (best?.cost === 0) break
   }
@@ -118,7 +146,13 @@ interface Cell {
   readonly then: number
 }
 
-function placeSplit(shape: string, border: number, ring: Ring, grips: Grips): Placed | undefined {
+function placeSplit(
+  shape: string,
+  border: number,
+  ring: Ring,
+  purse: Purse,
+  grips: Grips,
+): Placed | undefined {
   const cap = Math.max(1, ring.cool)
   const { stations, flashUnits, flashWidth: wide = 1 } = ring
   const n = shape.length
@@ -138,6 +172,7 @@ function placeSplit(shape: string, border: number, ring: Ring, grips: Grips): Pl
     if (!station) return undefined
     const at = key(s, i, j, c1, c2, units)
     if (memo.has(at)) return memo.get(at)
+    if (purse.places-- <= 0) return undefined
     const [one, two] = [i < border ? shape[i] : undefined, j < n ? shape[j] : undefined]
     const [cool1, cool2] = [Math.min(cap, c1 + 1), Math.min(cap, c2 + 1)]
     let best: Cell | undefined

@@ -110,6 +110,8 @@ export function relax(t: Tables): Relaxed {
 export interface Ordered {
   readonly cost: number
   readonly events: readonly Event[]
+  /** How much cheaper another might be, where the search was given up; none where it is proven the cheapest. */
+  readonly gap?: number
 }
 
 interface Node extends State {
@@ -152,5 +154,10 @@ export function orders(t: Tables, relaxed: Relaxed, wanted: number): readonly Or
       })
       return on ? [on] : []
     })
-  return cheapest(start, next, wanted)
+  const { ways, floor } = cheapest(start, next, wanted)
+  return ways.map((way) => ({ cost: way.cost, events: way.events, ...gapOf(way.bound, floor) }))
 }
+
+/** What is not proven of a way, if anything. */
+export const gapOf = (bound: number, floor: number | undefined): { readonly gap?: number } =>
+  floor === undefined ? {} : { gap: Math.max(0, bound - floor) }

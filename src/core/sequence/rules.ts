@@ -99,7 +99,7 @@ export const SEQUENCE_RULES = ruleTable({
   },
   NO_FLASH: { says: 'The order needs a flash and {press} has none.', source: 'geometry', severity: 'Stop' },
   STATIONS_SHORT: {
-    says: '{screens} screens and {flashes} flashes need {need} stations; {press} has {have} that can take them.',
+    says: '{screens} screens and {flashes} flashes need {need} stations in one revolution; {press} has {have} that can take them.',
     source: 'geometry',
     severity: 'Stop',
   },
@@ -113,15 +113,33 @@ export const SEQUENCE_RULES = ruleTable({
     source: 'geometry',
     severity: 'Watch',
   },
-  HELP_UNIT: { says: 'One more flash unit at {press} would do.', source: 'geometry' },
-  HELP_PLACES: { says: 'If a flash could stand at any station it would fit.', source: 'geometry' },
-  HELP_HEAD: { says: 'With head {station} working it would fit.', source: 'geometry' },
-  HELP_HEADS: { says: 'With every head working it would fit.', source: 'geometry' },
+  TWO_SHORT: {
+    says: 'In two revolutions they would still need {need}, as every screen has its own; {press} has {have}.',
+    source: 'geometry',
+    severity: 'Watch',
+  },
+  TWO_UNKNOWN: {
+    says: 'Whether {screens} screens fit in two revolutions was not found out: too many ways were tried.',
+    source: 'geometry',
+    severity: 'Watch',
+  },
+  BEST_TRIED: {
+    says: 'The best of the ways that were tried, before there were too many: at most {flashes} flashes and {mud} mud points could still be saved.',
+    source: 'geometry',
+    severity: 'Note',
+  },
+  HELP_UNIT: { says: 'One more flash unit at {press} would do{laps}.', source: 'geometry' },
+  HELP_PLACES: { says: 'If a flash could stand at any station it would fit{laps}.', source: 'geometry' },
+  HELP_HEAD: { says: 'With head {station} working it would fit{laps}.', source: 'geometry' },
+  HELP_HEADS: { says: 'With every head working it would fit{laps}.', source: 'geometry' },
   HELP_BASE: {
-    says: 'Without the second base hit it would fit: another way to a bright white.',
+    says: 'Without the second base hit it would fit{laps}: another way to a bright white.',
     source: 'geometry',
   },
-  HELP_LESS: { says: 'Without {name} it would fit: a screen less, or another press.', source: 'geometry' },
+  HELP_LESS: {
+    says: 'Without {name} it would fit{laps}: a screen less, or another press.',
+    source: 'geometry',
+  },
   NO_LAYOUT: {
     says: '{screens} screens and {flashes} flashes find no place in one revolution of {press}, given where flashes may stand.',
     source: 'geometry',

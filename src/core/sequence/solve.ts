@@ -1,7 +1,7 @@
 import { because, q, type Reason } from '../advice'
 import { wetMost } from './explain'
 import type { Job, PressSpace, Ring } from './hit'
-import { twoLaps } from './laps'
+import { leastPlaces, placesIn, twoLaps } from './laps'
 import { type Ordered, orders, type Relaxed, relax } from './relaxed'
 import { SEQUENCE_RULES } from './rules'
 import { layOut } from './stations'
@@ -36,6 +36,8 @@ export interface Search {
   readonly laps?: 1 | 2
   /** Least handgrips before least mud. */
   readonly leastMoving?: boolean
+  /** How much is tried before the search is given up, of the usual 1. */
+  readonly effort?: number
 }
 
 /** Finds the cheapest orders of a job on one press. `pressName` is used in the reasons only. */
@@ -54,20 +56,23 @@ const WORTH = COST.flash + 30 * COST.mud
 export function solverFor(job: Job): Solver {
   const refuse = (...reasons: readonly Reason[]): Solution => ({ fits: false, reasons, pressShort: false })
   const noRoom = (reasons: readonly Reason[]): Solution => ({ fits: false, reasons, pressShort: true })
-  const known = new Map<boolean, { readonly tables: Tables; readonly relaxed: Relaxed }>()
-  const prepare = (wetOnWet: boolean) => {
-    const tables = buildTables(job, wetOnWet)
+  const known = new Map<string, { readonly tables: Tables; readonly relaxed: Relaxed }>()
+  const prepare = (wetOnWet: boolean, inTurn: boolean) => {
+    const tables = buildTables(job, wetOnWet, inTurn)
     const made = { tables, relaxed: relax(tables) }
-    known.set(wetOnWet, made)
+    known.set(`${wetOnWet} ${inTurn}`, made)
     return made
   }
-  return (press, pressName, { wanted = 1, laps = 1, leastMoving = false } = {}) => {
+  return (press, pressName, { wanted = 1, laps = 1, leastMoving = false, effort = 1 } = {}) => {
     if (job.hits.length > MOST_HITS)
       return refuse(
         because(SEQUENCE_RULES, 'TOO_MANY', { screens: count(job.hits.length), most: count(MOST_HITS) }),
       )
     const wetOnWet = press.kind === 'stations' || press.wetOnWet
-    const { tables, relaxed } = known.get(wetOnWet) ?? prepare(wetOnWet)
+    // Screens that are alike are told apart by what hangs already, and by whoever asks for ways that differ.
+    const hangs = press.kind === 'stations' && press.stations.some((s) => s.hangs !== undefined)
+    const inTurn = wanted === 1 && !hangs
+    const { tables, relaxed } = known.get(`${wetOnWet} ${inTurn}`) ?? prepare(wetOnWet, inTurn)
     if (tables.smoothing && !tables.whites) return refuse(because(SEQUENCE_RULES, 'SMOOTH_ALONE'))
     const free = relaxed(0, 0)
     if (free >= FORBIDDEN) return refuse(...clash(job, wetOnWet))
@@ -77,14 +82,32 @@ export function solverFor(job: Job): Solver {
       return some(orders(tables, relaxed, wanted), 1, tables) ?? noRoom(short)
     }
     const move = leastMoving ? COST.moveFirst : COST.move
-    const one = short.length > 0 ? undefined : some(layOut(tables, press, relaxed, wanted, move), 1, tables)
+    const one =
+      short.length > 0 ? undefined : some(layOut(tables, press, relaxed, wanted, move, effort), 1, tables)
     if (one) return one
-    const twice = laps === 2 ? twoLaps(tables, press, relaxed) : undefined
+    const twice = laps === 2 ? twoLaps(tables, press, relaxed, effort) : undefined
     if (twice && twice !== 'unknown') return { fits: true, best: twice, others: [], laps: 2, tables }
     const inputs = { screens: count(job.hits.length), flashes: count(flashesIn(free)), press: pressName }
-    return noRoom(short.length > 0 ? short : [because(SEQUENCE_RULES, 'NO_LAYOUT', inputs)])
+    const why = short.length > 0 ? short : [because(SEQUENCE_RULES, 'NO_LAYOUT', inputs)]
+    if (laps === 1) return noRoom(why)
+    const need = leastPlaces(tables, press, flashesIn(free))
+    const have = placesIn(press)
+    if (twice === 'unknown') return noRoom([...why, because(SEQUENCE_RULES, 'TWO_UNKNOWN', inputs)])
+    const twoShort = { ...inputs, need: count(need), have: count(have) }
+    return noRoom(need > have ? [...why, because(SEQUENCE_RULES, 'TWO_SHORT', twoShort)] : why)
   }
 }
+
+/** Says how far the order in force is from proven the cheapest, where the search was given up. */
+export const notProven = ({ gap }: Ordered): readonly Reason[] =>
+  gap === undefined || gap === 0
+    ? []
+    : [
+        because(SEQUENCE_RULES, 'BEST_TRIED', {
+          flashes: count(flashesIn(gap)),
+          mud: count(Math.ceil((gap % COST.flash) / COST.mud)),
+        }),
+      ]
 
 /** What was found, as far as it is worth a look beside the cheapest. */
 function some(found: readonly Ordered[], laps: 1 | 2, tables: Tables): Solution | undefined {
@@ -103,49 +126,67 @@ function some(found: readonly Ordered[], laps: 1 | 2, tables: Tables): Solution 
 export const solve = (job: Job, press: PressSpace, pressName: string, search?: Search): Solution =>
   solverFor(job)(press, pressName, search)
 
+/** Revolutions in which a job fits; undefined when it does not. */
+type Fits = (on: PressSpace, of?: Solver) => 1 | 2 | undefined
+
+/** Each of a dozen things is tried so much. */
+const HELP_EFFORT = 0.05
+
+/** How it would fit, as what is short counts one revolution. */
+const LAPS = { 1: '', 2: ' in two revolutions' } as const
+
 /** The least changes that each make an impossible job possible on this press: by trying them. */
 export function whatHelps(job: Job, press: PressSpace, pressName: string): readonly Reason[] {
   const solver = solverFor(job)
-  const fits = (on: PressSpace, of: Solver = solver) => of(on, pressName, { laps: 2 }).fits
+  const fits: Fits = (on, of = solver) => {
+    const found = of(on, pressName, { laps: 2, effort: HELP_EFFORT })
+    return found.fits ? found.laps : undefined
+  }
   const helps =
     press.kind === 'heads' ? helpByHand(press, pressName, fits) : helpOnRing(job, press, pressName, fits)
   if (helps.length > 0) return helps
-  const spare = job.hits.find(
-    (h) =>
-      !['base', 'smoothing'].includes(h.role) &&
-      fits(press, solverFor({ ...job, hits: job.hits.filter((o) => o !== h) })),
-  )
-  return spare ? [because(SEQUENCE_RULES, 'HELP_LESS', { name: spare.name })] : []
+  for (const spare of job.hits.filter((h) => !['base', 'smoothing'].includes(h.role))) {
+    const laps = fits(press, solverFor({ ...job, hits: job.hits.filter((o) => o !== spare) }))
+    if (laps) return [because(SEQUENCE_RULES, 'HELP_LESS', { name: spare.name, laps: LAPS[laps] })]
+  }
+  return []
 }
-
-type Fits = (on: PressSpace, of?: Solver) => boolean
 
 function helpByHand(press: Exclude<PressSpace, Ring>, pressName: string, fits: Fits): readonly Reason[] {
   const helps: Reason[] = []
-  if (fits({ ...press, hasFlash: true }))
-    helps.push(because(SEQUENCE_RULES, 'HELP_UNIT', { press: pressName }))
+  const told = (laps: 1 | 2 | undefined, code: 'HELP_UNIT' | 'HELP_HEADS') => {
+    if (laps) helps.push(because(SEQUENCE_RULES, code, { press: pressName, laps: LAPS[laps] }))
+  }
+  told(fits({ ...press, hasFlash: true }), 'HELP_UNIT')
   const { heads, down = 0 } = press
-  if (heads !== 'unlimited' && down > 0 && fits({ ...press, heads: heads + down }))
-    helps.push(because(SEQUENCE_RULES, 'HELP_HEADS'))
+  if (heads !== 'unlimited' && down > 0) told(fits({ ...press, heads: heads + down }), 'HELP_HEADS')
   return helps
 }
 
 function helpOnRing(job: Job, ring: Ring, pressName: string, fits: Fits): readonly Reason[] {
   const helps: Reason[] = []
-  if (fits({ ...ring, flashUnits: ring.flashUnits + 1 }))
-    helps.push(because(SEQUENCE_RULES, 'HELP_UNIT', { press: pressName }))
+  const told = (
+    laps: 1 | 2 | undefined,
+    code: 'HELP_UNIT' | 'HELP_PLACES' | 'HELP_HEAD' | 'HELP_HEADS' | 'HELP_BASE',
+    station = 0,
+  ): boolean => {
+    const inputs = { press: pressName, station: count(station), laps: laps ? LAPS[laps] : '' }
+    if (laps) helps.push(because(SEQUENCE_RULES, code, inputs))
+    return laps !== undefined
+  }
+  told(fits({ ...ring, flashUnits: ring.flashUnits + 1 }), 'HELP_UNIT')
   const anywhere = ring.stations.map((s) => ({ ...s, flashAllowed: true }))
-  if (fits({ ...ring, stations: anywhere })) helps.push(because(SEQUENCE_RULES, 'HELP_PLACES'))
+  told(fits({ ...ring, stations: anywhere }), 'HELP_PLACES')
   const down = ring.stations.filter((s) => !s.usable)
-  const mended = down.find((d) =>
-    fits({ ...ring, stations: ring.stations.map((s) => (s === d ? { ...s, usable: true } : s)) }),
-  )
-  if (mended) helps.push(because(SEQUENCE_RULES, 'HELP_HEAD', { station: count(mended.number) }))
-  else if (down.length > 1 && fits({ ...ring, stations: ring.stations.map((s) => ({ ...s, usable: true })) }))
-    helps.push(because(SEQUENCE_RULES, 'HELP_HEADS'))
-  const without = (role: string) => job.hits.filter((h) => h.role !== role)
-  if (job.hits.some((h) => h.role === 'base2') && fits(ring, solverFor({ ...job, hits: without('base2') })))
-    helps.push(because(SEQUENCE_RULES, 'HELP_BASE'))
+  const working = (...mended: readonly (typeof down)[number][]) => ({
+    ...ring,
+    stations: ring.stations.map((s) => (mended.includes(s) ? { ...s, usable: true } : s)),
+  })
+  // All of them first: where that does not help, no single one does.
+  const every = down.length > 0 ? fits(working(...down)) : undefined
+  if (every && !down.some((d) => told(fits(working(d)), 'HELP_HEAD', d.number))) told(every, 'HELP_HEADS')
+  const without = job.hits.filter((h) => h.role !== 'base2')
+  if (without.length < job.hits.length) told(fits(ring, solverFor({ ...job, hits: without })), 'HELP_BASE')
   return helps
 }
 

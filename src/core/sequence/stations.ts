@@ -1,7 +1,7 @@
 import { cheapest, type Mark, markNumber, NO_MARK, type State } from './cheapest'
 import type { Event, Ring } from './hit'
 import { hangingMoves, standingMoves } from './moves'
-import type { Ordered, Relaxed } from './relaxed'
+import { gapOf, type Ordered, type Relaxed } from './relaxed'
 import {
   bits,
   COST,
@@ -42,6 +42,7 @@ export function layOut(
   relaxed: Relaxed,
   wanted: number,
   move: number = COST.move,
+  effort = 1,
 ): readonly Ordered[] {
   const cap = Math.max(1, ring.cool)
   const places = ring.stations.length
@@ -137,10 +138,8 @@ export function layOut(
     return found
   }
   const [start] = node({ at: 0, mask: 0, wet: 0, since: cap, flashes: 0, dried: NO_MARK, cost: 0 })
-  return cheapest(start, next, wanted).map((n) => ({
-    cost: n.cost,
-    events: trace(n),
-  }))
+  const { ways, floor } = cheapest(start, next, wanted, effort)
+  return ways.map((n) => ({ cost: n.cost, events: trace(n), ...gapOf(n.bound, floor) }))
 }
 
 const NO_PLACE = 1000

@@ -88,8 +88,26 @@ function pairOf(job: Job, i: Hit, j: Hit, wetOnWet: boolean): Pair {
   }
 }
 
-/** Builds the tables of a job once; every search reads them. */
-export function buildTables(job: Job, wetOnWet: boolean): Tables {
+/** Two hits that no rule tells apart: whichever prints first, all else is the same. */
+function isAlike(i: Hit, j: Hit, a: number, b: number, pair: readonly (readonly Pair[])[]): boolean {
+  const plain = ({ id: _, name: __, ...hit }: Hit) => JSON.stringify(hit)
+  const cost = (x: number, y: number) => {
+    const p = pair[x]?.[y]
+    return `${p?.wet} ${p?.dry}`
+  }
+  return (
+    plain(i) === plain(j) &&
+    cost(a, b) === cost(b, a) &&
+    pair.every((_, k) => k === a || k === b || (cost(a, k) === cost(b, k) && cost(k, a) === cost(k, b)))
+  )
+}
+
+/**
+ * Builds the tables of a job once; every search reads them.
+ *
+ * @param inTurn hits that no rule tells apart print in the order in which they are listed: a search need not try the others
+ */
+export function buildTables(job: Job, wetOnWet: boolean, inTurn = false): Tables {
   const { hits } = job
   const n = hits.length
   const pair = hits.map((i) => hits.map((j) => pairOf(job, i, j, wetOnWet)))
@@ -104,7 +122,11 @@ export function buildTables(job: Job, wetOnWet: boolean): Tables {
     pair,
     wetCost: Int32Array.from(pair.flatMap((row) => row.map((p) => p.wet))),
     dryCost: Int32Array.from(pair.flatMap((row) => row.map((p) => p.dry))),
-    before: collect((i, j) => at(j, i).wet === FORBIDDEN && at(j, i).dry === FORBIDDEN),
+    before: collect(
+      (i, j) =>
+        (at(j, i).wet === FORBIDDEN && at(j, i).dry === FORBIDDEN) ||
+        (inTurn && i < j && isAlike(hits[i] as Hit, hits[j] as Hit, i, j, pair)),
+    ),
     notWet: collect((i, j) => at(i, j).wet === FORBIDDEN),
     notDry: collect((i, j) => at(i, j).dry === FORBIDDEN),
     cares: collect((j, i) => at(i, j).wet !== at(i, j).dry),
