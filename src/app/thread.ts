@@ -36,7 +36,9 @@ export interface Thread<W> {
 function start<W>(source: string, onEnd: (thread: Running<W>) => void): Running<W> {
   // The thread runs from the source, as the scripts do: a bundler need not know of it.
   const parts = ['src', 'workers', source]
-  const worker = new Worker(join(process.cwd(), ...parts))
+  const worker = new Worker(join(process.cwd(), ...parts), {
+    resourceLimits: { maxOldGenerationSizeMb: 1024 },
+  })
   // The server may end while the thread waits for work.
   worker.unref()
   const ended = new Promise<never>((_, reject) => {
@@ -59,10 +61,10 @@ function start<W>(source: string, onEnd: (thread: Running<W>) => void): Running<
 const shared = globalThis as { orvintThreads?: Map<string, Thread<unknown>> }
 
 /** The one thread of this name; it outlives hot reloads and starts when it is first needed. */
-export function threadOf<W>(source: string): Thread<W> {
+export function threadOf<W>(source: string, name: string = source): Thread<W> {
   shared.orvintThreads ??= new Map()
-  const found = shared.orvintThreads.get(source) ?? (newThread<W>(source) as Thread<unknown>)
-  shared.orvintThreads.set(source, found)
+  const found = shared.orvintThreads.get(name) ?? (newThread<W>(source) as Thread<unknown>)
+  shared.orvintThreads.set(name, found)
   return found as Thread<W>
 }
 

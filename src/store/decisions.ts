@@ -60,6 +60,9 @@ export async function saveDecisions(
       .set({ version: version + 1 })
       .where('id', '=', runId)
       .where('version', '=', version)
+      .where('order_id', 'in', (e) =>
+        e.selectFrom('customer_order').select('id').where('deleted_at', 'is', null),
+      )
       .executeTakeFirst()
     if (numUpdatedRows === 0n) return false
     await tx.deleteFrom('decision').where('run_id', '=', runId).execute()

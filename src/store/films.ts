@@ -84,7 +84,8 @@ export async function loadFilms(
     .where('order_id', '=', orderId)
     .orderBy('place')
     .execute()
-  const prints: Record<string, StoredFilm[]> = {}
+  // Without a prototype: a print may be called `constructor`.
+  const prints: Record<string, StoredFilm[]> = Object.create(null)
   for (const row of rows) {
     const films = prints[row.placement_id] ?? []
     films.push(filmOf(row))

@@ -1,4 +1,5 @@
 import { createSystem, defaultConfig, defineConfig } from '@chakra-ui/react'
+import { quick } from './quick'
 
 /**
  * Neutral greys only: people judge ink on these screens, so nothing but inks and cloths has a hue. Beside coated
@@ -75,4 +76,4 @@ const config = defineConfig({
   },
 })
 
-export const system = createSystem(defaultConfig, config)
+export const system = quick(createSystem(defaultConfig, config))

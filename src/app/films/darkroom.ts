@@ -6,6 +6,14 @@ import { Cancelled, threadOf, type Urgency } from '../thread'
 /** The thread that reads films; kept for what it remembers. */
 const room = threadOf<FilmsWorker>('films.start.mjs')
 
+/** Looks into files as they come in, apart: a bad one is not waited for by those who read. */
+const door = threadOf<FilmsWorker>('films.start.mjs', 'door')
+/** Milliseconds. */
+const DOOR_LIMIT = 15_000
+
+/** Pages of a file that came in. @throws TooLong for one that was made to be looked at for ever */
+export const pagesOf = (path: string) => door.ask((api) => api.pages(path), { limit: DOOR_LIMIT })
+
 /** The largest film of the trade is read in seconds; what takes longer was never meant to be read. Milliseconds. */
 const LIMIT = 60_000
 

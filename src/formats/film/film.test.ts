@@ -1,3 +1,5 @@
+import { Readable } from 'node:stream'
+import { createDeflate } from 'node:zlib'
 import { Document, Page, Rect, renderToBuffer, Svg } from '@react-pdf/renderer'
 import { createElement } from 'react'
 import sharp from 'sharp'
@@ -144,5 +146,47 @@ describe('one ahead', () => {
       found.push(got.status)
     expect(found).toEqual(['rejected', 'fulfilled'])
     for await (const _ of ahead([])) throw new Error('there is none')
+  })
+})
+
+describe('documents that were made to harm', () => {
+  const written = (objects: readonly (string | Buffer)[]) => {
+    const parts: Buffer[] = [Buffer.from('%PDF-1.4\n')]
+    const starts: number[] = []
+    for (const [i, object] of objects.entries()) {
+      starts.push(Buffer.concat(parts).length)
+      parts.push(Buffer.from(`${i + 1} 0 obj\n`), Buffer.from(object), Buffer.from('\nendobj\n'))
+    }
+    const body = Buffer.concat(parts)
+    const table = starts.map((at) => `${String(at).padStart(10, '0')} 00000 n \n`).join('')
+    const end = `xref\n0 ${objects.length + 1}\n0000000000 65535 f \n${table}trailer\n<</Size ${objects.length + 1}/Root 1 0 R>>\nstartxref\n${body.length}\n%%EOF`
+    return new Uint8Array(Buffer.concat([body, Buffer.from(end)]))
+  }
+  const CATALOG = '<</Type/Catalog/Pages 2 0 R>>'
+
+  it('pages that contain themselves are told', async () => {
+    const loop = written([CATALOG, '<</Type/Pages/Kids[2 0 R]/Count 3>>'])
+    await expect(filmPages(loop)).rejects.toThrow('damaged inside')
+  })
+
+  it('half a gigabyte packed into half a megabyte is not unpacked', async () => {
+    const deflate = createDeflate()
+    const zeros = Buffer.alloc(16 * 1024 ** 2)
+    const packed = Buffer.concat(
+      await Readable.from(Array.from({ length: 32 }, () => zeros))
+        .pipe(deflate)
+        .toArray(),
+    )
+    const stream = Buffer.concat([
+      Buffer.from(`<</Length ${packed.length}/Filter/FlateDecode>>\nstream\n`),
+      packed,
+      Buffer.from('\nendstream'),
+    ])
+    const page = '<</Type/Page/Parent 2 0 R/MediaBox[0 0 99 99]/Contents 4 0 R>>'
+    const bomb = written([CATALOG, '<</Type/Pages/Kids[3 0 R]/Count 1>>', page, stream])
+    expect(bomb.length).toBeLessThan(1024 ** 2)
+    const before = process.memoryUsage().rss
+    await expect(filmPages(bomb)).rejects.toThrow('vast once it is unpacked')
+    expect(process.memoryUsage().rss - before).toBeLessThan(300 * 1024 ** 2)
   })
 })

@@ -72,6 +72,34 @@ describe('what may stay in a drawing', () => {
     expect(() => readDrawing(svg('width="5mm" height="5mm"', body))).toThrow('This drawing holds')
   })
 
+  it('that draws itself again and again, or nests without end, may not', () => {
+    const doubled = Array.from(
+      { length: 24 },
+      (_, i) => `<g id="g${i + 1}"><use href="#g${i}"/><use xlink:href="#g${i}"/></g>`,
+    ).join('')
+    for (const [body, why] of [
+      [`<g id="g0"><path d="M0 0"/></g>${doubled}`, 'draw themselves again and again'],
+      ['<g id="a"><use href="#a"/></g>', 'draw themselves again and again'],
+      [`${'<g>'.repeat(5000)}${'</g>'.repeat(5000)}`, 'more than 256 levels'],
+      [`<g>${'<p/>'.repeat(500_000)}</g>`, 'too many shapes'],
+    ] as const)
+      expect(() => readDrawing(svg('width="5mm" height="5mm"', body)), why).toThrow(why)
+  })
+
+  it('is looked through in the time of its length: sixty thousand spaces take no longer than as many letters', () => {
+    const timed = (body: string) => {
+      const begin = performance.now()
+      readDrawing(svg('width="5mm" height="5mm"', body))
+      return performance.now() - begin
+    }
+    const fill = (sign: string) =>
+      `<text style="fill: red${sign.repeat(60_000)}" href="#a">${sign.repeat(60_000)}</text>`
+    timed(fill('x'))
+    const letters = Math.max(5, timed(fill('x')))
+    for (const sign of [' ', '\n', 'url( ', ' href= '])
+      expect(timed(fill(sign)), sign).toBeLessThan(20 * letters)
+  })
+
   it('is a drawing at all', () => {
     expect(() => readDrawing('<html/>')).toThrow('not a drawing')
   })

@@ -19,8 +19,9 @@ import {
 } from '@/store/films'
 import { loadOrder } from '@/store/orders'
 import type { SetOrder } from '@/workers/films'
-import { inDarkroom } from '../../../../../films/darkroom'
+import { pagesOf } from '../../../../../films/darkroom'
 import { setOrderOf } from '../../../../../films/setOrder'
+import { Cancelled, TooLong } from '../../../../../thread'
 import { answered, brought, json, nothing, write } from '../../../../answer'
 
 interface Context {
@@ -102,7 +103,7 @@ export async function POST(request: Request, { params }: Context): Promise<Respo
         createWriteStream(incoming),
       )
       if ((await stat(incoming)).size === 0) return json({ wrong: [`${name}: this file is empty.`] }, 400)
-      const { pages, problem } = await inDarkroom((api) => api.pages(incoming))
+      const { pages, problem } = await pagesOf(incoming)
       if (problem) return json({ wrong: [`${name}: ${problem}`] }, 400)
       const hash = await keepFile(incoming)
       // The pages of one document come in the order of the colours; a file by itself says its colour by its name.
@@ -124,6 +125,13 @@ export async function POST(request: Request, { params }: Context): Promise<Respo
       )
       return added ? json({ films: pages.length }) : nothing(`order ${id}`)
     } catch (error) {
+      if (error instanceof TooLong || error instanceof Cancelled)
+        return json(
+          {
+            wrong: [`${name}: looking into it took too long, so it was given up. Export it as plain shapes.`],
+          },
+          400,
+        )
       if (error instanceof RangeError)
         return json(
           { wrong: [`${name}: more than ${MOST_BYTES / 1024 ** 2} MB. Export it at 300 dpi.`] },

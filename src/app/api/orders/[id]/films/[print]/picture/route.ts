@@ -22,7 +22,7 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
     const own = await printFilms(id, print)
     const stored = await loadOrder(own.db, id)
     const placement = stored?.order.placements.find((p) => p.id === print)
-    if (!placement || own.films.length === 0) return nothing(`picture of print ${print} in order ${id}`)
+    if (!placement) return nothing(`picture of print ${print} in order ${id}`)
     const width = Math.min(LARGEST, Math.max(16, Number(query.get('width')) || 320))
     const cloth = query.get('cloth') ?? ''
     const ground = /^#[\da-f]{6}$/i.test(cloth) ? cloth : '#808080'
@@ -50,6 +50,7 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
 
     async function composed(): Promise<Uint8Array | undefined> {
       const nobody = () => undefined
+      if (own.films.length === 0) return undefined
       if (!(await readingOf(own, nobody, new AbortController().signal, 'later'))) return undefined
       const made = await inDarkroom((api) => api.picture(own.set, paints, ground, width), 'later')
       if (made) await writeFile(kept, made)
