@@ -10,10 +10,11 @@ import sharp from 'sharp'
 import { baseOf, meetingOf, pairsOf, readFilm, settle } from '../src/core/artwork'
 import { ahead, decodeFilm } from '../src/formats/film'
 import { DEMO_ART, screened } from '../src/store/demo/art'
+import { SMALL } from './size'
 
-const FILMS = 6
+const FILMS = SMALL ? 2 : 6
 const DPI = 300
-const ROUNDS = 3
+const ROUNDS = SMALL ? 1 : 3
 
 async function draw(folder: string): Promise<void> {
   const flat = DEMO_ART['O-1002/P1']?.() ?? []

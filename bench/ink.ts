@@ -10,12 +10,13 @@ import { baseFor, mixed, mixInk, searchFormulas, WHITE_CARD } from '../src/core/
 import type { Cloth, InkColour } from '../src/core/order'
 import { perCm } from '../src/core/quantity'
 import { dryFilm, fabricOf } from '../src/core/screen'
+import { SMALL } from './size'
 
 const RACK = STARTER_RACK.map(mixInk)
 const CARD = BANDS.map(() => WHITE_CARD)
 const OPEN = new Set(STARTER_RACK.map((i) => i.code))
 /** Colours that a rack of ten hues can reach, spread evenly in hue, and some greys and browns. */
-const TARGETS = Array.from({ length: 40 }, (_, i) => {
+const TARGETS = Array.from({ length: SMALL ? 2 : 40 }, (_, i) => {
   const hue = (i * 137.5) % 360
   const [s, l] = [0.25 + 0.5 * ((i * 7) % 10) * 0.1, 0.3 + 0.45 * ((i * 3) % 10) * 0.1]
   const f = (n: number) => {

@@ -9,6 +9,7 @@ import type { Hit, Job, Relation, Ring } from '../src/core/sequence'
 import { movesIn, OTHER_JOB, solve } from '../src/core/sequence'
 import { milpOf } from '../src/core/sequence/milp.fixtures'
 import { DEMO_SHOP, demoOrders } from '../src/store/demo'
+import { SMALL } from './size'
 
 const ring = (stations: number, hangs: readonly (string | undefined)[] = []): Ring => ({
   kind: 'stations',
@@ -63,7 +64,7 @@ const timed = (act: () => unknown): number => {
 const sorted = (x: readonly number[]) => [...x].sort((a, b) => a - b)
 const median = (x: readonly number[]) => sorted(x)[x.length >> 1] ?? 0
 
-const JOBS = 100
+const JOBS = SMALL ? 3 : 100
 const medians = new Map<number, { readonly middle: number; readonly worst: number }>()
 for (const screens of [6, 8, 10, 12, 14]) {
   const jobs = Array.from({ length: JOBS }, () => job(screens))
@@ -120,7 +121,7 @@ console.log(
 )
 
 const solver = await highs()
-const small = Array.from({ length: 6 }, () => job(6))
+const small = Array.from({ length: SMALL ? 1 : 6 }, () => job(6))
 let off = 0
 const milp = small.map((j) =>
   timed(() => {

@@ -45,6 +45,8 @@ export function refusal({ method, url, headers }, allowed) {
     return [403, 'This came from another site, so nothing was done.']
   if (headers['sec-fetch-site'] === 'cross-site' && !(method === 'GET' && isVisit(headers)))
     return [403, 'This came from another site, so nothing was done.']
+  // Nothing here is asked for so: every act has an address of its own.
+  if (headers['next-action'] !== undefined) return [404, 'There is no such act.']
   try {
     decodeURIComponent(url.split('?')[0])
   } catch {

@@ -130,6 +130,22 @@ export const startServer = (folder, { port, host = '127.0.0.1', allow = [] }, op
     env: { ...ENV, NODE_ENV: 'production', ORVINT_DATA: folder, ...options.env },
   })
 
+/** Waits until a server answers; says so when it ends before. */
+export async function ready(base, server) {
+  for (let i = 0; i < 600; i++) {
+    if (server.exitCode !== null) break
+    if (
+      await fetch(`${base}/api/changes`).then(
+        (r) => r.ok,
+        () => false,
+      )
+    )
+      return
+    await new Promise((resume) => setTimeout(resume, 50))
+  }
+  stop('The server did not start.')
+}
+
 /** Serves the built app until it is stopped. */
 export async function serve(folder, at) {
   const { port, host } = at

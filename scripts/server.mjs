@@ -17,13 +17,15 @@ const folder = process.env.ORVINT_DATA ?? join(dir, 'data')
 
 /** Held as long as this process lives, however it dies: the system lets go of it. */
 function holdFolder() {
-  const lock = new Sqlite(join(folder, 'server.lock'))
+  let lock
   try {
+    lock = new Sqlite(join(folder, 'server.lock'))
     lock.pragma('busy_timeout = 0')
     lock.exec('BEGIN EXCLUSIVE')
     return lock
   } catch (error) {
-    if (!/BUSY|locked/.test(`${error.code} ${error.message}`)) throw error
+    // Where nothing can be written, no two can write: the pages say what is wrong.
+    if (!/BUSY|locked/.test(`${error.code} ${error.message}`)) return lock
     console.error(`Another Orvint serves the data in ${folder} already: use that one, or stop it first.`)
     process.exit(1)
   }
@@ -81,6 +83,6 @@ server.on('clientError', (_, socket) => {
 server.listen(port, host, () => console.log('Ready'))
 for (const signal of ['SIGINT', 'SIGTERM'])
   process.on(signal, () => {
-    lock.close()
+    lock?.close()
     process.exit(0)
   })

@@ -69,6 +69,18 @@ if (existsSync(unit)) {
 console.log('\n- build')
 build()
 
+// Small: figures of no meaning, so that none rots.
+for (const name of [
+  'pages',
+  'devices',
+  'artwork',
+  'ink',
+  'sequence',
+  ...(existsSync(CHROMIUM) ? ['preview'] : []),
+])
+  check(`bench ${name}, small`, 'bench/run.mjs', name, '--small')
+check('fuzz, small', 'scripts/fuzz.mjs', '1500')
+
 if (existsSync(CHROMIUM)) {
   console.log('\n- end to end')
   const e2e = join(out, 'e2e.json')

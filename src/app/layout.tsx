@@ -3,7 +3,7 @@ import type { Metadata } from 'next'
 import { headers } from 'next/headers'
 import type { ReactNode } from 'react'
 import { listBackups } from '@/store/backup'
-import { database } from '@/store/database'
+import { database, dataFolder } from '@/store/database'
 import { diskProblem } from '@/store/problems'
 import { Provider } from '@/ui/Provider'
 import { MODE_SCRIPT } from '@/ui/settings'
@@ -36,7 +36,7 @@ export default async function RootLayout({ children }: { readonly children: Reac
               <Companions />
             </>
           ) : (
-            <Recovery problem={problem} backups={await listBackups()} />
+            <Recovery folder={dataFolder()} problem={problem} backups={await listBackups()} />
           )}
         </Provider>
       </body>

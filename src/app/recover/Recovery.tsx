@@ -13,9 +13,11 @@ const Main = chakra('main')
 /** What can be done when the data cannot be read: a backup is put in its place. Works without a database. */
 export function Recovery({
   problem,
+  folder,
   backups,
 }: {
   readonly problem: string
+  readonly folder: string
   readonly backups: readonly Backup[]
 }) {
   const [told, setTold] = useState('')
@@ -41,6 +43,7 @@ export function Recovery({
         ) : (
           'Nothing needs to be recovered. To go back to an earlier state, use Shop, Data.'
         )}
+        {problem && <Box mt="2">The data folder is {folder}.</Box>}
       </Box>
       {problem && (
         <>

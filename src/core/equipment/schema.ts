@@ -127,7 +127,7 @@ const method = yup.object(
   ) as Record<School, yup.StringSchema>,
 )
 
-const day = daySchema.required('On which day?')
+const day = daySchema('On which day?')
 const moment = yup
   .string()
   .strict()

@@ -47,17 +47,18 @@ export const each =
   (rows: readonly T[] | undefined) =>
     new Set((rows ?? []).map(key)).size === (rows ?? []).length
 
-/** A day that there is. */
-export const daySchema = yup
-  .string()
-  .strict()
-  .required('Which day?')
-  .test(
-    'day',
-    'A date is written 2026-12-01, and must be one that there is.',
-    // That nothing is there is told by its own rule.
-    (x) => x === '' || isDay(x),
-  )
+/** A day that there is. @param missing what is said when there is none */
+export const daySchema = (missing: string) =>
+  yup
+    .string()
+    .strict()
+    .required(missing)
+    .test(
+      'day',
+      'A date is written 2026-12-01, and must be one that there is.',
+      // That nothing is there is told by its own rule.
+      (x) => x === '' || isDay(x),
+    )
 
 const text = wordsSchema
 const name = (what: string) => text(what, 80).required(`${what} is missing.`)
@@ -182,7 +183,7 @@ export const orderSchema = yup.object({
     .required(),
   customer: name('Customer'),
   title: text('Job', 80),
-  due: daySchema.required('When is it due?'),
+  due: daySchema('When is it due?'),
   notes: yup
     .string()
     .trim()

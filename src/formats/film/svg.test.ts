@@ -89,7 +89,10 @@ describe('what may stay in a drawing', () => {
   it('is looked through in the time of its length: sixty thousand spaces take no longer than as many letters', () => {
     const timed = (body: string) => {
       const begin = performance.now()
-      readDrawing(svg('width="5mm" height="5mm"', body))
+      // Refused or not: it is the time that counts.
+      try {
+        readDrawing(svg('width="5mm" height="5mm"', body))
+      } catch {}
       return performance.now() - begin
     }
     const fill = (sign: string) =>
