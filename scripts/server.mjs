@@ -3,12 +3,14 @@
  * Says `Ready` when it answers. A second one on the same data says so and stops.
  */
 import { randomBytes } from 'node:crypto'
+import { existsSync } from 'node:fs'
 import { createServer } from 'node:http'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import Sqlite from 'libsql'
 import next from 'next'
 import { allowedHosts, HEADERS, policy, refusal } from './door.mjs'
+import { keptPages } from './keptPages.mjs'
 
 const [portText, host, ...more] = process.argv.slice(2)
 const port = Number(portText)
@@ -37,6 +39,22 @@ const handle = app.getRequestHandler()
 await app.prepare()
 const allowed = allowedHosts(host, more)
 
+/** Changes with everything that is written by anyone; where nothing can be read, nothing is kept. */
+let data
+function stamp() {
+  try {
+    const file = join(folder, 'orvint.sqlite')
+    // Opening it would make it, and an empty file is no shop.
+    if (!existsSync(file)) return crypto.randomUUID()
+    data ??= new Sqlite(file)
+    return String(data.prepare('PRAGMA data_version').all()[0]?.data_version)
+  } catch {
+    data = undefined
+    return crypto.randomUUID()
+  }
+}
+const answer = keptPages(stamp, handle)
+
 /** A body that no one reads on is not waited for; the answer has time to arrive. */
 const hangUp = (request) => setTimeout(() => request.complete || request.destroy(), 500).unref()
 
@@ -62,7 +80,7 @@ const server = createServer(
     // The app takes the nonce for its own scripts from here.
     request.headers['content-security-policy'] = csp
     try {
-      await handle(request, response)
+      await answer(request, response, nonce)
     } catch (error) {
       console.error(error)
       if (!response.headersSent) response.writeHead(500, { 'content-type': 'application/json' })

@@ -245,21 +245,21 @@ for (let round = 1; round <= times; round++) {
   const first = new Promise((resume) => {
     answered = resume
   })
-  const death = (round % 2 ? wait(0) : Promise.race([first, wait(3000)]))
-    .then(() => wait(10 + Math.random() * 500))
-    .then(async () => {
-      dead = true
-      await kill()
-    })
+  const dies = () =>
+    (round % 2 ? wait(0) : Promise.race([first, wait(3000)]))
+      .then(() => wait(10 + Math.random() * 500))
+      .then(async () => {
+        dead = true
+        await kill()
+      })
   if (kind === 4 || kind === 5) {
     // Everything is replaced: by a backup, or by an archive of before.
     const before = await archive()
-    const name =
-      read('SELECT 1') &&
-      readdirSync(join(folder, 'backups'))
-        .filter((f) => /^orvint-.*\.sqlite$/.test(f))
-        .sort()
-        .at(-1)
+    const name = readdirSync(join(folder, 'backups'))
+      .filter((f) => /^orvint-.*\.sqlite$/.test(f))
+      .sort()
+      .at(-1)
+    const death = dies()
     const replacing =
       kind === 4 && name
         ? act('restoreBackup', { name }, crypto.randomUUID())
@@ -279,6 +279,7 @@ for (let round = 1; round <= times; round++) {
     await begin()
     continue
   }
+  const death = dies()
   const names = Object.keys(DEEDS)
   while (!dead) {
     const unsure = []

@@ -36,7 +36,7 @@ export interface Thread<W> {
 function start<W>(source: string, onEnd: (thread: Running<W>) => void): Running<W> {
   // The thread runs from the source, as the scripts do: a bundler need not know of it.
   const parts = ['src', 'workers', source]
-  const worker = new Worker(join(process.cwd(), ...parts), {
+  const worker = new Worker(join(/* turbopackIgnore: true */ process.cwd(), ...parts), {
     resourceLimits: { maxOldGenerationSizeMb: 1024 },
   })
   // The server may end while the thread waits for work.
