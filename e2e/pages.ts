@@ -2,7 +2,9 @@
 export const PAGES = {
   today: '/',
   orders: '/orders',
-  deleted: '/orders?deleted=1',
+  done: '/orders?show=done',
+  deleted: '/orders?show=deleted',
+  recover: '/recover',
   import: '/orders/import',
   rules: '/rules',
   shop: '/shop',

@@ -31,6 +31,46 @@ const planned = async (db: Database) => {
 const orders = demoOrders('2026-11-23')
 const ALL = { text: '', show: 'current', offset: 0, limit: 50 } as const
 
+describe('rows that are stored wrong', () => {
+  it('take no list down: each says what is wrong and leads to where it is mended', async () => {
+    const db = await openDatabase(':memory:')
+    await seedDemo(db, '2026-11-23')
+    await db.updateTable('customer_order').set({ due: '2026-02-30' }).where('id', '=', 'O-1002').execute()
+    await db
+      .updateTable('garment_line')
+      .set({ hex: 'blue-ish', weave: 'felt' })
+      .where('order_id', '=', 'O-1003')
+      .execute()
+    await db.updateTable('placement').set({ location: 'the moon' }).where('order_id', '=', 'O-1004').execute()
+    await db
+      .updateTable('placement_ink')
+      .set({ character: 'loud', opacity: 'so-so' })
+      .where('order_id', '=', 'O-1006')
+      .execute()
+    await db.updateTable('method').set({ option: 'magic' }).execute()
+    await db
+      .insertInto('decision')
+      .values({ run_id: 'R-1001-P1-dark', kind: 'school', key: 'white', number: null, word: 'nonsense' })
+      .execute()
+    const { lines } = await settledLines(db, ALL)
+    expect(lines).toHaveLength(10)
+    const dated = lines.find((l) => l.id === 'O-1002')
+    expect(dated?.wrong).toBe('Due on 2026-02-30: there is no such day.')
+    expect(dated && settledAt(dated, dated.runs[0])).toMatch(/^\/orders\/O-1002\/order/)
+    for (const id of ['O-1003', 'O-1004', 'O-1006']) {
+      const line = lines.find((l) => l.id === id)
+      const told = [
+        line?.wrong,
+        ...(line?.runs ?? []).flatMap((r) => [r.wrong, ...r.open.map((o) => o.rule)]),
+      ]
+      expect(told.filter(Boolean).length, id).toBeGreaterThan(0)
+    }
+    // The others are planned as if nothing was.
+    expect(lines.find((l) => l.id === 'O-1001')?.runs[0]?.screens).toBeGreaterThan(0)
+    expect((await ahead(db)).jobs.length).toBeGreaterThan(0)
+  })
+})
+
 describe('the list of orders', () => {
   let db: Database
   beforeAll(async () => {

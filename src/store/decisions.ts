@@ -1,5 +1,5 @@
 import { group } from 'd3-array'
-import type { ShopMethod } from '@/core/advice'
+import { knownSchools } from '@/core/advice'
 import type { Decisions } from '@/core/plan'
 import type { Database } from './database'
 import { inOne } from './once'
@@ -19,7 +19,7 @@ const decisionsOf = (runId: string, rows: readonly Tables['decision'][]): Decisi
   const of = (kind: string) => rows.filter((r) => r.kind === kind)
   return {
     runId,
-    method: Object.fromEntries(of('school').map((r) => [r.key, r.word])) as Partial<ShopMethod>,
+    method: knownSchools(Object.fromEntries(of('school').map((r) => [r.key, r.word]))),
     overrides: Object.fromEntries(of('override').map((r) => [r.key, r.number ?? r.word ?? ''])),
     order: of('order').flatMap((r) => (r.word ?? '').split(',').filter(Boolean)),
   }

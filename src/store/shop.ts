@@ -1,6 +1,6 @@
 import { group } from 'd3-array'
 import type { Kysely, Selectable } from 'kysely'
-import { DEFAULT_METHOD, type ShopMethod } from '@/core/advice'
+import { DEFAULT_METHOD, knownSchools } from '@/core/advice'
 import {
   type Blade,
   type FlashUnit,
@@ -135,8 +135,8 @@ async function readShop(db: Database): Promise<StoredShop> {
     name: head?.name ?? '',
     method: {
       ...DEFAULT_METHOD,
-      ...Object.fromEntries(options.map((o) => [o.school, o.option])),
-    } as ShopMethod,
+      ...knownSchools(Object.fromEntries(options.map((o) => [o.school, o.option]))),
+    },
     presses: presses.map(press),
     flashes: flashes.map((f) => ({
       id: f.id,

@@ -9,6 +9,8 @@ export const localNow = (): string => format(new Date(), "yyyy-MM-dd'T'HH:mm")
 
 /** A moment as people say it. */
 export const sayMoment = (moment: Moment, pattern = 'EEE d, HH:mm'): string => {
+  // A time that is stored wrong: a list does not fall over it.
+  if (!Number.isFinite(moment)) return 'no such time'
   const utc = new Date(moment * 1000)
   return format(
     new Date(

@@ -124,6 +124,17 @@ export const DEFAULT_METHOD = Object.fromEntries(
   Object.entries(SCHOOLS).map(([school, { options }]) => [school, Object.keys(options)[0]]),
 ) as ShopMethod
 
+/** Of schools and options by their names those that there are: a stored word of another program is left out. */
+export const knownSchools = (options: Readonly<Record<string, unknown>>): Partial<ShopMethod> =>
+  Object.fromEntries(
+    Object.entries(options).filter(
+      ([school, option]) =>
+        Object.hasOwn(SCHOOLS, school) &&
+        typeof option === 'string' &&
+        Object.hasOwn(SCHOOLS[school as School].options, option),
+    ),
+  ) as Partial<ShopMethod>
+
 /** What an option means and what it costs, in the reader's units. */
 export function optionWords(school: School, option: string, units: System): string {
   const words = (SCHOOLS[school].options as Readonly<Record<string, string>>)[option] ?? option

@@ -227,6 +227,7 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, chi
               <ConflictPanel conflict={decided_.conflict} lookup={lookup} onAgree={decided_.agree} />
             )}
             <OrderHead
+              state={stored.state ?? 'open'}
               pictured={pictured}
               saveState={decided_.state ?? saving.state}
               problem={decided_.problem || saving.problem}

@@ -5,6 +5,7 @@ import { Printer } from 'lucide-react'
 import NextLink from 'next/link'
 import type { Severity } from '@/core/advice'
 import { groupLabel, WHERES } from '@/core/order'
+import type { OrderState as State } from '@/store/schema'
 import { AdviceChoice } from '@/ui/AdviceValue'
 import { sayDay } from '@/ui/day'
 import { PageTitle } from '@/ui/parts'
@@ -13,6 +14,7 @@ import { InkRow } from '@/ui/Swatch'
 import { SAVE_WORDS } from '../../edits/saveWords'
 import type { SaveState } from '../../edits/useAutosave'
 import { DeleteOrder } from './DeleteOrder'
+import { OrderState } from './OrderState'
 import { useOrder } from './orderContext'
 import { ReleaseStatus } from './Release'
 import { STAGES } from './stages'
@@ -22,13 +24,14 @@ const Link = chakra(NextLink)
 /** Head of every stage: whose order, which run, on which press, and what stands in the way. */
 interface HeadProps {
   readonly saveState: SaveState
+  readonly state: State
   /** What the disk said. */
   readonly problem: string
   /** Prints that have films. */
   readonly pictured: readonly string[]
 }
 
-export function OrderHead({ saveState, problem, pictured }: HeadProps) {
+export function OrderHead({ saveState, state, problem, pictured }: HeadProps) {
   const { order, stage, runs, run, plan, stagePath } = useOrder()
   const counts = (['Stop', 'Watch'] as const)
     .map((severity): readonly [Severity, number] => [
@@ -44,6 +47,7 @@ export function OrderHead({ saveState, problem, pictured }: HeadProps) {
           {[order.customer, order.title].filter(Boolean).join(', ') || 'New order'}
         </Box>
         <Box color="soft">due {sayDay(order.due)}</Box>
+        <OrderState state={state} />
         <Box
           role="status"
           aria-label="Saving"

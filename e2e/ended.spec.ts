@@ -1,0 +1,31 @@
+import { expect, open, test } from './house'
+
+test('an order that is done leaves Today and the rooms, is found for a reorder, and comes back in one step', async ({
+  page,
+}) => {
+  await open(page, '/')
+  const today = page.getByRole('link', { name: 'Nightjar Short Films' })
+  await expect(today).toBeVisible()
+  await open(page, '/orders/O-1006/order')
+  const state = page.getByLabel('How far the order is')
+  await state.selectOption('Printing')
+  await expect(state).toHaveValue('printing')
+  await open(page, '/orders')
+  await expect(page.getByRole('row', { name: /O-1006/ })).toContainText('Printing')
+  await open(page, '/orders/O-1006/order')
+  await state.selectOption('Done')
+  await expect(state).toHaveValue('done')
+  await open(page, '/')
+  await expect(page.getByText('Kittiwake Count')).toBeVisible()
+  await expect(today).toBeHidden()
+  await open(page, '/ink')
+  await expect(page.getByText('R-1006').first()).toBeHidden()
+  await open(page, '/orders')
+  await page.getByLabel('Find in this list').fill('nightjar')
+  await expect(page.getByRole('row', { name: /O-1006/ })).toContainText('Done')
+  await open(page, '/orders?show=done')
+  await page.getByRole('button', { name: 'Open O-1006 again' }).click()
+  await expect(page.getByText('No order was done yet.')).toBeVisible()
+  await open(page, '/')
+  await expect(today).toBeVisible()
+})
