@@ -19,7 +19,7 @@ describe('a measured curve', () => {
       expect(r).toBeCloseTo(smooth(BANDS[i]!), 2)
     })
   })
-  it('a cubic is met exactly: four-point Lagrange (CIE 167), property', () => {
+  it('a cubic is met exactly: four-point Lagrange (the method of ASTM E2022), property', () => {
     const part = fc.double({ min: -0.3, max: 0.3, noNaN: true })
     fc.assert(
       fc.property(part, part, part, (a, b, c) => {

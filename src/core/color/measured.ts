@@ -20,7 +20,7 @@ const WIDEST_STEP = 25
 const no = (message: string): Taken => ({ ok: false, message })
 
 /**
- * A measured curve at the bands used here, by four-point Lagrange interpolation (as CIE 167 advises for 20 nm), ends drawn
+ * A measured curve at the bands used here, by four-point Lagrange interpolation (the method of ASTM E2022 for 20 nm), ends drawn
  * out flat. A reflectance above 1 is kept and told: the sample fluoresces, or the instrument was not set to white.
  */
 export function takeCurve({ at, values }: Curve): Taken {

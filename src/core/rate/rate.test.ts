@@ -86,9 +86,11 @@ describe('common practice against the closed forms', () => {
     expect(first({ ...need, crew: LOADER, cool: 30 })).toEqual(['print 3.5', 'cool 3.2'])
     expect(first({ ...six, flash: 12, groups: [[2], [1]] })).toEqual(['flash 6.0', 'turn 1.7'])
   })
-  it('a lighter carousel turns and swings in 0.6 of the time: about a fifth more with a loader', () => {
-    const light = cycleTime(six) - cycleTime(six, { print: 1, hand: 1, turn: 0.6, flash: 1, cool: 1 })
-    expect(light).toBeGreaterThan(0.3)
+  // Printers say a fifth more (common practice, no source); the model gives 7 %, since strokes and hands stay as they are.
+  it('a lighter carousel turns and swings in 0.6 of the time: 7 % more garments, not the fifth that is said', () => {
+    const light = cycleTime(six) / cycleTime(six, { print: 1, hand: 1, turn: 0.6, flash: 1, cool: 1 }) - 1
+    expect(light).toBeGreaterThan(0.06)
+    expect(light).toBeLessThan(0.08)
   })
 })
 

@@ -24,11 +24,12 @@ export const isoOf = (moment: Moment): string =>
 /**
  * When work that takes `work` seconds must begin to be done by `end`. Breaks, nights and free days do not count.
  *
- * @returns undefined when the shop has no working time at all
+ * @returns undefined when the shop has no working time at all, or `end` is no moment
  */
 export function startBefore(hours: Hours, end: Moment, work: Duration): Moment | undefined {
   const spans = workSpans(hours)
-  if (spans.length === 0 || hours.days.length === 0) return undefined
+  const works = hours.days.some((d) => d >= 1 && d <= 7)
+  if (spans.length === 0 || !works || !Number.isFinite(end) || !Number.isFinite(work)) return undefined
   let left = work
   for (let day = Math.floor(end / DAY); ; day--) {
     if (!hours.days.includes(weekdayOf(day))) continue

@@ -92,6 +92,32 @@ describe('the screen room', () => {
     expect(start('coat')).toBe('2026-11-23T15:09')
     expect(whyLatest('coat', 'then', 0.45)).toMatchObject({ rule: 'LATEST' })
   })
+  it('a night passes while a screen dries: drying counts all hours, hands only those of the shop', () => {
+    // At 85 % the washed stencil dries for 30 x 0.55 / 0.15 = 110 min, here from before the shop opens; reckoned by hand.
+    const press = at('2026-11-24T08:15')
+    const start = (step: Parameters<typeof latestStart>[0]) =>
+      isoOf(latestStart(step, press, USUAL_HOURS, 0.85) ?? 0)
+    expect(start('check')).toBe('2026-11-24T08:02')
+    expect(start('dryOff')).toBe('2026-11-24T06:12')
+    expect(start('wash')).toBe('2026-11-23T16:54')
+    // Over a weekend: it dries on Saturday as on any day.
+    const monday = at('2026-11-23T08:15')
+    expect(isoOf(latestStart('wash', monday, USUAL_HOURS, 0.85) ?? 0)).toBe('2026-11-20T16:54')
+  })
+  it('days on which clocks change are reckoned by the clock on the wall (Europe: 29 March, 25 October 2026)', () => {
+    for (const day of ['2026-03-29', '2026-10-25', '2026-11-01'])
+      expect(at(`${day}T23:00`) - at(`${day}T01:00`)).toBe(22 * 3600)
+    const everyDay: Hours = { ...USUAL_HOURS, days: [1, 2, 3, 4, 5, 6, 7] }
+    for (const day of ['2026-03-29', '2026-10-25'])
+      expect(isoOf(startBefore(everyDay, at(`${day}T09:00`), minutes(120)) ?? 0)).toBe(
+        isoOf(at(day) - 86_400 + 16 * 3600),
+      )
+  })
+  it('what is no moment, or no day of a week, has no start and ends at once', () => {
+    expect(startBefore(USUAL_HOURS, Number.NaN, 60)).toBeUndefined()
+    expect(startBefore(USUAL_HOURS, Number.POSITIVE_INFINITY, 60)).toBeUndefined()
+    expect(startBefore({ ...USUAL_HOURS, days: [9] }, at('2026-11-24'), 60)).toBeUndefined()
+  })
   it('damp air asks for an earlier start, and so does every step not yet done', () => {
     const press = at('2026-11-25T14:00')
     const dry = latestStart('coat', press, USUAL_HOURS, 0.4) ?? 0

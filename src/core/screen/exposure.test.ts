@@ -70,6 +70,22 @@ describe('exposure', () => {
       'EXPOSE_FAR',
     ])
   })
+  it('yellow mesh takes 1.75 times as long as white of the same count (common practice, no source: 1.5 to 2)', () => {
+    const dyedAs = (dyed: 'white' | 'yellow') => {
+      const fabrics = USUAL_SCREENS.fabrics.map((f) => ({
+        ...f,
+        dyed: f.count === perCm(90) ? dyed : ('white' as const),
+      }))
+      const found = exposureFor(
+        { ...need, mesh: perCm(90) },
+        { ...room(lamp('bulb')), fabrics },
+        emulsion,
+        {},
+      )
+      return found ? numberOf(found.time) : Number.NaN
+    }
+    expect(dyedAs('yellow') / dyedAs('white')).toBeCloseTo(1.75, 6)
+  })
   it('starts from the nearest test, and of two as near from the newer', () => {
     const other = { ...test, id: 'T2', mesh: perCm(90), time: 200, low: 140, high: 200 }
     const newer = { ...test, id: 'T3', on: '2026-11-01', time: 90 }

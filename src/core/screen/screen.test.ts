@@ -54,6 +54,11 @@ describe('fabric geometry', () => {
     expect(dryFilm(fabricOf(FABRICS, perCm(43)), 1, 'plastisol', true)).toBeGreaterThan(
       dryFilm(fabricOf(FABRICS, perCm(43)), 1, 'plastisol', false),
     )
+    // A second stroke adds a quarter (common practice, no source), whatever the mesh.
+    for (const m of [43, 61, 90, 120])
+      expect(
+        wetDeposit(fabricOf(FABRICS, perCm(m)), 2) / wetDeposit(fabricOf(FABRICS, perCm(m)), 1),
+      ).toBeCloseTo(1.25, 6)
     expect(dryFilm(fabricOf(FABRICS, perCm(43)), 1, 'plastisol', false) * 1e6).toBeCloseTo(28.5, 0)
     expect(dryFilm(fabricOf(FABRICS, perCm(43)), 1, 'waterBased', false) * 1e6).toBeCloseTo(8.7, 0)
   })
@@ -201,6 +206,21 @@ describe('mesh from what is drawn', () => {
     expect(Math.round(advice.advised / 100)).toBe(most)
     const tabled = fabricOf(FABRICS, perCm(most))
     expect(opening(tabled)).toBeGreaterThanOrEqual(3 * particle)
+  })
+  it('is at least 4.5 times the ruling, 3.5 in the lean school: the range of the advice, whatever hangs', () => {
+    const least = (school: 'four' | 'lean', ruling: number) =>
+      meshFor(
+        need('halftone', { ruling: lpi(ruling), angle: degrees(22.5) }),
+        { ...DEFAULT_METHOD, ruling: school },
+        [],
+        FABRICS,
+        {},
+      ).range[0]
+    for (const ruling of [55, 65, 75]) {
+      expect(least('four', ruling) / lpi(ruling)).toBeCloseTo(4.5, 6)
+      expect(least('lean', ruling)).toBeLessThan(least('four', ruling))
+    }
+    expect(least('lean', 75) / lpi(75)).toBeCloseTo(3.5, 6)
   })
   it('keeps clear of moire where another mesh in range does, and says so where none does', () => {
     const extra = { ruling: lpi(55), angle: degrees(45) }

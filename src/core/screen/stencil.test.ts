@@ -89,5 +89,7 @@ describe('tension', () => {
     expect(tensionOf(frame(24, since(30))).rule).toBe('TENSION_FALLS')
     expect(tensionOf(frame(20.5, since(26))).rule).toBe('TENSION_FALLS')
     expect(tensionOf(frame(24, since(26))).rule).toBe('TENSION_HOLDS')
+    expect(tensionOf(frame(25.1, since(30))).rule).toBe('TENSION_HOLDS')
+    expect(tensionOf(frame(24.9, since(30))).rule).toBe('TENSION_FALLS')
   })
 })

@@ -36,8 +36,8 @@ export const misfitOf = (lost: number, fabric: Fabric, half: Length): Length =>
 
 /** Usual working range is 20 to 35 N/cm (from memory). */
 export const LEAST_TENSION = 2000
+/** A fifth of a tight screen (from memory). */
 const LOST = 500
-const LOST_SHARE = 0.2
 
 /** What a frame's readings say: usable, falling, or to be stretched anew. */
 export function tensionOf(frame: Frame): Reason {
@@ -49,7 +49,7 @@ export function tensionOf(frame: Frame): Reason {
       least: q('tension', LEAST_TENSION),
     })
   const lost = first ? first.tension - frame.tension : 0
-  if (first && (lost > LOST || lost > LOST_SHARE * first.tension))
+  if (first && lost > LOST)
     return because(TENSION_RULES, 'TENSION_FALLS', {
       frame: frame.id,
       lost: q('tension', lost),

@@ -66,6 +66,8 @@ describe('pair rules, i before j', () => {
     ['HL_OVERLAP', [red, high, { how: 'overlap' }], [red, high, { how: 'touch' }]],
     ['BLACK_FLASH', [red, black, { how: 'touch' }], [red, black, { how: 'blend' }]],
     ['BLACK_FLASH', [red, black, { how: 'overlap' }], [red, black]],
+    // A black that comes first, under a clear or a raised ink, must be dry where they overlap, not where they only touch.
+    ['BLACK_FLASH', [black, gloss, { how: 'overlap' }], [black, gloss, { how: 'touch' }]],
     ['METAL_FLASH', [gold, red, { how: 'touch' }], [gold, red]],
     ['METAL_FLASH', [red, gold, { how: 'overlap' }], [red, gold, { how: 'touch' }]],
     [
