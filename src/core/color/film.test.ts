@@ -96,11 +96,11 @@ it('slopes of a film are those of small steps (property)', () => {
 it.each([
   [0.02, 0.05, 20, 0.8, 0.48441459],
   [1e-5, 0.16, 30, 0.02, 0.82801017],
-])('worked figures of the model: k %s, s %s per um, %s um on %s', (k, s, x, g, wanted) => {
+])('inside figures, those of the model: k %s, s %s per um, %s um on %s', (k, s, x, g, wanted) => {
   expect(overGround(k * 1e6, s * 1e6, x * 1e-6, g)).toBeCloseTo(wanted, 8)
 })
 
-it('worked figures of the surface', () => {
+it('inside figures of the surface', () => {
   expect(inner(0.5)).toBeCloseTo(0.72104019, 8)
   expect(inner(0.86)).toBeCloseTo(0.94982079, 8)
   expect(outer(0.7)).toBeCloseTo(0.47544828, 8)

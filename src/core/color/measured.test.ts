@@ -78,7 +78,7 @@ describe('a halftone', () => {
       }),
     )
   })
-  it('worked figures of the model: 10, 30, 50, 70, 90 % print as 23, 57, 79, 92, 98 %', () => {
+  it('inside figures, those of the model: 10, 30, 50, 70, 90 % print as 23, 57, 79, 92, 98 %', () => {
     // As a reader tells it between this white and a solid black print.
     const [paper, solid] = [0.86, 0.023]
     const seen = [0.1, 0.3, 0.5, 0.7, 0.9].map((d) => {

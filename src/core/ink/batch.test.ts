@@ -64,7 +64,7 @@ describe('too much of one part', () => {
   it.each([
     [0, 1258.4, { W1: 210.2, O1: 0, R1: 22.5, K1: 10.3 }],
     [0.05, 1198.5, { W1: 158.4, O1: 0, R1: 16.9, K1: 7.8 }],
-  ])('worked figures of the model, %s of the part left', (off, total, add) => {
+  ])('inside figures, those of the model, %s of the part left', (off, total, add) => {
     const fixed = restored(TAN, g({ W1: 813.5, O1: 75, R1: 86.9, K1: 40 }), STARTER_RACK, off)!
     expect(fixed.total * 1000).toBeCloseTo(total, 0)
     for (const [code, grams_] of Object.entries(add)) expect(fixed.add[code]! * 1000).toBeCloseTo(grams_, 0)

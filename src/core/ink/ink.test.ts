@@ -103,7 +103,7 @@ const verdict = (i: InkColour, on: Cloth, method = {}) => {
   return [choiceOf(advice!), advice!.reasons[0]!.rule]
 }
 
-describe('base or none from mixed inks (facts of the trade: common practice, no source; figures: worked ones of the model)', () => {
+describe('base or none from mixed inks (facts of the trade: common practice, no source; figures: inside figures, those of the model)', () => {
   it('on golden yellow: black and dark green no, red borderline, light green and white yes', () => {
     expect(verdict(ink('black', '#191a1b', 'black'), GOLDEN)).toEqual(['none', 'BASE_BLACK'])
     expect(verdict(ink('dark green', '#1d4d33'), GOLDEN)).toEqual(['none', 'BASE_HOLDS'])

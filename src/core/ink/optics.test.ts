@@ -34,7 +34,7 @@ describe('an ink from its curves over white and black', () => {
     expect(optics.k[7]! / k).toBeCloseTo(1, 6)
     expect(optics.s[7]! / s).toBeCloseTo(1, 6)
   })
-  it('half a per cent to 5 % of black in white: L* 80, 74, 67, 56 (worked figures of the model)', () => {
+  it('half a per cent to 5 % of black in white: L* 80, 74, 67, 56 (inside figures, those of the model)', () => {
     const [white, black] = [opticsOfKnown(curves('W1')), opticsOfKnown(curves('K1'))]
     const tint = (c: number) =>
       labOf(

@@ -40,7 +40,7 @@ describe('facts of the trade (common practice, no source)', () => {
     expect(looks('#f06a25', 'opaque', brown, HEAVY).direct.change).toBeLessThan(7)
     expect(looks('#c8262f', 'opaque', brown, HEAVY).direct.change).toBeLessThan(7)
   })
-  it('one hit of white is opaque on natural, dull on black (worked figures of the model: L* 92.7 and 82.5)', () => {
+  it('one hit of white is opaque on natural, dull on black (inside figures, those of the model: L* 92.7 and 82.5)', () => {
     expect(looks('#f1f1f1', 'blocking', cloth('#ece3d0'), HEAVY).direct.lightness).toBeCloseTo(92.7, 0)
     const { direct, based } = looks('#f1f1f1', 'blocking', BLACK, HEAVY)
     expect(direct.lightness).toBeCloseTo(82.5, 0)

@@ -42,7 +42,7 @@ describe('a formula for a target', () => {
     ['olive', 45, -8, 38, 0.4],
     ['golden yellow', 78, 18, 78, 0.5],
     ['near white', 91, 0, 2, 1.1],
-  ] as const)('%s is met as near as the worked figures of the model', (_, l, a, b, within) => {
+  ] as const)('%s is met as near as the inside figures, those of the model', (_, l, a, b, within) => {
     expect(nearest(search(aim(reflectanceOfLab({ l, a, b }))))).toBeLessThan(within)
   })
   it('what three inks make is found again (property)', () => {

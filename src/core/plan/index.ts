@@ -11,7 +11,7 @@ export {
   stoodAt,
   takenDown,
 } from './hanging'
-export { type InkNeedLine, inkNeedsOf } from './inkNeeds'
+export type { InkNeedLine } from './inkNeeds'
 export * from './lapStripShape'
 export { type Look, looksOfRun } from './looks'
 export { flashBehind, handOrder, type Move, movesOf, putAt } from './moves'

@@ -1,4 +1,4 @@
 export * from './day'
 export * from './kinds'
-export { type NumberRead, readNumber } from './number'
+export { readNumber } from './number'
 export * from './text'

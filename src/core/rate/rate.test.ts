@@ -129,7 +129,7 @@ describe('the press run event by event', () => {
   })
   it('the closed form for hands that vary: Clark’s longest of several times', () => {
     const two: CycleNeed = { ...need, groups: [[1, 1]], crew: LOADER }
-    // Worked out elsewhere by the same formula: 10.79 s with a fifth, 11.03 s with three tenths.
+    // Inside figures, by the same formula: 10.79 s with a fifth, 11.03 s with three tenths.
     expect(cycleTime(two)).toBeCloseTo(10.5, 1)
     expect(variedCycle(two, 0.2)).toBeCloseTo(10.79, 1)
     expect(variedCycle(two, 0.3)).toBeCloseTo(11.03, 1)

@@ -39,7 +39,7 @@ function run(need: Partial<RunNeed> = {}, start = START, runs = 10_000): Spread 
 }
 const min = (s: number) => s / 60
 
-describe('a run many times over (worked figures of the model, which are assumptions)', () => {
+describe('a run many times over (inside figures, those of the model, which are assumptions)', () => {
   it('takes 201, 220, 234, 278 min in 10, 50, 80, 95 of a hundred, within 3.5 %: the naive 199 is at the lucky end', () => {
     const s = run()
     const worked = [201, 220, 234, 278]

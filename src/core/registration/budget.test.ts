@@ -9,7 +9,7 @@ const MM2 = 1e-6
 const even = (v: number) => ({ xx: v * MM2, yy: v * MM2, xy: 0 })
 
 describe('misses that spread like a bell', () => {
-  // Worked figures of the model; published: within 2.4477 standard deviations in two even directions lie 95 %.
+  // inside figures, those of the model; published: within 2.4477 standard deviations in two even directions lie 95 %.
   it('0.1 mm each way: 95 % within 0.2448 mm, 8.892 % beyond 0.22 mm', () => {
     expect(missWithin(even(0.01), 0.05) * 1000).toBeCloseTo(0.2448, 4)
     expect(missWithin(even(0.01), 0.05) * 1000).toBeCloseTo(0.1 * Math.sqrt(-2 * Math.log(0.05)), 6)
@@ -38,7 +38,7 @@ describe('misses that spread like a bell', () => {
 
 describe('what registration to expect', () => {
   const budget = registrationBudget(mm(300), mm(360))
-  // Worked figures of the model for a full front, read by eye on paper, knobs in eighths.
+  // inside figures, those of the model for a full front, read by eye on paper, knobs in eighths.
   it('a full front: 0.508 mm film on film, 0.384 mm on the printed base', () => {
     expect(budget.miss * 1000).toBeCloseTo(0.508, 2)
     expect(budget.direct * 1000).toBeCloseTo(0.384, 2)

@@ -17,7 +17,7 @@ const inMm = (p: ReturnType<typeof filmPosition>) =>
   [p.topMark, p.sideMarks, p.bottomMark, p.left, p.right].map((x) => Math.round(x * 1e6) / 1000)
 
 describe('the film on the frame', () => {
-  // Worked examples of the model (geometry): frame 580 x 790, pallet 60 in, collar 20 on.
+  // Inside figures, those of the model (geometry): frame 580 x 790, pallet 60 in, collar 20 on.
   it('a full front, 75 below the collar', () => {
     expect(inMm(filmPosition(need(), ROOM))).toEqual([145, 335, 525, 130, 130])
   })

@@ -56,7 +56,7 @@ const frame = (tension: number, readings: Frame['readings'] = [], mesh = 77): Fr
 })
 
 describe('tension', () => {
-  // Worked figures of the model, threads x section x 10 GPa x 0.6, N/cm: good to 40 % (from memory).
+  // inside figures, those of the model, threads x section x 10 GPa x 0.6, N/cm: good to 40 % (from memory).
   it.each([
     [43, 1297],
     [77, 1098],
@@ -65,7 +65,7 @@ describe('tension', () => {
   ])('stiffness of %d T/cm is about %d N/cm', (count, wanted) => {
     expect(stiffness(fabricOf(FABRICS, perCm(count))) / 100).toBeCloseTo(wanted, -1)
   })
-  // Worked figures: stiffness 1000 N/cm, 150 mm from the middle; 3, 5 and 10 N/cm lost move the edge so far.
+  // Inside figures: stiffness 1000 N/cm, 150 mm from the middle; 3, 5 and 10 N/cm lost move the edge so far.
   it.each([
     [3, 0.36],
     [5, 0.6],
