@@ -5,7 +5,7 @@ export const NONSENSE: readonly unknown[] = [
   -1,
   0.5,
   1e308,
-  9_007_199_254_740_993,
+  2 ** 53,
   '',
   'when',
   '2026-02-30',
