@@ -7,7 +7,7 @@ import { useEffect } from 'react'
 /** How often what is being planned is looked for, milliseconds. */
 const EVERY = 1500
 
-/** Says that plans are being renewed, and fills them in as they come. Takes its line in any case: nothing jumps. */
+/** Says that plans are being renewed, and fills them in as they come. Stands beside a title: nothing jumps. */
 export function Filling({ planning }: { readonly planning: number }) {
   const router = useRouter()
   useEffect(() => {
@@ -16,7 +16,7 @@ export function Filling({ planning }: { readonly planning: number }) {
     return () => clearInterval(timer)
   }, [planning, router])
   return (
-    <Box role="status" aria-label="Planning" minHeight="1.5em" color="soft" fontSize="0.9rem">
+    <Box role="status" aria-label="Planning" whiteSpace="nowrap" color="soft" fontSize="0.9rem">
       {planning > 0 && `${planning} ${planning === 1 ? 'order is' : 'orders are'} being planned …`}
     </Box>
   )

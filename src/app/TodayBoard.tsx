@@ -63,7 +63,7 @@ export function TodayBoard({ shopName, today, lines, screens, limited, planning,
   const rows = lines.flatMap((line) =>
     (line.runs.length === 0 || line.missing ? [undefined] : line.runs).map((run) => ({ line, run })),
   )
-  const stops = rows.filter(({ run }) => isStopped(run)).length
+  const stops = rows.filter(({ line, run }) => line.wrong !== '' || isStopped(run)).length
   return (
     <AskFrame shopName={shopName}>
       <Flex align="baseline" gap="4" mb="3">
@@ -73,11 +73,11 @@ export function TodayBoard({ shopName, today, lines, screens, limited, planning,
           {page.total > lines.length ? `of the ${page.total.toLocaleString('en')} orders` : 'to print'}
           {stops > 0 && `, ${stops} cannot go to press yet`}
         </Box>
+        <Filling planning={planning} />
         <TextButton onClick={() => void make()} ml="auto">
           New order
         </TextButton>
       </Flex>
-      <Filling planning={planning} />
       <ScreenNews {...screens} />
       <InkNews tubs={limited} />
       {rows.length === 0 ? (

@@ -62,6 +62,7 @@ export function OrderList({ shopName, lines, find, show, planning, page }: Props
         <PageTitle>{TITLES[show]}</PageTitle>
         <Box color="soft">{page.total.toLocaleString('en')}</Box>
         <Find find={find} show={show} />
+        <Filling planning={planning} />
         <Flex ml="auto" gap="4">
           {LISTS.filter((l) => l.show !== show).map((l) => (
             <Link key={l.show} href={l.href} textDecoration="underline">
@@ -105,7 +106,6 @@ export function OrderList({ shopName, lines, find, show, planning, page }: Props
           </tbody>
         </Table>
       )}
-      <Filling planning={planning} />
       <Pager page={page} />
       {show === 'current' && page.total > 0 && (
         <Flex gap="4" mt="5" fontSize="0.9rem" color="soft">

@@ -43,7 +43,7 @@ export function twoLaps(
   relaxed: Relaxed,
   effort = 1,
 ): Ordered | 'unknown' | undefined {
-  if (leastPlaces(t, ring, Math.floor(relaxed(0, 0) / COST.flash)) > placesIn(ring)) return undefined
+  if (leastPlaces(t, Math.floor(relaxed(0, 0) / COST.flash)) > placesIn(ring)) return undefined
   const purse: Purse = { places: MOST_PLACES * effort }
   const known = new Map<string, Placed | undefined>()
   const place = (shape: string): Placed | undefined => {
@@ -114,10 +114,13 @@ export function twoLaps(
   }
 }
 
-/** Stations that two laps need at least: each screen its own, a base printed twice one, a unit for every two flashes. */
-export function leastPlaces(t: Tables, ring: Ring, flashes: number): number {
+/**
+ * Stations that two laps need at least: each screen its own, a base printed twice one, a unit for every two flashes. What a wide
+ * unit covers behind its own station may be one that takes nothing anyway.
+ */
+export function leastPlaces(t: Tables, flashes: number): number {
   const shared = t.hits.some((h) => h.role === 'base2') && t.hits.some((h) => h.role === 'base') ? 1 : 0
-  return t.n - shared + Math.ceil(flashes / 2) * (ring.flashWidth ?? 1)
+  return t.n - shared + Math.ceil(flashes / 2)
 }
 
 /** Stations that can take a screen or a flash unit. */

@@ -90,7 +90,7 @@ export function solverFor(job: Job): Solver {
     const inputs = { screens: count(job.hits.length), flashes: count(flashesIn(free)), press: pressName }
     const why = short.length > 0 ? short : [because(SEQUENCE_RULES, 'NO_LAYOUT', inputs)]
     if (laps === 1) return noRoom(why)
-    const need = leastPlaces(tables, press, flashesIn(free))
+    const need = leastPlaces(tables, flashesIn(free))
     const have = placesIn(press)
     if (twice === 'unknown') return noRoom([...why, because(SEQUENCE_RULES, 'TWO_UNKNOWN', inputs)])
     const twoShort = { ...inputs, need: count(need), have: count(have) }

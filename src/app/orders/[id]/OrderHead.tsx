@@ -5,6 +5,7 @@ import { Printer } from 'lucide-react'
 import NextLink from 'next/link'
 import type { Severity } from '@/core/advice'
 import { groupLabel, WHERES } from '@/core/order'
+import { isDay } from '@/core/quantity'
 import type { OrderState as State } from '@/store/schema'
 import { AdviceChoice } from '@/ui/AdviceValue'
 import { sayDay } from '@/ui/day'
@@ -46,7 +47,13 @@ export function OrderHead({ saveState, state, problem, pictured }: HeadProps) {
         <Box fontSize="1.05rem" truncate>
           {[order.customer, order.title].filter(Boolean).join(', ') || 'New order'}
         </Box>
-        <Box color="soft">due {sayDay(order.due)}</Box>
+        {isDay(order.due) ? (
+          <Box color="soft">due {sayDay(order.due)}</Box>
+        ) : (
+          <Box role="alert">
+            <SeverityMark severity="Stop" /> due {order.due}: there is no such day. Choose one under Due.
+          </Box>
+        )}
         <OrderState state={state} />
         <Box
           role="status"
