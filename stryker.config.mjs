@@ -6,7 +6,7 @@ const rooms = (process.env.MUTATE ?? 'sequence,ink,screen,quantity,heat').split(
 
 export default {
   testRunner: 'vitest',
-  vitest: { configFile: 'vitest.config.ts', related: true },
+  vitest: { configFile: 'vitest.mutate.config.ts', related: false },
   plugins: ['@stryker-mutator/vitest-runner'],
   mutate: rooms.flatMap((room) => [
     `src/core/${room}/**/*.ts`,

@@ -5,3 +5,5 @@ export const portOf = (worker: number): number => 3417 + worker
 export const EMPTY_PORT = 3441
 /** A server on a disk that fails. */
 export const BROKEN_PORT = 3451
+/** A server whose data file is cut off. */
+export const CUT_PORT = 3461

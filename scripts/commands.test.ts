@@ -50,6 +50,19 @@ it('a port that is taken, or no port at all, is named', async () => {
   })
 })
 
+it('a flag without its value, or one that no one knows, is told', () => {
+  for (const [args, said] of [
+    ["['--port']", '--port wants a number from 1 to 65535 after it, for example --port 3000.\n'],
+    ["['--port', '--host']", '--port wants a number from 1 to 65535 after it, for example --port 3000.\n'],
+    ["['--port', '0x20']", '--port wants a number from 1 to 65535.\n'],
+    ["['--prot', '80']", 'Orvint does not know --prot; it knows --port, --host, --allow-host.\n'],
+  ] as const)
+    expect(run(`lib.address(${args})`), args).toMatchObject({ status: 1, stderr: said })
+  expect(run(`console.log(lib.address(['--allow-host', 'shop.local']).allow.join())`).stdout).toBe(
+    'shop.local\n',
+  )
+})
+
 it('listens on this machine only unless told otherwise', () => {
   expect(run(`console.log(JSON.stringify(lib.address([])))`).stdout).toBe(
     '{"port":3000,"host":"127.0.0.1","allow":[]}\n',

@@ -1,7 +1,6 @@
 import type { Shop } from '@/core/equipment'
 import { groupLabel, type Order, type Run, splitOrder, WHERES } from '@/core/order'
 import { type InkNeedLine, NO_SUMMARY, type RunSummary, type ScreenJob } from '@/core/plan'
-import { isDay } from '@/core/quantity'
 import type { Database } from '@/store/database'
 import { loadDecisions } from '@/store/decisions'
 import { picturedPrints } from '@/store/films'
@@ -71,12 +70,7 @@ interface Split {
 function splitOf(stored: StoredOrder): Split {
   const { order } = stored
   try {
-    const runs = splitOrder(order)
-    return {
-      stored,
-      runs,
-      wrong: isDay(order.due) ? '' : `Due on ${order.due || 'no day'}: there is no such day.`,
-    }
+    return { stored, runs: splitOrder(order), wrong: stored.wrong?.[0] ?? '' }
   } catch (error) {
     return { stored, runs: [], wrong: `It cannot be read as it is stored: ${(error as Error).message}.` }
   }

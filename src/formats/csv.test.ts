@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import Papa from 'papaparse'
 import { describe, expect, it } from 'vitest'
 import { type Order, SIZE_NAMES, splitOrder } from '@/core/order'
 import { noDecisions, plan } from '@/core/plan'
@@ -115,6 +116,9 @@ describe('orders from CSV', () => {
   })
 })
 
+/** Cells as another reader takes them (papaparse). */
+const readCsvRaw = (csv: string) => Papa.parse<string[]>(csv.trim()).data.slice(1).flat()
+
 describe('lists as CSV', () => {
   const orders = demoOrders('2026-11-23')
   it('orders read back as they were written, but for their prints', () => {
@@ -157,6 +161,46 @@ describe('lists as CSV', () => {
         })
       }),
     )
+  })
+  it('what a spreadsheet would calculate is made harmless, and reads back equal', () => {
+    const [first] = orders
+    if (!first) throw new Error('no order')
+    for (const odd of [
+      '=1+1',
+      '+49 30',
+      '-2',
+      '@sum',
+      "'=x",
+      "''+",
+      "it's = fine",
+      '=HYPERLINK("http://x")',
+      '＝1',
+    ]) {
+      const order = { ...first, customer: odd, title: odd, notes: odd }
+      const csv = ordersCsv([order])
+      for (const cell of readCsvRaw(csv)) expect(cell, csv).not.toMatch(/^[=+@\t\r＝＋－＠]/)
+      const { head, records } = readCsv(csv)
+      const read = ordersFromCsv(head, records, guessMapping(head), { cloths: [], taken: new Set(), next: 1 })
+      expect(read.orders[0], odd).toMatchObject({ customer: odd, title: odd, notes: odd })
+    }
+  })
+  it('a number of pieces that may be two is asked, one that cannot is taken', () => {
+    const read = (quantity: string) => {
+      const { head, records } = readCsv(
+        `customer,due,cloth,hex,size,quantity\nA,2026-12-01,Red,#aa0000,M,"${quantity}"\n`,
+      )
+      const found = ordersFromCsv(head, records, guessMapping(head), {
+        cloths: [],
+        taken: new Set(),
+        next: 1,
+      })
+      return found.orders[0]?.lines[0]?.sizes[0]?.quantity ?? found.problems[0]?.message
+    }
+    expect(read('2,500')).toBe(2500)
+    expect(read('1 200')).toBe(1200)
+    expect(read('1,000')).toMatch(/may be 1 or 1000/)
+    expect(read('1.000')).toMatch(/may be 1 or 1000/)
+    expect(read('0x20')).toMatch(/is no number/)
   })
   it('head and line ends are those of RFC 4180', () => {
     expect(ordersCsv([])).toBe(`${ORDER_COLUMN_NAMES.join(',')}\r\n`)

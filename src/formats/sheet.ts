@@ -2,7 +2,7 @@ import { format, parseISO } from 'date-fns'
 import { choiceOf, numberOf, type Severity, tell } from '@/core/advice'
 import { type Order, WHERES } from '@/core/order'
 import type { Cell, HitPlan, RunPlan } from '@/core/plan'
-import { type Kind, type System, writeQuantity } from '@/core/quantity'
+import { isDay, type Kind, type System, writeQuantity } from '@/core/quantity'
 import type { Hold } from '@/core/stroke'
 
 /** What makes a sheet one of a kind: the revision it shows, or a draft. */
@@ -73,7 +73,7 @@ export function sheetOf(
       run.id,
       WHERES[run.placement.where],
       plan.cloth.name,
-      `due ${format(parseISO(order.due), 'EEE d MMM')}`,
+      `due ${isDay(order.due) ? format(parseISO(order.due), 'EEE d MMM') : order.due}`,
     ].join(' · '),
     press: plan.press.name,
     pieces: `${run.quantity} ${run.quantity === 1 ? 'piece' : 'pieces'}`,

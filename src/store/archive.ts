@@ -42,7 +42,7 @@ export async function openArchive(db: Database) {
 }
 
 async function* heldOrders(db: Database): AsyncGenerator<ArchivedOrder> {
-  for await (const { version: _, ...stored } of everyOrder(db, 'every')) yield stored
+  for await (const { version: _, wrong: __, ...stored } of everyOrder(db, 'every')) yield stored
 }
 
 async function* heldDecisions(db: Database): AsyncGenerator<Decisions> {

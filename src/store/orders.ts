@@ -1,8 +1,22 @@
 import { group } from 'd3-array'
 import { format, subDays } from 'date-fns'
 import { type Kysely, sql } from 'kysely'
-import type { ArtRelation, GarmentLine, InkColour, Order, Placement, Weave } from '@/core/order'
-import { splitOrder } from '@/core/order'
+import { isHex } from '@/core/color'
+import {
+  type ArtRelation,
+  CHARACTERS,
+  type GarmentLine,
+  type InkColour,
+  OPACITIES,
+  type Order,
+  type Placement,
+  SYSTEMS,
+  splitOrder,
+  WEAVES,
+  type Weave,
+  WHERES,
+} from '@/core/order'
+import { isDay } from '@/core/quantity'
 import type { Database } from './database'
 import { inOne } from './once'
 import type { OrderState, Tables } from './schema'
@@ -16,6 +30,8 @@ export interface StoredOrder {
   readonly state?: OrderState
   /** ISO time since when it is done, if it is. */
   readonly endedAt?: string
+  /** What is stored of it and cannot be, a sentence each; something else stands in for it. */
+  readonly wrong?: readonly string[]
 }
 
 /**
@@ -116,35 +132,57 @@ export async function loadOrders(
     by(inks),
     by(relations),
   ]
-  return orders.map(({ version, deleted_at, state, ended_at, id, customer, title, due, notes }) => ({
-    version,
-    state,
-    ...(deleted_at === null ? {} : { deletedAt: deleted_at }),
-    ...(ended_at === null ? {} : { endedAt: ended_at }),
-    order: {
+  return orders.map(({ version, deleted_at, state, ended_at, id, customer, title, due, notes }) => {
+    const wrong = isDay(due) ? [] : [`Due on ${due || 'no day'}: there is no such day.`]
+    const mend = mendInto(wrong)
+    const order: Order = {
       id,
       customer,
       title,
       due,
       notes,
-      lines: (linesBy.get(id) ?? []).map((l) => lineOf(l, sizesBy.get(id) ?? [])),
+      lines: (linesBy.get(id) ?? []).map((l) => lineOf(l, sizesBy.get(id) ?? [], mend)),
       placements: (placementsBy.get(id) ?? []).map((p) =>
-        placementOf(p, inksBy.get(id) ?? [], relationsBy.get(id) ?? []),
+        placementOf(p, inksBy.get(id) ?? [], relationsBy.get(id) ?? [], mend),
       ),
-    },
-  }))
+    }
+    return {
+      version,
+      state,
+      ...(deleted_at === null ? {} : { deletedAt: deleted_at }),
+      ...(ended_at === null ? {} : { endedAt: ended_at }),
+      ...(wrong.length === 0 ? {} : { wrong }),
+      order,
+    }
+  })
 }
 
 export const loadOrder = async (db: Database, id: string): Promise<StoredOrder | undefined> =>
   (await loadOrders(db, [id]))[0]
 
-const lineOf = (l: Tables['garment_line'], sizes: readonly Tables['size_quantity'][]): GarmentLine => ({
+/** Something stored that cannot be: what it is, and what stands in for it until it is mended. */
+type Mend = <T extends string>(value: string, is: (x: string) => boolean, instead: T, what: string) => T
+
+const mendInto =
+  (wrong: string[]): Mend =>
+  (value, is, instead, what) => {
+    if (is(value)) return value as typeof instead
+    wrong.push(`${what} “${value}” cannot be: it is taken for ${instead} until it is mended.`)
+    return instead
+  }
+const oneOf = (table: object) => (x: string) => Object.hasOwn(table, x)
+
+const lineOf = (
+  l: Tables['garment_line'],
+  sizes: readonly Tables['size_quantity'][],
+  mend: Mend,
+): GarmentLine => ({
   id: l.id,
   style: l.style,
   cloth: {
     name: l.cloth_name,
-    hex: l.hex,
-    weave: l.weave as Weave,
+    hex: mend(l.hex, isHex, '#808080', `${l.cloth_name}: the colour`),
+    weave: mend<Weave>(l.weave, oneOf(WEAVES), 'jersey', `${l.cloth_name}: the weave`),
     cotton: l.cotton,
     polyester: l.polyester,
     weight: l.weight,
@@ -157,9 +195,10 @@ const placementOf = (
   p: Tables['placement'],
   inks: readonly Tables['placement_ink'][],
   relations: readonly Tables['ink_relation'][],
+  mend: Mend,
 ): Placement => ({
   id: p.id,
-  where: p.location as Placement['where'],
+  where: mend<Placement['where']>(p.location, oneOf(WHERES), 'front', `Print ${p.id}: the place`),
   width: p.width,
   height: p.height,
   sizes: p.sizes as Placement['sizes'],
@@ -168,16 +207,21 @@ const placementOf = (
     .map((i) => ({
       id: i.id,
       name: i.name,
-      hex: i.hex,
-      character: i.character as InkColour['character'],
-      opacity: i.opacity as InkColour['opacity'],
+      hex: mend(i.hex, isHex, '#808080', `${i.name}: the colour`),
+      character: mend<InkColour['character']>(
+        i.character,
+        oneOf(CHARACTERS),
+        'spot',
+        `${i.name}: the ink type`,
+      ),
+      opacity: mend<InkColour['opacity']>(i.opacity, oneOf(OPACITIES), 'ordinary', `${i.name}: the opacity`),
       coverage: i.coverage,
       ...(i.ruling === null ? {} : { ruling: i.ruling }),
       ...(i.angle === null ? {} : { angle: i.angle }),
       ...(i.line === null ? {} : { line: i.line }),
       ...(i.particle === null ? {} : { particle: i.particle }),
       ...(i.deposit === null ? {} : { deposit: i.deposit }),
-      system: i.system as InkColour['system'],
+      system: mend<InkColour['system']>(i.system, oneOf(SYSTEMS), 'house', `${i.name}: the ink system`),
       lowCure: i.low_cure === 1,
     })),
   relations: relations

@@ -3,6 +3,7 @@ import type { System } from '@/core/quantity'
 import type { Paper } from '@/formats/paper'
 import { Unbindable } from '@/store/guard'
 import { diskProblem, isMisfit } from '@/store/problems'
+import { Unopenable } from '@/store/sound'
 import { Cancelled, TooLong } from '../thread'
 
 /** A JSON answer that no one keeps. */
@@ -146,7 +147,7 @@ export async function answered(act: () => Promise<Response>): Promise<Response> 
       return json({ wrong: [`${error.message} It was given up; everything else goes on.`] }, 503)
     if (error instanceof Cancelled) return json({ wrong: ['It was put away half way: ask again.'] }, 503)
     const problem = diskProblem(error)
-    if (problem !== undefined) return json({ wrong: [problem] }, 507)
+    if (problem !== undefined) return json({ wrong: [problem] }, error instanceof Unopenable ? 503 : 507)
     if (isMisfit(error))
       return json({ wrong: ['It does not fit what is there: a number is taken, or something is gone.'] }, 409)
     console.error(error)

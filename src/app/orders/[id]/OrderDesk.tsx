@@ -228,6 +228,7 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, chi
             )}
             <OrderHead
               state={stored.state ?? 'open'}
+              wrong={stored.wrong ?? []}
               pictured={pictured}
               saveState={decided_.state ?? saving.state}
               problem={decided_.problem || saving.problem}

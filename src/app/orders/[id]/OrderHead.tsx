@@ -5,7 +5,6 @@ import { Printer } from 'lucide-react'
 import NextLink from 'next/link'
 import type { Severity } from '@/core/advice'
 import { groupLabel, WHERES } from '@/core/order'
-import { isDay } from '@/core/quantity'
 import type { OrderState as State } from '@/store/schema'
 import { AdviceChoice } from '@/ui/AdviceValue'
 import { sayDay } from '@/ui/day'
@@ -26,13 +25,15 @@ const Link = chakra(NextLink)
 interface HeadProps {
   readonly saveState: SaveState
   readonly state: State
+  /** What is stored and cannot be. */
+  readonly wrong: readonly string[]
   /** What the disk said. */
   readonly problem: string
   /** Prints that have films. */
   readonly pictured: readonly string[]
 }
 
-export function OrderHead({ saveState, state, problem, pictured }: HeadProps) {
+export function OrderHead({ saveState, state, wrong, problem, pictured }: HeadProps) {
   const { order, stage, runs, run, plan, stagePath } = useOrder()
   const counts = (['Stop', 'Watch'] as const)
     .map((severity): readonly [Severity, number] => [
@@ -47,13 +48,7 @@ export function OrderHead({ saveState, state, problem, pictured }: HeadProps) {
         <Box fontSize="1.05rem" truncate>
           {[order.customer, order.title].filter(Boolean).join(', ') || 'New order'}
         </Box>
-        {isDay(order.due) ? (
-          <Box color="soft">due {sayDay(order.due)}</Box>
-        ) : (
-          <Box role="alert">
-            <SeverityMark severity="Stop" /> due {order.due}: there is no such day. Choose one under Due.
-          </Box>
-        )}
+        <Box color="soft">due {sayDay(order.due)}</Box>
         <OrderState state={state} />
         <Box
           role="status"
@@ -67,6 +62,11 @@ export function OrderHead({ saveState, state, problem, pictured }: HeadProps) {
         </Box>
         <DeleteOrder />
       </Flex>
+      {wrong.map((w) => (
+        <Box key={w} role="alert" mt="2">
+          <SeverityMark severity="Stop" /> {w}
+        </Box>
+      ))}
       {runs.length > 0 && (
         <Flex as="nav" aria-label="Runs" mt="3" gap="2" wrap="wrap">
           {runs.map((r) => {
