@@ -12,7 +12,7 @@ import { ahead, decodeFilm } from '../src/formats/film'
 import { DEMO_ART, screened } from '../src/store/demo/art'
 import { SMALL } from './size'
 
-const FILMS = SMALL ? 2 : 6
+const FILMS = 6
 const DPI = 300
 const ROUNDS = SMALL ? 1 : 3
 

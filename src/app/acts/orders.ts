@@ -1,5 +1,5 @@
 import { addDays, format } from 'date-fns'
-import { orderOfRun, runIdSchema } from '@/core/plan'
+import { orderOfRun } from '@/core/plan'
 import {
   addOrder,
   bringBackOrder,
@@ -16,7 +16,6 @@ import { planRun } from '../planning'
 import { readFacts } from '../runs/readRun'
 import { type At, type Done, no } from './kinds'
 
-export const runId = runIdSchema
 const TWO_WEEKS = 14
 type Made = Done<{ readonly id: string; readonly isNew: boolean }>
 
@@ -97,18 +96,18 @@ export async function releaseRun(
   const before = await readFacts(db, runId)
   const plan = before && (await planRun(before))
   return once<Released>(async (tx) => {
-    const now1 = await readFacts(tx, runId)
+    const facts = await readFacts(tx, runId)
     const same =
-      now1 !== undefined &&
+      facts !== undefined &&
       before !== undefined &&
-      [now1, before].every(
+      [facts, before].every(
         (f) =>
           f.versions.order === seen.order &&
           f.versions.shop === seen.shop &&
           f.versions.decisions === seen.decisions,
       )
     if (!same || !plan) return no(CHANGED)
-    const frozen = { order: now1.order, plan, shopName: now1.shop.name }
+    const frozen = { order: facts.order, plan, shopName: facts.shop.name }
     const revision = await release(tx, frozen, seen.revision, now)
     return revision ? { ok: true as const, number: revision.number } : no(CHANGED)
   })

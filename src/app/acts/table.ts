@@ -1,4 +1,5 @@
 import * as yup from 'yup'
+import { runIdSchema } from '@/core/plan'
 import { backUp, restore } from '@/store/backup'
 import { applied } from '../edits/apply'
 import type { Found } from '../find'
@@ -33,7 +34,7 @@ export const ACTS = {
     }),
     orders.markOrder,
   ),
-  releaseRun: of(yup.object({ runId: orders.runId, seen: fits.seen }), orders.releaseRun),
+  releaseRun: of(yup.object({ runId: runIdSchema, seen: fits.seen }), orders.releaseRun),
   applyChanges: of(
     yup.object({ edited: fits.edited, changes: fits.changes }),
     async ({ edited, changes }): Promise<Done> =>

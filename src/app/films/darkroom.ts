@@ -15,7 +15,7 @@ const DOOR_LIMIT = 15_000
 export const pagesOf = (path: string) => door.ask((api) => api.pages(path), { limit: DOOR_LIMIT })
 
 /** The largest film of the trade is read in seconds; what takes longer was never meant to be read. Milliseconds. */
-const LIMIT = 60_000
+const LIMIT = 120_000
 
 /** Lets the thread do one thing after another. @throws TooLong: the thread is ended, others go on with a new one */
 export const inDarkroom = <T>(
