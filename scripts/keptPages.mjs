@@ -86,7 +86,7 @@ export function keptPages(stamp, render, now = () => Date.now()) {
   }
 
   return async function answer(request, response, nonce) {
-    if (request.method !== 'GET') {
+    if (!['GET', 'HEAD', 'OPTIONS'].includes(request.method)) {
       await render(request, response)
       // Whatever it did, and wherever: nothing of before is kept.
       forget()

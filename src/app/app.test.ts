@@ -1,11 +1,11 @@
 import { beforeAll, describe, expect, it } from 'vitest'
 import { type Frame, headTurned, type ShopAndShelf } from '@/core/equipment'
 import { type Order, splitOrder } from '@/core/order'
-import { advanced, noDecisions, plan, roomLines } from '@/core/plan'
+import { advanced, NO_SUMMARY, noDecisions, plan, roomLines } from '@/core/plan'
 import { type Database, openDatabase } from '@/store/database'
 import { loadDecisions, saveDecisions } from '@/store/decisions'
 import { DEMO_SHELF, DEMO_SHOP, demoOrders, seedDemo } from '@/store/demo'
-import { addOrder, loadOrder } from '@/store/orders'
+import { addOrder, loadOrder, saveOrder } from '@/store/orders'
 import { release } from '@/store/revisions'
 import { loadShop, saveShop } from '@/store/shop'
 import { isStage, STAGE_NAMES, settledWords, stageOf } from './orders/[id]/stages'
@@ -107,6 +107,23 @@ describe('the list of orders', () => {
       run: { open: [] },
       href: '/orders/O-1007/run?run=R-1007-P1-dark-poly',
     })
+  })
+  it('plans again what changed and nothing else', async () => {
+    await planned(db)
+    // A mark in what is kept of every run, with the stamp as it is.
+    await db
+      .updateTable('run_summary')
+      .set({ facts: JSON.stringify({ ...NO_SUMMARY, press: 'as kept' }) })
+      .execute()
+    const stored = await loadOrder(db, 'O-1006')
+    if (!stored) throw new Error('no order')
+    await saveOrder(db, { ...stored.order, notes: `${stored.order.notes} More.` }, stored.version)
+    await planned(db)
+    const { lines } = await orderLines(db, ALL)
+    const anew = lines.filter((l) => l.runs.some((r) => r.press !== 'as kept')).map((l) => l.id)
+    expect(anew).toEqual(['O-1006'])
+    await db.updateTable('run_summary').set({ stamp: '' }).execute()
+    await planned(db)
   })
   it('follows what the lead decides, the shop, and what was released', async () => {
     const id = 'R-1005-P1-dark'

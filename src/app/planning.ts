@@ -87,14 +87,14 @@ async function staleRuns(db: Database, shop: string, after: Cursor, looked: numb
 async function staleOf(db: Database, shop: string, ids: readonly string[]): Promise<readonly Stale[]> {
   if (ids.length === 0) return []
   const { rows } = await sql<Stale>`
-    SELECT runId, orderId, stamp FROM (
+    SELECT runId, orderId, wanted.stamp AS stamp FROM (
       SELECT run.id AS runId, run.order_id AS orderId, o.due AS due,
         ${String(SUMMARY_FACTS)} || '.' || o.version || '.' || run.version || '.' || ${shop} || '.' ||
         (SELECT coalesce(max(number), 0) FROM revision WHERE run_id = run.id) AS stamp
       FROM run JOIN customer_order o ON o.id = run.order_id
       WHERE run.order_id IN (${sql.join(ids)})) AS wanted
-    LEFT JOIN run_summary USING (stamp)
-    WHERE run_summary.run_id IS NULL OR run_summary.run_id <> runId
+    LEFT JOIN run_summary AS kept ON kept.run_id = wanted.runId
+    WHERE kept.stamp IS NULL OR kept.stamp <> wanted.stamp
     ORDER BY due, orderId, runId`.execute(db)
   return rows
 }
