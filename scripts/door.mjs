@@ -47,6 +47,8 @@ export function refusal({ method, url, headers }, allowed) {
     return [403, 'This came from another site, so nothing was done.']
   // Nothing here is asked for so: every act has an address of its own.
   if (headers['next-action'] !== undefined) return [404, 'There is no such act.']
+  if (!['GET', 'HEAD', 'OPTIONS'].includes(method) && !url.startsWith('/api/'))
+    return [405, 'Pages are only looked at; what is written goes to /api.']
   try {
     decodeURIComponent(url.split('?')[0])
   } catch {

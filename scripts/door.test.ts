@@ -28,6 +28,11 @@ it('what a page of another site asks is refused; a link from there is followed',
   expect(status(visit)).toBeUndefined()
   expect(status(visit, '/api/act/pour', 'POST')).toBe(403)
 })
+it('pages are only looked at', () => {
+  for (const method of ['POST', 'PATCH', 'DELETE'])
+    expect(status({}, '/orders/O-1001/order', method)).toBe(405)
+  expect(status({}, '/api/plan', 'POST')).toBeUndefined()
+})
 it('a per cent sign that stands alone is told', () => {
   expect(status({}, '/orders/%zz')).toBe(400)
   expect(status({}, '/orders?find=%')).toBeUndefined()

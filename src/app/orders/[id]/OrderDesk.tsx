@@ -28,7 +28,7 @@ import { type Enqueue, useAutosave } from '../../edits/useAutosave'
 import { Frame } from '../../Frame'
 import { OrderHead } from './OrderHead'
 import { type OrderContext, OrderProvider } from './orderContext'
-import { STAGE_NAMES, STAGES, type StageName, stageShowing } from './stages'
+import { isStage, STAGE_NAMES, STAGES, type StageName, stageShowing } from './stages'
 import { Traveller } from './Traveller'
 import { useDecisions } from './useDecisions'
 import { usePlan } from './usePlan'
@@ -95,7 +95,8 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, chi
     names.current = lookup
   }, [lookup])
 
-  const stage = (useParams<{ stage?: StageName }>().stage ?? 'order') as StageName
+  const named = useParams<{ stage?: string }>().stage ?? ''
+  const stage: StageName = isStage(named) ? named : 'order'
   const router = useRouter()
   const stagePath = useCallback(
     (to: StageName, runId = run?.id) => `/orders/${order.id}/${to}${runId ? `?run=${runId}` : ''}`,
