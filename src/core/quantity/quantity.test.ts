@@ -119,7 +119,9 @@ describe('what is shown', () => {
           const { number, unit: symbol } = showQuantity(kind, value, system)
           const back = si(kind, `${number} ${symbol}`, system)
           // Inches are rounded to a hundredth, then shown as the sixteenth that is that close.
-          const slack = unit.symbol === 'in' ? 1 / 128 + 0.005 : 0.5 * 10 ** -unit.digits
+          // From one on two figures after the point are shown: three could be read as thousands.
+          const digits = x >= 1 ? Math.min(unit.digits, 2) : unit.digits
+          const slack = unit.symbol === 'in' ? 1 / 128 + 0.005 : 0.5 * 10 ** -digits
           expect(Math.abs(back - value) / unit.factor).toBeLessThanOrEqual(slack + 1e-9)
         },
       ),
@@ -159,7 +161,15 @@ describe('every kind, in both systems (property)', () => {
           expect(writeQuantity(kind, read.value, shown)).toBe(text)
         },
       ),
-      { numRuns: 2000 },
+      {
+        numRuns: 2000,
+        // Found by chance once: 0.0045 was written 0.005 and read as 0.01; 85.842 was written and then asked back.
+        examples: [
+          ['density', 'metric', 'metric', 0.0045000000000000005],
+          ['fineArea', 'inch', 'inch', 85.84195000000001],
+          ['mass', 'metric', 'metric', 0.6],
+        ],
+      },
     )
   })
   it('every message shows an example that is itself understood', () => {

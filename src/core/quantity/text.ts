@@ -129,11 +129,12 @@ export function showQuantity(kind: Kind, value: number, system: System): Shown {
   return { number: unit.symbol === 'in' ? inches(x) : kept(x, unit.digits, unit.offset), unit: unit.symbol }
 }
 
-/** Rounded, but what is there never reads as nothing: a small amount keeps its first figure. */
+/** Rounded, but a small amount keeps its first figure: what is there never reads as nothing, nor as twice as much. */
 function kept(x: number, digits: number, offset = 0): string {
-  const text = round(x, digits)
-  if (text !== '0' || x === 0 || offset !== 0 || Math.abs(x) < 1e-9) return text
-  return round(x, Math.ceil(-Math.log10(Math.abs(x))))
+  const size = Math.abs(x)
+  if (offset === 0 && size >= 1e-9 && size < 10 ** -digits) return round(x, Math.ceil(-Math.log10(size)))
+  // Three figures after the point could be read as thousands.
+  return round(x, size >= 1 ? Math.min(digits, 2) : digits)
 }
 
 /**
