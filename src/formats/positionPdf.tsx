@@ -118,7 +118,7 @@ function Sheet({
   const [ax, ay] = at(left, p.top)
   const corner = 0.006 * PT
   return (
-    <Page size={paper} style={s.page} wrap={false}>
+    <Page size={paper} style={s.page}>
       <Text>
         {words}. Sheet {t.row + 1}.{t.column + 1} of {of}, row and column. True size when printed at 100 %.
       </Text>

@@ -59,9 +59,24 @@ describe('films of a print', () => {
   })
 
   it('a new film of a colour takes the place of the old one; films of no colour stay side by side', async () => {
-    await addFilms(db, 'O-1001', 'P1', [film('I1'), film(''), film('')])
+    await addFilms(db, 'O-1001', 'P1', [film('I1'), film(''), film('', { name: 'second.png' })])
     await addFilms(db, 'O-1001', 'P1', [film('I1', { name: 'better.png' })])
-    expect((await films()).map((f) => f.name)).toEqual(['.png', '.png', 'better.png'])
+    expect((await films()).map((f) => f.name)).toEqual(['.png', 'second.png', 'better.png'])
+  })
+
+  it('what is sent twice is there once, as it was corrected meanwhile', async () => {
+    const sent = [film('', { name: 'moon.png' }), film('I2')]
+    await addFilms(db, 'O-1001', 'P1', sent)
+    const [first] = await films()
+    await changeFilm(db, 'O-1001', 'P1', first?.id ?? '', { ink: 'I1', dpi: 150 })
+    const before = await films()
+    expect(await addFilms(db, 'O-1001', 'P1', sent)).toBe(true)
+    expect(await films()).toEqual(before)
+    // Another print, and the same file under the name of another colour, are others.
+    await addFilms(db, 'O-1001', 'P2', sent)
+    await addFilms(db, 'O-1001', 'P1', [film('', { name: 'sun.png' })])
+    expect(await films('P2')).toHaveLength(2)
+    expect(await films()).toHaveLength(3)
   })
 
   it('are corrected and taken off one by one', async () => {

@@ -75,7 +75,7 @@ const filmOf = (r: Tables['film']): StoredFilm => ({
 
 /** The films of one print, or of all prints of an order by print. */
 export async function loadFilms(
-  db: Database,
+  db: Kysely<Tables>,
   orderId: string,
 ): Promise<Readonly<Record<string, readonly StoredFilm[]>>> {
   const rows = await db
@@ -141,7 +141,10 @@ export async function putFilm(
     .execute()
 }
 
-/** Adds films at the end; a film of a colour that has one takes its place. Says whether the order is there. */
+/**
+ * Adds films at the end; a film of a colour that has one takes its place. What is there already, same file, page and name, is
+ * not added again: a device that got no answer sends it twice. Says whether the order is there.
+ */
 export async function addFilms(
   db: Database,
   orderId: string,
@@ -156,7 +159,10 @@ export async function addFilms(
       .where('deleted_at', 'is', null)
       .executeTakeFirst()
     if (!order) return false
+    const there = (await loadFilms(tx, orderId))[placementId] ?? []
+    const known = new Set(there.map((f) => `${f.hash} ${f.page} ${f.name}`))
     for (const film of films) {
+      if (known.has(`${film.hash} ${film.page} ${film.name}`)) continue
       if (film.ink !== '')
         await tx
           .deleteFrom('film')

@@ -6,6 +6,7 @@ import sharp from 'sharp'
 import { describe, expect, it } from 'vitest'
 import { readFilm, settle } from '@/core/artwork'
 import { ahead, decodeFilm, filmPages } from './index'
+import { CATALOG, written } from './pdf.fixtures'
 
 /** A black square of 20 mm on a sheet of 50 mm, 300 dpi. */
 const SIDE = 591
@@ -150,20 +151,6 @@ describe('one ahead', () => {
 })
 
 describe('documents that were made to harm', () => {
-  const written = (objects: readonly (string | Buffer)[]) => {
-    const parts: Buffer[] = [Buffer.from('%PDF-1.4\n')]
-    const starts: number[] = []
-    for (const [i, object] of objects.entries()) {
-      starts.push(Buffer.concat(parts).length)
-      parts.push(Buffer.from(`${i + 1} 0 obj\n`), Buffer.from(object), Buffer.from('\nendobj\n'))
-    }
-    const body = Buffer.concat(parts)
-    const table = starts.map((at) => `${String(at).padStart(10, '0')} 00000 n \n`).join('')
-    const end = `xref\n0 ${objects.length + 1}\n0000000000 65535 f \n${table}trailer\n<</Size ${objects.length + 1}/Root 1 0 R>>\nstartxref\n${body.length}\n%%EOF`
-    return new Uint8Array(Buffer.concat([body, Buffer.from(end)]))
-  }
-  const CATALOG = '<</Type/Catalog/Pages 2 0 R>>'
-
   it('pages that contain themselves are told', async () => {
     const loop = written([CATALOG, '<</Type/Pages/Kids[2 0 R]/Count 3>>'])
     await expect(filmPages(loop)).rejects.toThrow('damaged inside')
