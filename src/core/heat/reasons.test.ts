@@ -1,0 +1,147 @@
+import { describe, expect, it } from 'vitest'
+import { DEFAULT_METHOD } from '../advice'
+import type { Dryer, FlashKind, Press } from '../equipment'
+import type { Cloth } from '../order'
+import { celsius, mm } from '../quantity'
+import { type CureNeed, coolDown, cureFor, flashDwell, flashHeight } from './index'
+
+// What each number says of itself: every rule that was at work, and none that was not. The limits are common practice, no source.
+const cloth = (polyester: number): Cloth => ({
+  name: 'Cloth',
+  hex: '#1e1f21',
+  weave: 'jersey',
+  cotton: 1 - polyester,
+  polyester,
+  weight: 0.18,
+})
+const plain: CureNeed = { system: 'plastisol', character: 'spot', lowCure: false }
+const low: CureNeed = { ...plain, lowCure: true }
+const metallic: CureNeed = { ...plain, character: 'metallic' }
+const TUNNEL: Dryer = { id: 'long', name: 'Long', heatedLength: 2.4, beltWidth: 0.5 }
+const cure = (
+  needs: readonly CureNeed[],
+  { on = cloth(0), method = {}, overrides = {}, width = mm(300), dryers = [TUNNEL] as readonly Dryer[] } = {},
+) => cureFor(needs, on, width, dryers, { ...DEFAULT_METHOD, ...method }, overrides)
+const rules = ({ reasons }: { readonly reasons: readonly { rule: string }[] }) => reasons.map((r) => r.rule)
+
+describe('the film at the cure says why', () => {
+  it('one ink: its own row, and how to read it', () => {
+    expect(rules(cure([plain]).film)).toEqual(['CURE_PLASTISOL', 'CURE_READ'])
+    expect(rules(cure([plain, plain]).film)).toEqual(['CURE_PLASTISOL', 'CURE_READ'])
+  })
+  it('two kinds: both, and that the strictest decides', () => {
+    expect(rules(cure([plain, metallic]).film)).toEqual([
+      'CURE_PLASTISOL',
+      'CURE_METALLIC',
+      'CURE_STRICTEST',
+      'CURE_READ',
+    ])
+  })
+  it('the school that cures hotter says so, but never burns an ink that cures low', () => {
+    const hot = { method: { cureTemperature: 'hotter' } }
+    const { film } = cure([plain], hot)
+    expect(rules(film)).toEqual(['CURE_PLASTISOL', 'CURE_HOTTER', 'CURE_READ'])
+    expect(film.advised).toBeCloseTo(celsius(167))
+    expect(film.range).toEqual([celsius(165), celsius(175)])
+    expect(rules(cure([low], hot).film)).toEqual(['CURE_LOW', 'CURE_READ'])
+    expect(rules(cure([plain, low], hot).film)).not.toContain('CURE_HOTTER')
+  })
+  it('inks that cannot be cured together are told, with both temperatures; those that just can are not', () => {
+    const { film } = cure([plain, low])
+    expect(rules(film)).toContain('CURE_CLASH')
+    expect(film.reasons.find((r) => r.rule === 'CURE_CLASH')?.inputs).toEqual({
+      low: { kind: 'temperature', value: celsius(160) },
+      high: { kind: 'temperature', value: celsius(140) },
+    })
+    // No range upside down.
+    expect(film.range).toEqual([celsius(160), celsius(160)])
+    expect(rules(cure([plain, metallic]).film)).not.toContain('CURE_CLASH')
+  })
+  it('the ink of the house where no colour says what it is', () => {
+    expect(rules(cure([]).film)).toEqual(['CURE_PLASTISOL', 'CURE_READ'])
+    expect(rules(cure([], { method: { ink: 'waterBased' } }).film)).toEqual(['CURE_WATER', 'CURE_READ'])
+  })
+})
+
+describe('dye that bleeds', () => {
+  const at = (polyester: number, temperature: number) =>
+    cure([plain], { on: cloth(polyester), overrides: { cureFilm: celsius(temperature) } }).film
+  it.each([
+    ['all polyester at 160', 1, 160, ['POLY_HOT', 'POLY_BASE']],
+    ['all polyester a degree over 130', 1, 131, ['POLY_HOT', 'POLY_BASE']],
+    ['all polyester at 130: only its base is watched', 1, 130, ['POLY_BASE']],
+    ['a blend at 145', 0.5, 145, ['BLEND_HOT']],
+    ['a blend at 135 is under its limit of 140', 0.5, 135, []],
+    ['cotton', 0, 175, []],
+  ] as const)('%s', (_, polyester, temperature, told) => {
+    const said = rules(at(polyester, temperature)).filter(
+      (r) => r.startsWith('POLY') || r.startsWith('BLEND'),
+    )
+    expect(said).toEqual(told)
+  })
+  it.each([
+    [1, 130],
+    [0.5, 140],
+  ] as const)('says the limit it goes by: %d, %d', (polyester, limit) => {
+    const told = at(polyester, 160).reasons.find((r) => r.rule.endsWith('_HOT'))
+    expect(told?.inputs.limit).toEqual({ kind: 'temperature', value: celsius(limit) })
+    expect(told?.inputs.cure).toEqual({ kind: 'temperature', value: celsius(160) })
+  })
+})
+
+describe('tunnel and belt', () => {
+  it('the time says whether it is under a panel or in the tunnel, in its range', () => {
+    expect(rules(cure([plain]).dwell)).toEqual(['DWELL'])
+    expect(cure([plain]).dwell.range).toEqual([50, 75])
+    const under = cure([plain], { method: { cure: 'panel' } })
+    expect(rules(under.dwell)).toEqual(['DWELL_PANEL'])
+    expect(under.belt).toBeUndefined()
+  })
+  // Geometry: a belt passes the heated length in the time in the tunnel.
+  it('the belt is length over time, slowest for the longest time', () => {
+    const { belt } = cure([plain])
+    expect(belt?.advised).toBeCloseTo(2.4 / 60)
+    expect(belt?.range[0]).toBeCloseTo(2.4 / 75)
+    expect(belt?.range[1]).toBeCloseTo(2.4 / 50)
+    expect(belt && rules(belt)).toEqual(['BELT'])
+    expect(belt?.reasons[0]?.inputs.dwell).toEqual({ kind: 'duration', value: 60 })
+  })
+  it('a belt narrower than print and a hand on each side is told; one just as wide is not', () => {
+    expect(rules(cure([plain], { width: mm(300) }).dryer)).toEqual(['DRYER_LONGEST'])
+    expect(rules(cure([plain], { width: mm(301) }).dryer)).toEqual(['DRYER_LONGEST', 'BELT_NARROW'])
+  })
+  it('a shop without a dryer gets film and time, and no belt', () => {
+    const { dryer, belt, dwell } = cure([plain], { dryers: [] })
+    expect(dryer.advised).toBe('')
+    expect(belt).toBeUndefined()
+    expect(dwell.advised).toBe(60)
+  })
+})
+
+describe('the flash says why', () => {
+  const flash = (kind: FlashKind, wet: boolean) =>
+    flashDwell(2, { id: 'f', name: 'F', kind, pressId: 'p', takes: 1 }, wet, {})
+  it.each([
+    ['quartz', false, ['FLASH_QUARTZ', 'FLASH_LIMIT', 'FLASH_COLD']],
+    ['quartz', true, ['FLASH_QUARTZ', 'FLASH_WATER', 'FLASH_LIMIT', 'FLASH_COLD']],
+    ['air', true, ['FLASH_AIR', 'FLASH_LIMIT', 'FLASH_COLD']],
+    ['gun', false, ['FLASH_GUN', 'FLASH_COLD']],
+    ['gun', true, ['FLASH_GUN', 'FLASH_WATER', 'FLASH_COLD']],
+  ] as const)('%s, water-based %s', (kind, wet, told) => expect(rules(flash(kind, wet))).toEqual(told))
+  it('water lengthens the longest time as it does the usual one', () => {
+    expect(flash('quartz', true).range).toEqual([4, 10])
+    expect(flash('quartz', true).advised).toBe(7.5)
+  })
+  it('height and cool-down give their reasons', () => {
+    expect(rules(flashHeight({}))).toEqual(['FLASH_HEIGHT'])
+    const cool = (press: object) => rules(coolDown(press as Press, {}))
+    expect(cool({ kind: 'automatic', stations: [] })).toEqual(['COOL_AUTOMATIC', 'COOL_STICKS'])
+    expect(cool({ kind: 'manual', pallets: 1, heads: 1, down: [] })).toEqual(['COOL_MANUAL', 'COOL_STICKS'])
+    expect(cool({ kind: 'single', heads: 1, down: [] })).toEqual(['COOL_SINGLE', 'COOL_STICKS'])
+    expect(cool({ kind: 'bench' })).toEqual(['COOL_BENCH', 'COOL_STICKS'])
+  })
+  it('no pallet less than none is idle', () => {
+    const { reasons } = coolDown({ kind: 'manual', pallets: 1, heads: 1, down: [] } as never, {})
+    expect(reasons[0]?.inputs.idle).toEqual({ kind: 'count', value: 0 })
+  })
+})
