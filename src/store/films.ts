@@ -5,28 +5,13 @@ import { join } from 'node:path'
 import { rollup } from 'd3-array'
 import type { Kysely } from 'kysely'
 import type { SetFacts } from '@/core/artwork'
+import type { ArchivedFilm } from '@/formats'
 import { type Database, dataFolder } from './database'
 import { inOne } from './once'
 import type { Tables } from './schema'
 
-/** One separation as it was brought: a page of a file, for one colour of a print. */
-export interface StoredFilm {
-  readonly id: string
-  /** An ink of the print, `base`, or empty while no one said. */
-  readonly ink: string
-  readonly name: string
-  /** SHA-256 of the file; its copy in the data folder bears this name. */
-  readonly hash: string
-  readonly page: number
-  /** Size in pixels, or in the units of a drawing. */
-  readonly across: number
-  readonly down: number
-  /** Pixels or units per inch; undefined while no one said. */
-  readonly dpi?: number
-  readonly raster: boolean
-  /** Light on dark, when a person said so. */
-  readonly negative?: boolean
-}
+/** One separation as it was brought. */
+export type StoredFilm = Omit<ArchivedFilm, 'orderId' | 'print'>
 
 /** What was read off the films of a print. */
 export interface Reading extends SetFacts {
@@ -95,9 +80,7 @@ export async function loadFilms(
 }
 
 /** Every film of every order, deleted ones too. */
-export async function allFilms(
-  db: Database,
-): Promise<readonly (StoredFilm & { readonly orderId: string; readonly print: string })[]> {
+export async function allFilms(db: Database): Promise<readonly ArchivedFilm[]> {
   const rows = await db
     .selectFrom('film')
     .selectAll()

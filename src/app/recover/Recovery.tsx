@@ -3,10 +3,9 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { useState } from 'react'
 import type { Backup } from '@/store/backup'
-import { sayDay } from '@/ui/day'
 import { PageTitle } from '@/ui/parts'
-import { Table, TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
+import { Backups } from '../Backups'
 
 const Main = chakra('main')
 
@@ -60,27 +59,7 @@ export function Recovery({
               empty shop.
             </Box>
           )}
-          <Table>
-            <tbody>
-              {backups.map((b) => (
-                <tr key={b.name}>
-                  <td>{sayDay(b.at, 'EEE d MMM yyyy, HH:mm:ss')}</td>
-                  <td className="num">{Math.round(b.bytes / 1024).toLocaleString('en')} kB</td>
-                  <td>
-                    {b.whole ? (
-                      <TextButton aria-label={`Use ${b.name}`} onClick={() => void put(b.name)}>
-                        Use this one
-                      </TextButton>
-                    ) : (
-                      <>
-                        <SeverityMark severity="Stop" /> damaged
-                      </>
-                    )}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </Table>
+          <Backups backups={backups} verb="Use" words="Use this one" onUse={(b) => void put(b.name)} />
         </>
       )}
     </Main>

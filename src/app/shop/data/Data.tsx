@@ -7,10 +7,10 @@ import { useRef, useState } from 'react'
 import type { Backup } from '@/store/backup'
 import { AskFirst } from '@/ui/Dialog'
 import { sayDay } from '@/ui/day'
-import { Section, Table, TextButton } from '@/ui/Section'
-import { SeverityMark } from '@/ui/Severity'
+import { Section, TextButton } from '@/ui/Section'
 import { act } from '../../acts/act'
 import type { Done } from '../../acts/kinds'
+import { Backups } from '../../Backups'
 
 const Link = chakra(NextLink)
 const Input = chakra('input')
@@ -105,35 +105,16 @@ export function Data({ folder, backups }: Props) {
           folder to another machine now and then.
         </Box>
         {backups.length === 0 && <Box>None yet.</Box>}
-        <Table>
-          <tbody>
-            {backups.map((b) => (
-              <tr key={b.name}>
-                <td>{sayDay(b.at, 'EEE d MMM yyyy, HH:mm:ss')}</td>
-                <td className="num">{Math.round(b.bytes / 1024).toLocaleString('en')} kB</td>
-                <td>
-                  {b.whole ? (
-                    <TextButton
-                      aria-label={`Restore ${b.name}`}
-                      onClick={() =>
-                        setAsking({
-                          title: `Go back to ${sayDay(b.at, 'EEE d MMM, HH:mm')}?`,
-                          act: () => act('restoreBackup', { name: b.name }),
-                        })
-                      }
-                    >
-                      Restore
-                    </TextButton>
-                  ) : (
-                    <>
-                      <SeverityMark severity="Stop" /> damaged
-                    </>
-                  )}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </Table>
+        <Backups
+          backups={backups}
+          verb="Restore"
+          onUse={(b) =>
+            setAsking({
+              title: `Go back to ${sayDay(b.at, 'EEE d MMM, HH:mm')}?`,
+              act: () => act('restoreBackup', { name: b.name }),
+            })
+          }
+        />
       </Section>
       {asking && (
         <AskFirst
