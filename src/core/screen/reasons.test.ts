@@ -1,0 +1,360 @@
+import { describe, expect, it } from 'vitest'
+import { DEFAULT_METHOD, type NumberAdvice, type Reason } from '../advice'
+import { beatOf, moireRisk } from '../artwork'
+import {
+  type Emulsion,
+  FABRICS,
+  type Lamp,
+  type Press,
+  type Proven,
+  type StepTest,
+  USUAL_SCREENS,
+} from '../equipment'
+import type { Cloth } from '../order'
+import { degrees, lpi, mm, perCm } from '../quantity'
+import {
+  emulsionOf,
+  exposureFor,
+  fabricOf,
+  filmFor,
+  meshFor,
+  offContactFor,
+  opening,
+  type ScreenNeed,
+  type ScreenUse,
+  stencilFor,
+} from './index'
+
+// What each number says of itself: every rule that was at work, and none that was not. Ranges are common practice, no source.
+const rules = (reasons: readonly Reason[]) => reasons.map((r) => r.rule)
+const told = ({ reasons }: { readonly reasons: readonly Reason[] }, rule: string) =>
+  reasons.find((r) => r.rule === rule)?.inputs ?? {}
+const perCentimetre = (range: readonly number[]) => range.map((m) => Math.round(m / 100))
+
+describe('a mesh says why', () => {
+  const HELD = [43, 61, 77, 90, 120].map(perCm)
+  const mesh = (use: ScreenUse, extra: Partial<ScreenNeed> = {}, held = HELD, own = {}, method = {}) =>
+    meshFor(
+      { hitId: 'x', name: 'Red', use, waterBased: false, system: 'plastisol', onFilm: false, ...extra },
+      { ...DEFAULT_METHOD, ...method },
+      held,
+      FABRICS,
+      own,
+    )
+  it.each([
+    ['expanding', {}, [21, 43], 'MESH_EXPANDING'],
+    ['metallic', {}, [24, 43], 'MESH_METALLIC'],
+    ['oneHit', {}, [34, 49], 'MESH_ONE_HIT'],
+    ['spot', {}, [61, 90], 'MESH_SPOT'],
+    ['highlight', {}, [77, 120], 'MESH_HIGHLIGHT'],
+    ['halftone', {}, [79, 120], 'MESH_HALFTONE'],
+    ['process', {}, [110, 140], 'MESH_PROCESS'],
+    ['smoothing', {}, [61, 90], 'MESH_SMOOTHING'],
+    ['base', { waterBased: true }, [43, 61], 'MESH_BASE_WATER'],
+    ['base', {}, [43, 64], 'MESH_BASE_COARSE'],
+  ] as const)('%s %o: %o', (use, extra, range, rule) => {
+    const advice = mesh(use, extra)
+    expect(perCentimetre(advice.range)).toEqual(range)
+    expect(rules(advice.reasons)).toEqual([rule, 'MESH_DEPOSIT', 'MESH_STOCK'])
+    expect(told(advice, rule)).toEqual({
+      low: { kind: 'meshCount', value: perCm(range[0]) },
+      high: { kind: 'meshCount', value: perCm(range[1]) },
+    })
+  })
+  it('with no frame in the house it takes what is wanted, and says nothing of frames', () => {
+    const advice = mesh('spot', {}, [])
+    expect(advice.advised).toBe(perCm(77))
+    expect(rules(advice.reasons)).toEqual(['MESH_SPOT', 'MESH_DEPOSIT'])
+  })
+  it('frames at the very ends of the range are in it; none in it is told with what is nearest', () => {
+    for (const end of [61, 90]) expect(rules(mesh('spot', {}, [perCm(end)]).reasons)).toContain('MESH_STOCK')
+    const far = mesh('spot', {}, [34, 43].map(perCm))
+    expect(far.advised).toBe(perCm(43))
+    expect(rules(far.reasons)).toEqual(['MESH_SPOT', 'MESH_DEPOSIT', 'MESH_NOT_HELD'])
+    expect(told(far, 'MESH_NOT_HELD').mesh).toEqual({ kind: 'meshCount', value: perCm(43) })
+  })
+  it('a ruling raises the least and is told with its school; without an angle nothing is said of moire', () => {
+    const advice = mesh('halftone', { ruling: lpi(55) })
+    expect(rules(advice.reasons)).toEqual(['MESH_HALFTONE', 'MESH_RULING', 'MESH_DEPOSIT', 'MESH_STOCK'])
+    expect(told(advice, 'MESH_RULING').factor).toBe('4.5')
+    expect(told(advice, 'MESH_RULING').least).toEqual({ kind: 'meshCount', value: 4.5 * lpi(55) })
+    const lean = mesh('halftone', { ruling: lpi(55) }, HELD, {}, { ruling: 'lean' })
+    expect(told(lean, 'MESH_RULING').factor).toBe('3.5')
+    expect(rules(mesh('halftone', { angle: degrees(45) }).reasons)).not.toContain('MESH_CLEAR')
+  })
+  it('the smallest line is told where it raises the mesh, and in the same words asked for nothing else', () => {
+    expect(told(mesh('spot', { line: mm(0.25) }), 'MESH_LINE')).toEqual({
+      line: { kind: 'fine', value: mm(0.25) },
+      least: { kind: 'meshCount', value: 2 / mm(0.25) },
+    })
+    // 2 / 61 T/cm: the line just carried by the least mesh there is asks for nothing.
+    expect(rules(mesh('spot', { line: 2 / perCm(61) }).reasons)).not.toContain('MESH_LINE')
+  })
+  it('a grain too large for every tabled mesh takes the widest opening there is', () => {
+    const widest = Math.max(...FABRICS.map(opening))
+    const advice = mesh('metallic', { particle: widest })
+    const [low, high] = advice.range
+    expect(low).toBe(Math.min(...FABRICS.map((f) => f.count)))
+    expect(high).toBe(low)
+    expect(told(advice, 'MESH_PARTICLE').most).toEqual({ kind: 'meshCount', value: low })
+    const justFits = FABRICS.find((f) => Math.round(f.count / 100) === 43)
+    if (!justFits) throw new Error('no 43')
+    expect(told(mesh('metallic', { particle: opening(justFits) / 3 }), 'MESH_PARTICLE').most).toEqual({
+      kind: 'meshCount',
+      value: justFits.count,
+    })
+  })
+  const FILMS = [30, 35, 40, 45, 50, 55, 65].flatMap((ruling) =>
+    [0, 7.5, 15, 22.5, 30, 45, 75].map((angle) => ({ ruling: lpi(ruling), angle: degrees(angle) })),
+  )
+  const COUNTS = [...new Set(FABRICS.map((f) => f.count))]
+  /** What is said where the lead's own mesh beats: the meshes named, or the words instead. */
+  const instead = (a: NumberAdvice) => {
+    const words = String(told(a, 'MESH_MOIRE').instead)
+    return { words, named: [...words.matchAll(/(\d+) T\/cm/g)].map((m) => Number(m[1])) }
+  }
+  it('says which meshes in range are clear of moire, all of the table and none outside; or to turn the halftone', () => {
+    let [listed, turned] = [0, 0]
+    for (const f of FILMS)
+      for (const own of COUNTS) {
+        const advice = mesh('spot', f, HELD, { 'mesh.x': own })
+        const risk = (m: number) => moireRisk(beatOf(f.ruling, f.angle, m))
+        expect(rules(advice.reasons)).toContain(risk(own) === 'none' ? 'MESH_CLEAR' : 'MESH_MOIRE')
+        if (risk(own) === 'none') continue
+        const [low, high] = advice.range
+        const clear = COUNTS.filter((m) => m >= low && m <= high && risk(m) === 'none')
+        const { words, named } = instead(advice)
+        expect(named).toEqual(clear.map((m) => Math.round(m / 100)))
+        if (clear.length === 0) expect(words).toBe('Turn the halftone instead.')
+        if (clear.length === 0) turned++
+        else listed++
+      }
+    expect(Math.min(listed, turned)).toBeGreaterThan(10)
+  })
+  it('never advises a mesh that beats where a clear one hangs in range', () => {
+    for (const ruling of [45, 55, 65])
+      for (const angle of [15, 22.5, 45, 75]) {
+        const extra = { ruling: lpi(ruling), angle: degrees(angle) }
+        const risk = (m: number) => moireRisk(beatOf(extra.ruling, extra.angle, m))
+        const { advised, range } = mesh(
+          'halftone',
+          extra,
+          FABRICS.map((f) => f.count),
+        )
+        const hung = FABRICS.map((f) => f.count).filter((m) => m >= range[0] && m <= range[1])
+        if (hung.some((m) => risk(m) === 'none')) expect(risk(advised)).toBe('none')
+      }
+  })
+})
+
+describe('off-contact says why', () => {
+  const cloth = (weave: Cloth['weave']): Cloth => ({
+    name: 'C',
+    hex: '#ffffff',
+    weave,
+    cotton: 1,
+    polyester: 0,
+    weight: 0.2,
+  })
+  const press = (kind: 'manual' | 'automatic', id = 'p'): Press => ({ id, name: 'The Six', kind }) as Press
+  const proven = (extra: Partial<Proven> = {}): Proven => ({
+    pressId: 'p',
+    use: 'top',
+    mesh: perCm(77),
+    darkCloth: true,
+    waterBased: false,
+    blade: 'b',
+    edge: 'square',
+    angle: degrees(75),
+    pressure: 'medium',
+    time: 2,
+    strokes: 1,
+    flood: 'full',
+    offContact: mm(2),
+    id: 'R/x',
+    words: 'Job: Red',
+    on: '2026-10-01',
+    fleece: false,
+    ...extra,
+  })
+  const gap = ({
+    kind = 'manual',
+    weave = 'jersey',
+    method = {},
+    known = [],
+  }: Partial<{
+    kind: 'manual' | 'automatic'
+    weave: Cloth['weave']
+    method: object
+    known: readonly Proven[]
+  }> = {}): NumberAdvice =>
+    offContactFor(press(kind), cloth(weave), { ...DEFAULT_METHOD, ...method }, known, {})
+  const inMm = (a: NumberAdvice) => [a.range[0], a.advised, a.range[1]].map((x) => Math.round(x * 1e5) / 100)
+
+  it.each([
+    ['by hand', {}, [2.5, 3.2, 4], ['OFF_MANUAL', 'OFF_SAME']],
+    ['automatic', { kind: 'automatic' }, [1.2, 1.6, 2.4], ['OFF_AUTOMATIC', 'OFF_SAME']],
+    ['the low school', { method: { offContact: 'low' } }, [1, 1.35, 1.6], ['OFF_LOW', 'OFF_SAME']],
+    ['fleece by hand', { weave: 'fleece' }, [3, 4.2, 5], ['OFF_MANUAL', 'OFF_FLEECE', 'OFF_SAME']],
+  ] as const)('%s: %o mm', (_, given, range, why) => {
+    const advice = gap(given)
+    expect(inMm(advice)).toEqual(range)
+    expect(rules(advice.reasons)).toEqual(why)
+  })
+  it('what was found good on this press and such a surface goes before the table, last found first', () => {
+    const known = [
+      proven(),
+      proven({ offContact: mm(2.2), on: '2026-11-02' }),
+      proven({ pressId: 'other', offContact: mm(9) }),
+    ]
+    const advice = gap({ known })
+    expect(inMm(advice)).toEqual([2.2, 2.2, 4])
+    expect(rules(advice.reasons)).toEqual(['OFF_PROVEN', 'OFF_MANUAL', 'OFF_SAME'])
+    expect(told(advice, 'OFF_PROVEN')).toMatchObject({
+      press: 'The Six',
+      on: '2026-11-02',
+      words: 'Job: Red',
+      usual: { kind: 'length', value: mm(3.2) },
+    })
+    expect(rules(gap({ known, weave: 'fleece' }).reasons)).not.toContain('OFF_PROVEN')
+    const onFleece = gap({ known: [proven({ fleece: true, offContact: mm(6) }), proven()], weave: 'fleece' })
+    expect(inMm(onFleece)).toEqual([3, 6, 6])
+    expect(told(onFleece, 'OFF_PROVEN').usual).toEqual({ kind: 'length', value: mm(4.2) })
+    expect(rules(gap({ known: [proven({ fleece: true })] }).reasons)).not.toContain('OFF_PROVEN')
+  })
+})
+
+describe('a stencil says why', () => {
+  const [first, second] = USUAL_SCREENS.emulsions as readonly [Emulsion, Emulsion]
+  const need = { hitId: 'x', name: 'Red', use: 'spot' as const, waterBased: false, mesh: perCm(77) }
+  const stencil = (extra: object = {}, own = {}, room = USUAL_SCREENS) =>
+    stencilFor({ ...need, ...extra }, room, own)
+  it('coats by use', () => {
+    expect(rules(stencil().coats.reasons)).toEqual(['COATS_TWO'])
+    expect(stencil().coats).toMatchObject({ advised: 2, range: [2, 3] })
+    expect(rules(stencil({ use: 'expanding' }).coats.reasons)).toEqual(['COATS_HIGH'])
+    expect(stencil({ use: 'expanding' }).coats.advised).toBe(6)
+  })
+  it('the build spans a third either way, and says coats, mesh and what is wanted', () => {
+    const { build } = stencil()
+    expect(build.range[0]).toBeCloseTo((build.advised * 2) / 3, 12)
+    expect(build.range[1]).toBeCloseTo((build.advised * 4) / 3, 12)
+    expect(rules(build.reasons)).toEqual(['BUILD_MESH', 'BUILD_TARGET'])
+    const { thickness } = fabricOf(USUAL_SCREENS.fabrics, perCm(77))
+    // A tenth to a fifth of the mesh (from memory).
+    expect(told(build, 'BUILD_TARGET').low).toEqual({ kind: 'film', value: thickness * 0.1 })
+    expect(told(build, 'BUILD_TARGET').high).toEqual({ kind: 'film', value: thickness * 0.2 })
+    expect(stencil().reasons).toEqual([])
+  })
+  it('the lead’s own emulsion is the one that builds', () => {
+    const own = stencil({}, { 'emulsion.x': second.id, 'coats.x': 3 })
+    expect(emulsionOf(USUAL_SCREENS, own)).toEqual(second)
+    expect(own.build.advised).toBeCloseTo(3 * second.build, 12)
+    expect(emulsionOf(USUAL_SCREENS, stencil())).toEqual(first)
+  })
+  it('water-based ink says which emulsion stands it, plastisol that any does', () => {
+    expect(rules(stencil({ waterBased: true }).emulsion.reasons)).toEqual(['STENCIL_WATER'])
+    expect(rules(stencil().emulsion.reasons)).toEqual(['STENCIL_ANY'])
+  })
+  it('offers the emulsions of the house, or says that there is none', () => {
+    expect(stencil().emulsion.choices).toEqual(
+      USUAL_SCREENS.emulsions.map((e) => ({ value: e.id, label: e.name })),
+    )
+    expect(stencil({}, {}, { ...USUAL_SCREENS, emulsions: [] }).emulsion.choices).toEqual([
+      { value: 'none', label: 'none entered' },
+    ])
+  })
+  it('a line just as wide as thread and opening is held', () => {
+    const fabric = fabricOf(USUAL_SCREENS.fabrics, perCm(77))
+    const pitch = opening(fabric) + fabric.thread
+    expect(stencil({ line: pitch }).reasons).toEqual([])
+    expect(rules(stencil({ line: pitch * 0.99 }).reasons)).toEqual(['LINE_LOST'])
+  })
+})
+
+describe('an exposure goes by its own lamp and emulsion', () => {
+  const lamp = (id: string, kind: Lamp['kind'] = 'bulb'): Lamp => ({ id, name: id, kind, distance: mm(400) })
+  const emulsion = (id: string, kind: Emulsion['kind'] = 'dual'): Emulsion => ({
+    id,
+    name: id,
+    kind,
+    water: 'resistant',
+    build: 5e-6,
+  })
+  const test = (
+    lampId: string,
+    emulsionId: string,
+    time: number,
+    extra: Partial<StepTest> = {},
+  ): StepTest => ({
+    id: `${lampId}${emulsionId}${time}`,
+    on: '2026-10-05',
+    lampId,
+    emulsionId,
+    mesh: perCm(43),
+    coats: 2,
+    distance: mm(400),
+    time,
+    low: time * 0.7,
+    high: time,
+    ...extra,
+  })
+  const tests = [test('A', 'F', 40), test('B', 'E', 70), test('A', 'E', 100)]
+  const lamps = [lamp('A'), lamp('B')]
+  const expose = (own = {}, extra = {}, e = emulsion('E'), room = {}) =>
+    exposureFor(
+      { hitId: 'x', name: 'Red', mesh: perCm(43), coats: 2, fine: false, ...extra },
+      { ...USUAL_SCREENS, lamps, tests, ...room },
+      e,
+      own,
+    )
+  it('not by the test of another', () => {
+    expect(expose()?.time).toMatchObject({
+      advised: 100,
+      key: 'expose.x',
+      label: 'Exposure, Red',
+      kind: 'duration',
+    })
+    expect(expose({ lamp: 'B' })).toMatchObject({ lamp: { id: 'B' }, time: { advised: 70 } })
+    expect(expose({ lamp: 'gone' })?.lamp.id).toBe('A')
+    expect(expose({}, {}, emulsion('F'))?.time.advised).toBe(40)
+  })
+  it('near the test a tenth less sure, far from it a quarter, and says so only then', () => {
+    const near = expose({}, { mesh: perCm(49) })
+    const by = (near?.time.advised ?? 0) / 100
+    expect(near?.confidence).toBe('near')
+    expect(near?.time.range[0]).toBeCloseTo(70 * by * 0.9)
+    expect(near?.time.range[1]).toBeCloseTo(100 * by * 1.1)
+    expect(rules(near?.time.reasons ?? [])).not.toContain('EXPOSE_FAR')
+    const far = expose({}, { coats: 6 })
+    const times = (far?.time.advised ?? 0) / 100
+    expect(far?.confidence).toBe('far')
+    expect(rules(far?.time.reasons ?? [])).toContain('EXPOSE_FAR')
+    expect(far?.time.range[0]).toBeCloseTo(70 * times * 0.75)
+    expect(far?.time.range[1]).toBeCloseTo(100 * times * 1.25)
+  })
+  // Common practice, no source: a work lamp makes no fine detail, and hardens only dual-cure emulsion in a useful time.
+  it('a work lamp is told for fine detail, and for emulsions it does not suit', () => {
+    const room = { lamps: [lamp('W', 'halogen')], tests: [] }
+    const said = (fine: boolean, kind: Emulsion['kind']) =>
+      rules(expose({}, { fine }, emulsion('E', kind), room)?.time.reasons ?? [])
+    expect(said(false, 'dual')).toEqual(['EXPOSE_GUESS'])
+    expect(said(true, 'dual')).toEqual(['EXPOSE_GUESS', 'EXPOSE_COARSE'])
+    expect(said(false, 'photopolymer')).toEqual(['EXPOSE_GUESS', 'EXPOSE_UNFIT'])
+  })
+})
+
+describe('a film says how it was struck', () => {
+  const film = (struck: number) =>
+    filmFor(
+      { hitId: 'x', name: 'Red', mesh: perCm(77), strokes: 1, struck, system: 'plastisol', onFilm: false },
+      FABRICS,
+      {},
+    )
+  it('where that shows, and lays that much more', () => {
+    expect(rules(film(1).reasons)).toEqual(['FILM_VOLUME', 'FILM_LAID'])
+    expect(rules(film(1.1).reasons)).toEqual(['FILM_VOLUME', 'FILM_LAID', 'FILM_STRUCK'])
+    expect(told(film(1.1), 'FILM_STRUCK').struck).toEqual({ kind: 'share', value: 1.1 })
+    expect(film(1.1).advised / film(1).advised).toBeCloseTo(1.1, 12)
+  })
+})
