@@ -246,7 +246,7 @@ for (let round = 1; round <= times; round++) {
     answered = resume
   })
   const dies = () =>
-    (round % 2 ? wait(0) : Promise.race([first, wait(3000)]))
+    ((round + Math.floor(round / 6)) % 2 ? wait(0) : Promise.race([first, wait(3000)]))
       .then(() => wait(10 + Math.random() * 500))
       .then(async () => {
         dead = true

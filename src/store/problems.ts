@@ -1,6 +1,7 @@
 import { Unopenable } from './sound'
 
-const WAY_OUT = 'Open /recover here and put a backup in its place.'
+/** Where a data file that cannot be opened is replaced. */
+export const WAY_OUT = 'Open /recover here and put a backup in its place.'
 
 /** Plain sentences for what a disk can do to a database, by the start of its error code. */
 const SENTENCES: readonly (readonly [RegExp, string])[] = [
