@@ -13,6 +13,15 @@ describe('reasons', () => {
     expect(tell(reason, 'metric')).toBe('Film at 160 °C is hot.')
     expect(tell(reason, 'inch')).toBe('Film at 320 °F is hot.')
   })
+  it('tell one of something as one', () => {
+    const counts = ruleTable({
+      COUNT: { says: '{n} pieces in {m} flashes, {n} is {n}.', source: 'the order' },
+    })
+    const said = (n: number, m: number) =>
+      tell(because(counts, 'COUNT', { n: q('count', n), m: q('count', m) }), 'metric')
+    expect(said(1, 1)).toBe('1 piece in 1 flash, 1 is 1.')
+    expect(said(2, 0)).toBe('2 pieces in 0 flashes, 2 is 2.')
+  })
   it('cannot be made without their inputs', () => {
     expect(() => because(TABLE, 'HOT')).toThrow('film')
   })

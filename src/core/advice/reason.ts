@@ -59,9 +59,16 @@ export const q = (kind: Kind, value: number): Input => ({ kind, value })
 export const inputText = (input: Input, system: System): string =>
   typeof input === 'string' ? input : writeQuantity(input.kind, input.value, system)
 
-/** The statement of a reason with its inputs filled in. */
+/** One of what is counted: `pieces` is `piece`, `flashes` is `flash`. */
+const single = (many: string) => many.replace(/(?<=sh|ch|ss)es$|s$/, '')
+
+/** The statement of a reason with its inputs filled in; one of something is told as one. */
 export const tell = (reason: Reason, system: System): string =>
-  reason.says.replace(/\{(\w+)\}/g, (_, name: string) => inputText(reason.inputs[name] ?? '', system))
+  reason.says.replace(/\{(\w+)\}( [a-z]{3,}s\b)?/g, (_, name: string, counted = '') => {
+    const input = reason.inputs[name] ?? ''
+    const one = typeof input === 'object' && input.kind === 'count' && input.value === 1
+    return `${inputText(input, system)}${one ? single(counted) : counted}`
+  })
 
 const RANK: Readonly<Record<Severity, number>> = { Stop: 0, Watch: 1, Note: 2 }
 

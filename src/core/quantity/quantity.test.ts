@@ -101,6 +101,8 @@ describe('what is shown', () => {
     ['meshCount', 9000, 'inch', '229 tpi'],
     ['angle', Math.PI / 12, 'metric', '15°'],
     ['count', 144, 'metric', '144'],
+    ['workTime', 299 * 60, 'metric', '299 min'],
+    ['workTime', 188_280, 'metric', '52.3 h'],
   ] as const)('%s %d in %s', (kind, value, system, text) => {
     expect(writeQuantity(kind, value, system)).toBe(text)
   })

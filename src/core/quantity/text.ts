@@ -126,8 +126,12 @@ export function showQuantity(kind: Kind, value: number, system: System): Shown {
   // Less than a minute is told in seconds: `0 min` would say nothing.
   const seconds = unit.symbol === 'min' && value < unit.factor ? round(value, value < 1 ? 1 : 0) : '0'
   if (seconds !== '0') return { number: seconds, unit: 's' }
+  // Nobody reads 3138 min.
+  if (unit.symbol === 'min' && Math.round(x) >= MANY_MINUTES) return { number: round(x / 60, 1), unit: 'h' }
   return { number: unit.symbol === 'in' ? inches(x) : kept(x, unit.digits, unit.offset), unit: unit.symbol }
 }
+
+const MANY_MINUTES = 300
 
 /** Rounded, but a small amount keeps its first figure: what is there never reads as nothing, nor as twice as much. */
 function kept(x: number, digits: number, offset = 0): string {

@@ -82,6 +82,9 @@ describe('tension', () => {
     expect(fit.off * 1000).toBeCloseTo(0.33, 2)
     expect(tensionFit([frame(25)], FABRICS, mm(300), mm(200))).toMatchObject({ spread: 0, off: 0 })
     expect(tensionFit([], FABRICS, mm(300), mm(200)).off).toBe(0)
+    // One screen has nothing to fit, and says nothing.
+    expect(tensionFit([frame(25)], FABRICS, mm(300), mm(200)).reasons).toEqual([])
+    expect(fit.reasons.map((r) => r.rule)).toEqual(['TENSION_MISFIT'])
   })
   it('advises to retire what is low, and to beware of what fell', () => {
     expect(tensionOf(frame(18)).rule).toBe('TENSION_LOW')

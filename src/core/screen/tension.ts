@@ -79,5 +79,7 @@ export function tensionFit(
   const half = Math.max(width, height) / 2
   const off = Math.max(0, ...frames.map((f) => misfitOf(spread, fabricOf(fabrics, f.mesh), half)))
   const told = { spread: q('tension', spread), half: q('length', half), off: q('fine', off) }
-  return { spread, off, reasons: [because(TENSION_RULES, 'TENSION_MISFIT', told)] }
+  // One screen has nothing to fit.
+  const reasons = frames.length > 1 ? [because(TENSION_RULES, 'TENSION_MISFIT', told)] : []
+  return { spread, off, reasons }
 }
