@@ -3,8 +3,8 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { differenceInCalendarDays, parseISO } from 'date-fns'
 import NextLink from 'next/link'
-import { because, q, tell } from '@/core/advice'
-import { FACT_RULES } from '@/core/plan'
+import { q, tell } from '@/core/advice'
+import { PLAN } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
 import { sayDay } from '@/ui/day'
 import { type PageOf, Pager } from '@/ui/Pager'
@@ -209,7 +209,7 @@ function Line({ line, run, today, before }: LineProps) {
           {run && (
             <AskNumber
               label={`Pieces of ${run.id}`}
-              reasons={[because(FACT_RULES, 'PIECES', { pieces: q('count', run.quantity) })]}
+              reasons={[PLAN.because('PIECES', { pieces: q('count', run.quantity) })]}
             >
               {run.quantity}
             </AskNumber>
@@ -222,7 +222,7 @@ function Line({ line, run, today, before }: LineProps) {
           <Box fontSize="0.85rem" color="soft" whiteSpace="nowrap">
             <AskNumber
               label={`Screens of ${run.id}`}
-              reasons={[because(FACT_RULES, 'SCREENS', { screens: q('count', run.screens) })]}
+              reasons={[PLAN.because('SCREENS', { screens: q('count', run.screens) })]}
             >
               {run.screens} {run.screens === 1 ? 'screen' : 'screens'}
             </AskNumber>

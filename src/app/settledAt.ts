@@ -9,5 +9,5 @@ export function settledAt(order: OrderLine, run: RunLine | undefined): string {
   if (run === undefined) return link(order.missing === 'No colours yet' ? 'art' : 'order')
   if (run.inks.length === 0) return link('art')
   const [worst] = run.open
-  return link(worst ? stageOf(worst.rule) : 'run')
+  return link(worst ? stageOf(worst) : 'run')
 }

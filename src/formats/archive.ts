@@ -1,4 +1,5 @@
 import * as yup from 'yup'
+import type { BroughtFilm } from '@/core/artwork'
 import { BANDS } from '@/core/color'
 import { checkShelf, type ShopAndShelf } from '@/core/equipment'
 import { checkHeldOrder, INK_SYSTEMS, idSchema, type Order } from '@/core/order'
@@ -6,25 +7,10 @@ import { type Decisions, decisionsSchema, orderOfRun, runIdSchema } from '@/core
 import { isDay, isMoment } from '@/core/quantity'
 import { filePath, toNamedUnits, toSi } from './namedUnits'
 
-/** A film of a print: a page of a file, for one colour. */
-export interface ArchivedFilm {
+/** A film with the order and print it is of. */
+export interface ArchivedFilm extends BroughtFilm {
   readonly orderId: string
   readonly print: string
-  readonly id: string
-  /** An ink of the print, `base`, or empty while no one said. */
-  readonly ink: string
-  readonly name: string
-  /** SHA-256 of the file, which goes by it. */
-  readonly hash: string
-  readonly page: number
-  /** Size in pixels, or in the units of a drawing. */
-  readonly across: number
-  readonly down: number
-  /** Pixels or units per inch; undefined while no one said. */
-  readonly dpi?: number
-  readonly raster: boolean
-  /** Light on dark, when a person said so. */
-  readonly negative?: boolean
 }
 
 /** An order with how far it is. */

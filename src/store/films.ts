@@ -4,14 +4,12 @@ import { mkdir, open, rename, rm } from 'node:fs/promises'
 import { join } from 'node:path'
 import { rollup } from 'd3-array'
 import type { Kysely } from 'kysely'
-import type { SetFacts } from '@/core/artwork'
-import type { ArchivedFilm } from '@/formats'
+import type { BroughtFilm, SetFacts } from '@/core/artwork'
 import { type Database, dataFolder } from './database'
 import { inOne } from './once'
 import type { Tables } from './schema'
 
-/** One separation as it was brought. */
-export type StoredFilm = Omit<ArchivedFilm, 'orderId' | 'print'>
+export type StoredFilm = BroughtFilm
 
 /** What was read off the films of a print. */
 export interface Reading extends SetFacts {
@@ -80,7 +78,9 @@ export async function loadFilms(
 }
 
 /** Every film of every order, deleted ones too. */
-export async function allFilms(db: Database): Promise<readonly ArchivedFilm[]> {
+export async function allFilms(
+  db: Database,
+): Promise<readonly (StoredFilm & { readonly orderId: string; readonly print: string })[]> {
   const rows = await db
     .selectFrom('film')
     .selectAll()

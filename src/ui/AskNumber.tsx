@@ -2,8 +2,8 @@
 
 import { chakra } from '@chakra-ui/react'
 import type { KeyboardEvent, ReactNode } from 'react'
-import { because, q, type Reason } from '@/core/advice'
-import { FACT_RULES } from '@/core/plan'
+import { q, type Reason } from '@/core/advice'
+import { PLAN } from '@/core/plan'
 import type { Kind } from '@/core/quantity'
 import { useDesk } from './desk'
 import { Measure } from './Measure'
@@ -43,7 +43,7 @@ interface FactProps {
 
 /** A quantity that someone entered, or a sum. */
 export const FactMeasure = ({ label, kind, value, rule }: FactProps) => (
-  <AskNumber label={label} reasons={[because(FACT_RULES, rule, { value: q(kind, value) })]}>
+  <AskNumber label={label} reasons={[PLAN.because(rule, { value: q(kind, value) })]}>
     <Measure kind={kind} value={value} />
   </AskNumber>
 )

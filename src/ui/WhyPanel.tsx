@@ -3,7 +3,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import NextLink from 'next/link'
 import { inputText, numberOf, type Reason, settled, tell } from '@/core/advice'
-import { dependsOn } from '@/core/plan'
+import { whatChanges } from '@/core/plan'
 import { writeQuantity } from '@/core/quantity'
 import type { Asked } from './desk'
 import { SeverityMark } from './Severity'
@@ -72,9 +72,9 @@ function Answer({ asked }: { readonly asked: Asked }) {
           <ReasonLine key={`${r.rule}${tell(r, 'metric')}`} reason={r} />
         ))}
       </Box>
-      {asked.kind !== 'event' && (
+      {asked.kind !== 'event' && whatChanges(asked.key).length > 0 && (
         <Box fontSize="0.87rem" borderTop="1px solid" borderColor="rule" pt="1.5">
-          <strong>Would change with</strong> {dependsOn(asked.key).join('; ')}.
+          <strong>Would change with</strong> {whatChanges(asked.key).join('; ')}.
         </Box>
       )}
     </>

@@ -1,4 +1,5 @@
 import type { Change } from '@/core/change'
+import { type Names, settingWords } from '@/core/plan'
 import { type Kind, type System, writeClock, writeQuantity } from '@/core/quantity'
 
 /** How a field is called and what it measures, by its last name in the data. */
@@ -111,13 +112,10 @@ function words(value: unknown, kind: Kind | 'clock' | undefined, units: System):
   return String(item.name ?? item.style ?? item.size ?? item.id ?? Object.values(item).join(' '))
 }
 
-/** What an override is called and measured in, where a plan is at hand. */
-export type Lookup = (key: string) => { readonly label: string; readonly kind: Kind | undefined } | undefined
-
 /** Where a change was made and what it changed, in the reader's units. */
-export function changeWords(change: Change, units: System, lookup: Lookup = () => undefined): ChangeWords {
+export function changeWords(change: Change, units: System, names?: Names): ChangeWords {
   const last = change.path.at(-1) ?? ''
-  const found = change.path[0] === 'overrides' ? lookup(last) : undefined
+  const found = change.path[0] === 'overrides' ? settingWords(last, names) : undefined
   const [label, kind] = FIELDS[last] ?? [last, undefined]
   const around = change.path
     .slice(0, -1)
@@ -133,9 +131,9 @@ export function changeWords(change: Change, units: System, lookup: Lookup = () =
 }
 
 /** A name for a whole edit: its first change, and how many more. */
-export function editLabel(changes: readonly Change[], lookup?: Lookup): string {
+export function editLabel(changes: readonly Change[], names?: Names): string {
   const [first] = changes
   if (!first) return ''
-  const { label } = changeWords(first, 'metric', lookup)
+  const { label } = changeWords(first, 'metric', names)
   return changes.length === 1 ? label : `${label} and ${changes.length - 1} more`
 }

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { changes } from '@/core/change'
+import { screenNames } from '@/core/plan'
 import { DEMO_INKS, DEMO_SHELF, demoOrders } from '@/store/demo'
 import { changeWords, editLabel } from './changeWords'
 import { HATCHES, hatchCss, hatchId, hatchOf } from './hatch'
@@ -43,15 +44,18 @@ describe('a change in words', () => {
     }
     expect(told(DEMO_SHELF, { ...DEMO_SHELF, shop: down })[0]).toBe('Press four, heads down: none -> 2')
   })
-  it('names own choices by the setting, where a plan is at hand', () => {
+  it('names own choices by their settings and screens', () => {
     const list = changes({ overrides: {} }, { overrides: { offContact: 0.003 } })
-    const lookup = () => ({ label: 'Off-contact', kind: 'length' as const })
-    expect(list[0] && changeWords(list[0], 'inch', lookup)).toEqual({
+    expect(list[0] && changeWords(list[0], 'inch')).toEqual({
       label: 'Own choice, off-contact',
       from: 'none',
       to: '1/8 in',
     })
-    expect(editLabel(list, lookup)).toBe('Own choice, off-contact')
+    expect(editLabel(list)).toBe('Own choice, off-contact')
+    const blade = changes({ overrides: { 'blade.I1': '70' } }, { overrides: { 'blade.I1': '80' } })
+    expect(editLabel(blade, screenNames(order))).toBe(
+      `Own choice, blade, ${order.placements[0]?.inks[0]?.name.toLowerCase()}`,
+    )
   })
   it('counts what else an edit did', () => {
     expect(editLabel(changes(order, { ...order, customer: 'A', title: 'B', notes: 'C' }))).toBe(

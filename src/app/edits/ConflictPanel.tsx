@@ -3,7 +3,8 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
 import { type Change, changes, meet, overlaid } from '@/core/change'
-import { changeWords, type Lookup } from '@/ui/changeWords'
+import type { Names } from '@/core/plan'
+import { changeWords } from '@/ui/changeWords'
 import { Table, TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { useSettings } from '@/ui/settings'
@@ -30,12 +31,12 @@ function rowsOf(theirs: readonly Change[], mine: readonly Change[]): readonly Ro
 
 interface PanelProps<T> {
   readonly conflict: Conflict<T>
-  readonly lookup?: Lookup
+  readonly names?: Names
   readonly onAgree: (value: T) => void
 }
 
 /** What someone else changed beside what was changed here; where both changed the same, one is chosen. */
-export function ConflictPanel<T>({ conflict, lookup, onAgree }: PanelProps<T>) {
+export function ConflictPanel<T>({ conflict, names, onAgree }: PanelProps<T>) {
   const { units } = useSettings()
   const { base, mine, theirs } = conflict
   const own = changes(base, mine)
@@ -44,7 +45,7 @@ export function ConflictPanel<T>({ conflict, lookup, onAgree }: PanelProps<T>) {
   const key = (c: Change) => c.path.join('.')
   const drop = (c: Change, yes: boolean) =>
     setDropped((all) => (yes ? [...all, key(c)] : all.filter((k) => k !== key(c))))
-  const words = (c: Change | undefined) => c && changeWords(c, units, lookup)
+  const words = (c: Change | undefined) => c && changeWords(c, units, names)
   const choice = (row: Row, theirsWins: boolean, text: string) => (
     <Label display="inline-flex" gap="1.5" alignItems="baseline" cursor="pointer">
       <Input

@@ -4,10 +4,10 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import NextLink from 'next/link'
 import { useMemo } from 'react'
 import { useFormContext } from 'react-hook-form'
-import { because, q } from '@/core/advice'
+import { q } from '@/core/advice'
 import { hexOfLab } from '@/core/color'
 import type { ShopAndShelf } from '@/core/equipment'
-import { type Batch, type Can, type Learnt, learntFrom, MIX_RULES } from '@/core/ink'
+import { type Batch, type Can, INK, type Learnt, learntFrom } from '@/core/ink'
 import type { InkNeedLine } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
 import { Measure } from '@/ui/Measure'
@@ -126,7 +126,7 @@ function Learned({ factor, runs }: Learnt) {
       <Box fontSize="1.35rem" fontWeight="650">
         <AskNumber
           label="Ink laid, of what is computed"
-          reasons={[because(MIX_RULES, 'LEARNT', { factor: q('share', factor), runs: q('count', runs) })]}
+          reasons={[INK.because('LEARNT', { factor: q('share', factor), runs: q('count', runs) })]}
         >
           <Measure kind="share" value={factor} />
         </AskNumber>

@@ -4,7 +4,7 @@ import { Box, chakra, Grid } from '@chakra-ui/react'
 import NextLink from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
-import { because, q } from '@/core/advice'
+import { q } from '@/core/advice'
 import { difference, labOfHex } from '@/core/color'
 import { ADDITIVES } from '@/core/equipment'
 import {
@@ -14,7 +14,7 @@ import {
   colourOfKnown,
   coversAlone,
   doesOf,
-  MIX_RULES,
+  INK,
   withAdditives,
 } from '@/core/ink'
 import type { InkNeedLine } from '@/core/plan'
@@ -100,7 +100,7 @@ export function NeedRow({
       <Box fontSize="1.35rem" fontWeight="650" textAlign="right">
         <AskNumber
           label={`Ink, ${need.name}`}
-          reasons={[because(MIX_RULES, 'NEED', { mass: q('mass', need.mass), run: need.runId })]}
+          reasons={[INK.because('NEED', { mass: q('mass', need.mass), run: need.runId })]}
         >
           <Measure kind="mass" value={wanted} />
         </AskNumber>

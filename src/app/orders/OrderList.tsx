@@ -5,8 +5,8 @@ import { addDays, differenceInCalendarDays, parseISO } from 'date-fns'
 import NextLink from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useRef, useState } from 'react'
-import { because, q } from '@/core/advice'
-import { FACT_RULES } from '@/core/plan'
+import { q } from '@/core/advice'
+import { PLAN } from '@/core/plan'
 import type { Shown } from '@/store/orders'
 import { AskNumber } from '@/ui/AskNumber'
 import { sayDay } from '@/ui/day'
@@ -174,7 +174,7 @@ function Line({ line }: { readonly line: OrderLine }) {
         <Box fontSize="1.15rem" fontWeight="650">
           <AskNumber
             label={`Pieces of ${line.id}`}
-            reasons={[because(FACT_RULES, 'ORDER_PIECES', { pieces: q('count', line.pieces) })]}
+            reasons={[PLAN.because('ORDER_PIECES', { pieces: q('count', line.pieces) })]}
           >
             {line.pieces}
           </AskNumber>

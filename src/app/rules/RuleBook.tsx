@@ -2,8 +2,8 @@
 
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMemo, useState } from 'react'
-import { optionWords, SCHOOLS, type School, type ShopMethod } from '@/core/advice'
-import { RULE_BOOK } from '@/core/plan'
+import { optionWords, type Rule, SCHOOLS, type School, type ShopMethod } from '@/core/advice'
+import { ROOMS } from '@/core/plan'
 import { PageTitle } from '@/ui/parts'
 import { Section, Table } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
@@ -23,9 +23,9 @@ export function RuleBook({ shopName, method }: Props) {
   const [text, setText] = useState('')
   const chapters = useMemo(() => {
     const has = (words: string) => words.toLowerCase().includes(text.trim().toLowerCase())
-    return RULE_BOOK.map((c) => ({
+    return ROOMS.map((c) => ({
       ...c,
-      rules: Object.entries(c.rules).filter(([id, r]) => has(`${id} ${r.says} ${r.source} ${c.title}`)),
+      rules: Object.entries<Rule>(c.rules).filter(([id, r]) => has(`${id} ${r.says} ${r.source} ${c.title}`)),
     })).filter((c) => c.rules.length > 0)
   }, [text])
   const count = chapters.reduce((sum, c) => sum + c.rules.length, 0)
@@ -60,7 +60,7 @@ export function RuleBook({ shopName, method }: Props) {
           <Box mb="2" maxWidth="52rem">
             {c.model}{' '}
             <Box as="span" color="soft">
-              {c.sources} More in docs/models/{c.page}.md.
+              {c.sources} More in {c.pages.map((p) => `docs/models/${p}.md`).join(', ')}.
             </Box>
           </Box>
           <Table>

@@ -3,13 +3,13 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import NextLink from 'next/link'
 import { useMemo, useState } from 'react'
-import { because, q } from '@/core/advice'
+import { q } from '@/core/advice'
 import { STEP_NAMES, STEPS, type Step } from '@/core/equipment'
 import {
   advanced,
   type Batch,
   batchesOf,
-  FACT_RULES,
+  PLAN,
   type RoomLine,
   reclaimable,
   roomLines,
@@ -200,7 +200,7 @@ function StepList({
                       <AskNumber
                         label="Exposure of this batch"
                         reasons={[
-                          because(FACT_RULES, 'EXPOSED_TOGETHER', {
+                          PLAN.because('EXPOSED_TOGETHER', {
                             time: q('duration', longest),
                             screens: `${batch.lines.length} ${batch.lines.length === 1 ? 'screen' : 'screens'}`,
                           }),

@@ -1,11 +1,13 @@
 import { describe, expect, it } from 'vitest'
-import { because, decideChoice, decideNumber, numberOf, q, ruleTable, settled, tell, warnings } from './index'
+import { decideChoice, decideNumber } from './advice'
+import { numberOf, q, settled, tell, warnings } from './index'
+import { because } from './reason'
 
-const TABLE = ruleTable({
+const TABLE = {
   HOT: { says: 'Film at {film} is hot.', source: 'common practice', severity: 'Watch' },
   BROKEN: { says: 'Does not fit.', source: 'geometry', severity: 'Stop' },
   PLAIN: { says: 'Usual.', source: 'common practice' },
-})
+} as const
 const reason = because(TABLE, 'HOT', { film: q('temperature', 433.15) })
 
 describe('reasons', () => {
@@ -14,9 +16,9 @@ describe('reasons', () => {
     expect(tell(reason, 'inch')).toBe('Film at 320 °F is hot.')
   })
   it('tell one of something as one', () => {
-    const counts = ruleTable({
+    const counts = {
       COUNT: { says: '{n} pieces in {m} flashes, {n} is {n}.', source: 'the order' },
-    })
+    } as const
     const said = (n: number, m: number) =>
       tell(because(counts, 'COUNT', { n: q('count', n), m: q('count', m) }), 'metric')
     expect(said(1, 1)).toBe('1 piece in 1 flash, 1 is 1.')

@@ -1,8 +1,8 @@
 import type { Kind } from '../quantity'
-import { because, q, type Reason, ruleTable } from './reason'
+import { because, q, type Reason, type Rule } from './reason'
 
-export interface Choice {
-  readonly value: string
+export interface Choice<V extends string = string> {
+  readonly value: V
   readonly label: string
 }
 
@@ -22,11 +22,11 @@ export interface NumberAdvice extends AdviceBase {
 }
 
 /** A computed choice among named options. */
-export interface ChoiceAdvice extends AdviceBase {
+export interface ChoiceAdvice<V extends string = string> extends AdviceBase {
   readonly kind: 'choice'
-  readonly advised: string
-  readonly choices: readonly Choice[]
-  readonly chosen?: string
+  readonly advised: V
+  readonly choices: readonly Choice<V>[]
+  readonly chosen?: V
 }
 
 export type Advice = NumberAdvice | ChoiceAdvice
@@ -34,7 +34,7 @@ export type Advice = NumberAdvice | ChoiceAdvice
 /** What the lead chose by hand, by advice key: SI numbers or option names. */
 export type Overrides = Readonly<Record<string, number | string>>
 
-export const OVERRIDE_RULES = ruleTable({
+export const OVERRIDE_RULES = {
   OVERRIDE_RANGE: {
     says: '{label}: the lead chose {chosen}; advised is {low} to {high}.',
     source: "the shop's choice",
@@ -46,11 +46,11 @@ export const OVERRIDE_RULES = ruleTable({
     source: "the shop's choice",
     severity: 'Watch',
   },
-})
+} as const satisfies Record<string, Rule>
 
 /** The value in force: the lead's choice if there is one, else the advice. */
 export const numberOf = (a: NumberAdvice): number => a.chosen ?? a.advised
-export const choiceOf = (a: ChoiceAdvice): string => a.chosen ?? a.advised
+export const choiceOf = <V extends string>(a: ChoiceAdvice<V>): V => a.chosen ?? a.advised
 export const settled = (a: Advice): number | string => (a.kind === 'choice' ? choiceOf(a) : numberOf(a))
 
 /** Lays the lead's choice beside an advised number; a choice outside the range adds a Watch. */
@@ -61,6 +61,7 @@ export function decideNumber(a: Omit<NumberAdvice, 'chosen'>, overrides: Overrid
   const slack = 1e-6 * Math.max(1e-3, Math.abs(high))
   if (chosen >= low - slack && chosen <= high + slack) return { ...a, chosen }
   const watch = because(OVERRIDE_RULES, 'OVERRIDE_RANGE', {
+    key: a.key,
     label: a.label,
     chosen: q(a.kind, chosen),
     low: q(a.kind, low),
@@ -70,11 +71,19 @@ export function decideNumber(a: Omit<NumberAdvice, 'chosen'>, overrides: Overrid
 }
 
 /** Lays the lead's choice beside an advised option; an option that no longer exists is not used and says so. */
-export function decideChoice(a: Omit<ChoiceAdvice, 'chosen'>, overrides: Overrides): ChoiceAdvice {
+export function decideChoice<V extends string>(
+  a: Omit<ChoiceAdvice<V>, 'chosen'>,
+  overrides: Overrides,
+): ChoiceAdvice<V> {
   const chosen = overrides[a.key]
   if (chosen === undefined) return a
-  if (a.choices.some((c) => c.value === chosen)) return { ...a, chosen: String(chosen) }
-  const gone = because(OVERRIDE_RULES, 'OVERRIDE_UNKNOWN', { label: a.label, chosen: String(chosen) })
+  const own = a.choices.find((c) => c.value === chosen)
+  if (own) return { ...a, chosen: own.value }
+  const gone = because(OVERRIDE_RULES, 'OVERRIDE_UNKNOWN', {
+    key: a.key,
+    label: a.label,
+    chosen: String(chosen),
+  })
   return { ...a, reasons: [...a.reasons, gone] }
 }
 

@@ -1,3 +1,25 @@
-export * from './advice'
+export {
+  type Advice,
+  advicesIn,
+  type ChoiceAdvice,
+  choiceOf,
+  type NumberAdvice,
+  numberOf,
+  type Overrides,
+  settled,
+} from './advice'
+export { CHOICES } from './definition'
+export * from './facts'
 export * from './method'
-export * from './reason'
+export {
+  type Input,
+  type Inputs,
+  inputText,
+  q,
+  type Reason,
+  type Rule,
+  type Severity,
+  tell,
+  warnings,
+} from './reason'
+export * from './room'

@@ -25,14 +25,14 @@ export interface Rule {
 /** An input to a rule: a quantity in SI with its kind, or a word. */
 export type Input = { readonly kind: Kind; readonly value: number } | string
 
+/** What a statement names, by name. */
+export type Inputs = Readonly<Record<string, Input>>
+
 /** A rule as it applied here, with the inputs it used. */
 export interface Reason extends Rule {
   readonly rule: string
-  readonly inputs: Readonly<Record<string, Input>>
+  readonly inputs: Inputs
 }
-
-/** Names a table of rules; its keys become the rule ids. */
-export const ruleTable = <T extends Record<string, Rule>>(table: T): T => table
 
 /**
  * The reason that rule `id` of `table` gives with these inputs.
@@ -42,7 +42,7 @@ export const ruleTable = <T extends Record<string, Rule>>(table: T): T => table
 export function because<T extends Record<string, Rule>>(
   table: T,
   id: keyof T & string,
-  inputs: Readonly<Record<string, Input>> = {},
+  inputs: Inputs = {},
 ): Reason {
   const rule = table[id]
   if (!rule) throw new Error(`no rule ${id}`)

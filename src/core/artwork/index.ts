@@ -1,3 +1,5 @@
+export type { BroughtFilm } from './brought'
+export { ARTWORK } from './definition'
 export { readFilm } from './film'
 export * from './findings'
 export type { GreyImage } from './levels'

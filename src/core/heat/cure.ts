@@ -1,8 +1,6 @@
+import type { RuleOf } from '../advice'
 import {
-  because,
   type ChoiceAdvice,
-  decideChoice,
-  decideNumber,
   type NumberAdvice,
   numberOf,
   type Overrides,
@@ -13,7 +11,7 @@ import {
 import type { Dryer } from '../equipment'
 import { type Cloth, isBlend, isPolyester } from '../order'
 import { celsius, type Length, mm, type Temperature } from '../quantity'
-import { HEAT_RULES } from './rules'
+import { HEAT } from './definition'
 
 /** What the heat has to cure. */
 export interface CureNeed {
@@ -23,7 +21,7 @@ export interface CureNeed {
 }
 
 interface CureRow {
-  readonly rule: keyof typeof HEAT_RULES
+  readonly rule: RuleOf<typeof HEAT>
   /** Degrees Celsius: lowest, aim, highest. */
   readonly film: readonly [number, number, number]
   /** Seconds in a normal tunnel. */
@@ -59,12 +57,9 @@ function migration(cloth: Cloth, film: Temperature): Reason[] {
   const rule = isPolyester(cloth) ? 'POLY_HOT' : isBlend(cloth) ? 'BLEND_HOT' : undefined
   if (rule === undefined) return []
   const limit = rule === 'POLY_HOT' ? BLEEDS.polyester : BLEEDS.blend
-  const watch = rule === 'POLY_HOT' ? [because(HEAT_RULES, 'POLY_BASE')] : []
+  const watch = rule === 'POLY_HOT' ? [HEAT.because('POLY_BASE')] : []
   if (film <= limit) return watch
-  return [
-    because(HEAT_RULES, rule, { limit: q('temperature', limit), cure: q('temperature', film) }),
-    ...watch,
-  ]
+  return [HEAT.because(rule, { limit: q('temperature', limit), cure: q('temperature', film) }), ...watch]
 }
 
 /** Film temperature that cures every ink of the print: the strictest decides. Kelvin. */
@@ -78,22 +73,20 @@ function filmTemperature(
   const low = Math.max(...rows.map((r) => r.film[0]), hotter ? 165 : 0)
   const high = Math.min(...rows.map((r) => r.film[2]))
   const aim = Math.max(low, Math.min(high, Math.max(...rows.map((r) => r.film[1]), hotter ? 167 : 0)))
-  const reasons: Reason[] = [...new Set(rows.map((r) => r.rule))].map((rule) => because(HEAT_RULES, rule))
-  if (reasons.length > 1) reasons.push(because(HEAT_RULES, 'CURE_STRICTEST'))
-  if (hotter) reasons.push(because(HEAT_RULES, 'CURE_HOTTER'))
+  const reasons: Reason[] = [...new Set(rows.map((r) => r.rule))].map((rule) => HEAT.because(rule))
+  if (reasons.length > 1) reasons.push(HEAT.because('CURE_STRICTEST'))
+  if (hotter) reasons.push(HEAT.because('CURE_HOTTER'))
   if (low > high)
     reasons.push(
-      because(HEAT_RULES, 'CURE_CLASH', {
+      HEAT.because('CURE_CLASH', {
         low: q('temperature', celsius(low)),
         high: q('temperature', celsius(high)),
       }),
     )
-  reasons.push(because(HEAT_RULES, 'CURE_READ'))
-  const advice = decideNumber(
+  reasons.push(HEAT.because('CURE_READ'))
+  const advice = HEAT.number(
+    'cureFilm',
     {
-      key: 'cureFilm',
-      label: 'Film at the cure',
-      kind: 'temperature',
       advised: celsius(aim),
       range: [celsius(low), celsius(Math.max(low, high))],
       reasons,
@@ -109,19 +102,17 @@ const BESIDE_PRINT = mm(100)
 function dryerFor(dryers: readonly Dryer[], width: Length, overrides: Overrides): ChoiceAdvice {
   const [longest] = [...dryers].sort((a, b) => b.heatedLength - a.heatedLength)
   const narrow = dryers.filter((d) => d.beltWidth < width + 2 * BESIDE_PRINT)
-  return decideChoice(
+  return HEAT.choice(
+    'dryer',
     {
-      key: 'dryer',
-      label: 'Dryer',
-      kind: 'choice',
       advised: longest?.id ?? '',
       choices: dryers.map((d) => ({ value: d.id, label: d.name })),
       reasons: [
-        because(HEAT_RULES, 'DRYER_LONGEST'),
+        HEAT.because('DRYER_LONGEST'),
         ...narrow
           .filter((d) => d.id === (overrides.dryer ?? longest?.id))
           .map((d) =>
-            because(HEAT_RULES, 'BELT_NARROW', {
+            HEAT.because('BELT_NARROW', {
               dryer: d.name,
               belt: q('length', d.beltWidth),
               width: q('length', width),
@@ -152,14 +143,13 @@ export function cureFor(
   const dryer = dryerFor(dryers, width, overrides)
   const panel = method.cure === 'panel'
   const longest = (at: 0 | 1 | 2) => Math.max(...rows.map((r) => r.dwell[at]))
-  const dwell = decideNumber(
+  const dwell = HEAT.number(
+    'cureDwell',
     {
-      key: 'cureDwell',
-      label: panel ? 'Under the panel' : 'In the tunnel',
-      kind: 'duration',
+      ...(panel && { label: 'Under the panel' }),
       advised: panel ? Math.max(60, longest(0)) : longest(1),
       range: [longest(0), longest(2)],
-      reasons: [because(HEAT_RULES, panel ? 'DWELL_PANEL' : 'DWELL')],
+      reasons: [HEAT.because(panel ? 'DWELL_PANEL' : 'DWELL')],
     },
     overrides,
   )
@@ -171,15 +161,13 @@ export function cureFor(
     number,
     number,
   ]
-  const belt = decideNumber(
+  const belt = HEAT.number(
+    'belt',
     {
-      key: 'belt',
-      label: 'Belt speed',
-      kind: 'beltSpeed',
       advised: chosen.heatedLength / time,
       range: [slow, fast],
       reasons: [
-        because(HEAT_RULES, 'BELT', { length: q('length', chosen.heatedLength), dwell: q('duration', time) }),
+        HEAT.because('BELT', { length: q('length', chosen.heatedLength), dwell: q('duration', time) }),
       ],
     },
     overrides,

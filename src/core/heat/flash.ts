@@ -1,10 +1,11 @@
-import { because, decideNumber, type NumberAdvice, type Overrides, q, type Reason } from '../advice'
+import type { RuleOf } from '../advice'
+import { type NumberAdvice, type Overrides, q, type Reason, type Subject } from '../advice'
 import type { FlashKind, FlashUnit, Press } from '../equipment'
 import { mm, seconds } from '../quantity'
-import { HEAT_RULES } from './rules'
+import { HEAT } from './definition'
 
 interface Dwell {
-  readonly rule: keyof typeof HEAT_RULES
+  readonly rule: RuleOf<typeof HEAT>
   /** Seconds: shortest, usual, longest. */
   readonly time: readonly [number, number, number]
 }
@@ -22,10 +23,10 @@ const WATER_LONGER = 1.25
 /**
  * Dwell under one flash, seconds, by kind of unit.
  *
- * @param at place of the flash in the order, from 1; part of the key under which a choice is kept
+ * @param behind the hit that it gels: a choice is kept with it, wherever the flash comes in the order
  */
 export function flashDwell(
-  at: number,
+  behind: Subject,
   unit: FlashUnit,
   waterBased: boolean,
   overrides: Overrides,
@@ -33,15 +34,14 @@ export function flashDwell(
   const { rule, time } = DWELLS[unit.kind]
   const [low, usual, high] = time.map(seconds) as [number, number, number]
   const slower = waterBased && unit.kind !== 'air' ? WATER_LONGER : 1
-  const reasons: Reason[] = [because(HEAT_RULES, rule)]
-  if (waterBased && unit.kind !== 'air') reasons.push(because(HEAT_RULES, 'FLASH_WATER'))
-  if (unit.kind !== 'gun') reasons.push(because(HEAT_RULES, 'FLASH_LIMIT'))
-  reasons.push(because(HEAT_RULES, 'FLASH_COLD'))
-  return decideNumber(
+  const reasons: Reason[] = [HEAT.because(rule)]
+  if (waterBased && unit.kind !== 'air') reasons.push(HEAT.because('FLASH_WATER'))
+  if (unit.kind !== 'gun') reasons.push(HEAT.because('FLASH_LIMIT'))
+  reasons.push(HEAT.because('FLASH_COLD'))
+  return HEAT.number(
+    'dwell',
     {
-      key: `dwell.${at}`,
-      label: `Flash ${at}`,
-      kind: 'duration',
+      of: behind,
       advised: usual * slower,
       range: [low, high * slower],
       reasons,
@@ -52,14 +52,12 @@ export function flashDwell(
 
 /** Height of the panel over the pallet, metres. */
 export const flashHeight = (overrides: Overrides): NumberAdvice =>
-  decideNumber(
+  HEAT.number(
+    'flashHeight',
     {
-      key: 'flashHeight',
-      label: 'Flash height',
-      kind: 'length',
       advised: mm(65),
       range: [mm(50), mm(75)],
-      reasons: [because(HEAT_RULES, 'FLASH_HEIGHT')],
+      reasons: [HEAT.because('FLASH_HEIGHT')],
     },
     overrides,
   )
@@ -68,29 +66,26 @@ export const flashHeight = (overrides: Overrides): NumberAdvice =>
  * Cool-down between a flash and the next print: seconds where the garment waits, empty heads on an automatic.
  */
 export function coolDown(press: Press, overrides: Overrides): NumberAdvice {
-  const sticks = because(HEAT_RULES, 'COOL_STICKS')
-  const advice = (kind: NumberAdvice['kind'], values: readonly [number, number, number], why: Reason) => {
+  const sticks = HEAT.because('COOL_STICKS')
+  const advice = (kind: 'count' | 'duration', values: readonly [number, number, number], why: Reason) => {
     const [low, advised, high] = values
-    return decideNumber(
-      { key: 'coolDown', label: 'Cool-down', kind, advised, range: [low, high], reasons: [why, sticks] },
-      overrides,
-    )
+    return HEAT.number('coolDown', { kind, advised, range: [low, high], reasons: [why, sticks] }, overrides)
   }
   switch (press.kind) {
     case 'automatic':
-      return advice('count', [1, 1, 2], because(HEAT_RULES, 'COOL_AUTOMATIC'))
+      return advice('count', [1, 1, 2], HEAT.because('COOL_AUTOMATIC'))
     case 'manual': {
       const idle = Math.max(0, press.pallets - 2)
-      const why = because(HEAT_RULES, 'COOL_MANUAL', {
+      const why = HEAT.because('COOL_MANUAL', {
         pallets: q('count', press.pallets),
         idle: q('count', idle),
       })
       return advice('duration', [10, 20, 30], why)
     }
     case 'single':
-      return advice('duration', [20, 30, 40], because(HEAT_RULES, 'COOL_SINGLE'))
+      return advice('duration', [20, 30, 40], HEAT.because('COOL_SINGLE'))
     case 'bench':
-      return advice('duration', [120, 240, 480], because(HEAT_RULES, 'COOL_BENCH'))
+      return advice('duration', [120, 240, 480], HEAT.because('COOL_BENCH'))
     default:
       return press satisfies never
   }

@@ -23,7 +23,12 @@ const cure = (needs: readonly CureNeed[], on = cloth(), method = {}, overrides =
 const film = (...needs: CureNeed[]) => numberOf(cure(needs).film) - 273.15
 const rules = (reasons: readonly { rule: string }[]) => reasons.map((r) => r.rule)
 const flash = (kind: FlashKind, waterBased = false) =>
-  flashDwell(1, { id: 'f', name: 'F', kind, pressId: 'p', takes: 1 }, waterBased, {})
+  flashDwell(
+    { id: 'base', name: 'Base white' },
+    { id: 'f', name: 'F', kind, pressId: 'p', takes: 1 },
+    waterBased,
+    {},
+  )
 
 // Common practice, no source; quartz and infrared with air from memory.
 describe('flash', () => {

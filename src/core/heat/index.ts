@@ -1,3 +1,3 @@
 export * from './cure'
+export { HEAT } from './definition'
 export * from './flash'
-export * from './rules'

@@ -120,7 +120,12 @@ describe('tunnel and belt', () => {
 
 describe('the flash says why', () => {
   const flash = (kind: FlashKind, wet: boolean) =>
-    flashDwell(2, { id: 'f', name: 'F', kind, pressId: 'p', takes: 1 }, wet, {})
+    flashDwell(
+      { id: 'base', name: 'Base white' },
+      { id: 'f', name: 'F', kind, pressId: 'p', takes: 1 },
+      wet,
+      {},
+    )
   it.each([
     ['quartz', false, ['FLASH_QUARTZ', 'FLASH_LIMIT', 'FLASH_COLD']],
     ['quartz', true, ['FLASH_QUARTZ', 'FLASH_WATER', 'FLASH_LIMIT', 'FLASH_COLD']],

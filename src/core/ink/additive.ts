@@ -1,28 +1,9 @@
-import { because, q, type Reason, ruleTable } from '../advice'
+import { q, type Reason } from '../advice'
 import { difference } from '../color'
 import { ADDITIVES, type AdditiveKind, type BaseInk, type Part } from '../equipment'
 import type { Share } from '../quantity'
+import { INK } from './definition'
 import { type Condition, colourOn, inOrder, mixed, partsOf } from './formula'
-
-export const ADDITIVE_RULES = ruleTable({
-  ADDITIVE: {
-    says: '{additive}: {share} of the whole by weight; {usual} is usual, over {most} hardly ever. The sheet of the can counts.',
-    source: 'common practice',
-  },
-  ADDITIVE_MUCH: {
-    says: '{additive}: {share} of the whole is more than the {most} that is usual at most. See the sheet of the can.',
-    source: 'common practice',
-    severity: 'Watch',
-  },
-  ADDITIVE_RISES: {
-    says: 'As it rises the print goes lighter by about L* {lighter}, {change} in all (CIEDE2000); between half and twice of that. Bubbles are taken to scatter half as much as white does: assumed, not measured. A flat smear does not show it.',
-    source: 'common practice',
-  },
-  ADDITIVE_WEAKENS: {
-    says: 'What has no colour weakens the ink: {change} (CIEDE2000) in a smear over white.',
-    source: 'common practice',
-  },
-})
 
 /** What an ink of the rack does when it is an additive. */
 export const doesOf = (ink: BaseInk): AdditiveKind | undefined =>
@@ -71,8 +52,8 @@ export function saidOfAdditives(
     const { usual, most } = ADDITIVES[does]
     const inputs = { additive: ink.name, share: q('share', share), most: q('share', most) }
     return share > most
-      ? [because(ADDITIVE_RULES, 'ADDITIVE_MUCH', inputs)]
-      : [because(ADDITIVE_RULES, 'ADDITIVE', { ...inputs, usual: q('share', usual) })]
+      ? [INK.because('ADDITIVE_MUCH', inputs)]
+      : [INK.because('ADDITIVE', { ...inputs, usual: q('share', usual) })]
   })
   const [plain, whole] = [partsOf(inks, rack), partsOf(parts, rack)]
   if (additives.length === 0 || inks.length === 0 || !plain || !whole) return shares
@@ -82,7 +63,7 @@ export function saidOfAdditives(
   return [
     ...shares,
     rises
-      ? because(ADDITIVE_RULES, 'ADDITIVE_RISES', { lighter: q('difference', after.l - before.l), change })
-      : because(ADDITIVE_RULES, 'ADDITIVE_WEAKENS', { change }),
+      ? INK.because('ADDITIVE_RISES', { lighter: q('difference', after.l - before.l), change })
+      : INK.because('ADDITIVE_WEAKENS', { change }),
   ]
 }

@@ -1,67 +1,7 @@
-import { ruleTable } from '../advice'
 import { difference, type Lab } from '../color'
 import type { BaseInk, Part } from '../equipment'
 import type { Mass, Share } from '../quantity'
 import { type Condition, colourOn, type MixInk, mixed, mixInk } from './formula'
-
-export const BATCH_RULES = ruleTable({
-  PART: {
-    says: '{part} of {batch}: {share} by weight. Largest first, so that no small part is stuck to the bottom of the pail.',
-    source: 'common practice',
-  },
-  READING: {
-    says: 'What the scale says now, less what was in the pail before this part.',
-    source: 'geometry',
-  },
-  BAND: {
-    says: 'From {low} to {high}: {share} of the part either way, but never less than the scale can tell.',
-    source: 'common practice',
-  },
-  OVERPOUR: {
-    says: '{over} too much of {part}: everything else has to go up in the same ratio, to {total} in all.',
-    source: 'geometry',
-  },
-  OVERPOUR_ACCEPT: {
-    says: 'Left as it is the colour is off by {difference} (CIEDE2000). Computed, not measured.',
-    source: 'common practice',
-  },
-  OVERPOUR_FULL: {
-    says: 'The pail holds {capacity}: take out {out} of what is in it, stirred, before adding.',
-    source: 'geometry',
-  },
-})
-
-export const MIX_RULES = ruleTable({
-  NEED: {
-    says: '{mass} for {run}: as its plan computes it from the print, the mesh and the pieces, with what stays in the screen. See the Ink stage of the order.',
-    source: 'geometry',
-  },
-  LEARNT: {
-    says: '{factor} of what is computed was laid, by the middle of {runs} runs that were weighed back.',
-    source: "the shop's choice",
-  },
-  FOUND: {
-    says: '{difference} from the target in daylight (CIEDE2000), {lamp} under lamplight; hides {hides} of a black card; two-constant films from the readings of the rack, in a smear over white. Model, not measured: draw it down.',
-    source: 'common practice',
-  },
-  ON_CLOTH: {
-    says: 'As thick as a smear straight on {cloth}, nothing white below: {difference} from the target (CIEDE2000). The Ink stage of the order tells it in the films that are printed.',
-    source: 'common practice',
-  },
-  MONEY: { says: 'What the parts cost by weight, as entered for the rack.', source: "the shop's choice" },
-  PAST: {
-    says: '{difference} from the target (CIEDE2000) when its drawdown was accepted.',
-    source: 'common practice',
-  },
-  PAST_SAMPLE: {
-    says: '{difference} from the accepted drawdown of {batch}, the first of this colour (CIEDE2000): what the customer has seen.',
-    source: 'common practice',
-  },
-  READ: {
-    says: '{difference} from the target (CIEDE2000): {word}. Accepted up to {accept}, looked at again up to {again}.',
-    source: 'common practice',
-  },
-})
 
 /** What is in the pail: kg by code. */
 export type Poured = Readonly<Record<string, Mass>>

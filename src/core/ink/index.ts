@@ -1,5 +1,4 @@
 export {
-  ADDITIVE_RULES,
   additivesFor,
   apart,
   doesOf,
@@ -11,6 +10,7 @@ export * from './base'
 export * from './batch'
 export { type Bench, type BenchPart, benchOf, isCanOf } from './bench'
 export { type Correction, correction } from './correct'
+export { INK, SECOND_WHITES, type SecondWhite } from './definition'
 export {
   expectedLooks,
   type InkFacts,
@@ -26,7 +26,6 @@ export {
   type Films,
   type Looks,
   looksOf,
-  PREDICT_RULES,
   type Printed,
   type Tint,
   tintsOf,

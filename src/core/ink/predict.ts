@@ -1,4 +1,3 @@
-import { ruleTable } from '../advice'
 import {
   difference,
   type Hex,
@@ -15,29 +14,6 @@ import type { ColourLimits } from '../equipment'
 import type { Cloth } from '../order'
 import type { Film, Share } from '../quantity'
 import { WHITE, WHITE_CARD } from './optics'
-
-export const PREDICT_RULES = ruleTable({
-  PREDICTED: {
-    says: '{print}: L* {lightness}, {change} from the very same films on white (CIEDE2000), {film} of ink in all. Up to {meant} it looks as meant, up to {toned} toned down: ask the customer. Two-constant films, tuned to common practice; no print was measured.',
-    source: 'common practice',
-  },
-  KNOWN_CLASS: {
-    says: '{ink} is known by its colour and how it covers: good enough to say whether it needs a base (as measured films would in about 93 of 100 cases, model against model), not to mix by; nine of ten predictions lie within {within}.',
-    source: 'common practice',
-  },
-  KNOWN_READ: {
-    says: '{ink} is known by its formula, whose inks were read: {how}; nine of ten predictions lie within {within} (model against model).',
-    source: 'common practice',
-  },
-  PREDICTED_TINT: {
-    says: '{dot} on the film prints as {printed} and comes to L* {lightness}: dots gain 4 x 0.12 x a (1 - a), light spreads between them. Assumed: print a step wedge.',
-    source: 'common practice',
-  },
-  PREDICTED_DYES: {
-    says: 'Water-based ink dyes the fibre rather than lying on it: the prediction is poor there.',
-    source: 'common practice',
-  },
-})
 
 /** What the cloth does to a colour, in words. */
 export const changeWord = (change: number, limits: ColourLimits): string =>

@@ -1,32 +1,8 @@
-import { because, decideNumber, type NumberAdvice, type Overrides, q, ruleTable } from '../advice'
+import { type NumberAdvice, type Overrides, q } from '../advice'
 import type { Fabric } from '../equipment'
 import { type Duration, grams, type Length, type MeshCount, minutes, percent, type Share } from '../quantity'
 import { fabricOf, wetDeposit, whyStruck } from '../screen'
-
-export const INK_RULES = ruleTable({
-  INK_MASS: {
-    says: '{area} of print x {coverage} covered x {deposit} laid x {pieces} pieces + {waste} waste + {left} left in screen and pail.',
-    source: 'geometry',
-  },
-  INK_LAID: {
-    says: '{laid} of that is laid here, by what this shop weighed back.',
-    source: "the shop's choice",
-  },
-  INK_DEPOSIT: {
-    says: 'Deposit from {mesh} at 60 % transfer, ink at 1.2 g/ml: tuned to common practice, never weighed here. Weigh what comes back.',
-    source: 'common practice',
-  },
-  INK_POT: {
-    says: '{name} dries in the screen and is workable about 1.5 to 2 h; this run takes {time}: plan it without a pause.',
-    source: 'common practice',
-    severity: 'Watch',
-  },
-  INK_FLOODED: {
-    says: '{name} dries in the screen: never leave it un-flooded.',
-    source: 'common practice',
-    severity: 'Note',
-  },
-})
+import { INK } from './definition'
 
 /** Inks with additives stay workable about an hour and a half (common practice). */
 export const POT_LIFE: Duration = minutes(90)
@@ -68,15 +44,14 @@ export function inkMass(
   const deposit = wet * DENSITY * need.hits
   const area = need.width * need.height
   const laid = area * need.coverage * deposit * need.pieces * (1 + WASTE) * held
-  return decideNumber(
+  return INK.number(
+    'ink',
     {
-      key: `ink.${need.id}`,
-      label: `Ink, ${need.name}`,
-      kind: 'mass',
+      of: need,
       advised: laid + LEFT.usual,
       range: [laid * (0.5 / 0.6) + LEFT.low, laid * (0.75 / 0.6) + LEFT.high],
       reasons: [
-        because(INK_RULES, 'INK_MASS', {
+        INK.because('INK_MASS', {
           area: q('area', area),
           coverage: q('share', need.coverage),
           deposit: q('arealMass', deposit),
@@ -85,8 +60,8 @@ export function inkMass(
           left: q('mass', LEFT.usual),
         }),
         ...whyStruck(need.struck),
-        ...(held === 1 ? [] : [because(INK_RULES, 'INK_LAID', { laid: q('share', held) })]),
-        because(INK_RULES, 'INK_DEPOSIT', { mesh: q('meshCount', need.mesh) }),
+        ...(held === 1 ? [] : [INK.because('INK_LAID', { laid: q('share', held) })]),
+        INK.because('INK_DEPOSIT', { mesh: q('meshCount', need.mesh) }),
       ],
     },
     overrides,

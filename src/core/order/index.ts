@@ -1,3 +1,4 @@
+export { ORDER } from './definition'
 export * from './order'
 export * from './schema'
 export * from './sizes'

@@ -1,24 +1,9 @@
-import { because, type ChoiceAdvice, q, type Reason, ruleTable } from '../advice'
+import { type ChoiceAdvice, q, type Reason } from '../advice'
 import { lightness } from '../color'
+import { CLOTH_GROUPS, type ClothGroup, ORDER } from './definition'
 import type { GarmentLine, Order, Placement } from './order'
 import { isPrinted } from './sizes'
 import { isPolyester, toneOf } from './tone'
-
-export const SPLIT_RULES = ruleTable({
-  CLOTH_GROUP: {
-    says: '{cloth} is {tone} cloth (L* {L}): colours on {tone} cloth share one decision about the base.',
-    source: 'common practice',
-  },
-  CLOTH_POLYESTER: {
-    says: '{cloth} is {share} polyester: its dye bleeds when hot, so it cures apart from cotton.',
-    source: 'common practice',
-  },
-  PLACEMENT_RUN: {
-    says: '{placement} is a set-up of its own: one cloth group, one placement, one run.',
-    source: 'common practice',
-  },
-  KIDS_ART: { says: 'A second artwork for {sizes} sizes needs its own screens.', source: 'common practice' },
-})
 
 /** One set-up on one press: one cloth group x one placement. */
 export interface Run {
@@ -31,42 +16,30 @@ export interface Run {
   readonly reasons: readonly Reason[]
 }
 
-/** Groups of cloth that share a set-up, and what they are called. */
-export const CLOTH_GROUPS: Readonly<Record<string, string>> = {
-  dark: 'Dark cloth',
-  'in-between': 'In-between cloth',
-  light: 'Light cloth',
-  'dark-poly': 'Dark polyester',
-  'in-between-poly': 'In-between polyester',
-  'light-poly': 'Light polyester',
-  apart: 'Apart from the rest',
-}
-export const groupLabel = (group: string): string => CLOTH_GROUPS[group] ?? group
+export const groupLabel = (group: string): string =>
+  (CLOTH_GROUPS as Readonly<Record<string, string>>)[group] ?? group
 
-const advisedGroup = (line: GarmentLine) => `${toneOf(line.cloth)}${isPolyester(line.cloth) ? '-poly' : ''}`
+const advisedGroup = ({ cloth }: GarmentLine) =>
+  isPolyester(cloth) ? (`${toneOf(cloth)}-poly` as const) : toneOf(cloth)
 
 /** The cloth group of a garment line, with the reason; the lead may put it with any other group. */
-export function clothGroup(line: GarmentLine): ChoiceAdvice {
+export function clothGroup(line: GarmentLine): ChoiceAdvice<ClothGroup> {
   const { cloth } = line
   const reasons = [
-    because(SPLIT_RULES, 'CLOTH_GROUP', {
+    ORDER.because('CLOTH_GROUP', {
       cloth: cloth.name,
       tone: toneOf(cloth),
       L: q('count', lightness(cloth.hex).L),
     }),
     ...(isPolyester(cloth)
-      ? [because(SPLIT_RULES, 'CLOTH_POLYESTER', { cloth: cloth.name, share: q('share', cloth.polyester) })]
+      ? [ORDER.because('CLOTH_POLYESTER', { cloth: cloth.name, share: q('share', cloth.polyester) })]
       : []),
   ]
-  return {
-    key: `group.${line.id}`,
-    label: 'Cloth group',
-    kind: 'choice',
-    advised: advisedGroup(line),
-    choices: Object.entries(CLOTH_GROUPS).map(([value, label]) => ({ value, label })),
-    reasons,
-    ...(line.group === '' ? {} : { chosen: line.group }),
-  }
+  return ORDER.choice(
+    'group',
+    { of: { id: line.id, name: cloth.name }, advised: advisedGroup(line), reasons },
+    line.group === '' ? {} : { [`group.${line.id}`]: line.group },
+  )
 }
 
 const groupOf = (line: GarmentLine) => line.group || advisedGroup(line)
@@ -90,8 +63,8 @@ export function splitOrder(order: Order): readonly Run[] {
         .filter((line) => line.sizes.length > 0)
       if (lines.length === 0) return []
       const reasons = [
-        because(SPLIT_RULES, 'PLACEMENT_RUN', { placement: placement.id }),
-        ...(placement.sizes === 'all' ? [] : [because(SPLIT_RULES, 'KIDS_ART', { sizes: placement.sizes })]),
+        ORDER.because('PLACEMENT_RUN', { placement: placement.id }),
+        ...(placement.sizes === 'all' ? [] : [ORDER.because('KIDS_ART', { sizes: placement.sizes })]),
         ...lines.flatMap((line) => clothGroup(line).reasons),
       ]
       const quantity = lines.flatMap((l) => l.sizes).reduce((sum, s) => sum + s.quantity, 0)

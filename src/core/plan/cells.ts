@@ -1,6 +1,6 @@
-import { because, q } from '../advice'
+import { q } from '../advice'
 import type { Press, Station } from '../equipment'
-import { type Event, SEQUENCE_RULES } from '../sequence'
+import { type Event, SEQUENCE } from '../sequence'
 import type { Separation } from './hits'
 import type { Cell } from './runPlan'
 
@@ -46,13 +46,13 @@ function ringOf(stations: readonly Station[], done: readonly Cell[], wide: numbe
     const inputs = { station: q('count', number) }
     const over = stations.slice(Math.max(0, i - wide + 1), i).map((s) => s.number)
     if (done.some((c) => c.kind === 'flash' && over.includes(c.station ?? 0)))
-      return { kind: 'covered', station: number, reasons: [because(SEQUENCE_RULES, 'COVERED', inputs)] }
-    if (!usable) return { kind: 'down', station: number, reasons: [because(SEQUENCE_RULES, 'DOWN', inputs)] }
+      return { kind: 'covered', station: number, reasons: [SEQUENCE.because('COVERED', inputs)] }
+    if (!usable) return { kind: 'down', station: number, reasons: [SEQUENCE.because('DOWN', inputs)] }
     const before = done.findLast((c) => (c.station ?? 0) < number)
     const after = done.some((c) => (c.station ?? 0) > number)
     const next = stations[i - wide]?.number
     return before?.kind === 'flash' && after && before.station === next
-      ? { kind: 'cool', station: number, reasons: [because(SEQUENCE_RULES, 'COOL', inputs)] }
+      ? { kind: 'cool', station: number, reasons: [SEQUENCE.because('COOL', inputs)] }
       : { kind: 'free', station: number }
   })
 }

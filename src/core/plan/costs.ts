@@ -1,23 +1,8 @@
-import { numberOf, ruleTable } from '../advice'
+import { numberOf } from '../advice'
 import type { Shop } from '../equipment'
 import { LEFT } from '../ink'
 import { CREWS, FIRST_PRINTS, MISPRINTS } from '../rate'
 import { type RunPlan, screensOf } from './runPlan'
-
-export const COST_RULES = ruleTable({
-  COST_PART: {
-    says: '{part}: {value} for {pieces} pieces, at the prices entered for this shop (Shop, Method and hours).',
-    source: 'geometry',
-  },
-  COST_PIECE: {
-    says: '{piece} a piece for {pieces}: press {press}, people {people}, screens {screens}, ink {ink}, spoiled {spoil}. The garments themselves are not in it, but for those spoiled.',
-    source: 'geometry',
-  },
-  COST_EARNS: {
-    says: '{pieces} pieces at {price} less {cost}, over {hours} at the press.',
-    source: 'geometry',
-  },
-})
 
 /** What a run costs, by what for. */
 export interface Costs {

@@ -1,17 +1,7 @@
-import { because, q, type Reason, ruleTable } from '../advice'
+import { q, type Reason } from '../advice'
 import { bestRhythm, DRYING_PLACES, stopsOf, workOf } from '../rate'
+import { PLAN } from './definition'
 import type { RunPlan } from './runPlan'
-
-export const DANCE_RULES = ruleTable({
-  DANCE: {
-    says: 'The quickest rhythm of {crew} on {pallets} pallets: {pattern}; {rate} in a burst. One turn after each line; then from the top.',
-    source: 'geometry',
-  },
-  BATCH: {
-    says: 'Batches of {places}, as many as dry at once: one colour across all of them, then the next. Flood and leave the ink over the image while a batch is carried away, so that it does not dry in. {rate} in a burst.',
-    source: 'common practice',
-  },
-})
 
 /** What is done while the carousel stands once. Pallets are counted from 1. */
 export interface DanceStep {
@@ -51,7 +41,7 @@ export function danceCard(plan: RunPlan): DanceCard | undefined {
   const rate = q('rate', time.burst)
   if (press.kind === 'bench')
     return {
-      why: because(DANCE_RULES, 'BATCH', {
+      why: PLAN.because('BATCH', {
         places: q('count', Math.min(DRYING_PLACES, plan.run.quantity)),
         rate,
       }),
@@ -83,7 +73,7 @@ export function danceCard(plan: RunPlan): DanceCard | undefined {
     pattern: groups.length < 2 ? 'all colours at each stop' : PATTERN_WORDS[rhythm.pattern],
     rate,
   }
-  return { why: because(DANCE_RULES, 'DANCE', inputs), steps, loader }
+  return { why: PLAN.because('DANCE', inputs), steps, loader }
 }
 
 const PATTERN_WORDS = {

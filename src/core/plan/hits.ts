@@ -8,6 +8,7 @@ import {
   type InkSystem,
   isProcess,
   OPACITIES,
+  type Order,
   type Placement,
   toneOf,
 } from '../order'
@@ -95,6 +96,16 @@ export function colourHit(
   }
 }
 
+const WHITES = { base: 'Base white', base2: 'Base again', smoothing: 'Smoothing screen' } as const
+
+/** What a screen of an order is called, by its id; the id itself where there is no such screen. */
+export const screenNames =
+  ({ placements }: Order): ((id: string) => string) =>
+  (id) =>
+    (WHITES as Readonly<Record<string, string>>)[id] ??
+    placements.flatMap((p) => p.inks).find((ink) => ink.id === id)?.name ??
+    id
+
 /** A white screen that the plan adds: base, second base hit, smoothing screen; of the system of the ink on it. */
 export function whiteHit(
   role: 'base' | 'base2' | 'smoothing',
@@ -106,11 +117,10 @@ export function whiteHit(
   const process = isProcess(on)
   const system = systemOf(on, method)
   const smoothing = role === 'smoothing'
-  const names = { base: 'Base white', base2: 'Base again', smoothing: 'Smoothing screen' } as const
   return {
     hit: {
       id: role,
-      name: names[role],
+      name: WHITES[role],
       role,
       L: smoothing ? 100 : lightness(WHITE).L,
       opacity: smoothing ? 0 : BASE_OPACITY,

@@ -1,7 +1,7 @@
-export { COST_PARTS, COST_RULES, costsOf } from './costs'
+export { COST_PARTS, costsOf } from './costs'
 export { type DanceStep, danceCard } from './danceCard'
 export * from './decisions'
-export * from './depends'
+export { PLAN } from './definition'
 export { keptGood, settingsOf } from './goodSample'
 export {
   framesAt,
@@ -11,15 +11,26 @@ export {
   stoodAt,
   takenDown,
 } from './hanging'
+export { screenNames } from './hits'
 export type { InkNeedLine } from './inkNeeds'
 export * from './lapStripShape'
 export { type Look, looksOfRun } from './looks'
 export { flashBehind, handOrder, type Move, movesOf, putAt } from './moves'
+export { keysToday, keyToday } from './oldKeys'
 export * from './palletShape'
 export { plan, runOf } from './plan'
 export * from './planChanges'
 export { printsInTurn } from './prints'
-export * from './ruleBook'
+export {
+  type Names,
+  ROOMS,
+  type RoomId,
+  roomOfRule,
+  settingOf,
+  settingWords,
+  shownWith,
+  whatChanges,
+} from './rooms'
 export * from './runPlan'
 export * from './screenRoom'
 export * from './sheetCode'

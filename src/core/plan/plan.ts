@@ -1,6 +1,5 @@
 import {
   advicesIn,
-  because,
   type ChoiceAdvice,
   choiceOf,
   type NumberAdvice,
@@ -12,8 +11,8 @@ import {
   warnings,
 } from '../advice'
 import { type FlashUnit, flashesAt, type Press, type Shop } from '../equipment'
-import { type Cure, coolDown, cureFor, flashDwell, flashHeight, HEAT_CAUTIONS } from '../heat'
-import { baseCoverage, baseFor, INK_RULES, POT_LIFE, type SecondWhite, secondWhiteFor } from '../ink'
+import { type Cure, coolDown, cureFor, flashDwell, flashHeight, HEAT } from '../heat'
+import { baseCoverage, baseFor, INK, POT_LIFE, type SecondWhite, secondWhiteFor } from '../ink'
 import { type Cloth, hardestCloth, type InkColour, type Order, type Run, splitOrder, toneOf } from '../order'
 import { mm } from '../quantity'
 import { beltRate, runTime } from '../rate'
@@ -29,19 +28,20 @@ import {
   notProven,
   type PressSpace,
   type Relation,
-  SEQUENCE_RULES,
+  SEQUENCE,
   type Solver,
   solverFor,
   whatHelps,
 } from '../sequence'
 import { bladeLengthFor, directionFor, holdFor } from '../stroke'
 import { cellsOf } from './cells'
+import { PLAN } from './definition'
 import { filmsFor } from './films'
 import { ownLast } from './goodSample'
 import { type Hung, hangScreens, type PrintOf } from './hanging'
 import { type Context, planHits } from './hitPlans'
 import { type Separation, separate } from './hits'
-import { PRESS_CAUTIONS, pressAdvice, rankPresses, spaceOf } from './press'
+import { pressAdvice, rankPresses, spaceOf } from './press'
 import type { ColourPlan, Decisions, FlashPlan, HitPlan, RunPlan } from './runPlan'
 
 /** The run of an order by its id. */
@@ -158,7 +158,7 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
     hung.heads,
   )
   const waterBased = separations.some((s) => s.system !== 'plastisol')
-  const flashes = planFlashes(events, flashesAt(shop, press), waterBased, whyFlash, overrides)
+  const flashes = planFlashes(events, job, flashesAt(shop, press), waterBased, whyFlash, overrides)
   const cure = cureFor(separations, cloth, run.placement.width, shop.dryers, method, overrides)
   const placement = placeOn(run, press, method, overrides)
   const position = positionOn(hits, placement, ctx)
@@ -176,7 +176,7 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
   const time = solution.fits ? timeOf(ctx, press, hits, flashes, events, laps, cool, wide, cure) : undefined
   const residual = solution.fits
     ? [
-        ...(laps === 2 ? [because(SEQUENCE_RULES, 'TWO_LAPS')] : []),
+        ...(laps === 2 ? [SEQUENCE.because('TWO_LAPS')] : []),
         ...notProven(solution.best),
         ...muddyPairs(job, solution.tables, events),
       ]
@@ -250,10 +250,10 @@ function hungFor({ ctx, job, press, space }: Ordering, events: readonly Event[])
 const NOT_FLASHED = { flashHeight: undefined, coolDown: undefined } as const
 
 const cautionsFor = (press: Press): readonly Reason[] => [
-  ...(press.kind === 'automatic' ? [because(PRESS_CAUTIONS, 'CAUTION_MACHINE')] : []),
-  because(HEAT_CAUTIONS, 'CAUTION_HOT'),
-  because(HEAT_CAUTIONS, 'CAUTION_FUMES'),
-  because(HEAT_CAUTIONS, 'CAUTION_WEAR'),
+  ...(press.kind === 'automatic' ? [PLAN.because('CAUTION_MACHINE')] : []),
+  HEAT.because('CAUTION_HOT'),
+  HEAT.because('CAUTION_FUMES'),
+  HEAT.because('CAUTION_WEAR'),
 ]
 
 const printOf = ({ order, run }: Context): PrintOf => ({ orderId: order.id, print: run.placement.id })
@@ -299,20 +299,29 @@ function positionOn(hits: readonly HitPlan[], placement: PlacementAdvice, { run,
   )
 }
 
+/** Before, choices were kept by the flash's place in the order. */
+const placeKey = (at: number) => `dwell.${at + 1}`
+
+/** Each flash with the hit that it gels: a choice of its dwell stays with that hit, wherever it is printed. */
 function planFlashes(
   events: readonly Event[],
+  { hits }: Job,
   units: readonly FlashUnit[],
   waterBased: boolean,
   why: readonly (readonly Reason[])[],
   overrides: Overrides,
 ): readonly FlashPlan[] {
   const rack: FlashUnit = { id: 'rack', name: 'Lamp or rack', kind: 'gun', pressId: '', takes: 1 }
-  return events
-    .filter((e) => e.kind === 'flash')
-    .map((_, i) => {
-      const unit = units.length > 0 ? units[i % units.length] : undefined
-      return { unit, dwell: flashDwell(i + 1, unit ?? rack, waterBased, overrides), reasons: why[i] ?? [] }
-    })
+  const behind = events.flatMap((e, at) => {
+    const print = e.kind === 'flash' ? events[at - 1] : undefined
+    return print?.kind === 'print' ? (hits[print.hit] ?? []) : []
+  })
+  return behind.map((hit, i) => {
+    const unit = units[i % units.length]
+    const old = overrides[placeKey(i)]
+    const own = old === undefined ? overrides : { [`dwell.${hit.id}`]: old, ...overrides }
+    return { unit, dwell: flashDwell(hit, unit ?? rack, waterBased, own), reasons: why[i] ?? [] }
+  })
 }
 
 /** Stations that lie between the last flash of an automatic and the next print, as the order has it. */
@@ -369,7 +378,7 @@ function potLife(separations: readonly Separation[], total: NumberAdvice | undef
   const [first] = wet
   if (!first) return []
   const name = wet.map((s) => s.hit.name).join(', ')
-  const flooded = because(INK_RULES, 'INK_FLOODED', { name })
+  const flooded = INK.because('INK_FLOODED', { name })
   if (!total || numberOf(total) <= POT_LIFE) return [flooded]
-  return [because(INK_RULES, 'INK_POT', { name, time: q('workTime', numberOf(total)) }), flooded]
+  return [INK.because('INK_POT', { name, time: q('workTime', numberOf(total)) }), flooded]
 }

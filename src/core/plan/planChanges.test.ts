@@ -22,7 +22,9 @@ describe('what changed since a revision', () => {
   it('names the setting, both values and why it is so now', () => {
     const quartz = SHOP.flashes.map((f) => (f.pressId === 'manual' ? { ...f, kind: 'quartz' as const } : f))
     const list = told(before, planFor({ shop: { flashes: quartz } }))
-    expect(list.find((c) => c.startsWith('Flash 1'))).toMatch(/^Flash 1 \| 8 s \| 6 s \| .*quartz/i)
+    expect(list.find((c) => c.startsWith('Flash after'))).toMatch(
+      /^Flash after .+ \| 8 s \| 6 s \| .*quartz/i,
+    )
   })
   it('tells the lead’s own choice with the reason that came with it', () => {
     const list = told(before, planFor({ overrides: { offContact: 0.009 } }))

@@ -1,13 +1,6 @@
-import {
-  type Advice,
-  advicesIn,
-  because,
-  type Input,
-  OVERRIDE_RULES,
-  q,
-  type Reason,
-  settled,
-} from '../advice'
+import { type Advice, advicesIn, CHOICES, type Input, q, type Reason, settled } from '../advice'
+import { keyToday } from './oldKeys'
+import { settingOf } from './rooms'
 import type { Cell, RunPlan } from './runPlan'
 
 /** One difference between two plans that a printer can read. Empty text: it was not there, or is no more. */
@@ -31,7 +24,7 @@ function newReason(now: Advice, before: Advice | undefined): Reason | undefined 
   const fresh = now.reasons.find((r) => !old.has(JSON.stringify(r)))
   if (fresh || now.chosen === undefined || now.chosen === before?.chosen) return fresh ?? now.reasons[0]
   const { chosen: _, ...advice } = now
-  return because(OVERRIDE_RULES, 'OVERRIDE', { advised: shown(advice as Advice) })
+  return CHOICES.because('OVERRIDE', { advised: shown(advice as Advice) })
 }
 
 const sameInput = (a: Input, b: Input) =>
@@ -66,9 +59,6 @@ const piecesBySize = (plan: RunPlan): ReadonlyMap<string, number> =>
     ),
   )
 
-/** Settings that follow from others and would only repeat them. */
-const FOLLOWS = /^(ink|film|total)\b/
-
 /**
  * What differs between two plans of a run, in the order of the work: pieces, print order, frames, then every setting
  * with the reason it has now.
@@ -95,10 +85,10 @@ export function planChanges(before: RunPlan, after: RunPlan): readonly PlanChang
   const heads = hung
     ? hits.flatMap(([id, name]) => fact(`Hangs at, ${name}`, headOf(before, id), headOf(after, id)))
     : []
-  const old = new Map(advicesIn(before).map((a) => [a.key, a]))
+  const old = new Map(advicesIn(before).map((a) => [keyToday(a.key, before), a]))
   const now = new Map(advicesIn(after).map((a) => [a.key, a]))
   const settings = [...new Set([...now.keys(), ...old.keys()])]
-    .filter((key) => !FOLLOWS.test(key))
+    .filter((key) => !settingOf(key)?.setting.repeats)
     .flatMap((key): PlanChange[] => {
       const [was, is] = [old.get(key), now.get(key)]
       const [from, to] = [shown(was), shown(is)]

@@ -1,45 +1,9 @@
-import {
-  because,
-  type ChoiceAdvice,
-  decideChoice,
-  type Overrides,
-  q,
-  type Reason,
-  ruleTable,
-} from '../advice'
+import { type ChoiceAdvice, type Overrides, q, type Reason } from '../advice'
 import { flashesAt, type Press, type Shop, usableHeads } from '../equipment'
 import type { Run } from '../order'
 import type { PressSpace } from '../sequence'
+import { PLAN } from './definition'
 import { hitsAt, type PrintOf } from './hanging'
-
-export const PRESS_RULES = ruleTable({
-  PRESS_ODD: {
-    says: 'An odd item in one pass belongs on a bench or a manual press.',
-    source: 'common practice',
-  },
-  PRESS_MANY: {
-    says: '{screens} screens{halftones}: by hand it would need more flashes, and dots would not hold.',
-    source: 'common practice',
-  },
-  PRESS_LONG: { says: '{pieces} pieces pay for setting up the automatic.', source: 'common practice' },
-  PRESS_SHORT: {
-    says: '{pieces} pieces in {screens} screens: quicker by hand than set up on the automatic.',
-    source: 'common practice',
-  },
-  PRESS_NONE: {
-    says: 'It fits no press of this shop in one revolution; this is where it belongs.',
-    source: 'geometry',
-  },
-  PRESS_FITS: { says: 'The first press in that order on which the print fits.', source: 'geometry' },
-})
-
-/** What can hurt someone at the press; the maker's instructions and local rules decide. */
-export const PRESS_CAUTIONS = ruleTable({
-  CAUTION_MACHINE: {
-    says: 'The carousel strikes and pinches: lock out and bleed the air before reaching in; one person starts it and says so.',
-    source: 'common practice',
-  },
-})
 
 const MANY_SCREENS = 6
 /** More screens than this do not hold register on a hinge. */
@@ -64,15 +28,14 @@ export function rankPresses(
       (a, b) => kinds.indexOf(a.kind) - kinds.indexOf(b.kind) || size(a) - size(b),
     )
   if (run.placement.where === 'offPallet')
-    return { presses: by('bench', 'single', 'manual', 'automatic'), why: because(PRESS_RULES, 'PRESS_ODD') }
+    return { presses: by('bench', 'single', 'manual', 'automatic'), why: PLAN.because('PRESS_ODD') }
   const automaticFirst = by('automatic', 'manual', 'single', 'bench')
   if (screens >= MANY_SCREENS || (halftones && screens > 3))
-    return { presses: automaticFirst, why: because(PRESS_RULES, 'PRESS_MANY', inputs) }
-  if (run.quantity >= LONG_RUN)
-    return { presses: automaticFirst, why: because(PRESS_RULES, 'PRESS_LONG', inputs) }
+    return { presses: automaticFirst, why: PLAN.because('PRESS_MANY', inputs) }
+  if (run.quantity >= LONG_RUN) return { presses: automaticFirst, why: PLAN.because('PRESS_LONG', inputs) }
   return {
     presses: by('manual', 'single', 'automatic', 'bench'),
-    why: because(PRESS_RULES, 'PRESS_SHORT', inputs),
+    why: PLAN.because('PRESS_SHORT', inputs),
   }
 }
 
@@ -85,14 +48,12 @@ export function pressAdvice(
   why: Reason,
   overrides: Overrides,
 ): ChoiceAdvice {
-  return decideChoice(
+  return PLAN.choice(
+    'press',
     {
-      key: 'press',
-      label: 'Press',
-      kind: 'choice',
       advised: advised.id,
       choices: shop.presses.map((p) => ({ value: p.id, label: p.name })),
-      reasons: [why, because(PRESS_RULES, fits ? 'PRESS_FITS' : 'PRESS_NONE')],
+      reasons: [why, PLAN.because(fits ? 'PRESS_FITS' : 'PRESS_NONE')],
     },
     overrides,
   )

@@ -1,35 +1,7 @@
-import { because, q, type Reason, ruleTable, type ShopMethod } from '../advice'
+import { q, type Reason, type ShopMethod } from '../advice'
 import { cureFor } from '../heat'
 import { hardestCloth, type Order, type Run, splitOrder } from '../order'
-
-export const PRINTS_RULES = ruleTable({
-  PRINTS_LABEL: {
-    says: 'The label first: nothing is pressed or dried over a finished print.',
-    source: 'common practice',
-  },
-  PRINTS_RAISED: {
-    says: 'Raised ink last: it sees the dryer once, and no heat press.',
-    source: 'common practice',
-  },
-  PRINTS_SMALL: {
-    says: 'Small before large: the main print is heated least.',
-    source: 'common practice',
-  },
-  PRINTS_AGAIN: {
-    says: 'It goes through the dryer {times} more after its own, its film at {later} then and at {own} in its own cure: watch for gloss, shrinking and dye coming through on polyester.',
-    source: 'common practice',
-  },
-  PRINTS_TOO_HOT: {
-    says: 'A later cure takes it to {later}; its own ink wants no more than {most}.',
-    source: 'common practice',
-    severity: 'Watch',
-  },
-  PRINTS_RAISED_AGAIN: {
-    says: '{count} prints of raised ink: all but the last are heated again and may fall flat.',
-    source: 'common practice',
-    severity: 'Watch',
-  },
-})
+import { PLAN } from './definition'
 
 /** One print of those on a garment, in the order in which they are printed. */
 export interface PrintInTurn {
@@ -72,9 +44,9 @@ export function printsInTurn(order: Order, of: Run, method: ShopMethod): readonl
     const heat = again.length > 0 ? heatedAgain(cures[i] as Cured, again) : []
     const flat =
       isRaised(run) && again.length > 0
-        ? [because(PRINTS_RULES, 'PRINTS_RAISED_AGAIN', { count: q('count', raised) })]
+        ? [PLAN.because('PRINTS_RAISED_AGAIN', { count: q('count', raised) })]
         : []
-    return { run, heatedAgain: again.length, reasons: [because(PRINTS_RULES, rule), ...heat, ...flat] }
+    return { run, heatedAgain: again.length, reasons: [PLAN.because(rule), ...heat, ...flat] }
   })
 }
 
@@ -90,7 +62,7 @@ function heatedAgain({ own, most }: Cured, again: readonly number[]): readonly R
     most: q('temperature', most),
   }
   return [
-    because(PRINTS_RULES, 'PRINTS_AGAIN', inputs),
-    ...(later > most ? [because(PRINTS_RULES, 'PRINTS_TOO_HOT', inputs)] : []),
+    PLAN.because('PRINTS_AGAIN', inputs),
+    ...(later > most ? [PLAN.because('PRINTS_TOO_HOT', inputs)] : []),
   ]
 }

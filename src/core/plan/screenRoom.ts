@@ -1,10 +1,10 @@
-import { because, choiceOf, numberOf, q, type Reason } from '../advice'
+import { choiceOf, numberOf, q, type Reason } from '../advice'
 import type { Hex } from '../color'
 import type { Frame, Shop, Stencil, Step } from '../equipment'
 import type { Order } from '../order'
 import type { Duration, Length, MeshCount } from '../quantity'
 import { latestStart, type Moment, momentOf, nextStep, startBefore, stepTime, whyLatest } from '../schedule'
-import { allocateFrames, FRAME_RULES, stencilWords } from '../screen'
+import { allocateFrames, SCREEN, stencilWords } from '../screen'
 import { jobWords } from './hitPlans'
 import type { RunPlan } from './runPlan'
 
@@ -132,7 +132,7 @@ function promised(mesh: MeshCount, given: ReadonlyMap<string, string>, shop: Sho
   const of = shop.frames.filter((f) => Math.abs(f.mesh - mesh) < 1)
   const jobs = [...new Set(of.flatMap((f) => given.get(f.id) ?? []))]
   if (jobs.length === 0) return []
-  return [because(FRAME_RULES, 'FRAME_GIVEN', { mesh: q('meshCount', mesh), jobs: jobs.join('; ') })]
+  return [SCREEN.because('FRAME_GIVEN', { mesh: q('meshCount', mesh), jobs: jobs.join('; ') })]
 }
 
 function lineOf(

@@ -1,34 +1,10 @@
-import { because, choiceOf, numberOf, q, type Reason, ruleTable } from '../advice'
+import { choiceOf, numberOf, q, type Reason } from '../advice'
 import { type Event, FLASH } from '../sequence'
+import { PLAN } from './definition'
 import { orderingOf, plan } from './plan'
 import { rankPresses } from './press'
 import { type Decisions, type RunPlan, screensOf } from './runPlan'
 import { baseVariants, type VariantAsk, whiteVariants } from './variants'
-
-export const WAY_RULES = ruleTable({
-  WAY_ADVISED: { says: 'The order that is advised, without the one by hand.', source: 'geometry' },
-  WAY_OTHER: {
-    says: 'Dried (|) between other colours than now: {flashes} flashes instead of {had}, {mud} mud points instead of {hadMud}.',
-    source: 'common practice',
-  },
-  WAY_LEAST_MOVING: {
-    says: 'Leaves most of what hangs and stands where it is: {moves} handgrips instead of {hadMoves}, {mud} mud points instead of {hadMud}.',
-    source: 'geometry',
-  },
-  WAY_BASE_ONLY: {
-    says: 'Flashed after the base only: what would smear wet is taken into the bargain, {mud} mud points instead of {hadMud}.',
-    source: "the shop's choice",
-  },
-  WAY_EVERY: {
-    says: 'Flashed after every colour: what register does is plain to see on the first prints, and nothing blends. Then go back to the order of the run.',
-    source: 'common practice',
-  },
-  WAY_SCREEN_LESS: {
-    says: '{way}: {screens} screens to coat, burn and register instead of {hadScreens}; see Ink for what it does to the colours.',
-    source: 'common practice',
-  },
-  WAY_PRESS: { says: 'On {press}: another press of this shop on which it fits.', source: 'geometry' },
-})
 
 /** Another way to print the run, with its plan. */
 export interface Way {
@@ -65,8 +41,7 @@ export function waysOf({ order, shop, decisions, now }: VariantAsk): readonly Wa
     ways.push({ id, label, why: why(p), decisions: decided, plan: p })
   }
   const free = { ...decisions, order: [] }
-  if (decisions.order.length > 0)
-    offer('advised', 'As advised', free, () => because(WAY_RULES, 'WAY_ADVISED'))
+  if (decisions.order.length > 0) offer('advised', 'As advised', free, () => PLAN.because('WAY_ADVISED'))
 
   const { job, solver, space, press } = orderingOf(order, shop, free)
   const listOf = (events: readonly Event[]) =>
@@ -78,7 +53,7 @@ export function waysOf({ order, shop, decisions, now }: VariantAsk): readonly Wa
       'Least moving',
       { ...decisions, order: listOf(least.best.events) },
       (p) =>
-        because(WAY_RULES, 'WAY_LEAST_MOVING', {
+        PLAN.because('WAY_LEAST_MOVING', {
           ...had,
           moves: q('count', p.sequence.moves),
           hadMoves: q('count', now.sequence.moves),
@@ -93,7 +68,7 @@ export function waysOf({ order, shop, decisions, now }: VariantAsk): readonly Wa
     const nameOf = (id: string) => job.hits.find((h) => h.id === id)?.name ?? id
     const label = byHand.map((id) => (id === FLASH ? '|' : nameOf(id))).join(' ')
     offer(`other${i}`, label, { ...decisions, order: byHand }, (p) =>
-      because(WAY_RULES, 'WAY_OTHER', { ...had, flashes: q('count', p.flashes.length), mud: points(p) }),
+      PLAN.because('WAY_OTHER', { ...had, flashes: q('count', p.flashes.length), mud: points(p) }),
     )
   })
   const school = (flash: 'afterBase' | 'every') => ({ ...free, method: { ...decisions.method, flash } })
@@ -101,7 +76,7 @@ export function waysOf({ order, shop, decisions, now }: VariantAsk): readonly Wa
     'afterBase',
     'Flash after the base only',
     school('afterBase'),
-    (p) => because(WAY_RULES, 'WAY_BASE_ONLY', { ...had, mud: points(p) }),
+    (p) => PLAN.because('WAY_BASE_ONLY', { ...had, mud: points(p) }),
     (p) => p.flashes.length < now.flashes.length,
   )
   const fewer = [
@@ -114,7 +89,7 @@ export function waysOf({ order, shop, decisions, now }: VariantAsk): readonly Wa
     const kept = Object.entries(decisions.overrides).filter(([key]) => !fewer.keys.includes(key))
     const overrides = { ...Object.fromEntries(kept), ...fewer.overrides }
     offer('fewer', fewer.label, { ...free, overrides }, (p) =>
-      because(WAY_RULES, 'WAY_SCREEN_LESS', {
+      PLAN.because('WAY_SCREEN_LESS', {
         way: fewer.label,
         screens: q('count', screensOf(p)),
         hadScreens: q('count', screensOf(now)),
@@ -129,11 +104,11 @@ export function waysOf({ order, shop, decisions, now }: VariantAsk): readonly Wa
       `press.${other.id}`,
       other.name,
       { ...free, overrides },
-      () => because(WAY_RULES, 'WAY_PRESS', { press: other.name }),
+      () => PLAN.because('WAY_PRESS', { press: other.name }),
       (p) => p.sequence.laps <= now.sequence.laps,
     )
   }
-  offer('setUp', 'For the set-up: flash every colour', school('every'), () => because(WAY_RULES, 'WAY_EVERY'))
+  offer('setUp', 'For the set-up: flash every colour', school('every'), () => PLAN.because('WAY_EVERY'))
   return ways
 }
 

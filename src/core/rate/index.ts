@@ -1,5 +1,6 @@
 export { stopsOf } from './carousel'
 export { bestRhythm, bottlenecks, DRYING_PLACES } from './cycle'
+export { RATE } from './definition'
 export * from './rate'
 export { type Busy, simulate } from './simulate'
 export { FIRST_PRINTS, type RunNeed, type Spread, spreadOf } from './spread'

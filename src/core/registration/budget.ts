@@ -1,21 +1,6 @@
-import { because, q, type Reason, ruleTable } from '../advice'
+import { q, type Reason } from '../advice'
 import { type Angle, type Length, mm, type Share } from '../quantity'
-
-export const BUDGET_RULES = ruleTable({
-  BUDGET_MISS: {
-    says: 'At the corners of a print {width} x {height}, 95 % of pieces miss by less than {miss}: reading the marks {reading}, rounding the turns {rounding}, locking {locking}, film and mesh {strain}, indexing and pallet {index}, cloth {cloth} (standard deviations there). Assumed, never measured at this press.',
-    source: 'geometry',
-  },
-  BUDGET_DIRECT: {
-    says: 'Registered on the printed base instead of film on film: {direct}.',
-    source: 'geometry',
-  },
-  BUDGET_CHOKE: {
-    says: 'Choked by {choke}, the base shows at the worst corner on {share} of pieces, colours registered on the printed base; {need} holds on 95 of 100. Choke more, or expect several tries at the set-up. Assumed spreads, never measured at this press.',
-    source: 'geometry',
-    severity: 'Watch',
-  },
-})
+import { REGISTRATION } from './definition'
 
 /** What two screens may differ by, as standard deviations: shifts, turn, and stretch per length. */
 interface Part {
@@ -145,7 +130,7 @@ export function chokeTooTight(width: Length, height: Length, choke: Length): Rea
   const { direct, directSpread } = registrationBudget(width, height)
   const share = missBeyond(directSpread, Math.max(0, choke + UNSEEN))
   if (share <= SHOWS) return undefined
-  return because(BUDGET_RULES, 'BUDGET_CHOKE', {
+  return REGISTRATION.because('BUDGET_CHOKE', {
     choke: q('fine', choke),
     share: q('share', share),
     need: q('fine', direct - UNSEEN),
@@ -183,13 +168,13 @@ export function registrationBudget(width: Length, height: Length): Budget {
     spread,
     directSpread,
     reasons: [
-      because(BUDGET_RULES, 'BUDGET_MISS', {
+      REGISTRATION.because('BUDGET_MISS', {
         ...sizes,
         width: q('length', width),
         height: q('length', height),
         miss: q('fine', miss),
       }),
-      because(BUDGET_RULES, 'BUDGET_DIRECT', { direct: q('fine', direct) }),
+      REGISTRATION.because('BUDGET_DIRECT', { direct: q('fine', direct) }),
     ],
   }
 }

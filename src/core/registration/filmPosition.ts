@@ -1,28 +1,7 @@
-import { because, q, type Reason, ruleTable } from '../advice'
+import { q, type Reason } from '../advice'
 import type { ScreenRoom } from '../equipment'
 import { type Length, mm } from '../quantity'
-
-export const POSITION_RULES = ruleTable({
-  POSITION_TOP: {
-    says: 'Frame to pallet {frame} + pallet to collar {collar} + collar to art {down}.',
-    source: 'geometry',
-  },
-  POSITION_SIDE: {
-    says: 'The wearer’s left is on the right as you look at the garment, and on the left as you look at the print side of the screen: the film is taped there.',
-    source: 'geometry',
-  },
-  POSITION_MIDDLE: { says: 'In the middle of the frame.', source: 'geometry' },
-  POSITION_END: {
-    says: 'Only {room} from the art to the {end} of the frame’s inside: less than {least}, the mesh does not give evenly there. Move collar line and film together.',
-    source: 'from memory',
-    severity: 'Note',
-  },
-  POSITION_OUT: {
-    says: 'The art does not fit on the frame here: it reaches {over} past the {end} of the inside.',
-    source: 'geometry',
-    severity: 'Stop',
-  },
-})
+import { SCREEN } from '../screen'
 
 /** From the edge of the art to the centre of a mark. */
 const MARK_GAP = mm(10)
@@ -83,8 +62,8 @@ export function filmPosition(
     .filter((e) => e.room < e.least - 1e-9)
     .map(({ end, room, least }) =>
       room < 0
-        ? because(POSITION_RULES, 'POSITION_OUT', { end, over: q('length', -room) })
-        : because(POSITION_RULES, 'POSITION_END', {
+        ? SCREEN.because('POSITION_OUT', { end, over: q('length', -room) })
+        : SCREEN.because('POSITION_END', {
             end,
             room: q('length', room),
             least: q('length', least),
@@ -99,12 +78,12 @@ export function filmPosition(
     left,
     right,
     reasons: [
-      because(POSITION_RULES, 'POSITION_TOP', {
+      SCREEN.because('POSITION_TOP', {
         frame: q('length', frameToPallet),
         collar: q('length', collarLine),
         down: q('length', down),
       }),
-      because(POSITION_RULES, side === 0 ? 'POSITION_MIDDLE' : 'POSITION_SIDE'),
+      SCREEN.because(side === 0 ? 'POSITION_MIDDLE' : 'POSITION_SIDE'),
       ...tight,
     ],
   }

@@ -1,3 +1,4 @@
 export * from './budget'
+export { REGISTRATION } from './definition'
 export * from './filmPosition'
 export * from './placement'

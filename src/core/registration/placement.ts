@@ -1,64 +1,12 @@
-import {
-  because,
-  decideNumber,
-  type NumberAdvice,
-  type Overrides,
-  q,
-  type Reason,
-  ruleTable,
-  type ShopMethod,
-} from '../advice'
+import type { RuleOf } from '../advice'
+import { type NumberAdvice, type Overrides, q, type Reason, type ShopMethod } from '../advice'
 import type { Press } from '../equipment'
 import { type Run, SIZES, type Where } from '../order'
 import { type Length, mm } from '../quantity'
-
-export const PLACEMENT_RULES = ruleTable({
-  PLACE_HIGH: {
-    says: 'Top of the art below the collar seam, common full front; arched art to the top of its arch.',
-    source: 'common practice',
-  },
-  PLACE_PALM: { says: 'A palm below the collar seam.', source: "the shop's choice" },
-  PLACE_BACK: { says: 'Backs sit 102 to 127 mm below the collar.', source: 'common practice' },
-  PLACE_CHEST: {
-    says: 'Down from the shoulder seam at the neck; mirrored on the screen.',
-    source: 'common practice',
-  },
-  PLACE_CHEST_SIDE: { says: 'From the centre line to the middle of the art.', source: 'common practice' },
-  PLACE_POCKET: { says: 'Pocket line.', source: 'common practice' },
-  PLACE_NECK: { says: 'Inside label, below the collar seam.', source: 'from memory' },
-  PLACE_SLEEVE: { says: 'Above the sleeve hem.', source: 'from memory' },
-  PLACE_OFF: {
-    says: 'Lay the item’s edge at the pallet edge. Measure the highest and lowest place the print can land first; this is a start.',
-    source: 'from memory',
-  },
-  PLACE_KIDS: {
-    says: 'The same share of the chest as on an M: {share} of the adult distance.',
-    source: 'common practice',
-  },
-  WIDTH_SMALL: {
-    says: 'The print is {width} wide; over {limit} it runs into the seams of {sizes}.',
-    source: 'common practice',
-    severity: 'Watch',
-  },
-  WIDTH_SEAM: {
-    says: 'On size {size} (chest {chest}) a print {width} wide leaves less than {beside} to each seam.',
-    source: 'from memory',
-    severity: 'Watch',
-  },
-  PALLET_NARROW: {
-    says: 'A print of {width} x {height} does not fit the pallet of {press} ({palletWidth} x {palletHeight}).',
-    source: 'geometry',
-    severity: 'Stop',
-  },
-  OFF_PALLET: {
-    says: 'Off the pallet there is no way back into register: one pass, but this print has {screens} screens.',
-    source: 'common practice',
-    severity: 'Stop',
-  },
-})
+import { REGISTRATION } from './definition'
 
 interface Spot {
-  readonly rule: keyof typeof PLACEMENT_RULES
+  readonly rule: RuleOf<typeof REGISTRATION>
   readonly down: readonly [number, number, number]
   readonly label: string
   readonly side?: readonly [number, number, number]
@@ -109,17 +57,20 @@ export function placeOn(run: Run, press: Press, method: ShopMethod, overrides: O
   const group = (name: 'adult' | 'kids', of: readonly string[], share: number): PlacedGroup[] => {
     if (of.length === 0) return []
     const [low, usual, high] = spot.down.map((x) => mm(Math.round(x * share))) as [number, number, number]
-    const reasons = [because(PLACEMENT_RULES, spot.rule)]
-    if (name === 'kids') reasons.push(because(PLACEMENT_RULES, 'PLACE_KIDS', { share: q('share', share) }))
-    const advice = {
-      key: `down.${name}`,
-      label: `${spot.label}, ${name}`,
-      kind: 'length' as const,
-      advised: usual,
-    }
-    return [
-      { group: name, sizes: of, down: decideNumber({ ...advice, range: [low, high], reasons }, overrides) },
-    ]
+    const reasons = [REGISTRATION.because(spot.rule)]
+    if (name === 'kids') reasons.push(REGISTRATION.because('PLACE_KIDS', { share: q('share', share) }))
+    const down = REGISTRATION.number(
+      'down',
+      {
+        of: { id: name, name },
+        label: `${spot.label}, ${name}`,
+        advised: usual,
+        range: [low, high],
+        reasons,
+      },
+      overrides,
+    )
+    return [{ group: name, sizes: of, down }]
   }
   const kidsShare = kids.length > 0 ? mean(kids.map(chestOf)) / chestOf('M') : 1
   return {
@@ -130,14 +81,12 @@ export function placeOn(run: Run, press: Press, method: ShopMethod, overrides: O
 }
 
 const sideOf = ([low, usual, high]: readonly [number, number, number], overrides: Overrides) =>
-  decideNumber(
+  REGISTRATION.number(
+    'side',
     {
-      key: 'side',
-      label: 'From the centre line',
-      kind: 'length',
       advised: mm(usual),
       range: [mm(low), mm(high)],
-      reasons: [because(PLACEMENT_RULES, 'PLACE_CHEST_SIDE')],
+      reasons: [REGISTRATION.because('PLACE_CHEST_SIDE')],
     },
     overrides,
   )
@@ -153,7 +102,7 @@ function whatDoesNotFit(run: Run, sizes: readonly string[], press: Press): Reaso
   const onBody = where === 'front' || where === 'back'
   if (onBody && width > WIDEST + 1e-9 && small.length > 0)
     reasons.push(
-      because(PLACEMENT_RULES, 'WIDTH_SMALL', {
+      REGISTRATION.because('WIDTH_SMALL', {
         width: q('length', width),
         limit: q('length', WIDEST),
         sizes: small.join(', '),
@@ -162,7 +111,7 @@ function whatDoesNotFit(run: Run, sizes: readonly string[], press: Press): Reaso
   const tightest = [...sizes].sort((a, b) => chestOf(a) - chestOf(b))[0]
   if (onBody && tightest !== undefined && width > chestOf(tightest) - 2 * TO_SEAM)
     reasons.push(
-      because(PLACEMENT_RULES, 'WIDTH_SEAM', {
+      REGISTRATION.because('WIDTH_SEAM', {
         size: tightest,
         chest: q('length', chestOf(tightest)),
         width: q('length', width),
@@ -171,7 +120,7 @@ function whatDoesNotFit(run: Run, sizes: readonly string[], press: Press): Reaso
     )
   if (where !== 'offPallet' && (width > press.palletWidth || height > press.palletHeight))
     reasons.push(
-      because(PLACEMENT_RULES, 'PALLET_NARROW', {
+      REGISTRATION.because('PALLET_NARROW', {
         width: q('length', width),
         height: q('length', height),
         press: press.name,
@@ -185,5 +134,5 @@ function whatDoesNotFit(run: Run, sizes: readonly string[], press: Press): Reaso
 /** More than one screen on an item that cannot go over a pallet. */
 export const offPalletStop = (run: Run, screens: number): readonly Reason[] =>
   run.placement.where === 'offPallet' && screens > 1
-    ? [because(PLACEMENT_RULES, 'OFF_PALLET', { screens: q('count', screens) })]
+    ? [REGISTRATION.because('OFF_PALLET', { screens: q('count', screens) })]
     : []

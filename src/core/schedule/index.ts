@@ -1,2 +1,3 @@
 export * from './clock'
+export { SCHEDULE } from './definition'
 export * from './screenSteps'

@@ -1,24 +1,8 @@
-import { because, q, type Reason, ruleTable } from '../advice'
+import { q, type Reason } from '../advice'
 import { type Hours, STEP_NAMES, type Stencil, type Step } from '../equipment'
 import { type Duration, minutes, type Share } from '../quantity'
 import { type Moment, startBefore } from './clock'
-
-export const SCREEN_ROOM_RULES = ruleTable({
-  DRY_AIR: {
-    says: '{time} at {humidity}: 45 to 60 min with a fan in dry air, longer as the air can take up less (1 less humidity).',
-    source: 'common practice',
-  },
-  DRY_DAMP: {
-    says: 'At {humidity} nothing dries: dry the air first, or the stencil comes off in wash-out.',
-    source: 'common practice',
-    severity: 'Watch',
-  },
-  SCREEN_BY_HAND: { says: '{time} by hand for one screen.', source: 'from memory' },
-  LATEST: {
-    says: 'On press {press}, less {hands} of work in working hours and {drying} of drying, which may go on overnight.',
-    source: 'geometry',
-  },
-})
+import { SCHEDULE } from './definition'
 
 /** Minutes of hands for one screen (from memory). */
 const HANDS: Readonly<Record<Exclude<Step, 'dry' | 'dryOff'>, Duration>> = {
@@ -55,11 +39,11 @@ export const stepTime = (step: Step, humidity: Share): Duration =>
 /** Why a step takes that long. */
 export function whyStepTime(step: Step, humidity: Share): readonly Reason[] {
   const time = q('workTime', stepTime(step, humidity))
-  if (!isDrying(step)) return [because(SCREEN_ROOM_RULES, 'SCREEN_BY_HAND', { time })]
+  if (!isDrying(step)) return [SCHEDULE.because('SCREEN_BY_HAND', { time })]
   const told = q('share', humidity)
   return [
-    because(SCREEN_ROOM_RULES, 'DRY_AIR', { time, humidity: told }),
-    ...(humidity > DAMP ? [because(SCREEN_ROOM_RULES, 'DRY_DAMP', { humidity: told })] : []),
+    SCHEDULE.because('DRY_AIR', { time, humidity: told }),
+    ...(humidity > DAMP ? [SCHEDULE.because('DRY_DAMP', { humidity: told })] : []),
   ]
 }
 
@@ -90,7 +74,7 @@ export function whyLatest(next: Step, press: string, humidity: Share): Reason {
   const ahead = STEP_NAMES.slice(STEP_NAMES.indexOf(next))
   const sum = (drying: boolean) =>
     ahead.filter((s) => isDrying(s) === drying).reduce((t, s) => t + stepTime(s, humidity), 0)
-  return because(SCREEN_ROOM_RULES, 'LATEST', {
+  return SCHEDULE.because('LATEST', {
     press,
     hands: q('workTime', sum(false)),
     drying: q('workTime', sum(true)),

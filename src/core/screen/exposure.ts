@@ -1,64 +1,9 @@
-import {
-  because,
-  decideNumber,
-  type NumberAdvice,
-  type Overrides,
-  q,
-  type Reason,
-  ruleTable,
-} from '../advice'
+import type { RuleOf } from '../advice'
+import { type Inputs, type NumberAdvice, type Overrides, q, type Reason } from '../advice'
 import type { Emulsion, Fabric, Lamp, ScreenRoom, StepTest } from '../equipment'
 import type { Duration, Length, MeshCount, Share } from '../quantity'
+import { SCREEN } from './definition'
 import { fabricOf } from './fabric'
-
-export const EXPOSURE_RULES = ruleTable({
-  EXPOSE_TESTED: {
-    says: 'Step test of {day}: {time} held with {coats} coats on {mesh} at {distance}.',
-    source: "the shop's choice",
-  },
-  EXPOSE_DISTANCE: {
-    says: 'The lamp stands at {now}, in the test at {then}: x {factor}, inverse square.',
-    source: 'published',
-  },
-  EXPOSE_COATS: {
-    says: '{coats} coats instead of {before}: x {factor}, as thick as many.',
-    source: 'from memory',
-  },
-  EXPOSE_MESH: {
-    says: '{mesh} instead of {before} holds other than the same emulsion: x {factor}.',
-    source: 'common practice',
-  },
-  EXPOSE_DYED: {
-    says: 'Yellow mesh swallows light that white mesh scatters: x {factor} against the test.',
-    source: 'from memory',
-  },
-  EXPOSE_GUESS: {
-    says: 'No step test for {lamp} with {emulsion} here: {time} is only where a first test may start. Make a step test before burning.',
-    source: 'common practice',
-    severity: 'Note',
-  },
-  EXPOSE_FAR: {
-    says: 'The nearest step test is far from this screen: make another one.',
-    source: 'from memory',
-    severity: 'Note',
-  },
-  EXPOSE_UNFIT: {
-    says: '{lamp} bakes {emulsion}: with a halogen lamp only dual cure emulsion washes out.',
-    source: 'common practice',
-    severity: 'Stop',
-  },
-  EXPOSE_COARSE: {
-    says: '{name}: halogen holds coarse detail only.',
-    source: 'common practice',
-    severity: 'Watch',
-  },
-  EXPOSE_NO_LAMP: {
-    says: 'No lamp or emulsion is entered for this shop: enter them at Shop, Stencils and light.',
-    source: "the shop's choice",
-    severity: 'Note',
-  },
-  EXPOSE_PREHEATED: { says: 'A film stencil is made by heat: it is not exposed.', source: 'common practice' },
-})
 
 /** A factor of one step of a grey scale: 0.15 density, 10^0.15 = 1.41 in light (published: optical density). */
 export const SCALE_STEP = 10 ** 0.15
@@ -129,9 +74,9 @@ function factorsFrom(
   const here = fabricOf(fabrics, need.mesh)
   const there = fabricOf(fabrics, test.mesh)
   const found: Factor[] = []
-  const add = (rule: keyof typeof EXPOSURE_RULES, by: number, inputs: Parameters<typeof because>[2]) => {
+  const add = (rule: RuleOf<typeof SCREEN>, by: number, inputs: Inputs) => {
     if (Math.abs(by - 1) > 1e-9)
-      found.push({ by, why: because(EXPOSURE_RULES, rule, { ...inputs, factor: by.toFixed(2) }) })
+      found.push({ by, why: SCREEN.because(rule, { ...inputs, factor: by.toFixed(2) }) })
   }
   if (SMALL[lamp.kind])
     add('EXPOSE_DISTANCE', byDistance(lamp.distance, test.distance), {
@@ -176,24 +121,23 @@ export function exposureFor(
     .filter((t) => t.lampId === lamp.id && t.emulsionId === emulsion.id)
     .map((test) => ({ test, factors: factorsFrom(test, need, lamp, room.fabrics) }))
     .sort((a, b) => away(a.factors) - away(b.factors) || b.test.on.localeCompare(a.test.on))[0]
-  const advice = { key: `expose.${need.hitId}`, label: `Exposure, ${need.name}`, kind: 'duration' as const }
+  const of = { id: need.hitId, name: need.name }
   const unfit = [
     ...(unsuitable(lamp, emulsion)
-      ? [because(EXPOSURE_RULES, 'EXPOSE_UNFIT', { lamp: lamp.name, emulsion: emulsion.name })]
+      ? [SCREEN.because('EXPOSE_UNFIT', { lamp: lamp.name, emulsion: emulsion.name })]
       : []),
-    ...(lamp.kind === 'halogen' && need.fine
-      ? [because(EXPOSURE_RULES, 'EXPOSE_COARSE', { name: need.name })]
-      : []),
+    ...(lamp.kind === 'halogen' && need.fine ? [SCREEN.because('EXPOSE_COARSE', { name: need.name })] : []),
   ]
   if (!near) {
     const start = STARTS[lamp.kind]
-    const why = because(EXPOSURE_RULES, 'EXPOSE_GUESS', {
+    const why = SCREEN.because('EXPOSE_GUESS', {
       lamp: lamp.name,
       emulsion: emulsion.name,
       time: q('duration', start),
     })
-    const time = decideNumber(
-      { ...advice, advised: start, range: [start / 2, start * 2], reasons: [why, ...unfit] },
+    const time = SCREEN.number(
+      'expose',
+      { of, advised: start, range: [start / 2, start * 2], reasons: [why, ...unfit] },
       overrides,
     )
     return { time, confidence: 'none', lamp }
@@ -202,13 +146,14 @@ export function exposureFor(
   const by = product(factors)
   const confidence = factors.length === 0 ? 'tested' : away(factors) < Math.log(SCALE_STEP) ? 'near' : 'far'
   const spread = SPREADS[confidence]
-  const time = decideNumber(
+  const time = SCREEN.number(
+    'expose',
     {
-      ...advice,
+      of,
       advised: test.time * by,
       range: [test.low * by * (1 - spread), test.high * by * (1 + spread)],
       reasons: [
-        because(EXPOSURE_RULES, 'EXPOSE_TESTED', {
+        SCREEN.because('EXPOSE_TESTED', {
           day: test.on,
           time: q('duration', test.time),
           coats: q('count', test.coats),
@@ -216,7 +161,7 @@ export function exposureFor(
           distance: q('length', test.distance),
         }),
         ...factors.map((f) => f.why),
-        ...(confidence === 'far' ? [because(EXPOSURE_RULES, 'EXPOSE_FAR')] : []),
+        ...(confidence === 'far' ? [SCREEN.because('EXPOSE_FAR')] : []),
         ...unfit,
       ],
     },

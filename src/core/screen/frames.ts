@@ -1,47 +1,7 @@
-import { because, q, type Reason, ruleTable } from '../advice'
+import { q, type Reason } from '../advice'
 import { type Frame, freeFrames, type Shop, type Stencil } from '../equipment'
 import { type Length, type MeshCount, mm } from '../quantity'
-
-export const FRAME_RULES = ruleTable({
-  FRAMES_SHORT: {
-    says: '{need} screens at {mesh} are wanted and {have} clean frames have it: too few.',
-    source: 'geometry',
-    severity: 'Stop',
-  },
-  FRAME_SMALL: {
-    says: 'A print of {width} x {height} leaves less than {margin} to the frame: the mesh does not give evenly.',
-    source: 'common practice',
-    severity: 'Watch',
-  },
-  FRAME_HELD: {
-    says: '{frames} with {mesh} {carry} stencils of other jobs: {jobs}.',
-    source: 'the order',
-    severity: 'Note',
-  },
-  FRAME_GIVEN: {
-    says: 'Frames with {mesh} are promised to jobs that print earlier: {jobs}.',
-    source: 'the order',
-    severity: 'Watch',
-  },
-  FRAME_CARRIES: {
-    says: '{frame} carries {name} of this print already: it is used again.',
-    source: 'the order',
-  },
-  FRAME_OLD: {
-    says: 'An old stencil of {name} hangs on {frame}: {words}. If the art is the same, print from it.',
-    source: 'the order',
-    severity: 'Note',
-  },
-  TENSION_SPREAD: {
-    says: 'The frames differ by {spread} in tension: over 3 N/cm they register badly against each other.',
-    source: 'from memory',
-    severity: 'Watch',
-  },
-  TENSION_BEST: {
-    says: 'Clean frames of the wanted mesh that lie closest to each other in tension.',
-    source: 'common practice',
-  },
-})
+import { SCREEN } from './definition'
 
 const FRAME_WALL = mm(30)
 const MARGIN = mm(50)
@@ -124,7 +84,7 @@ export function allocateFrames(shop: Shop, job: FrameJob, wanted: readonly Frame
   const reasons = [
     ...wanted.flatMap(({ hitId, name }) => {
       const frame = own.get(hitId)
-      return frame ? [because(FRAME_RULES, 'FRAME_CARRIES', { frame: frame.id, name })] : []
+      return frame ? [SCREEN.because('FRAME_CARRIES', { frame: frame.id, name })] : []
     }),
     ...open.flatMap(({ name }) => {
       const old = shop.frames.find(
@@ -132,7 +92,7 @@ export function allocateFrames(shop: Shop, job: FrameJob, wanted: readonly Frame
           f.stencil && f.stencil.order !== job.orderId && f.stencil.words === stencilWords(job.words, name),
       )
       const words = old?.stencil?.words ?? ''
-      return old ? [because(FRAME_RULES, 'FRAME_OLD', { name, frame: old.id, words })] : []
+      return old ? [SCREEN.because('FRAME_OLD', { name, frame: old.id, words })] : []
     }),
     ...shortages(shop, job, open),
   ]
@@ -140,7 +100,7 @@ export function allocateFrames(shop: Shop, job: FrameJob, wanted: readonly Frame
   const room = 2 * (FRAME_WALL + MARGIN)
   if (found.some((f) => job.width > f.width - room || job.height > f.height - room))
     reasons.push(
-      because(FRAME_RULES, 'FRAME_SMALL', {
+      SCREEN.because('FRAME_SMALL', {
         width: q('length', job.width),
         height: q('length', job.height),
         margin: q('length', MARGIN),
@@ -148,8 +108,8 @@ export function allocateFrames(shop: Shop, job: FrameJob, wanted: readonly Frame
     )
   const tensions = found.map((f) => f.tension)
   const spread = tensions.length > 0 ? Math.max(...tensions) - Math.min(...tensions) : 0
-  if (spread > SPREAD) reasons.push(because(FRAME_RULES, 'TENSION_SPREAD', { spread: q('tension', spread) }))
-  return { frames, reasons: reasons.length > 0 ? reasons : [because(FRAME_RULES, 'TENSION_BEST')] }
+  if (spread > SPREAD) reasons.push(SCREEN.because('TENSION_SPREAD', { spread: q('tension', spread) }))
+  return { frames, reasons: reasons.length > 0 ? reasons : [SCREEN.because('TENSION_BEST')] }
 }
 
 /** Meshes of which too few frames are clean, and which jobs hold the others. */
@@ -164,13 +124,13 @@ function shortages(shop: Shop, job: FrameJob, open: readonly FrameNeed[]): reado
         f.stencil &&
         !(f.stencil.order === job.orderId && f.stencil.print === job.print),
     )
-    const short = because(FRAME_RULES, 'FRAMES_SHORT', {
+    const short = SCREEN.because('FRAMES_SHORT', {
       need: q('count', need),
       mesh: q('meshCount', mesh),
       have: q('count', have),
     })
     if (others.length === 0) return [short]
-    const heldBy = because(FRAME_RULES, 'FRAME_HELD', {
+    const heldBy = SCREEN.because('FRAME_HELD', {
       frames: others.map((f) => f.id).join(', '),
       mesh: q('meshCount', mesh),
       carry: others.length === 1 ? 'carries' : 'carry',

@@ -1,3 +1,4 @@
+export { SCREEN } from './definition'
 export * from './exposure'
 export * from './fabric'
 export * from './film'

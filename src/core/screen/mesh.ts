@@ -1,13 +1,5 @@
-import {
-  because,
-  decideNumber,
-  type NumberAdvice,
-  type Overrides,
-  q,
-  type Reason,
-  ruleTable,
-  type ShopMethod,
-} from '../advice'
+import type { RuleOf } from '../advice'
+import { type NumberAdvice, type Overrides, q, type Reason, type ShopMethod } from '../advice'
 import { beatOf, moireRisk } from '../artwork'
 import type { Fabric } from '../equipment'
 import {
@@ -19,77 +11,8 @@ import {
   type Ruling,
   writeQuantity,
 } from '../quantity'
+import { SCREEN } from './definition'
 import { dryFilm, fabricOf, inkVolume, openArea, opening, type Solids } from './fabric'
-
-export const MESH_RULES = ruleTable({
-  MESH_EXPANDING: {
-    says: 'Expanding ink wants an open mesh and a thick stencil: {low} to {high}.',
-    source: 'common practice',
-  },
-  MESH_METALLIC: {
-    says: 'Metallic, {low} to {high}: a finer mesh would sieve the flakes out, no shimmer.',
-    source: 'common practice',
-  },
-  MESH_ONE_HIT: { says: 'One heavy hit that must cover alone: {low} to {high}.', source: 'common practice' },
-  MESH_BASE_COARSE: {
-    says: 'Base white in one strong hit, {low} to {high}: opacity and speed.',
-    source: 'common practice',
-  },
-  MESH_BASE_FINE: {
-    says: 'Thin base under a second white, {low} to {high}: softer hand.',
-    source: 'common practice',
-  },
-  MESH_BASE_WATER: {
-    says: 'Water-based base: coarse, {low} to {high}, or it does not cover.',
-    source: 'common practice',
-  },
-  MESH_SPOT: { says: 'Spot colours print through {low} to {high}.', source: 'common practice' },
-  MESH_HIGHLIGHT: {
-    says: 'Highlight white as fine as the top colours or finer: {low} to {high}.',
-    source: 'common practice',
-  },
-  MESH_HALFTONE: { says: 'Halftone tops of simulated process: {low} to {high}.', source: 'common practice' },
-  MESH_PROCESS: {
-    says: 'True process, {low} to {high}: fine mesh for all of it, base and highlight too.',
-    source: 'common practice',
-  },
-  MESH_SMOOTHING: {
-    says: 'The smoothing screen lays no ink; a usual spot mesh, {low} to {high}, carries it.',
-    source: 'from memory',
-  },
-  MESH_RULING: {
-    says: 'At least {factor} times the ruling of {ruling}: {least}.',
-    source: 'common practice',
-  },
-  MESH_LINE: {
-    says: 'The smallest line, {line}, wants two threads across it: at least {least}.',
-    source: 'from memory',
-  },
-  MESH_PARTICLE: {
-    says: 'An opening of three times the largest flake, {particle}: at most {most}.',
-    source: 'common practice',
-  },
-  MESH_MOIRE: {
-    says: '{mesh} under {ruling} at {angle} beats every {period}: bands can be seen in the tint. {instead}',
-    source: 'geometry',
-    severity: 'Watch',
-  },
-  MESH_CLEAR: {
-    says: 'Clear of moire with {ruling} at {angle}: the plainest beat is {period}.',
-    source: 'geometry',
-  },
-  MESH_WANTED: {
-    says: 'A dry film of {wanted} is wanted from one hit; of the meshes in range this one leaves the nearest, {leaves}. Tuned, not measured.',
-    source: 'common practice',
-  },
-  MESH_DEPOSIT: { says: 'Holds {held} of ink: {open} open, openings of {opening}.', source: 'published' },
-  MESH_STOCK: { says: 'The nearest mesh on the frames of this shop.', source: 'the order' },
-  MESH_NOT_HELD: {
-    says: '{name} wants {low} to {high}; the nearest frame here has {mesh}.',
-    source: 'common practice',
-    severity: 'Watch',
-  },
-})
 
 /** What the screen has to print. */
 export type ScreenUse =
@@ -104,7 +27,7 @@ export type ScreenUse =
   | 'process'
 
 interface Wanted {
-  readonly rule: keyof typeof MESH_RULES
+  readonly rule: RuleOf<typeof SCREEN>
   /** T/cm: lowest, preferred, highest. */
   readonly mesh: readonly [number, number, number]
 }
@@ -200,11 +123,11 @@ export function meshFor(
       : from.reduce((a, b) => (Math.abs(leaves(b) - deposit) < Math.abs(leaves(a) - deposit) ? b : a))
   const advised = inRange.length > 0 ? wantedFilm(clear.length > 0 ? clear : inRange) : nearest(held)
   const reasons: Reason[] = [
-    because(MESH_RULES, wanted.rule, { low: q('meshCount', lowest), high: q('meshCount', highest) }),
+    SCREEN.because(wanted.rule, { low: q('meshCount', lowest), high: q('meshCount', highest) }),
   ]
   if (need.ruling !== undefined)
     reasons.push(
-      because(MESH_RULES, 'MESH_RULING', {
+      SCREEN.because('MESH_RULING', {
         factor: String(factor),
         ruling: q('ruling', need.ruling),
         least: q('meshCount', least),
@@ -212,18 +135,18 @@ export function meshFor(
     )
   if (forLine > lowest)
     reasons.push(
-      because(MESH_RULES, 'MESH_LINE', { line: q('fine', need.line ?? 0), least: q('meshCount', forLine) }),
+      SCREEN.because('MESH_LINE', { line: q('fine', need.line ?? 0), least: q('meshCount', forLine) }),
     )
   if (most !== undefined)
     reasons.push(
-      because(MESH_RULES, 'MESH_PARTICLE', {
+      SCREEN.because('MESH_PARTICLE', {
         particle: q('film', need.particle ?? 0),
         most: q('meshCount', most),
       }),
     )
   if (deposit !== undefined)
     reasons.push(
-      because(MESH_RULES, 'MESH_WANTED', { wanted: q('film', deposit), leaves: q('film', leaves(advised)) }),
+      SCREEN.because('MESH_WANTED', { wanted: q('film', deposit), leaves: q('film', leaves(advised)) }),
     )
   const mesh =
     typeof overrides[`mesh.${need.hitId}`] === 'number' ? Number(overrides[`mesh.${need.hitId}`]) : advised
@@ -244,13 +167,13 @@ export function meshFor(
         : 'Turn the halftone instead.'
     reasons.push(
       risk(mesh) === 'none'
-        ? because(MESH_RULES, 'MESH_CLEAR', told)
-        : because(MESH_RULES, 'MESH_MOIRE', { ...told, instead }),
+        ? SCREEN.because('MESH_CLEAR', told)
+        : SCREEN.because('MESH_MOIRE', { ...told, instead }),
     )
   }
   const fabric = fabricOf(fabrics, mesh)
   reasons.push(
-    because(MESH_RULES, 'MESH_DEPOSIT', {
+    SCREEN.because('MESH_DEPOSIT', {
       held: q('film', inkVolume(fabric)),
       open: q('share', openArea(fabric)),
       opening: q('film', opening(fabric)),
@@ -258,19 +181,18 @@ export function meshFor(
   )
   if (held.length > 0 && inRange.length === 0)
     reasons.push(
-      because(MESH_RULES, 'MESH_NOT_HELD', {
+      SCREEN.because('MESH_NOT_HELD', {
         name: need.name,
         low: q('meshCount', low),
         high: q('meshCount', high),
         mesh: q('meshCount', advised),
       }),
     )
-  else if (held.length > 0) reasons.push(because(MESH_RULES, 'MESH_STOCK'))
-  return decideNumber(
+  else if (held.length > 0) reasons.push(SCREEN.because('MESH_STOCK'))
+  return SCREEN.number(
+    'mesh',
     {
-      key: `mesh.${need.hitId}`,
-      label: `Mesh, ${need.name}`,
-      kind: 'meshCount',
+      of: { id: need.hitId, name: need.name },
       advised,
       range: [low, high],
       reasons,

@@ -1,30 +1,8 @@
-import {
-  because,
-  decideNumber,
-  type NumberAdvice,
-  type Overrides,
-  q,
-  ruleTable,
-  type ShopMethod,
-} from '../advice'
+import { type NumberAdvice, type Overrides, q, type ShopMethod } from '../advice'
 import type { Press, Proven } from '../equipment'
 import type { Cloth } from '../order'
 import { type Length, mm } from '../quantity'
-
-export const OFF_CONTACT_RULES = ruleTable({
-  OFF_MANUAL: { says: 'By hand with normal stencils.', source: 'common practice' },
-  OFF_AUTOMATIC: { says: 'An automatic or a tight screen wants less.', source: 'common practice' },
-  OFF_LOW: {
-    says: 'As low as the stencil allows: watch for sticking and smears.',
-    source: 'common practice',
-  },
-  OFF_FLEECE: { says: 'Thick fleece lifts the surface: more.', source: 'common practice' },
-  OFF_PROVEN: {
-    says: 'Found good at {press} on {on}: {words}. The usual is {usual}.',
-    source: "the shop's choice",
-  },
-  OFF_SAME: { says: 'The same on all heads of a job.', source: 'common practice' },
-})
+import { SCREEN } from './definition'
 
 /** Off-contact for the whole job: the gap between mesh and cloth, metres. */
 export function offContactFor(
@@ -40,17 +18,15 @@ export function offContactFor(
   const fleece = cloth.weave === 'fleece' ? mm(1) : 0
   const found = proven.findLast((p) => p.pressId === press.id && p.fleece === fleece > 0)
   const advised = found?.offContact ?? usual + fleece
-  return decideNumber(
+  return SCREEN.number(
+    'offContact',
     {
-      key: 'offContact',
-      label: 'Off-contact',
-      kind: 'length',
       advised,
       range: [Math.min(low + fleece / 2, advised), Math.max(high + fleece, advised)],
       reasons: [
         ...(found
           ? [
-              because(OFF_CONTACT_RULES, 'OFF_PROVEN', {
+              SCREEN.because('OFF_PROVEN', {
                 press: press.name,
                 on: found.on,
                 words: found.words,
@@ -58,9 +34,9 @@ export function offContactFor(
               }),
             ]
           : []),
-        because(OFF_CONTACT_RULES, rule),
-        ...(fleece > 0 ? [because(OFF_CONTACT_RULES, 'OFF_FLEECE')] : []),
-        because(OFF_CONTACT_RULES, 'OFF_SAME'),
+        SCREEN.because(rule),
+        ...(fleece > 0 ? [SCREEN.because('OFF_FLEECE')] : []),
+        SCREEN.because('OFF_SAME'),
       ],
     },
     overrides,

@@ -1,25 +1,8 @@
-import { because, q, type Reason, ruleTable } from '../advice'
+import { q, type Reason } from '../advice'
 import type { Fabric, Frame } from '../equipment'
 import type { Length } from '../quantity'
+import { SCREEN } from './definition'
 import { fabricOf } from './fabric'
-
-export const TENSION_RULES = ruleTable({
-  TENSION_LOW: {
-    says: '{frame}: {tension} is under {least}: it registers nowhere. Stretch it anew or retire it.',
-    source: 'from memory',
-    severity: 'Watch',
-  },
-  TENSION_FALLS: {
-    says: '{frame} lost {lost} since {day}: not for traps under 0.34 mm on a stencil burnt before.',
-    source: 'from memory',
-    severity: 'Watch',
-  },
-  TENSION_HOLDS: { says: '{frame}: {tension}, in the usual range.', source: 'from memory' },
-  TENSION_MISFIT: {
-    says: 'Frames that differ by {spread} but kept it since they were burnt fit each other. If one lost {spread} after burning, the edge of the print, {half} from the middle, is off by up to {off}: lost tension x 0.8 / stiffness of the mesh x distance. Stiffness is from memory, good to 40 %.',
-    source: 'geometry',
-  },
-})
 
 /** Young's modulus of polyester thread and what weaving leaves of it (from memory). */
 const MODULUS = 10e9
@@ -43,19 +26,19 @@ const LOST = 500
 export function tensionOf(frame: Frame): Reason {
   const first = frame.readings[0]
   if (frame.tension < LEAST_TENSION)
-    return because(TENSION_RULES, 'TENSION_LOW', {
+    return SCREEN.because('TENSION_LOW', {
       frame: frame.id,
       tension: q('tension', frame.tension),
       least: q('tension', LEAST_TENSION),
     })
   const lost = first ? first.tension - frame.tension : 0
   if (first && lost > LOST)
-    return because(TENSION_RULES, 'TENSION_FALLS', {
+    return SCREEN.because('TENSION_FALLS', {
       frame: frame.id,
       lost: q('tension', lost),
       day: first.on,
     })
-  return because(TENSION_RULES, 'TENSION_HOLDS', { frame: frame.id, tension: q('tension', frame.tension) })
+  return SCREEN.because('TENSION_HOLDS', { frame: frame.id, tension: q('tension', frame.tension) })
 }
 
 /** How the frames of a job fit each other. */
@@ -80,6 +63,6 @@ export function tensionFit(
   const off = Math.max(0, ...frames.map((f) => misfitOf(spread, fabricOf(fabrics, f.mesh), half)))
   const told = { spread: q('tension', spread), half: q('length', half), off: q('fine', off) }
   // One screen has nothing to fit.
-  const reasons = frames.length > 1 ? [because(TENSION_RULES, 'TENSION_MISFIT', told)] : []
+  const reasons = frames.length > 1 ? [SCREEN.because('TENSION_MISFIT', told)] : []
   return { spread, off, reasons }
 }

@@ -1,7 +1,8 @@
-import { because, q, type Reason } from '../advice'
+import { q, type Reason } from '../advice'
+import { SEQUENCE } from './definition'
 import { type Event, type Hit, type Job, meeting, type PressSpace } from './hit'
 import { mudTerms } from './mud'
-import { type PairCode, SEQUENCE_RULES } from './rules'
+import type { PairCode } from './rules'
 import { COST, type Tables } from './tables'
 
 /** An event of the plan with the reasons that put it there. */
@@ -32,7 +33,7 @@ const ORDER_CODES: readonly PairCode[] = [
 
 const nameOf = (t: Tables, i: number) => t.hits[i]?.name ?? ''
 const pairReason = (t: Tables, code: PairCode, i: number, j: number) =>
-  because(SEQUENCE_RULES, code, { i: nameOf(t, i), j: nameOf(t, j) })
+  SEQUENCE.because(code, { i: nameOf(t, i), j: nameOf(t, j) })
 
 /** Hits between two places of the event list. */
 const printsIn = (events: readonly Event[]) => events.flatMap((e) => (e.kind === 'print' ? [e.hit] : []))
@@ -62,7 +63,7 @@ export function explain(
 
 /** Why these do not stay wet together. */
 export const wetMost = (t: Tables, hits: readonly Hit[]): Reason =>
-  because(SEQUENCE_RULES, 'WET_MOST', {
+  SEQUENCE.because('WET_MOST', {
     most: q('count', t.mostWet),
     names: hits.map((h) => h.name).join(', '),
   })
@@ -89,7 +90,7 @@ function whyFlash(t: Tables, events: readonly Event[], at: number): readonly Rea
       ),
     )
   const hot = next[0] !== undefined && t.hits[next[0]]?.role === 'smoothing'
-  return hot ? [because(SEQUENCE_RULES, 'SMOOTH_HOT'), ...reasons] : reasons
+  return hot ? [SEQUENCE.because('SMOOTH_HOT'), ...reasons] : reasons
 }
 
 function whyHere(
@@ -122,8 +123,8 @@ function whyHere(
     )
   const owed = earlier.at(-1)
   const white =
-    owed !== undefined && t.hits[owed]?.role === 'smoothing' ? [because(SEQUENCE_RULES, 'SMOOTH_WHITE')] : []
-  const puff = t.hits[hit]?.role === 'expanding' ? [because(SEQUENCE_RULES, 'PUFF_NOFLASH')] : []
+    owed !== undefined && t.hits[owed]?.role === 'smoothing' ? [SEQUENCE.because('SMOOTH_WHITE')] : []
+  const puff = t.hits[hit]?.role === 'expanding' ? [SEQUENCE.because('PUFF_NOFLASH')] : []
   return [
     ...white,
     ...forced.slice(0, 4),
@@ -152,16 +153,16 @@ function neighbours(job: Job, t: Tables, group: readonly number[], hit: number):
     const more = sum(other) - sum(mudTerms(a, b, meet, 'wet', job.method))
     // Cheaper the other way by itself: another pair of the group decides.
     if (more < -0.05) return []
-    if (more < 0.05) return [because(SEQUENCE_RULES, 'ORDER_FREE', { i: a.name, j: b.name })]
+    if (more < 0.05) return [SEQUENCE.because('ORDER_FREE', { i: a.name, j: b.name })]
     const inputs = {
       i: a.name,
       j: b.name,
       points: more.toFixed(1),
       why: other.map((x) => x.why).join(' and '),
     }
-    return [because(SEQUENCE_RULES, 'ORDER_MUD', inputs)]
+    return [SEQUENCE.because('ORDER_MUD', inputs)]
   })
-  return group.length > 1 ? reasons : [because(SEQUENCE_RULES, 'ORDER_ONLY')]
+  return group.length > 1 ? reasons : [SEQUENCE.because('ORDER_ONLY')]
 }
 
 /** A print that comes too soon after a flash. */
@@ -174,7 +175,7 @@ function hotPrint(
 ): readonly Reason[] {
   const missing = missingCool(t, events, at, press)
   if (missing === 0) return []
-  return [because(SEQUENCE_RULES, 'NO_COOL', { name: nameOf(t, hit), missing: q('count', missing) })]
+  return [SEQUENCE.because('NO_COOL', { name: nameOf(t, hit), missing: q('count', missing) })]
 }
 
 /** Cool-down stations lacking before the event at `at`; 0 on presses where the garment waits. */
@@ -231,13 +232,13 @@ export function muddyPairs(job: Job, t: Tables, events: readonly Event[], most =
   const rows = mudOf(job, t, events)
   const school = rows
     .filter((r) => r.tolerated)
-    .map((r) => because(SEQUENCE_RULES, 'FLASH_AFTER_BASE', { i: nameOf(t, r.i), j: nameOf(t, r.j) }))
+    .map((r) => SEQUENCE.because('FLASH_AFTER_BASE', { i: nameOf(t, r.i), j: nameOf(t, r.j) }))
   const mud = rows
     .filter((r) => r.points >= 2)
     .sort((a, b) => b.points - a.points)
     .slice(0, most)
     .map((r) =>
-      because(SEQUENCE_RULES, 'MUD', {
+      SEQUENCE.because('MUD', {
         i: nameOf(t, r.i),
         j: nameOf(t, r.j),
         state: r.wet ? 'wet' : 'flashed between',

@@ -1,5 +1,5 @@
+export { SEQUENCE } from './definition'
 export { explain, muddyPairs, mudPoints } from './explain'
 export * from './hit'
 export { hangingMoves, movesIn, OTHER_JOB } from './moves'
-export { SEQUENCE_RULES } from './rules'
 export { notProven, type Solver, solve, solverFor, whatHelps } from './solve'

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest'
+import { SEQUENCE } from './definition'
 import type { Hit, Job, Relation, Role } from './hit'
 import { meeting } from './hit'
 import { mudTerms } from './mud'
-import { type PairCode, pairCodes, SEQUENCE_RULES } from './rules'
+import { type PairCode, pairCodes } from './rules'
 
 const hit = (id: string, role: Role, more: Partial<Hit> = {}): Hit => ({
   id,
@@ -97,7 +98,7 @@ describe('pair rules, i before j', () => {
     expect(codes(base, flat, { flash: 'every' })).toEqual([])
   })
   it('every rule says something a printer can read', () => {
-    for (const [id, rule] of Object.entries(SEQUENCE_RULES)) {
+    for (const [id, rule] of Object.entries(SEQUENCE.rules)) {
       expect(rule.says.length, id).toBeGreaterThan(20)
       expect(rule.says, id).toMatch(/[.]$/)
     }

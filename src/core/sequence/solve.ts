@@ -1,9 +1,9 @@
-import { because, q, type Reason } from '../advice'
+import { q, type Reason } from '../advice'
+import { SEQUENCE } from './definition'
 import { wetMost } from './explain'
 import type { Job, PressSpace, Ring } from './hit'
 import { leastPlaces, placesIn, twoLaps } from './laps'
 import { type Ordered, orders, type Relaxed, relax } from './relaxed'
-import { SEQUENCE_RULES } from './rules'
 import { layOut } from './stations'
 import { bits, buildTables, COST, FORBIDDEN, MOST_HITS, type Tables } from './tables'
 
@@ -65,15 +65,13 @@ export function solverFor(job: Job): Solver {
   }
   return (press, pressName, { wanted = 1, laps = 1, leastMoving = false, effort = 1 } = {}) => {
     if (job.hits.length > MOST_HITS)
-      return refuse(
-        because(SEQUENCE_RULES, 'TOO_MANY', { screens: count(job.hits.length), most: count(MOST_HITS) }),
-      )
+      return refuse(SEQUENCE.because('TOO_MANY', { screens: count(job.hits.length), most: count(MOST_HITS) }))
     const wetOnWet = press.kind === 'stations' || press.wetOnWet
     // Screens that are alike are told apart by what hangs already, and by whoever asks for ways that differ.
     const hangs = press.kind === 'stations' && press.stations.some((s) => s.hangs !== undefined)
     const inTurn = wanted === 1 && !hangs
     const { tables, relaxed } = known.get(`${wetOnWet} ${inTurn}`) ?? prepare(wetOnWet, inTurn)
-    if (tables.smoothing && !tables.whites) return refuse(because(SEQUENCE_RULES, 'SMOOTH_ALONE'))
+    if (tables.smoothing && !tables.whites) return refuse(SEQUENCE.because('SMOOTH_ALONE'))
     const free = relaxed(0, 0)
     if (free >= FORBIDDEN) return refuse(...clash(job, wetOnWet))
     const short = whatIsShort(job, press, pressName, tables, flashesIn(free))
@@ -88,13 +86,13 @@ export function solverFor(job: Job): Solver {
     const twice = laps === 2 ? twoLaps(tables, press, relaxed, effort) : undefined
     if (twice && twice !== 'unknown') return { fits: true, best: twice, others: [], laps: 2, tables }
     const inputs = { screens: count(job.hits.length), flashes: count(flashesIn(free)), press: pressName }
-    const why = short.length > 0 ? short : [because(SEQUENCE_RULES, 'NO_LAYOUT', inputs)]
+    const why = short.length > 0 ? short : [SEQUENCE.because('NO_LAYOUT', inputs)]
     if (laps === 1) return noRoom(why)
     const need = leastPlaces(tables, flashesIn(free))
     const have = placesIn(press)
-    if (twice === 'unknown') return noRoom([...why, because(SEQUENCE_RULES, 'TWO_UNKNOWN', inputs)])
+    if (twice === 'unknown') return noRoom([...why, SEQUENCE.because('TWO_UNKNOWN', inputs)])
     const twoShort = { ...inputs, need: count(need), have: count(have) }
-    return noRoom(need > have ? [...why, because(SEQUENCE_RULES, 'TWO_SHORT', twoShort)] : why)
+    return noRoom(need > have ? [...why, SEQUENCE.because('TWO_SHORT', twoShort)] : why)
   }
 }
 
@@ -103,7 +101,7 @@ export const notProven = ({ gap }: Ordered): readonly Reason[] =>
   gap === undefined || gap === 0
     ? []
     : [
-        because(SEQUENCE_RULES, 'BEST_TRIED', {
+        SEQUENCE.because('BEST_TRIED', {
           flashes: count(flashesIn(gap)),
           mud: count(Math.ceil((gap % COST.flash) / COST.mud)),
         }),
@@ -147,7 +145,7 @@ export function whatHelps(job: Job, press: PressSpace, pressName: string): reado
   if (helps.length > 0) return helps
   for (const spare of job.hits.filter((h) => !['base', 'smoothing'].includes(h.role))) {
     const laps = fits(press, solverFor({ ...job, hits: job.hits.filter((o) => o !== spare) }))
-    if (laps) return [because(SEQUENCE_RULES, 'HELP_LESS', { name: spare.name, laps: LAPS[laps] })]
+    if (laps) return [SEQUENCE.because('HELP_LESS', { name: spare.name, laps: LAPS[laps] })]
   }
   return []
 }
@@ -155,7 +153,7 @@ export function whatHelps(job: Job, press: PressSpace, pressName: string): reado
 function helpByHand(press: Exclude<PressSpace, Ring>, pressName: string, fits: Fits): readonly Reason[] {
   const helps: Reason[] = []
   const told = (laps: 1 | 2 | undefined, code: 'HELP_UNIT' | 'HELP_HEADS') => {
-    if (laps) helps.push(because(SEQUENCE_RULES, code, { press: pressName, laps: LAPS[laps] }))
+    if (laps) helps.push(SEQUENCE.because(code, { press: pressName, laps: LAPS[laps] }))
   }
   told(fits({ ...press, hasFlash: true }), 'HELP_UNIT')
   const { heads, down = 0 } = press
@@ -171,7 +169,7 @@ function helpOnRing(job: Job, ring: Ring, pressName: string, fits: Fits): readon
     station = 0,
   ): boolean => {
     const inputs = { press: pressName, station: count(station), laps: laps ? LAPS[laps] : '' }
-    if (laps) helps.push(because(SEQUENCE_RULES, code, inputs))
+    if (laps) helps.push(SEQUENCE.because(code, inputs))
     return laps !== undefined
   }
   told(fits({ ...ring, flashUnits: ring.flashUnits + 1 }), 'HELP_UNIT')
@@ -199,20 +197,19 @@ function whatIsShort(job: Job, press: PressSpace, pressName: string, t: Tables, 
     const reasons: Reason[] = []
     if (press.heads !== 'unlimited' && hung > press.heads)
       reasons.push(
-        because(SEQUENCE_RULES, 'HEADS_SHORT', {
+        SEQUENCE.because('HEADS_SHORT', {
           screens: count(hung),
           press: pressName,
           have: count(press.heads),
         }),
       )
-    if (flashes > 0 && !press.hasFlash)
-      reasons.push(because(SEQUENCE_RULES, 'NO_FLASH', { press: pressName }))
+    if (flashes > 0 && !press.hasFlash) reasons.push(SEQUENCE.because('NO_FLASH', { press: pressName }))
     return reasons
   }
   const reasons: Reason[] = []
   if (flashes > press.flashUnits)
     reasons.push(
-      because(SEQUENCE_RULES, 'FLASH_SHORT', {
+      SEQUENCE.because('FLASH_SHORT', {
         need: count(flashes),
         press: pressName,
         have: count(press.flashUnits),
@@ -222,7 +219,7 @@ function whatIsShort(job: Job, press: PressSpace, pressName: string, t: Tables, 
   const usable = press.stations.filter((s) => s.usable).length
   if (screens + flashes > have || screens > usable)
     reasons.push(
-      because(SEQUENCE_RULES, 'STATIONS_SHORT', {
+      SEQUENCE.because('STATIONS_SHORT', {
         screens: count(screens),
         flashes: count(flashes),
         need: count(screens + flashes),
@@ -249,7 +246,7 @@ function clash(job: Job, wetOnWet: boolean): readonly Reason[] {
     if (impossible(without)) left = without
   }
   const byHand = !impossible(left, [])
-  const names = because(SEQUENCE_RULES, byHand ? 'BY_HAND' : 'CLASH', {
+  const names = SEQUENCE.because(byHand ? 'BY_HAND' : 'CLASH', {
     names: left.map((h) => h.name).join(', '),
   })
   const t = buildTables({ ...job, hits: left }, wetOnWet)
@@ -260,7 +257,7 @@ function clash(job: Job, wetOnWet: boolean): readonly Reason[] {
         : (t.pair[a]?.[b]?.codes ?? [])
             // That the lead wants it so is said already.
             .filter((code) => code !== 'EXPLICIT')
-            .map((code) => because(SEQUENCE_RULES, code, { i: i.name, j: j.name })),
+            .map((code) => SEQUENCE.because(code, { i: i.name, j: j.name })),
     ),
   )
   const crowd = bits(t.drying) > t.mostWet ? [wetMost(t, left)] : []

@@ -1,7 +1,8 @@
 import { choiceOf, numberOf } from '../advice'
 import type { Press } from '../equipment'
 import { degrees } from '../quantity'
-import { type Flood, PRESSURES, type Pressure, type StrokeNeed, settingFor } from './settings'
+import { type Flood, PRESSURE_STEPS } from './definition'
+import { type StrokeNeed, settingFor } from './settings'
 import type { StrokeAdvice } from './stroke'
 
 /**
@@ -56,11 +57,11 @@ export function relativeDeposit(need: StrokeNeed, press: Press, stroke: StrokeAd
     // What meshes are said to lay is for a square edge.
     edge: 'square',
     angle: degrees(s.angle[0][1]),
-    feel: PRESSURES.indexOf(s.pressure[0]),
+    feel: PRESSURE_STEPS.indexOf(s.pressure[0]),
     time: s.time[0][1],
     flood: s.flood[0],
   })
-  const word = PRESSURES.indexOf(choiceOf(stroke.pressure) as Pressure)
+  const word = PRESSURE_STEPS.indexOf(choiceOf(stroke.pressure))
   const now = laidBy({
     blade: choiceOf(stroke.blade),
     edge: choiceOf(stroke.edge),

@@ -1,46 +1,7 @@
-import { because, choiceOf, type NumberAdvice, numberOf, q, type Reason, ruleTable } from '../advice'
+import { type ChoiceAdvice, choiceOf, type NumberAdvice, numberOf, q, type Reason } from '../advice'
 import { degrees } from '../quantity'
-import { PRESSURES, type Pressure } from './settings'
+import { PRESSURE_STEPS, STROKE } from './definition'
 import type { StrokeAdvice } from './stroke'
-
-export const FAULT_RULES = ruleTable({
-  FAULT_FIRMER: {
-    says: 'Pressure from {from} to {to}: too little leaves ink in the mesh.',
-    source: 'common practice',
-  },
-  FAULT_LIGHTER: {
-    says: 'Pressure from {from} to {to}: too much blows dots out and drives ink through the cloth.',
-    source: 'common practice',
-  },
-  FAULT_SLOWER: {
-    says: '{to} a stroke instead of {from}: slow clears and lays more.',
-    source: 'common practice',
-  },
-  FAULT_FASTER: { says: '{to} a stroke instead of {from}: quicker lays less.', source: 'common practice' },
-  FAULT_MORE: { says: '{to} strokes instead of {from}.', source: 'common practice' },
-  FAULT_FEWER: { says: '{to} strokes instead of {from}: less ink.', source: 'common practice' },
-  FAULT_HARDER: { says: 'A {to} blade instead of {from}: dots stay open.', source: 'common practice' },
-  FAULT_STEEPER: {
-    says: '{to} from vertical instead of {from}: the edge shears, the flat smears.',
-    source: 'common practice',
-  },
-  FAULT_FLOOD: {
-    says: 'Full flood after every print: {name} dries in the openings. Mist and clean what has dried.',
-    source: 'common practice',
-  },
-  FAULT_EVEN: {
-    says: 'Hold speed, angle and pressure from print to print, and write them down: dots that land elsewhere go muddy. Nothing else is changed before prints are alike.',
-    source: 'common practice',
-  },
-  FAULT_WHITE: {
-    says: 'Still dull: a second white, or a coarser mesh under it. See Ink for what each comes to.',
-    source: 'common practice',
-  },
-  FAULT_SMOOTH: {
-    says: 'Fibres stand: a smoothing screen straight after the flash. See how this job makes its white bright.',
-    source: 'common practice',
-  },
-})
 
 type Step = 'firmer' | 'lighter' | 'slower' | 'faster' | 'more' | 'fewer' | 'harder' | 'steeper' | 'flood'
 type Word = 'FAULT_EVEN' | 'FAULT_WHITE' | 'FAULT_SMOOTH'
@@ -80,7 +41,7 @@ const STEP = { time: 1.25, angle: degrees(5) } as const
 export function remedies(fault: Fault, name: string, stroke: StrokeAdvice): readonly Remedy[] {
   const { steps, ...rest } = FAULTS[fault]
   const found = (steps as readonly Step[]).flatMap((step) => remedy(step, name, stroke) ?? [])
-  const then: readonly Remedy[] = 'then' in rest ? [{ reason: because(FAULT_RULES, rest.then) }] : []
+  const then: readonly Remedy[] = 'then' in rest ? [{ reason: STROKE.because(rest.then) }] : []
   return [...found, ...then]
 }
 
@@ -106,30 +67,30 @@ function remedy(step: Step, name: string, stroke: StrokeAdvice): Remedy | undefi
     const value = Math.max(least, to)
     if (Math.abs(value - from) < 1e-9) return undefined
     return {
-      reason: because(FAULT_RULES, rule, { from: q(of.kind, from), to: q(of.kind, value) }),
+      reason: STROKE.because(rule, { from: q(of.kind, from), to: q(of.kind, value) }),
       change: { key: of.key, value },
     }
   }
   const word = (
     rule: 'FAULT_FIRMER' | 'FAULT_LIGHTER' | 'FAULT_HARDER',
-    of: typeof pressure,
+    of: ChoiceAdvice,
     to: string | undefined,
   ): Remedy | undefined =>
     to === undefined
       ? undefined
       : {
-          reason: because(FAULT_RULES, rule, { from: choiceOf(of), to }),
+          reason: STROKE.because(rule, { from: choiceOf(of), to }),
           change: { key: of.key, value: to },
         }
-  const press = PRESSURES.indexOf(choiceOf(pressure) as Pressure)
+  const press = PRESSURE_STEPS.indexOf(choiceOf(pressure))
   switch (step) {
     // A scale goes in small increments, words do not.
     case 'firmer':
       if (gauge) return number('FAULT_FIRMER', gauge, numberOf(gauge) + increment(gauge))
-      return word('FAULT_FIRMER', pressure, PRESSURES[press + 1])
+      return word('FAULT_FIRMER', pressure, PRESSURE_STEPS[press + 1])
     case 'lighter':
       if (gauge) return number('FAULT_LIGHTER', gauge, numberOf(gauge) - increment(gauge))
-      return word('FAULT_LIGHTER', pressure, press > 0 ? PRESSURES[press - 1] : undefined)
+      return word('FAULT_LIGHTER', pressure, press > 0 ? PRESSURE_STEPS[press - 1] : undefined)
     case 'harder':
       return word('FAULT_HARDER', blade, HARDER[choiceOf(blade)])
     case 'slower':
@@ -145,7 +106,7 @@ function remedy(step: Step, name: string, stroke: StrokeAdvice): Remedy | undefi
     case 'flood':
       return choiceOf(flood) === 'full'
         ? undefined
-        : { reason: because(FAULT_RULES, 'FAULT_FLOOD', { name }), change: { key: flood.key, value: 'full' } }
+        : { reason: STROKE.because('FAULT_FLOOD', { name }), change: { key: flood.key, value: 'full' } }
     default:
       return step satisfies never
   }

@@ -1,11 +1,7 @@
+import type { RuleOf } from '../advice'
 import type { Blade, Press, StrokeUse, WhichScreen } from '../equipment'
 import type { MeshCount } from '../quantity'
-import type { STROKE_RULES } from './rules'
-
-export const PRESSURES = ['light', 'medium', 'firm'] as const
-export type Pressure = (typeof PRESSURES)[number]
-export const FLOODS = ['even', 'hard', 'slow', 'full'] as const
-export type Flood = (typeof FLOODS)[number]
+import type { BladeKind, Flood, Pressure, STROKE } from './definition'
 
 /** What one hit has to do, as far as the blade is concerned. */
 export interface StrokeNeed {
@@ -19,12 +15,12 @@ export interface StrokeNeed {
   readonly waterBased: boolean
 }
 
-export type StrokeRule = keyof typeof STROKE_RULES
+export type StrokeRule = RuleOf<typeof STROKE>
 export type Triple = readonly [number, number, number]
 
 /** A setting of one hit: the value, or least, usual and most, and the rule that says so. */
 export interface Setting {
-  readonly blade: readonly [string, StrokeRule]
+  readonly blade: readonly [BladeKind, StrokeRule]
   readonly edge: readonly [Blade['edge'], StrokeRule]
   readonly angle: readonly [Triple, StrokeRule]
   readonly pressure: readonly [Pressure, StrokeRule]

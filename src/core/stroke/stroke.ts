@@ -1,10 +1,7 @@
 import {
-  because,
-  type Choice,
+  among,
   type ChoiceAdvice,
   choiceOf,
-  decideChoice,
-  decideNumber,
   type Input,
   type NumberAdvice,
   type Overrides,
@@ -13,33 +10,30 @@ import {
   type ShopMethod,
 } from '../advice'
 import { EDGES, type Press, type Proven, provenFor, type Shop } from '../equipment'
-import { degrees } from '../quantity'
-import { STROKE_RULES } from './rules'
+import { degrees, type Kind } from '../quantity'
 import {
+  BLADES,
+  type BladeKind,
   FLOODS,
+  type Flood,
+  PRESSURE_STEPS,
   PRESSURES,
   type Pressure,
-  type StrokeNeed,
-  type StrokeRule,
-  settingFor,
-  type Triple,
-} from './settings'
+  STROKE,
+} from './definition'
+import { type StrokeNeed, type StrokeRule, settingFor, type Triple } from './settings'
 
 export interface StrokeAdvice {
-  readonly blade: ChoiceAdvice
-  readonly edge: ChoiceAdvice
+  readonly blade: ChoiceAdvice<BladeKind>
+  readonly edge: ChoiceAdvice<keyof typeof EDGES>
   readonly angle: NumberAdvice
-  readonly pressure: ChoiceAdvice
+  readonly pressure: ChoiceAdvice<Pressure>
   /** Pressure on the scale of the press; none where it has no scale. */
   readonly gauge: NumberAdvice | undefined
   readonly time: NumberAdvice
   readonly strokes: NumberAdvice
-  readonly flood: ChoiceAdvice
+  readonly flood: ChoiceAdvice<Flood>
 }
-
-export const options = (...values: readonly string[]): readonly Choice[] =>
-  values.map((value) => ({ value, label: value }))
-export const BLADES = options('60', '70', '80', '90', '60/90/60', '70/90/70')
 
 /**
  * The settings of one hit: what the trade says, unless alike screens printed a good sample at this press; then what did,
@@ -57,66 +51,77 @@ export function strokeFor(
   // Off the pallet nothing found on one counts: there is no way back into register.
   const found = need.offPallet ? undefined : alike.at(-1)
   const own = (usual: Input): readonly Reason[] =>
-    found ? [because(STROKE_RULES, 'STROKE_PROVEN', told(found, alike.length, press, usual))] : []
-  const choice = (
-    what: 'blade' | 'edge' | 'pressure' | 'flood',
-    label: string,
-    choices: readonly Choice[],
-    [usual, rule]: readonly [string, StrokeRule],
-    reasons: readonly Reason[] = [],
-  ) =>
-    decideChoice(
-      {
-        key: `${what}.${need.hitId}`,
-        label: `${label}, ${need.name}`,
-        kind: 'choice',
-        advised: found?.[what] ?? usual,
-        choices,
-        reasons: [...own(usual), because(STROKE_RULES, rule), ...reasons],
-      },
-      overrides,
-    )
-  const number = (
+    found ? [STROKE.because('STROKE_PROVEN', told(found, alike.length, press, usual))] : []
+  const of = { id: need.hitId, name: need.name }
+  /** What is advised of a number: what was found good, in a range that holds it. */
+  const about = (
     what: 'angle' | 'time' | 'strokes',
-    label: string,
-    kind: NumberAdvice['kind'],
+    kind: Kind,
     [[low, usual, high], rule]: readonly [Triple, StrokeRule],
   ) => {
     const advised = found?.[what] ?? usual
-    return decideNumber(
+    return STROKE.number(
+      what,
       {
-        key: `${what}.${need.hitId}`,
-        label: `${label}, ${need.name}`,
-        kind,
+        of,
         advised,
         range: [Math.min(low, advised), Math.max(high, advised)],
-        reasons: [...own(q(kind, usual)), because(STROKE_RULES, rule)],
+        reasons: [...own(q(kind, usual)), STROKE.because(rule)],
       },
       overrides,
     )
   }
+  const why = (usual: string, rule: StrokeRule): readonly Reason[] => [...own(usual), STROKE.because(rule)]
   const release =
     need.use === 'smoothing'
-      ? [because(STROKE_RULES, method.release === 'spray' ? 'RELEASE_SPRAY' : 'RELEASE_CLEAR')]
+      ? [STROKE.because(method.release === 'spray' ? 'RELEASE_SPRAY' : 'RELEASE_CLEAR')]
       : []
   const [hardness] = s.blade
-  const wanted = found?.blade ?? hardness
+  const wanted = among(BLADES, found?.blade) ?? hardness
   const held = blades.some((b) => b.hardness === wanted)
   const edge = blades.some((b) => b.edge === s.edge[0]) ? s.edge : (['square', 'EDGE_SQUARE'] as const)
   const [angles, angleRule] = s.angle
-  const pressure = choice('pressure', 'Pressure', options(...PRESSURES), s.pressure)
+  const [usualPressure, pressureRule] = s.pressure
+  const pressure = STROKE.choice(
+    'pressure',
+    {
+      of,
+      advised: among(PRESSURES, found?.pressure) ?? usualPressure,
+      reasons: why(usualPressure, pressureRule),
+    },
+    overrides,
+  )
+  const [usualEdge, edgeRule] = edge
+  const [usualFlood, floodRule] = s.flood
   return {
-    blade: choice('blade', 'Blade', BLADES, s.blade, [
-      ...release,
-      ...(held ? [] : [because(STROKE_RULES, 'BLADE_NOT_HELD', { name: need.name, wanted })]),
-    ]),
-    edge: choice('edge', 'Edge', options(...Object.keys(EDGES)), edge),
-    angle: number('angle', 'Angle', 'angle', [angles.map(degrees) as unknown as Triple, angleRule]),
+    blade: STROKE.choice(
+      'blade',
+      {
+        of,
+        advised: wanted,
+        reasons: [
+          ...why(hardness, s.blade[1]),
+          ...release,
+          ...(held ? [] : [STROKE.because('BLADE_NOT_HELD', { name: need.name, wanted })]),
+        ],
+      },
+      overrides,
+    ),
+    edge: STROKE.choice(
+      'edge',
+      { of, advised: among(EDGES, found?.edge) ?? usualEdge, reasons: why(usualEdge, edgeRule) },
+      overrides,
+    ),
+    angle: about('angle', 'angle', [angles.map(degrees) as unknown as Triple, angleRule]),
     pressure,
-    gauge: gaugeFor(need, press, choiceOf(pressure) as Pressure, found, own, overrides),
-    time: number('time', 'Stroke time', 'duration', s.time),
-    strokes: number('strokes', 'Strokes', 'count', s.strokes),
-    flood: choice('flood', 'Flood', options(...FLOODS), s.flood),
+    gauge: gaugeFor(need, press, choiceOf(pressure), found, own, overrides),
+    time: about('time', 'duration', s.time),
+    strokes: about('strokes', 'count', s.strokes),
+    flood: STROKE.choice(
+      'flood',
+      { of, advised: among(FLOODS, found?.flood) ?? usualFlood, reasons: why(usualFlood, floodRule) },
+      overrides,
+    ),
   }
 }
 
@@ -140,8 +145,8 @@ function gaugeFor(
   const note = press.pressure
   if (!note) return undefined
   const kind = GAUGES[note.scale]
-  const marks = PRESSURES.map((p) => note[p])
-  const at = PRESSURES.indexOf(word)
+  const marks = PRESSURE_STEPS.map((p) => note[p])
+  const at = PRESSURE_STEPS.indexOf(word)
   const usual = marks[at] ?? note.medium
   const half = (neighbour: number | undefined, other: number | undefined) =>
     (usual + (neighbour ?? 2 * usual - (other ?? usual))) / 2
@@ -149,16 +154,16 @@ function gaugeFor(
   const proven = found?.pressure === word ? found.gauge : undefined
   const advised = proven ?? usual
   const [low, high] = [half(marks[at - 1], marks[at + 1]), half(marks[at + 1], marks[at - 1])]
-  return decideNumber(
+  return STROKE.number(
+    'gauge',
     {
-      key: `gauge.${need.hitId}`,
-      label: `Pressure on the scale, ${need.name}`,
+      of: { id: need.hitId, name: need.name },
       kind,
       advised,
       range: [Math.min(low, advised), Math.max(high, advised)],
       reasons: [
         ...(proven === undefined ? [] : own(q(kind, usual))),
-        because(STROKE_RULES, 'GAUGE_NOTE', { word, value: q(kind, usual), press: press.name }),
+        STROKE.because('GAUGE_NOTE', { word, value: q(kind, usual), press: press.name }),
       ],
     },
     overrides,

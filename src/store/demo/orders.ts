@@ -246,5 +246,5 @@ export const demoOrders = (today: string): readonly Order[] => [
 /** What the lead of the demo has already decided. */
 export const DEMO_DECISIONS: readonly Decisions[] = [
   { runId: 'R-1005-P1-dark', method: {}, overrides: { 'base.I1': 'none' }, order: [] },
-  { runId: 'R-1001-P1-dark', method: {}, overrides: { 'dwell.1': 7 }, order: [] },
+  { runId: 'R-1001-P1-dark', method: {}, overrides: { 'dwell.base': 7 }, order: [] },
 ]

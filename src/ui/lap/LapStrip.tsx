@@ -3,8 +3,8 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { DndContext, type DragEndEvent, MouseSensor, TouchSensor, useSensor, useSensors } from '@dnd-kit/core'
 import { type KeyboardEvent, useEffect, useRef } from 'react'
-import { because, q } from '@/core/advice'
-import { cellTime, FACT_RULES, lapStripShape, type RunPlan, type StripCell as Strip } from '@/core/plan'
+import { q } from '@/core/advice'
+import { cellTime, lapStripShape, PLAN, type RunPlan, type StripCell as Strip } from '@/core/plan'
 import { AskNumber } from '../AskNumber'
 import { Measure } from '../Measure'
 import { type CellHands, StripCell } from './StripCell'
@@ -145,7 +145,7 @@ export function LapStrip({ plan, scale, label = 'Lap strip', hands }: Props) {
           tallest film{' '}
           <AskNumber
             label={`Tallest film, ${label.toLowerCase()}`}
-            reasons={[because(FACT_RULES, 'TALLEST', { film: q('film', tallest) })]}
+            reasons={[PLAN.because('TALLEST', { film: q('film', tallest) })]}
           >
             <Measure kind="film" value={tallest} />
           </AskNumber>

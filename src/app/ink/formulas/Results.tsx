@@ -2,10 +2,10 @@ import { Box, Flex } from '@chakra-ui/react'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { useFormContext } from 'react-hook-form'
-import { because, q } from '@/core/advice'
+import { q } from '@/core/advice'
 import { difference, hexOfLab, type Lab } from '@/core/color'
 import type { ShopAndShelf } from '@/core/equipment'
-import { type Candidate, colourOn, MIX_RULES, mixed, partsOf } from '@/core/ink'
+import { type Candidate, colourOn, INK, mixed, partsOf } from '@/core/ink'
 import { AskNumber } from '@/ui/AskNumber'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
@@ -108,7 +108,7 @@ export function Results({
         <tbody>
           {found.slice(0, SHOWN).map((c) => {
             const reasons = [
-              because(MIX_RULES, 'FOUND', {
+              INK.because('FOUND', {
                 difference: q('difference', c.difference),
                 lamp: q('difference', c.lamp),
                 hides: q('share', c.hides),
@@ -144,7 +144,7 @@ export function Results({
                   </AskNumber>
                 </td>
                 <td className="num">
-                  <AskNumber label={`Cost, ${key}`} reasons={[because(MIX_RULES, 'MONEY')]}>
+                  <AskNumber label={`Cost, ${key}`} reasons={[INK.because('MONEY')]}>
                     <Measure kind="price" value={c.cost} />
                   </AskNumber>
                 </td>
@@ -188,7 +188,7 @@ function ClothCell({
       </Box>
       <AskNumber
         label={`Straight on ${cloth.name}, ${name}`}
-        reasons={[because(MIX_RULES, 'ON_CLOTH', { cloth: cloth.name, difference: q('difference', off) })]}
+        reasons={[INK.because('ON_CLOTH', { cloth: cloth.name, difference: q('difference', off) })]}
       >
         <Measure kind="difference" value={off} />
       </AskNumber>

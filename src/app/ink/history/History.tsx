@@ -3,9 +3,9 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import NextLink from 'next/link'
 import { useState } from 'react'
-import { because, q } from '@/core/advice'
+import { q } from '@/core/advice'
 import { difference, hexOf, hexOfLab, labOf } from '@/core/color'
-import { byColour, type ColourHistory, ENTRY_KINDS, type Entry, MIX_RULES, type PastBatch } from '@/core/ink'
+import { byColour, type ColourHistory, ENTRY_KINDS, type Entry, INK, type PastBatch } from '@/core/ink'
 import { INK_SYSTEMS, type InkSystem } from '@/core/order'
 import { momentOf } from '@/core/schedule'
 import { AskNumber } from '@/ui/AskNumber'
@@ -113,7 +113,7 @@ function PastRow({
         {b.accepted && (
           <AskNumber
             label={`Off target, ${b.id}`}
-            reasons={[because(MIX_RULES, 'PAST', { difference: q('difference', b.accepted.difference) })]}
+            reasons={[INK.because('PAST', { difference: q('difference', b.accepted.difference) })]}
           >
             <Box as="span" fontSize="1.35rem" fontWeight="700">
               <Measure kind="difference" value={b.accepted.difference} />
@@ -130,7 +130,7 @@ function PastRow({
           <AskNumber
             label={`Off first sample, ${b.id}`}
             reasons={[
-              because(MIX_RULES, 'PAST_SAMPLE', {
+              INK.because('PAST_SAMPLE', {
                 difference: q('difference', offSample),
                 batch: sample?.id ?? '',
               }),

@@ -8,12 +8,11 @@ import { FormProvider, type Resolver, useForm } from 'react-hook-form'
 import { advicesIn, type Overrides } from '@/core/advice'
 import type { Batch } from '@/core/ink'
 import { checkOrder, type Order, orderSchema, splitOrder } from '@/core/order'
-import type { Decisions, RunPlan } from '@/core/plan'
+import { type Decisions, keysToday, type RunPlan, screenNames } from '@/core/plan'
 import type { SheetMark } from '@/formats/sheet'
 import type { StoredDecisions } from '@/store/decisions'
 import type { StoredOrder } from '@/store/orders'
 import type { StoredShop } from '@/store/shop'
-import type { Lookup } from '@/ui/changeWords'
 import { type Asked, DeskProvider } from '@/ui/desk'
 import { useFindable } from '@/ui/findable'
 import { useKeys } from '@/ui/keys'
@@ -79,21 +78,21 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, chi
   const runs = useMemo(() => splitOrder(order), [order])
   const search = useSearchParams()
   const run = runs.find((r) => r.id === search.get('run')) ?? runs[0]
-  /** What settings are called, as soon as there is a plan to ask. */
-  const names = useRef<Lookup>(() => undefined)
+  const names = useMemo(() => screenNames(order), [order])
   const decided_ = useDecisions(decided, run?.id, enqueue, names)
-  const { decisions, decide } = decided_
+  const { decisions } = decided_
   const plan = usePlan(order, shelf.shop, decisions)
-  const lookup = useCallback<Lookup>(
-    (key) => {
-      const advice = advicesIn(plan).find((a) => a.key === key)
-      return advice && { label: advice.label, kind: advice.kind === 'choice' ? undefined : advice.kind }
-    },
-    [plan],
-  )
+  /** Keys of older programs are those of today from the first change on. */
+  const planned = useRef(plan)
   useEffect(() => {
-    names.current = lookup
-  }, [lookup])
+    planned.current = plan
+  }, [plan])
+  const { decide: decideAs } = decided_
+  const decide = useCallback(
+    (change: (d: Decisions) => Decisions) =>
+      decideAs((d) => change({ ...d, overrides: keysToday(d.overrides, planned.current) })),
+    [decideAs],
+  )
 
   const named = useParams<{ stage?: string }>().stage ?? ''
   const stage: StageName = isStage(named) ? named : 'order'
@@ -225,7 +224,7 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, chi
             {deleted && <Deleted id={order.id} />}
             {saving.conflict && <ConflictPanel conflict={saving.conflict} onAgree={saving.agree} />}
             {decided_.conflict && (
-              <ConflictPanel conflict={decided_.conflict} lookup={lookup} onAgree={decided_.agree} />
+              <ConflictPanel conflict={decided_.conflict} names={names} onAgree={decided_.agree} />
             )}
             <OrderHead
               state={stored.state ?? 'open'}

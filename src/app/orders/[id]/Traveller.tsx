@@ -68,6 +68,6 @@ export function Traveller() {
 
 /** The worst thing still open at a stage. */
 function OpenHere({ plan, stage }: { readonly plan: RunPlan | undefined; readonly stage: StageName }) {
-  const worst = plan?.warnings.find((w) => w.severity !== 'Note' && stageOf(w.rule) === stage)
+  const worst = plan?.warnings.find((w) => w.severity !== 'Note' && stageOf(w) === stage)
   return worst?.severity ? <SeverityMark severity={worst.severity} word={false} /> : null
 }

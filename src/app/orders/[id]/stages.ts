@@ -1,7 +1,6 @@
-import type { School } from '@/core/advice'
-import { numberOf } from '@/core/advice'
+import { numberOf, type Reason, type School } from '@/core/advice'
 import type { Order } from '@/core/order'
-import { type RunPlan, screensOf } from '@/core/plan'
+import { type RoomId, type RunPlan, roomOfRule, screensOf, shownWith } from '@/core/plan'
 import { type System, writeQuantity } from '@/core/quantity'
 
 /** The stages of the traveller, in working order, with the schools that belong to each. */
@@ -20,30 +19,29 @@ export type StageName = keyof typeof STAGES
 export const STAGE_NAMES = Object.keys(STAGES) as StageName[]
 export const isStage = (name: string): name is StageName => Object.hasOwn(STAGES, name)
 
-/** The stage at which a warning is settled, by the room its rule stands in. */
-const STAGE_OF: readonly (readonly [RegExp, StageName])[] = [
-  [/^(MESH|FRAME|TENSION|OFF_(?!PALLET))/, 'screens'],
-  [/^(BASE|WHITE|INK)/, 'ink'],
-  [/^(PLACE|WIDTH|PALLET|OFF_PALLET)/, 'placement'],
-  [/^(FLASH_WATER|CURE|DWELL|BELT|POLY|BLEND_HOT)/, 'heat'],
-  [/^(RATE|SETUP|TIME)/, 'run'],
-]
-export const stageOf = (rule: string): StageName =>
-  STAGE_OF.find(([test]) => test.test(rule))?.[1] ?? 'sequence'
-
-/** The stage that shows a computed setting, by the start of its key. */
-const SHOWN_AT: Readonly<Record<StageName, readonly string[]>> = {
-  order: [],
-  art: [],
-  screens: ['mesh', 'offContact'],
-  ink: ['base', 'white', 'coverage', 'ink', 'film'],
-  sequence: ['blade', 'angle', 'pressure', 'time', 'strokes', 'flood', 'bladeLength', 'direction', 'press'],
-  placement: ['down', 'side'],
-  heat: ['dwell', 'flashHeight', 'coolDown', 'cureFilm', 'cureDwell', 'dryer', 'belt'],
-  run: ['setup', 'rate', 'total'],
+/** The stage that a room's settings and warnings are settled at. */
+const STAGE_OF: Readonly<Record<RoomId, StageName>> = {
+  order: 'order',
+  artwork: 'art',
+  plan: 'sequence',
+  ink: 'ink',
+  screen: 'screens',
+  schedule: 'screens',
+  sequence: 'sequence',
+  stroke: 'sequence',
+  registration: 'placement',
+  heat: 'heat',
+  rate: 'run',
+  choices: 'sequence',
 }
-export const stageShowing = (key: string): StageName =>
-  STAGE_NAMES.find((name) => SHOWN_AT[name].includes(key.split('.')[0] ?? '')) ?? 'sequence'
+const stageAt = (room: RoomId | undefined) => (room === undefined ? 'sequence' : STAGE_OF[room])
+
+/** The stage that shows a computed setting. */
+export const stageShowing = (key: string): StageName => stageAt(shownWith(key))
+
+/** The stage at which a warning is settled: one about the lead's own choice where that is made. */
+export const stageOf = ({ rule, inputs }: Pick<Reason, 'rule' | 'inputs'>): StageName =>
+  typeof inputs.key === 'string' ? stageShowing(inputs.key) : stageAt(roomOfRule(rule))
 
 const count = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`
 

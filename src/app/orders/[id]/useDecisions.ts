@@ -2,11 +2,11 @@
 
 import same from 'fast-deep-equal'
 import { useRouter } from 'next/navigation'
-import { type RefObject, useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { changes, overlaid } from '@/core/change'
-import { type Decisions, noDecisions } from '@/core/plan'
+import { type Decisions, type Names, noDecisions } from '@/core/plan'
 import type { StoredDecisions } from '@/store/decisions'
-import { editLabel, type Lookup } from '@/ui/changeWords'
+import { editLabel } from '@/ui/changeWords'
 import { recordEdit } from '../../edits/history'
 import { leaveBehind, leftBehind, useReadAgain } from '../../edits/leaving'
 import { save } from '../../edits/save'
@@ -21,7 +21,7 @@ export function useDecisions(
   decided: Readonly<Record<string, StoredDecisions>>,
   runId: string | undefined,
   enqueue: Enqueue,
-  names: RefObject<Lookup>,
+  names: Names,
 ) {
   /** What was decided here, over what was read. */
   const [own, setOwn] = useState(NONE)
@@ -55,7 +55,7 @@ export function useDecisions(
         if (saved.ok) {
           held.current[value.runId] = { decisions: value, version: saved.version }
           const made = changes(from.decisions, value)
-          recordEdit(editOf(value), editLabel(made, names.current), made)
+          recordEdit(editOf(value), editLabel(made, names), made)
           setState(undefined)
           router.refresh()
         } else if (!('now' in saved)) setState('failed')

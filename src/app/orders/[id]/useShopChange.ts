@@ -23,11 +23,7 @@ export function useShopChange({ shelf, version }: StoredShop): (change: ShopChan
         const saved = await save('shop', next, at)
         if (saved.ok) {
           const made = changes(from, next)
-          recordEdit(
-            SHOP,
-            editLabel(made, () => undefined),
-            made,
-          )
+          recordEdit(SHOP, editLabel(made), made)
           router.refresh()
           return ''
         }

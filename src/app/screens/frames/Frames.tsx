@@ -2,9 +2,9 @@
 
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useMemo, useState } from 'react'
-import { because, tell } from '@/core/advice'
+import { tell } from '@/core/advice'
 import { FRAME_STATES, type Frame, STEPS } from '@/core/equipment'
-import { FACT_RULES } from '@/core/plan'
+import { PLAN } from '@/core/plan'
 import { parseQuantity, showQuantity, writeQuantity } from '@/core/quantity'
 import { nextStep } from '@/core/schedule'
 import { LEAST_TENSION, tensionOf } from '@/core/screen'
@@ -164,7 +164,7 @@ function FrameRow({
         <Box as="span" fontSize="1.25rem" fontWeight="650">
           <AskNumber
             label={`Tension of ${frame.id}`}
-            reasons={[because(FACT_RULES, 'STOCK', { value: { kind: 'tension', value: frame.tension } })]}
+            reasons={[PLAN.because('STOCK', { value: { kind: 'tension', value: frame.tension } })]}
           >
             <Measure kind="tension" value={frame.tension} />
           </AskNumber>

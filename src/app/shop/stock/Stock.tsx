@@ -1,9 +1,8 @@
 'use client'
 
 import { Box, Flex } from '@chakra-ui/react'
-import { because } from '@/core/advice'
 import { FRAME_STATES, type Frame } from '@/core/equipment'
-import { FACT_RULES } from '@/core/plan'
+import { PLAN } from '@/core/plan'
 import { writeQuantity } from '@/core/quantity'
 import { AskNumber } from '@/ui/AskNumber'
 import { Measure } from '@/ui/Measure'
@@ -92,7 +91,7 @@ function Tensions({ frames }: { readonly frames: readonly Frame[] }) {
             <Box color="soft" fontSize="0.87rem">
               <AskNumber
                 label={`Frames with ${writeQuantity('meshCount', mesh, units)}`}
-                reasons={[because(FACT_RULES, 'STOCK', { value: `${free} clean of ${of.length}` })]}
+                reasons={[PLAN.because('STOCK', { value: `${free} clean of ${of.length}` })]}
               >
                 {free} clean of {of.length}
               </AskNumber>

@@ -1,10 +1,10 @@
 'use client'
 
 import { Box, Flex, Grid } from '@chakra-ui/react'
-import { because, q } from '@/core/advice'
+import { q } from '@/core/advice'
 import { BANDS } from '@/core/color'
 import { type BaseInk, USUAL_SMEAR } from '@/core/equipment'
-import { BATCH_RULES, type Batch, type BenchPart, offBy, restored, WHITE_CARD } from '@/core/ink'
+import { type Batch, type BenchPart, INK, offBy, restored, WHITE_CARD } from '@/core/ink'
 import { AskNumber } from '@/ui/AskNumber'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
@@ -81,7 +81,7 @@ export function OverPour({ batch, over, rack, onRestore }: Props) {
               <AskNumber
                 label={`Batch, ${way.label.toLowerCase()}`}
                 reasons={[
-                  because(BATCH_RULES, 'OVERPOUR', {
+                  INK.because('OVERPOUR', {
                     over: q('dose', -over.left),
                     part: name,
                     total: q('mass', way.total),
@@ -100,9 +100,7 @@ export function OverPour({ batch, over, rack, onRestore }: Props) {
               ) : (
                 <AskNumber
                   label={`Colour, ${way.label.toLowerCase()}`}
-                  reasons={[
-                    because(BATCH_RULES, 'OVERPOUR_ACCEPT', { difference: q('difference', way.off) }),
-                  ]}
+                  reasons={[INK.because('OVERPOUR_ACCEPT', { difference: q('difference', way.off) })]}
                 >
                   <Measure kind="difference" value={way.off} />
                 </AskNumber>

@@ -2,9 +2,9 @@
 
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { type KeyboardEvent, useState } from 'react'
-import { because, q } from '@/core/advice'
+import { q } from '@/core/advice'
 import type { BaseInk } from '@/core/equipment'
-import { BATCH_RULES, type BenchPart, band, type Can } from '@/core/ink'
+import { type BenchPart, band, type Can, INK } from '@/core/ink'
 import { AskNumber } from '@/ui/AskNumber'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
@@ -88,12 +88,12 @@ export function Pouring({ part, ink, can, batchName, on, from, onTake, onOtherCa
             <AskNumber
               label={`${ink.name}, wanted`}
               reasons={[
-                because(BATCH_RULES, 'PART', {
+                INK.because('PART', {
                   part: ink.name,
                   batch: batchName,
                   share: q('share', part.share),
                 }),
-                because(BATCH_RULES, 'BAND', {
+                INK.because('BAND', {
                   low: q('dose', Math.max(0, limits[0])),
                   high: q('dose', limits[1]),
                   share: q('share', 0.02),

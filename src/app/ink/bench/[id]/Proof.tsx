@@ -2,15 +2,15 @@
 
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
-import { because, q } from '@/core/advice'
+import { q } from '@/core/advice'
 import { difference, hexOf, hexOfLab, labOf, takeCurve } from '@/core/color'
 import type { BaseInk } from '@/core/equipment'
 import {
   type Batch,
   type Correction,
   correction,
+  INK,
   isRead,
-  MIX_RULES,
   mixInk,
   type PastBatch,
   type Poured,
@@ -122,7 +122,7 @@ export function Proof({ batch, sample, rack, onMend, onDo }: Props) {
                 <AskNumber
                   label="Drawdown"
                   reasons={[
-                    because(MIX_RULES, 'READ', {
+                    INK.because('READ', {
                       difference: q('difference', off),
                       word,
                       accept: q('difference', limits.accept),

@@ -1,8 +1,8 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import NextLink from 'next/link'
-import { because, numberOf, q } from '@/core/advice'
+import { numberOf, q } from '@/core/advice'
 import { hexOf, hexOfLab } from '@/core/color'
-import { FACT_RULES } from '@/core/plan'
+import { PLAN } from '@/core/plan'
 import type { RunTime } from '@/core/rate'
 import { momentOf } from '@/core/schedule'
 import { AskNumber } from '@/ui/AskNumber'
@@ -38,7 +38,7 @@ export function InkAtPress({ time }: { readonly time: RunTime | undefined }) {
             <Box fontSize="1.2rem" fontWeight="650">
               <AskNumber
                 label={`In ${t.id}`}
-                reasons={[because(FACT_RULES, 'LEDGER', { value: q('mass', t.mass) })]}
+                reasons={[PLAN.because('LEDGER', { value: q('mass', t.mass) })]}
               >
                 <Measure kind="mass" value={t.mass} />
               </AskNumber>

@@ -1,8 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { useMemo } from 'react'
-import { because, type ChoiceAdvice, q, tell } from '@/core/advice'
+import { type ChoiceAdvice, q, tell } from '@/core/advice'
 import { printedDot } from '@/core/color'
-import { changeWord, type Looks, PREDICT_RULES, type Printed, type Tint } from '@/core/ink'
+import { changeWord, INK, type Looks, type Printed, type Tint } from '@/core/ink'
 import type { InkColour } from '@/core/order'
 import { type Look, looksOfRun, type RunPlan } from '@/core/plan'
 import { AdviceChoice } from '@/ui/AdviceValue'
@@ -103,7 +103,7 @@ function Tints({ name, tints }: { readonly name: string; readonly tints: readonl
           key={dot}
           label={`Tint ${Math.round(dot * 100)} % of ${name}`}
           reasons={[
-            because(PREDICT_RULES, 'PREDICTED_TINT', {
+            INK.because('PREDICTED_TINT', {
               dot: q('share', dot),
               printed: q('share', printedDot(dot)),
               lightness: q('difference', lightness),
@@ -131,7 +131,7 @@ function Seen({ name, printed, planned, waterBased }: SeenProps) {
   const { hex, lightness, change, thickness } = printed
   const { limits } = useOrder().shelf.shop.inkRoom
   const reasons = [
-    because(PREDICT_RULES, 'PREDICTED', {
+    INK.because('PREDICTED', {
       print: name,
       lightness: q('difference', lightness),
       change: q('difference', change),
@@ -139,7 +139,7 @@ function Seen({ name, printed, planned, waterBased }: SeenProps) {
       meant: q('difference', limits.asMeant),
       toned: q('difference', limits.tonedDown),
     }),
-    ...(waterBased ? [because(PREDICT_RULES, 'PREDICTED_DYES')] : []),
+    ...(waterBased ? [INK.because('PREDICTED_DYES')] : []),
   ]
   return (
     <Flex gap="2.5" align="center">

@@ -3,9 +3,9 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { X } from 'lucide-react'
 import { useFieldArray, useFormContext, useWatch } from 'react-hook-form'
-import { because, q, tell } from '@/core/advice'
+import { q, tell } from '@/core/advice'
 import { clothGroup, groupLabel, type Order, SIZE_NAMES, WEAVES, WHERES } from '@/core/order'
-import { FACT_RULES } from '@/core/plan'
+import { PLAN } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
 import { CountField, ListMessage, QuantityField, SelectField, TextField } from '@/ui/fields'
 import { usePaint } from '@/ui/paint'
@@ -193,7 +193,7 @@ function Runs() {
           <Box width="3.4rem" flex="none" textAlign="right" fontSize="1.3rem" fontWeight="650">
             <AskNumber
               label={`Pieces of ${r.id}`}
-              reasons={[because(FACT_RULES, 'PIECES', { pieces: q('count', r.quantity) }), ...r.reasons]}
+              reasons={[PLAN.because('PIECES', { pieces: q('count', r.quantity) }), ...r.reasons]}
             >
               {r.quantity}
             </AskNumber>

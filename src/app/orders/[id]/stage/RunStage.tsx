@@ -1,8 +1,8 @@
 'use client'
 
 import { Box, Flex } from '@chakra-ui/react'
-import { because, q, tell } from '@/core/advice'
-import { FACT_RULES } from '@/core/plan'
+import { q, tell } from '@/core/advice'
+import { PLAN } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
 import { Section, Table } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
@@ -64,7 +64,7 @@ export function RunStage({ plan }: PlanProps) {
                     </Box>{' '}
                     <AskNumber
                       label={`Pieces, ${l.style}, ${s.size}`}
-                      reasons={[because(FACT_RULES, 'SIZE_PIECES', { pieces: q('count', s.quantity) })]}
+                      reasons={[PLAN.because('SIZE_PIECES', { pieces: q('count', s.quantity) })]}
                     >
                       <strong>{s.quantity}</strong>
                     </AskNumber>

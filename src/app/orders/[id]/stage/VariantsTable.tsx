@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react'
-import { because, q } from '@/core/advice'
-import { FACT_RULES, type Variant } from '@/core/plan'
+import { q } from '@/core/advice'
+import { PLAN, type Variant } from '@/core/plan'
 import type { Kind } from '@/core/quantity'
 import { AskNumber } from '@/ui/AskNumber'
 import { Measure } from '@/ui/Measure'
@@ -116,7 +116,7 @@ function Figure({
         {variant.fits ? 'none' : 'does not fit'}
       </Box>
     )
-  const reason = because(FACT_RULES, 'VARIANT', {
+  const reason = PLAN.because('VARIANT', {
     way: variant.label,
     what: column.what,
     value: q(column.kind, value),

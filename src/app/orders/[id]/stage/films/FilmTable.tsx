@@ -1,15 +1,8 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { Eye, EyeOff, X } from 'lucide-react'
 import { type ReactNode, useState } from 'react'
-import { because, q } from '@/core/advice'
-import {
-  colourOf,
-  type Detail,
-  type FilmFacts,
-  READING_RULES,
-  type Rectangle,
-  type SetFacts,
-} from '@/core/artwork'
+import { q } from '@/core/advice'
+import { ARTWORK, colourOf, type Detail, type FilmFacts, type Rectangle, type SetFacts } from '@/core/artwork'
 import type { InkColour } from '@/core/order'
 import { readNumber } from '@/core/quantity'
 import type { StoredFilm } from '@/store/films'
@@ -196,7 +189,7 @@ const Big = ({ children }: { readonly children: ReactNode }) => (
 function Inked({ name, facts: { box, inkArea } }: { readonly name: string; readonly facts: FilmFacts }) {
   if (!box) return null
   const reasons = [
-    because(READING_RULES, 'READ_BOX', {
+    ARTWORK.because('READ_BOX', {
       width: q('length', box.width),
       height: q('length', box.height),
       x: q('length', box.x + box.width / 2),
@@ -224,7 +217,7 @@ function Coverage({
   readonly print: Rectangle
 }) {
   const reasons = [
-    because(READING_RULES, 'READ_COVERAGE', {
+    ARTWORK.because('READ_COVERAGE', {
       ink: q('area', facts.inkArea),
       print: q('area', print.width * print.height),
     }),
@@ -255,7 +248,7 @@ function Thinnest({
   return (
     <Flex as="span" gap="1.5" justify="flex-end" align="baseline">
       <Big>
-        <AskNumber label={label} reasons={[because(READING_RULES, rule, { width: q('fine', detail.width) })]}>
+        <AskNumber label={label} reasons={[ARTWORK.because(rule, { width: q('fine', detail.width) })]}>
           <Measure kind="fine" value={detail.width} />
         </AskNumber>
       </Big>
@@ -283,7 +276,7 @@ function Screens({ name, facts }: { readonly name: string; readonly facts: FilmF
   if (facts.halftones.length === 0) return <Box color="soft">flat</Box>
   return facts.halftones.map((h) => {
     const reasons = [
-      because(READING_RULES, 'READ_RULING', {
+      ARTWORK.because('READ_RULING', {
         ruling: q('ruling', h.ruling),
         angle: q('turn', h.angle),
         area: q('area', h.area),

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react'
-import { because, q, tell } from '@/core/advice'
-import { baseFindings, filmFindings, READING_RULES } from '@/core/artwork'
+import { q, tell } from '@/core/advice'
+import { ARTWORK, baseFindings, filmFindings } from '@/core/artwork'
 import type { InkColour } from '@/core/order'
 import { chokeTooTight } from '@/core/registration'
 import type { Reading } from '@/store/films'
@@ -52,7 +52,7 @@ export function Findings({ desk, inks, reading, onSpot }: Props) {
             <AskNumber
               label="Choke of the base"
               reasons={[
-                because(READING_RULES, 'BASE_CHOKE', {
+                ARTWORK.because('BASE_CHOKE', {
                   median: q('fine', under.choke.median),
                   least: q('fine', under.choke.least),
                   most: q('fine', under.choke.most),

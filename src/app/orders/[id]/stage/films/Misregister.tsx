@@ -1,14 +1,14 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { type ReactNode, useMemo, useState } from 'react'
-import { because, q, type Reason } from '@/core/advice'
+import { q, type Reason } from '@/core/advice'
 import {
+  ARTWORK,
   areaKind,
   type ExposureFacts,
   type OpenedFacts,
   type PairFacts,
   type PeepingFacts,
   type Push,
-  READING_RULES,
   STILL,
 } from '@/core/artwork'
 import type { InkColour } from '@/core/order'
@@ -107,7 +107,7 @@ function BaseRow({ peeping, tolerance }: { readonly peeping: PeepingFacts; reado
         <AskNumber
           label="What the base would show"
           reasons={[
-            because(READING_RULES, 'READ_PEEPING', {
+            ARTWORK.because('READ_PEEPING', {
               tolerance: q('fine', tolerance),
               base: q('share', base),
               more: q('fine', more),
@@ -146,7 +146,7 @@ function PairRow({ pair, label, tolerance, exposed, opened }: PairProps) {
           <AskNumber
             label={`What ${label} would show`}
             reasons={[
-              because(READING_RULES, 'READ_EXPOSED', {
+              ARTWORK.because('READ_EXPOSED', {
                 tolerance: q('fine', tolerance),
                 cloth: q('share', shown.cloth),
                 base: q('share', shown.base),
@@ -171,7 +171,7 @@ function PairRow({ pair, label, tolerance, exposed, opened }: PairProps) {
           <AskNumber
             label={`Gap of ${label}`}
             reasons={[
-              because(READING_RULES, 'READ_OPENED', {
+              ARTWORK.because('READ_OPENED', {
                 open: q('length', opened.open),
                 edge: q('length', opened.edge),
                 widest: q('fine', opened.widest),
@@ -203,7 +203,7 @@ function Met({ pair: { trap, gap, how, overlap }, label }: Pick<PairProps, 'pair
   if (trap)
     return ask(
       'Trap',
-      because(READING_RULES, 'READ_TRAP', {
+      ARTWORK.because('READ_TRAP', {
         least: q('fine', trap.least),
         median: q('fine', trap.median),
         most: q('fine', trap.most),
@@ -217,7 +217,7 @@ function Met({ pair: { trap, gap, how, overlap }, label }: Pick<PairProps, 'pair
   if (gap)
     return ask(
       'Distance',
-      because(READING_RULES, gap.rough ? 'READ_ROUGH' : 'READ_APART', {
+      ARTWORK.because(gap.rough ? 'READ_ROUGH' : 'READ_APART', {
         gap: q(gap.rough ? 'length' : 'fine', gap.least),
       }),
       <>
@@ -228,7 +228,7 @@ function Met({ pair: { trap, gap, how, overlap }, label }: Pick<PairProps, 'pair
   if (how === 'touching') return null
   return ask(
     'Overlap',
-    because(READING_RULES, 'READ_OVERLAP', { area }),
+    ARTWORK.because('READ_OVERLAP', { area }),
     <Measure kind={areaKind(overlap)} value={overlap} />,
   )
 }

@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react'
-import { because, numberOf, q, tell } from '@/core/advice'
+import { numberOf, q, tell } from '@/core/advice'
 import type { Shop } from '@/core/equipment'
-import { costsOf, FACT_RULES, type RunPlan, screensOf, type Way } from '@/core/plan'
+import { costsOf, PLAN, type RunPlan, screensOf, type Way } from '@/core/plan'
 import type { Kind } from '@/core/quantity'
 import { AskNumber } from '@/ui/AskNumber'
 import { Measure } from '@/ui/Measure'
@@ -125,9 +125,7 @@ function Row({
             {value !== undefined && (
               <AskNumber
                 label={`${c.head}, ${label.toLowerCase()}`}
-                reasons={[
-                  because(FACT_RULES, 'VARIANT', { way: label, what: c.what, value: q(c.kind, value) }),
-                ]}
+                reasons={[PLAN.because('VARIANT', { way: label, what: c.what, value: q(c.kind, value) })]}
               >
                 <Box as="span" fontSize="1.15rem" fontWeight="600">
                   <Measure kind={c.kind} value={value} />

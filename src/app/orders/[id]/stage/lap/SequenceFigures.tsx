@@ -1,6 +1,6 @@
 import { Flex } from '@chakra-ui/react'
-import { because, q } from '@/core/advice'
-import { FACT_RULES, screensOf } from '@/core/plan'
+import { q } from '@/core/advice'
+import { PLAN, screensOf } from '@/core/plan'
 import { AskButton } from '@/ui/AdviceValue'
 import { AskNumber } from '@/ui/AskNumber'
 import { Measure } from '@/ui/Measure'
@@ -19,7 +19,7 @@ export function SequenceFigures({ plan }: PlanProps) {
     <Headline label={label}>
       <AskNumber
         label={label}
-        reasons={[because(FACT_RULES, rule, { value: q('count', value), screens: q('count', value) })]}
+        reasons={[PLAN.because(rule, { value: q('count', value), screens: q('count', value) })]}
       >
         {value === 0 && none ? none : <Measure kind="count" value={value} />}
       </AskNumber>

@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
-import { because, q } from '@/core/advice'
-import { COST_PARTS, COST_RULES, costsOf } from '@/core/plan'
+import { q } from '@/core/advice'
+import { COST_PARTS, costsOf, PLAN } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
 import { Measure } from '@/ui/Measure'
 import { Headline } from '@/ui/parts'
@@ -30,7 +30,7 @@ export function CostSection({ plan }: PlanProps) {
           <AskNumber
             label="Cost of a piece"
             reasons={[
-              because(COST_RULES, 'COST_PIECE', {
+              PLAN.because('COST_PIECE', {
                 piece: money(own.piece),
                 pieces: q('count', quantity),
                 press: money(own.press),
@@ -53,7 +53,7 @@ export function CostSection({ plan }: PlanProps) {
               <AskNumber
                 label={`Cost: ${COST_PARTS[part]}`}
                 reasons={[
-                  because(COST_RULES, 'COST_PART', {
+                  PLAN.because('COST_PART', {
                     part: COST_PARTS[part],
                     value: money(own[part]),
                     pieces: q('count', quantity),
@@ -112,7 +112,7 @@ export function CostSection({ plan }: PlanProps) {
                 <AskNumber
                   label="Earns, an hour at the press"
                   reasons={[
-                    because(COST_RULES, 'COST_EARNS', {
+                    PLAN.because('COST_EARNS', {
                       pieces: q('count', quantity),
                       price: money(price),
                       cost: money(own.total),

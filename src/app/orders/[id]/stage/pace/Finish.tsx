@@ -1,8 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { useCallback, useMemo, useState } from 'react'
-import { because, numberOf, q } from '@/core/advice'
+import { numberOf, q } from '@/core/advice'
 import { writeClock } from '@/core/quantity'
-import { RATE_RULES, type RunTime, type Spread } from '@/core/rate'
+import { RATE, type RunTime, type Spread } from '@/core/rate'
 import { AskNumber } from '@/ui/AskNumber'
 import { Chart, type ChartPaint } from '@/ui/Chart'
 import { Headline } from '@/ui/parts'
@@ -29,8 +29,8 @@ export function Finish({ time, driesIn }: { readonly time: RunTime; readonly dri
   }, [setup, need, most, driesIn, relief])
   const { spread, done, stop } = useSpread(run, hours)
   const reasons = [
-    because(RATE_RULES, 'SPREAD', { runs: q('count', spread?.runs ?? 0), prints: '6 to 12' }),
-    because(RATE_RULES, 'FINISH', {
+    RATE.because('SPREAD', { runs: q('count', spread?.runs ?? 0), prints: '6 to 12' }),
+    RATE.because('FINISH', {
       work: q('workTime', numberOf(time.total)),
       from: writeClock(hours.from),
       breaks: hours.breaks.map((b) => `${writeClock(b.from)} to ${writeClock(b.to)}`).join(', ') || 'none',

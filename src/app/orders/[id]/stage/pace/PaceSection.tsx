@@ -1,7 +1,7 @@
 import { Box, Flex, Grid } from '@chakra-ui/react'
 import { useMemo } from 'react'
-import { because, numberOf, q } from '@/core/advice'
-import { bottlenecks, RATE_RULES, RESOURCES, type RunTime, whatIfs } from '@/core/rate'
+import { numberOf, q } from '@/core/advice'
+import { bottlenecks, RATE, RESOURCES, type RunTime, whatIfs } from '@/core/rate'
 import { AskButton } from '@/ui/AdviceValue'
 import { AskNumber } from '@/ui/AskNumber'
 import { Measure } from '@/ui/Measure'
@@ -47,7 +47,7 @@ export function PaceSection({ time }: { readonly time: RunTime }) {
                     <AskNumber
                       label={`The pace hangs on ${RESOURCES[resource]}`}
                       reasons={[
-                        because(RATE_RULES, 'RATE_HOLDS', {
+                        RATE.because('RATE_HOLDS', {
                           what: RESOURCES[resource],
                           gain: q('share', gain),
                         }),
@@ -75,7 +75,7 @@ export function PaceSection({ time }: { readonly time: RunTime }) {
         <tbody>
           {ways.map((w) => {
             const reasons = [
-              because(RATE_RULES, 'WHAT_IF', { way: w.label, rate: q('rate', w.rate), now: q('rate', now) }),
+              RATE.because('WHAT_IF', { way: w.label, rate: q('rate', w.rate), now: q('rate', now) }),
             ]
             return (
               <tr key={w.id}>

@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react'
 import { useCallback, useMemo } from 'react'
-import { because, q } from '@/core/advice'
-import { type Busy, RATE_RULES, type RunTime, simulate } from '@/core/rate'
+import { q } from '@/core/advice'
+import { type Busy, RATE, type RunTime, simulate } from '@/core/rate'
 import { AskNumber } from '@/ui/AskNumber'
 import { Chart, type ChartPaint } from '@/ui/Chart'
 import { Measure } from '@/ui/Measure'
@@ -34,7 +34,7 @@ export function Timeline({ time }: { readonly time: RunTime }) {
             {l.who.toLowerCase()}{' '}
             <AskNumber
               label={`At work: ${l.who}`}
-              reasons={[because(RATE_RULES, 'USE', { who: l.who, use: q('share', l.use) })]}
+              reasons={[RATE.because('USE', { who: l.who, use: q('share', l.use) })]}
             >
               <Measure kind="share" value={l.use} />
             </AskNumber>

@@ -1,0 +1,118 @@
+import { defineRoom } from '../advice'
+
+/** What is read off films. */
+export const ARTWORK = defineRoom({
+  id: 'artwork',
+  title: 'Films',
+  model:
+    'Films are read pixel by pixel: ink by its grey, halftones by what repeats, edges by the distance of each edge pixel to the other film.',
+  sources:
+    'Geometry, tried on films drawn with known traps, tints and rulings; levels after Otsu (1979), greys to ink after Murray and Davies.',
+  pages: ['artwork'],
+  rules: {
+    READ_COVERAGE: {
+      says: '{ink} of ink on the film, of the {print} that all films of this print fill together; greys count by their share.',
+      source: 'geometry',
+    },
+    READ_BOX: {
+      says: 'Round the ink: {width} x {height}, its middle {x} from the left and {y} from the top of the film. {ink} of ink.',
+      source: 'geometry',
+    },
+    READ_LINE: {
+      says: '{width}: the lowest tenth of the thinnest lines that run for a millimetre. Indicative on busy art; none is said above 1.5 mm.',
+      source: 'geometry',
+    },
+    READ_GAP: {
+      says: '{width}: the lowest tenth of the thinnest gaps that run for a millimetre. Indicative on busy art.',
+      source: 'geometry',
+    },
+    READ_RULING: {
+      says: '{ruling} at {angle} on {area} of the film: what repeats in windows of it, dots from {least} to {most}. Confidence {confidence}.',
+      source: 'geometry',
+    },
+    READ_TRAP: {
+      says: '{median} on half of the shared edge, {least} to {most} on nine tenths of it, {widest} at the widest but for a hundredth; {area} are printed by both. Read to about half a pixel.',
+      source: 'geometry',
+    },
+    READ_APART: { says: '{gap}: the nearest the two come over a millimetre of edge.', source: 'geometry' },
+    READ_ROUGH: { says: 'About {gap}: far from each other, read to a millimetre.', source: 'geometry' },
+    READ_OPENED: {
+      says: '{open} of {edge} of shared edge gapes once the films are pushed so; the gap stays below {widest}.',
+      source: 'geometry',
+    },
+    READ_EXPOSED: {
+      says: 'With a miss of {tolerance}, {cloth} of the shared edge can show cloth and {base} can show base; {more} more trap would close it.',
+      source: 'geometry',
+    },
+    READ_PEEPING: {
+      says: 'Where a colour misses the base by {tolerance}, base shows on {base} of the edge; {more} more choke would hide it on all but a twentieth.',
+      source: 'geometry',
+    },
+    READ_OVERLAP: {
+      says: '{area} are printed by both, with no edge in common that a trap could hold.',
+      source: 'geometry',
+    },
+    MARKS_NONE: {
+      says: 'No registration marks are shared by the films: nothing tells whether they lie alike.',
+      source: 'common practice',
+      severity: 'Watch',
+    },
+    MARKS_AGREE: { says: '{count} marks, in one place on every film to {worst}.', source: 'geometry' },
+    MARKS_MISSING: {
+      says: '{film} lacks marks that the other films carry.',
+      source: 'common practice',
+      severity: 'Watch',
+    },
+    MARKS_SHIFTED: {
+      says: '{film} lies {dx} across and {dy} down from the others on its sheet; it is laid back by its marks here.',
+      source: 'geometry',
+      severity: 'Note',
+    },
+    MARKS_TURNED: {
+      says: '{film} is turned by {angle} against the others: its marks cannot meet. Export it again.',
+      source: 'geometry',
+      severity: 'Stop',
+    },
+    MARKS_STRETCHED: {
+      says: '{film} is {percent} of the size of the others: {off} off at the marks. Export it again.',
+      source: 'geometry',
+      severity: 'Stop',
+    },
+    FILM_NEGATIVE: {
+      says: '{film} was taken for light ink on a dark ground. Say so if it is not.',
+      source: 'geometry',
+      severity: 'Note',
+    },
+    FILM_EMPTY: { says: '{film} prints nothing.', source: 'geometry', severity: 'Watch' },
+    FILM_SPECKS: {
+      says: '{film} carries {count} specks and pinholes of a single pixel.',
+      source: 'geometry',
+      severity: 'Note',
+    },
+    BASE_OPEN: {
+      says: '{area} of colour that needs a base has none under it, beyond half a millimetre from the base.',
+      source: 'geometry',
+      severity: 'Watch',
+    },
+    BASE_PEEPS: {
+      says: '{area} of base stands out beside its colours, with no error at all.',
+      source: 'geometry',
+      severity: 'Watch',
+    },
+    BASE_BARE: {
+      says: '{area} of base has no colour on it: it shows as white, or should have been knocked out.',
+      source: 'common practice',
+      severity: 'Note',
+    },
+    BASE_NEEDLESS: {
+      says: '{area} of base lies under colours that need none and could be knocked out.',
+      source: 'common practice',
+      severity: 'Note',
+    },
+    BASE_CHOKE: {
+      says: 'The base stays {median} inside its colours on half of their edge; {least} to {most} on all but a tenth.',
+      source: 'geometry',
+    },
+  },
+  settings: {},
+})

@@ -1,0 +1,144 @@
+import { defineRoom } from '../advice'
+
+/** Flash, cool-down and cure. */
+export const HEAT = defineRoom({
+  id: 'heat',
+  title: 'Heat',
+  model:
+    'Flash by kind of unit and ink system; cure by ink system and cloth; belt speed from heated length and time.',
+  sources: 'Common practice; belt speed is geometry. No temperature is simulated yet.',
+  pages: ['heat'],
+  rules: {
+    FLASH_PANEL: {
+      says: 'Black panel on a warm board: gelled, dry to the touch, not cured.',
+      source: 'common practice',
+    },
+    FLASH_QUARTZ: { says: 'Quartz gels faster than a black panel.', source: 'from memory' },
+    FLASH_AIR: { says: 'Moving air takes the vapour away.', source: 'from memory' },
+    FLASH_GUN: { says: 'A heat gun takes 30 to 45 s.', source: 'common practice' },
+    FLASH_LIMIT: {
+      says: 'Over 12 s the film closes: the next colour peels in the wash.',
+      source: 'common practice',
+    },
+    FLASH_COLD: {
+      says: 'A cold damp morning takes longer: warm the boards first.',
+      source: 'common practice',
+    },
+    FLASH_WATER: {
+      says: 'Water-based ink under a flash without air flow: the vapour stays. Expect a longer flash.',
+      source: 'common practice',
+      severity: 'Watch',
+    },
+    FLASH_HEIGHT: { says: '50 to 75 mm above the pallet.', source: 'common practice' },
+    COOL_SINGLE: { says: 'On a single station the garment waits.', source: 'common practice' },
+    COOL_MANUAL: {
+      says: '{pallets} pallets: the print cools on {idle} idle ones on its way round.',
+      source: 'common practice',
+    },
+    COOL_AUTOMATIC: { says: 'One empty head after the flash.', source: 'common practice' },
+    COOL_BENCH: {
+      says: 'On the rack until it is not tacky; drying places set the pace.',
+      source: 'common practice',
+    },
+    COOL_STICKS: {
+      says: 'Sticky when hot: wait. Sticky when cool: longer flash.',
+      source: 'common practice',
+    },
+    CURE_PLASTISOL: { says: 'Plastisol: the whole film at 160 °C.', source: 'common practice' },
+    CURE_HIGH_SOLIDS: {
+      says: 'High-solids water-based: all water out first, then 160 °C.',
+      source: 'common practice',
+    },
+    CURE_WATER: { says: 'Water-based: all water out first, then 160 °C.', source: 'common practice' },
+    CURE_METALLIC: {
+      says: 'Metallic: aim at 170 °C, not under 160, not over 190.',
+      source: 'common practice',
+    },
+    CURE_EXPANDING: {
+      says: 'Expanding ink: 165 °C at the surface; hotter turns glossy and collapses.',
+      source: 'common practice',
+    },
+    CURE_LOW: { says: 'Low-cure additive: as its data sheet says, here 130 °C.', source: 'common practice' },
+    CURE_HOTTER: { says: 'This shop cures at 165 to 170 °C.', source: "the shop's choice" },
+    CURE_STRICTEST: {
+      says: 'The ink that needs most decides for the whole print.',
+      source: 'common practice',
+    },
+    CURE_CLASH: {
+      says: 'No film temperature cures every ink here: one needs {low}, another stands at most {high}.',
+      source: 'common practice',
+      severity: 'Stop',
+    },
+    CURE_READ: {
+      says: 'Read it in the film with a wire probe; an infrared gun sees the surface only.',
+      source: 'common practice',
+    },
+    DWELL: { says: 'Usual time in a tunnel for these inks; the slowest decides.', source: 'common practice' },
+    DWELL_PANEL: {
+      says: 'Cured under the flash panel, about a minute a piece: at most 60 an hour.',
+      source: "the shop's choice",
+    },
+    BELT: { says: 'Heated length {length} / {dwell} in the tunnel.', source: 'geometry' },
+    BELT_NARROW: {
+      says: '{dryer}: the belt of {belt} is narrower than a garment laid flat with this print ({width}).',
+      source: 'common practice',
+      severity: 'Watch',
+    },
+    DRYER_LONGEST: { says: 'The longest tunnel runs the fastest belt.', source: 'geometry' },
+    POLY_HOT: {
+      says: 'Polyester dye bleeds from about {limit}; this print cures at {cure}. Use low-cure ink and a blocking base.',
+      source: 'common practice',
+      severity: 'Stop',
+    },
+    BLEND_HOT: {
+      says: 'The polyester in this blend bleeds from about {limit}; this print cures at {cure}. Test before the run.',
+      source: 'common practice',
+      severity: 'Watch',
+    },
+    POLY_BASE: {
+      says: 'Polyester bleeds into the ink when hot, sometimes hours later: blocking base, and look at a piece next day.',
+      source: 'common practice',
+      severity: 'Note',
+    },
+    // What can hurt someone here. Orvint certifies nothing: data sheet, local code and licensed trades decide.
+    CAUTION_HOT: {
+      says: 'Flash panels, tunnel mouths and boards burn skin. Never leave a running flash, nor a garment under a panel.',
+      source: 'common practice',
+    },
+    CAUTION_FUMES: {
+      says: 'Curing gives off vapour: ducted exhaust as the ink’s data sheet and local code require.',
+      source: 'common practice',
+    },
+    CAUTION_WEAR: {
+      says: 'Under-cured ink sheds: wash-test anything new. For children’s wear, local rules bind the seller.',
+      source: 'common practice',
+    },
+  },
+  settings: {
+    dwell: {
+      kind: 'duration',
+      label: 'Flash after {name}',
+      follows: ['flashUnits', 'inkSystem', 'school ink', 'printOrder'],
+      after: ['press'],
+    },
+    flashHeight: { kind: 'length', label: 'Flash height', follows: ['printOrder'], after: ['press'] },
+    coolDown: { kind: ['count', 'duration'], label: 'Cool-down', follows: ['printOrder'], after: ['press'] },
+    cureFilm: {
+      kind: 'temperature',
+      label: 'Film at the cure',
+      follows: ['inkType', 'lowCure', 'colours', 'school cureTemperature'],
+    },
+    cureDwell: {
+      kind: 'duration',
+      label: 'In the tunnel',
+      follows: ['inkType', 'inkSystem', 'lowCure', 'colours', 'school cure', 'school ink'],
+    },
+    dryer: { kind: 'choice', label: 'Dryer', follows: ['dryers'] },
+    belt: {
+      kind: 'beltSpeed',
+      label: 'Belt speed',
+      follows: ['dryers', 'school cure'],
+      after: ['cureDwell', 'dryer'],
+    },
+  },
+})

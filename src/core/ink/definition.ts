@@ -1,0 +1,262 @@
+import { defineRoom, type OptionOf } from '../advice'
+
+export const SECOND_WHITES = {
+  none: 'One white',
+  highlight: 'Highlight white',
+  sameScreen: 'Base twice',
+  smoothing: 'Smoothed, then white',
+} as const
+
+/** Base and whites, what inks look like, how much is mixed and how. */
+export const INK = defineRoom({
+  id: 'ink',
+  title: 'Ink',
+  model:
+    'Base or none by how each colour is predicted to look, films of ink over the cloth absorbing and scattering in 16 bands of light; ink from printed area x coverage x deposit x pieces; mixes in parts by weight, largest first, an over-pour put right by the smallest additions that restore the ratio.',
+  sources:
+    'Published: Kubelka (1948), Saunderson (1942), CIEDE2000 after Sharma, Wu and Dalal (2005), mixing of K and S after Duncan (1940). Strengths of inks and deposits are tuned to common practice; limits are table values; no batch was measured.',
+  pages: ['ink', 'mixing'],
+  rules: {
+    BASE_BLACK: { says: 'Black covers anything brighter: never a base under it.', source: 'common practice' },
+    BASE_WHITE: { says: 'White on coloured cloth always has white under it.', source: 'common practice' },
+    BASE_OPEN_WEAVE: {
+      says: 'Open weave takes one heavy hit through a coarse mesh: opaque enough.',
+      source: 'common practice',
+    },
+    BASE_HOLDS: {
+      says: '{ink} straight on {cloth}: {change} from the same film on white (CIEDE2000), {within} under {meant}: it looks as meant without a base.',
+      source: 'common practice',
+    },
+    BASE_SWALLOWED: {
+      says: '{ink} straight on {cloth}: {change} from the same film on white (CIEDE2000), {over} over {toned}: the cloth shows through. On one base {based}.',
+      source: 'common practice',
+    },
+    BASE_DIRECT: {
+      says: '{ink} straight on {cloth}: {change} (CIEDE2000), up to {toned} is toned down, and this shop takes that on dark cloth: softer, a screen less.',
+      source: "the shop's choice",
+    },
+    BASE_BRIGHT: {
+      says: '{ink} straight on {cloth} would look toned down: {change} (CIEDE2000), over {meant}; this shop prints bright on dark cloth. On one base {based}.',
+      source: "the shop's choice",
+    },
+    BASE_MAYBE: {
+      says: '{ink} straight on {cloth}: {change} (CIEDE2000), between {meant} and {toned}: it prints toned down. Ask the customer, or give it a base ({based}).',
+      source: 'common practice',
+      severity: 'Watch',
+    },
+    BASE_FLAKES: {
+      says: 'Flakes cover what is below them: no base under metallic here.',
+      source: 'common practice',
+    },
+    BASE_FLAKES_DARK: {
+      says: '{cloth} would show between the flakes of {ink}: no film of one colour describes them, so the rule of thumb decides.',
+      source: 'common practice',
+    },
+    BASE_EXPANDING: { says: 'A base would hold back the rise of expanding ink.', source: 'common practice' },
+    BASE_CLEAR: { says: 'Clear lies over the finished print.', source: 'common practice' },
+    BASE_ALL: {
+      says: 'Two or more colours need a base, so it goes under all but black: no extra screen.',
+      source: "the shop's choice",
+    },
+    BASE_OFFER: {
+      says: '{count} colours need a base anyway: basing all but black costs no extra screen.',
+      source: 'common practice',
+      severity: 'Note',
+    },
+    BASE_COVERAGE: {
+      says: 'The colours on it cover {sum} together; where they overlap the base is smaller, never under {largest}.',
+      source: 'geometry',
+    },
+    WHITE_NONE: { says: 'No colour has a base, so there is no second white.', source: 'common practice' },
+    WHITE_ONE: {
+      says: 'One hit of white comes to L* {one} on {cloth}, {wanted} is bright: enough, the base itself shows as the white.',
+      source: 'common practice',
+    },
+    WHITE_NO_WHITE: {
+      says: 'No white shows in this art: one hit of base carries the colours.',
+      source: 'common practice',
+    },
+    WHITE_SCHOOL: {
+      says: 'One hit of white comes to L* {one} on {cloth}, {wanted} is bright; this shop: {school}, which comes to {reached}.',
+      source: "the shop's choice",
+    },
+    WHITE_SHORT: {
+      says: '{school} comes to L* {reached}, still under {wanted}: a coarser base, or one more hit.',
+      source: 'common practice',
+      severity: 'Watch',
+    },
+    WHITE_CARRIES: {
+      says: 'No white shows, but colours on dark cloth are brighter on two hits; this shop: {school}.',
+      source: "the shop's choice",
+    },
+    PREDICTED: {
+      says: '{print}: L* {lightness}, {change} from the very same films on white (CIEDE2000), {film} of ink in all. Up to {meant} it looks as meant, up to {toned} toned down: ask the customer. Two-constant films, tuned to common practice; no print was measured.',
+      source: 'common practice',
+    },
+    KNOWN_CLASS: {
+      says: '{ink} is known by its colour and how it covers: good enough to say whether it needs a base (as measured films would in about 93 of 100 cases, model against model), not to mix by; nine of ten predictions lie within {within}.',
+      source: 'common practice',
+    },
+    KNOWN_READ: {
+      says: '{ink} is known by its formula, whose inks were read: {how}; nine of ten predictions lie within {within} (model against model).',
+      source: 'common practice',
+    },
+    PREDICTED_TINT: {
+      says: '{dot} on the film prints as {printed} and comes to L* {lightness}: dots gain 4 x 0.12 x a (1 - a), light spreads between them. Assumed: print a step wedge.',
+      source: 'common practice',
+    },
+    PREDICTED_DYES: {
+      says: 'Water-based ink dyes the fibre rather than lying on it: the prediction is poor there.',
+      source: 'common practice',
+    },
+    INK_MASS: {
+      says: '{area} of print x {coverage} covered x {deposit} laid x {pieces} pieces + {waste} waste + {left} left in screen and pail.',
+      source: 'geometry',
+    },
+    INK_LAID: {
+      says: '{laid} of that is laid here, by what this shop weighed back.',
+      source: "the shop's choice",
+    },
+    INK_DEPOSIT: {
+      says: 'Deposit from {mesh} at 60 % transfer, ink at 1.2 g/ml: tuned to common practice, never weighed here. Weigh what comes back.',
+      source: 'common practice',
+    },
+    INK_POT: {
+      says: '{name} dries in the screen and is workable about 1.5 to 2 h; this run takes {time}: plan it without a pause.',
+      source: 'common practice',
+      severity: 'Watch',
+    },
+    INK_FLOODED: {
+      says: '{name} dries in the screen: never leave it un-flooded.',
+      source: 'common practice',
+      severity: 'Note',
+    },
+    PART: {
+      says: '{part} of {batch}: {share} by weight. Largest first, so that no small part is stuck to the bottom of the pail.',
+      source: 'common practice',
+    },
+    READING: {
+      says: 'What the scale says now, less what was in the pail before this part.',
+      source: 'geometry',
+    },
+    BAND: {
+      says: 'From {low} to {high}: {share} of the part either way, but never less than the scale can tell.',
+      source: 'common practice',
+    },
+    OVERPOUR: {
+      says: '{over} too much of {part}: everything else has to go up in the same ratio, to {total} in all.',
+      source: 'geometry',
+    },
+    OVERPOUR_ACCEPT: {
+      says: 'Left as it is the colour is off by {difference} (CIEDE2000). Computed, not measured.',
+      source: 'common practice',
+    },
+    OVERPOUR_FULL: {
+      says: 'The pail holds {capacity}: take out {out} of what is in it, stirred, before adding.',
+      source: 'geometry',
+    },
+    NEED: {
+      says: '{mass} for {run}: as its plan computes it from the print, the mesh and the pieces, with what stays in the screen. See the Ink stage of the order.',
+      source: 'geometry',
+    },
+    LEARNT: {
+      says: '{factor} of what is computed was laid, by the middle of {runs} runs that were weighed back.',
+      source: "the shop's choice",
+    },
+    FOUND: {
+      says: '{difference} from the target in daylight (CIEDE2000), {lamp} under lamplight; hides {hides} of a black card; two-constant films from the readings of the rack, in a smear over white. Model, not measured: draw it down.',
+      source: 'common practice',
+    },
+    ON_CLOTH: {
+      says: 'As thick as a smear straight on {cloth}, nothing white below: {difference} from the target (CIEDE2000). The Ink stage of the order tells it in the films that are printed.',
+      source: 'common practice',
+    },
+    MONEY: { says: 'What the parts cost by weight, as entered for the rack.', source: "the shop's choice" },
+    PAST: {
+      says: '{difference} from the target (CIEDE2000) when its drawdown was accepted.',
+      source: 'common practice',
+    },
+    PAST_SAMPLE: {
+      says: '{difference} from the accepted drawdown of {batch}, the first of this colour (CIEDE2000): what the customer has seen.',
+      source: 'common practice',
+    },
+    READ: {
+      says: '{difference} from the target (CIEDE2000): {word}. Accepted up to {accept}, looked at again up to {again}.',
+      source: 'common practice',
+    },
+    ADDITIVE: {
+      says: '{additive}: {share} of the whole by weight; {usual} is usual, over {most} hardly ever. The sheet of the can counts.',
+      source: 'common practice',
+    },
+    ADDITIVE_MUCH: {
+      says: '{additive}: {share} of the whole is more than the {most} that is usual at most. See the sheet of the can.',
+      source: 'common practice',
+      severity: 'Watch',
+    },
+    ADDITIVE_RISES: {
+      says: 'As it rises the print goes lighter by about L* {lighter}, {change} in all (CIEDE2000); between half and twice of that. Bubbles are taken to scatter half as much as white does: assumed, not measured. A flat smear does not show it.',
+      source: 'common practice',
+    },
+    ADDITIVE_WEAKENS: {
+      says: 'What has no colour weakens the ink: {change} (CIEDE2000) in a smear over white.',
+      source: 'common practice',
+    },
+  },
+  settings: {
+    base: {
+      kind: 'choice',
+      label: 'Base under {name}',
+      options: { base: 'Base', none: 'No base' },
+      follows: [
+        'clothColour',
+        'weave',
+        'inkColour',
+        'inkType',
+        'opacity',
+        'inkSystem',
+        'measuredInks',
+        'colourLimits',
+        'school darkCloth',
+        'school inBetween',
+        'school ink',
+      ],
+      after: ['mesh', 'strokes', 'blade', 'edge', 'angle', 'pressure', 'time', 'flood'],
+    },
+    white: {
+      kind: 'choice',
+      label: 'Second white',
+      options: SECOND_WHITES,
+      follows: ['inkType', 'colours', 'clothColour', 'colourLimits', 'school white'],
+      after: ['base'],
+    },
+    coverage: {
+      kind: 'share',
+      label: 'Coverage of {name}',
+      follows: ['coverage', 'colours'],
+      after: ['base'],
+    },
+    ink: {
+      kind: 'mass',
+      label: 'Ink, {name}',
+      repeats: true,
+      follows: ['pieces', 'printWidth', 'printHeight', 'coverage', 'fabrics', 'inkLaid'],
+      after: [
+        'mesh',
+        'strokes',
+        'blade',
+        'edge',
+        'angle',
+        'pressure',
+        'gauge',
+        'time',
+        'flood',
+        'coverage',
+        'white',
+        'press',
+      ],
+    },
+  },
+})
+
+export type SecondWhite = OptionOf<(typeof INK.settings)['white']>
+export type BaseOrNone = OptionOf<(typeof INK.settings)['base']>

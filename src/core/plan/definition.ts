@@ -1,0 +1,154 @@
+import { defineRoom } from '../advice'
+
+/** Presses, what hangs on them, other ways and what a run costs. */
+export const PLAN = defineRoom({
+  id: 'plan',
+  title: 'Presses and costs',
+  model:
+    'Presses are tried in an order of preference, and the first on which a print order fits is advised; other ways are the whole job planned again.',
+  sources: 'Common practice.',
+  pages: ['sequence', 'time'],
+  rules: {
+    PRESS_ODD: {
+      says: 'An odd item in one pass belongs on a bench or a manual press.',
+      source: 'common practice',
+    },
+    PRESS_MANY: {
+      says: '{screens} screens{halftones}: by hand it would need more flashes, and dots would not hold.',
+      source: 'common practice',
+    },
+    PRESS_LONG: { says: '{pieces} pieces pay for setting up the automatic.', source: 'common practice' },
+    PRESS_SHORT: {
+      says: '{pieces} pieces in {screens} screens: quicker by hand than set up on the automatic.',
+      source: 'common practice',
+    },
+    PRESS_NONE: {
+      says: 'It fits no press of this shop in one revolution; this is where it belongs.',
+      source: 'geometry',
+    },
+    PRESS_FITS: { says: 'The first press in that order on which the print fits.', source: 'geometry' },
+    // What can hurt someone at the press; the maker's instructions and local rules decide.
+    CAUTION_MACHINE: {
+      says: 'The carousel strikes and pinches: lock out and bleed the air before reaching in; one person starts it and says so.',
+      source: 'common practice',
+    },
+    // Numbers that no one advises: counted from facts, or facts themselves.
+    PIECES: {
+      says: '{pieces}: the quantities of the sizes this print goes on, added up.',
+      source: 'the order',
+    },
+    SIZE_PIECES: { says: '{pieces}: as the customer ordered this size.', source: 'the order' },
+    TALLEST: {
+      says: '{film}: the dry films of the hits that lie on one another, added up.',
+      source: 'geometry',
+    },
+    ORDER_PIECES: {
+      says: '{pieces}: the quantities of all sizes of the order, added up.',
+      source: 'the order',
+    },
+    SCREENS: {
+      says: '{screens}: one for each hit, hits of the same screen counted once.',
+      source: 'geometry',
+    },
+    FLASHES: {
+      says: '{value}: where inks would smear wet; each tells which, on the strip.',
+      source: 'geometry',
+    },
+    LAPS: { says: '{value}: how often every garment goes round.', source: 'geometry' },
+    MOVES: {
+      says: '{value} handgrips from what hangs now: one to hang a screen, one for a screen of another job or a flash unit that is in its way, two to move a flash unit. What hangs where is kept under Heads now.',
+      source: 'geometry',
+    },
+    MUD_POINTS: {
+      says: '{value} mud points: what dark before light, strong before weak and opaque on wet add up to. A score fitted to common practice, good for comparing orders of this job only.',
+      source: 'common practice',
+    },
+    EXPOSED_TOGETHER: {
+      says: '{time}: the longest exposure of {screens} that go under the light together; their times differ by less than a tenth. Each screen tells its own, and why, at its order.',
+      source: 'geometry',
+    },
+    VARIANT: {
+      says: '{way}: {what} {value}. The whole job planned this way, with the lead’s other choices as they are; compare it with the plan in force.',
+      source: 'geometry',
+    },
+    INK_TOTAL: { says: '{value}: the ink of every screen, added up.', source: 'geometry' },
+    ART: { says: '{value}: as given at Art.', source: 'the order' },
+    LEDGER: { says: '{value}: what the ledger of the tub comes to.', source: 'geometry' },
+    STOCK: { says: '{value}: entered for this shop at Shop.', source: "the shop's choice" },
+    COST_PART: {
+      says: '{part}: {value} for {pieces} pieces, at the prices entered for this shop (Shop, Method and hours).',
+      source: 'geometry',
+    },
+    COST_PIECE: {
+      says: '{piece} a piece for {pieces}: press {press}, people {people}, screens {screens}, ink {ink}, spoiled {spoil}. The garments themselves are not in it, but for those spoiled.',
+      source: 'geometry',
+    },
+    COST_EARNS: {
+      says: '{pieces} pieces at {price} less {cost}, over {hours} at the press.',
+      source: 'geometry',
+    },
+    DANCE: {
+      says: 'The quickest rhythm of {crew} on {pallets} pallets: {pattern}; {rate} in a burst. One turn after each line; then from the top.',
+      source: 'geometry',
+    },
+    BATCH: {
+      says: 'Batches of {places}, as many as dry at once: one colour across all of them, then the next. Flood and leave the ink over the image while a batch is carried away, so that it does not dry in. {rate} in a burst.',
+      source: 'common practice',
+    },
+    PRINTS_LABEL: {
+      says: 'The label first: nothing is pressed or dried over a finished print.',
+      source: 'common practice',
+    },
+    PRINTS_RAISED: {
+      says: 'Raised ink last: it sees the dryer once, and no heat press.',
+      source: 'common practice',
+    },
+    PRINTS_SMALL: {
+      says: 'Small before large: the main print is heated least.',
+      source: 'common practice',
+    },
+    PRINTS_AGAIN: {
+      says: 'It goes through the dryer {times} more after its own, its film at {later} then and at {own} in its own cure: watch for gloss, shrinking and dye coming through on polyester.',
+      source: 'common practice',
+    },
+    PRINTS_TOO_HOT: {
+      says: 'A later cure takes it to {later}; its own ink wants no more than {most}.',
+      source: 'common practice',
+      severity: 'Watch',
+    },
+    PRINTS_RAISED_AGAIN: {
+      says: '{count} prints of raised ink: all but the last are heated again and may fall flat.',
+      source: 'common practice',
+      severity: 'Watch',
+    },
+    WAY_ADVISED: { says: 'The order that is advised, without the one by hand.', source: 'geometry' },
+    WAY_OTHER: {
+      says: 'Dried (|) between other colours than now: {flashes} flashes instead of {had}, {mud} mud points instead of {hadMud}.',
+      source: 'common practice',
+    },
+    WAY_LEAST_MOVING: {
+      says: 'Leaves most of what hangs and stands where it is: {moves} handgrips instead of {hadMoves}, {mud} mud points instead of {hadMud}.',
+      source: 'geometry',
+    },
+    WAY_BASE_ONLY: {
+      says: 'Flashed after the base only: what would smear wet is taken into the bargain, {mud} mud points instead of {hadMud}.',
+      source: "the shop's choice",
+    },
+    WAY_EVERY: {
+      says: 'Flashed after every colour: what register does is plain to see on the first prints, and nothing blends. Then go back to the order of the run.',
+      source: 'common practice',
+    },
+    WAY_SCREEN_LESS: {
+      says: '{way}: {screens} screens to coat, burn and register instead of {hadScreens}; see Ink for what it does to the colours.',
+      source: 'common practice',
+    },
+    WAY_PRESS: { says: 'On {press}: another press of this shop on which it fits.', source: 'geometry' },
+  },
+  settings: {
+    press: {
+      kind: 'choice',
+      label: 'Press',
+      follows: ['pieces', 'where', 'ruling', 'presses', 'printOrder'],
+    },
+  },
+})

@@ -1,0 +1,27 @@
+import type { Overrides } from '../advice'
+import type { RunPlan } from './runPlan'
+
+/**
+ * Choices of a flash were once kept by its place in the order, `dwell.1`; now by the hit that it stands behind.
+ *
+ * @returns the key of today; the same one where it is of today, or the plan has no such flash
+ */
+export function keyToday(key: string, { sequence, hits }: Pick<RunPlan, 'sequence' | 'hits'>): string {
+  const place = /^dwell\.(\d+)$/.exec(key)?.[1]
+  if (place === undefined || hits.some((h) => h.hit.id === place)) return key
+  const flash = sequence.cells.findIndex((c) => c.kind === 'flash' && c.flash === Number(place) - 1)
+  const behind = sequence.cells.slice(0, Math.max(0, flash)).findLast((c) => c.kind === 'print')
+  return behind ? `dwell.${behind.hitId}` : key
+}
+
+/** The lead's choices under the keys of today; what was chosen under one of those already stands. */
+export const keysToday = (overrides: Overrides, plan: RunPlan | undefined): Overrides =>
+  plan
+    ? {
+        ...Object.fromEntries(Object.entries(overrides).map(([k, v]) => [keyToday(k, plan), v])),
+        ...ofToday(overrides, plan),
+      }
+    : overrides
+
+const ofToday = (overrides: Overrides, plan: RunPlan) =>
+  Object.fromEntries(Object.entries(overrides).filter(([key]) => keyToday(key, plan) === key))

@@ -1,0 +1,79 @@
+import { CHOICES, factWords, type RoomTable, type Setting } from '../advice'
+import { ARTWORK } from '../artwork'
+import { HEAT } from '../heat'
+import { INK } from '../ink'
+import { ORDER } from '../order'
+import type { Kind } from '../quantity'
+import { RATE } from '../rate'
+import { REGISTRATION } from '../registration'
+import { SCHEDULE } from '../schedule'
+import { SCREEN } from '../screen'
+import { SEQUENCE } from '../sequence'
+import { STROKE } from '../stroke'
+import { PLAN } from './definition'
+
+/** Every room of the plan, in working order: what the app lists is what it computes with. */
+export const ROOMS = [
+  ORDER,
+  ARTWORK,
+  PLAN,
+  INK,
+  SCREEN,
+  SCHEDULE,
+  SEQUENCE,
+  STROKE,
+  REGISTRATION,
+  HEAT,
+  RATE,
+  CHOICES,
+] as const satisfies readonly RoomTable[]
+
+export type RoomId = (typeof ROOMS)[number]['id']
+
+const SETTINGS: ReadonlyMap<string, { readonly room: RoomId; readonly setting: Setting }> = new Map(
+  ROOMS.flatMap((room) =>
+    Object.entries<Setting>(room.settings).map(([name, setting]) => [name, { room: room.id, setting }]),
+  ),
+)
+const ROOM_OF_RULE: ReadonlyMap<string, RoomId> = new Map(
+  ROOMS.flatMap((room) => Object.keys(room.rules).map((rule) => [rule, room.id])),
+)
+
+/** The setting that a key names, and its room; undefined for a key no one knows. */
+export const settingOf = (key: string) => SETTINGS.get(key.split('.')[0] ?? '')
+
+/** The room whose page shows a setting; undefined for a key no one knows. */
+export const shownWith = (key: string): RoomId | undefined => {
+  const found = settingOf(key)
+  return found && ((found.setting.shownWith as RoomId | undefined) ?? found.room)
+}
+
+/** The room a rule stands in; undefined for a rule of an older program. */
+export const roomOfRule = (rule: string): RoomId | undefined => ROOM_OF_RULE.get(rule)
+
+/** What would change an advised value, in words: facts first, then the settings it comes after. Empty for a key no one knows. */
+export function whatChanges(key: string): readonly string[] {
+  const setting = settingOf(key)?.setting
+  if (!setting) return []
+  const after = (setting.after ?? []).map((name) =>
+    (SETTINGS.get(name)?.setting.label ?? name)
+      .replace(/[, ]*(of |under |after )?\{name\}/, '')
+      .toLowerCase(),
+  )
+  return [...setting.follows.map(factWords), ...after]
+}
+
+/** How ids in keys are called: screens, colours, sizes. */
+export type Names = (id: string) => string
+
+/** What a setting is called and measured in, wherever there is no plan to ask; undefined for a key no one knows. */
+export function settingWords(
+  key: string,
+  names: Names = (id) => id,
+): { readonly label: string; readonly kind: Kind | undefined } | undefined {
+  const setting = settingOf(key)?.setting
+  if (!setting) return undefined
+  const label = setting.label.replace('{name}', names(key.slice(key.indexOf('.') + 1)))
+  const single = typeof setting.kind === 'string' && setting.kind !== 'choice'
+  return { label, kind: single ? (setting.kind as Kind) : undefined }
+}

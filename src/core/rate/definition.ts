@@ -1,0 +1,98 @@
+import { defineRoom } from '../advice'
+import { CREWS, SKILLS } from './times'
+
+const labels = <K extends string>(table: Readonly<Record<K, { readonly label: string }>>) =>
+  Object.fromEntries(
+    Object.entries<{ readonly label: string }>(table).map(([k, { label }]) => [k, label]),
+  ) as Readonly<Record<K, string>>
+
+/** How long a run takes. */
+export const RATE = defineRoom({
+  id: 'rate',
+  title: 'Time',
+  model:
+    'Seconds of each operation by kind of press and crew; the longest circle of waits, the slowest station, the flash or the dryer sets the pace; the same run many times over gives when it is done.',
+  sources: 'Fitted to common practice; single operations are from memory.',
+  pages: ['time'],
+  rules: {
+    RATE_MODEL: {
+      says: '{cycle} a piece in a burst, {burst}: {press}, {crew}, {skill}. Fitted to common practice, never timed in this shop.',
+      source: 'common practice',
+    },
+    CREW_ALONE: {
+      says: 'One person loads, prints and unloads. A second pays where hand work holds up printing.',
+      source: 'common practice',
+    },
+    CREW_AUTOMATIC: { says: 'One person loads, one catches at the dryer end.', source: 'common practice' },
+    SKILL: {
+      says: 'Hand times of a trained person; learning takes 1.41 of them, the best 0.82. Machines do not care.',
+      source: 'common practice',
+    },
+    RATE_HOLDS: {
+      says: '{what} a tenth quicker: {gain} more pieces.',
+      source: 'geometry',
+    },
+    WHAT_IF: {
+      says: '{way}: {rate} instead of {now}, breaks of rhythm, misprints and re-inking counted. The same model, one thing changed.',
+      source: 'geometry',
+    },
+    USE: {
+      says: '{who}: at work {use} of the time, in the rhythm of the run. Who is always at work need not be what the pace hangs on.',
+      source: 'geometry',
+    },
+    SPREAD: {
+      says: '{runs} runs of this job on paper: pace of the day (7 % either way), {prints} first prints, misprints, a check every 50 (30 s), stops (0.6 an hour, 4 min), breaks that fall inside. Assumed but for the first prints: keep a log and replace them.',
+      source: 'common practice',
+    },
+    RATE_VARIES: {
+      says: 'Hands vary: with a fifth either way in each motion {cycle} a piece, {burst} in a burst, since who is ready waits for who is not. The spread is assumed.',
+      source: 'published',
+    },
+    RATE_SHIFT: {
+      says: 'Less 8 % for breaks of rhythm, 1.5 % misprints and re-inking of {screens} screens.',
+      source: 'common practice',
+    },
+    RATE_DRYER: {
+      says: 'The belt takes at most {most}: the dryer sets the pace.',
+      source: 'geometry',
+      severity: 'Note',
+    },
+    RATE_PANEL: {
+      says: 'A panel that cures for a minute caps the line at {most}.',
+      source: 'geometry',
+      severity: 'Note',
+    },
+    SETUP: {
+      says: '5 to 8 min a screen with levelling, inking and taping: {screens} screens.',
+      source: 'from memory',
+    },
+    FINISH: {
+      says: '{work} of work from {from}; nights, free days and breaks ({breaks}) do not count.',
+      source: 'geometry',
+    },
+    TIME_TOTAL: { says: '{setup} set-up + {pieces} pieces at {rate}.', source: 'geometry' },
+  },
+  settings: {
+    crew: { kind: 'choice', label: 'Crew', options: labels(CREWS), follows: [], after: ['press'] },
+    skill: { kind: 'choice', label: 'Skill', options: labels(SKILLS), follows: [] },
+    setup: {
+      kind: 'workTime',
+      label: 'Set-up',
+      follows: ['colours', 'inkType', 'touching'],
+      after: ['base', 'white'],
+    },
+    rate: {
+      kind: 'rate',
+      label: 'Pace',
+      follows: ['school cure', 'printOrder'],
+      after: ['press', 'crew', 'skill', 'base', 'white', 'strokes', 'dwell', 'coolDown', 'cureDwell', 'belt'],
+    },
+    total: {
+      kind: 'workTime',
+      label: 'Press time',
+      repeats: true,
+      follows: ['pieces'],
+      after: ['setup', 'rate'],
+    },
+  },
+})

@@ -1,0 +1,327 @@
+import { defineRoom } from '../advice'
+
+/** Mesh, frames, stencils and light. */
+export const SCREEN = defineRoom({
+  id: 'screen',
+  title: 'Screens',
+  model:
+    'Mesh from what the screen prints and its ruling, then the frames that are there; film height from the ink a mesh holds; emulsion by ink system, exposure from the nearest step test by distance, thickness and mesh.',
+  sources:
+    'Geometry of the mesh; inverse square and the steps of a grey scale are published; limits are common practice or from memory. A step test of the shop replaces it.',
+  pages: ['screens', 'exposure'],
+  rules: {
+    MESH_EXPANDING: {
+      says: 'Expanding ink wants an open mesh and a thick stencil: {low} to {high}.',
+      source: 'common practice',
+    },
+    MESH_METALLIC: {
+      says: 'Metallic, {low} to {high}: a finer mesh would sieve the flakes out, no shimmer.',
+      source: 'common practice',
+    },
+    MESH_ONE_HIT: {
+      says: 'One heavy hit that must cover alone: {low} to {high}.',
+      source: 'common practice',
+    },
+    MESH_BASE_COARSE: {
+      says: 'Base white in one strong hit, {low} to {high}: opacity and speed.',
+      source: 'common practice',
+    },
+    MESH_BASE_FINE: {
+      says: 'Thin base under a second white, {low} to {high}: softer hand.',
+      source: 'common practice',
+    },
+    MESH_BASE_WATER: {
+      says: 'Water-based base: coarse, {low} to {high}, or it does not cover.',
+      source: 'common practice',
+    },
+    MESH_SPOT: { says: 'Spot colours print through {low} to {high}.', source: 'common practice' },
+    MESH_HIGHLIGHT: {
+      says: 'Highlight white as fine as the top colours or finer: {low} to {high}.',
+      source: 'common practice',
+    },
+    MESH_HALFTONE: {
+      says: 'Halftone tops of simulated process: {low} to {high}.',
+      source: 'common practice',
+    },
+    MESH_PROCESS: {
+      says: 'True process, {low} to {high}: fine mesh for all of it, base and highlight too.',
+      source: 'common practice',
+    },
+    MESH_SMOOTHING: {
+      says: 'The smoothing screen lays no ink; a usual spot mesh, {low} to {high}, carries it.',
+      source: 'from memory',
+    },
+    MESH_RULING: {
+      says: 'At least {factor} times the ruling of {ruling}: {least}.',
+      source: 'common practice',
+    },
+    MESH_LINE: {
+      says: 'The smallest line, {line}, wants two threads across it: at least {least}.',
+      source: 'from memory',
+    },
+    MESH_PARTICLE: {
+      says: 'An opening of three times the largest flake, {particle}: at most {most}.',
+      source: 'common practice',
+    },
+    MESH_MOIRE: {
+      says: '{mesh} under {ruling} at {angle} beats every {period}: bands can be seen in the tint. {instead}',
+      source: 'geometry',
+      severity: 'Watch',
+    },
+    MESH_CLEAR: {
+      says: 'Clear of moire with {ruling} at {angle}: the plainest beat is {period}.',
+      source: 'geometry',
+    },
+    MESH_WANTED: {
+      says: 'A dry film of {wanted} is wanted from one hit; of the meshes in range this one leaves the nearest, {leaves}. Tuned, not measured.',
+      source: 'common practice',
+    },
+    MESH_DEPOSIT: { says: 'Holds {held} of ink: {open} open, openings of {opening}.', source: 'published' },
+    MESH_STOCK: { says: 'The nearest mesh on the frames of this shop.', source: 'the order' },
+    MESH_NOT_HELD: {
+      says: '{name} wants {low} to {high}; the nearest frame here has {mesh}.',
+      source: 'common practice',
+      severity: 'Watch',
+    },
+    FRAMES_SHORT: {
+      says: '{need} screens at {mesh} are wanted and {have} clean frames have it: too few.',
+      source: 'geometry',
+      severity: 'Stop',
+    },
+    FRAME_SMALL: {
+      says: 'A print of {width} x {height} leaves less than {margin} to the frame: the mesh does not give evenly.',
+      source: 'common practice',
+      severity: 'Watch',
+    },
+    FRAME_HELD: {
+      says: '{frames} with {mesh} {carry} stencils of other jobs: {jobs}.',
+      source: 'the order',
+      severity: 'Note',
+    },
+    FRAME_GIVEN: {
+      says: 'Frames with {mesh} are promised to jobs that print earlier: {jobs}.',
+      source: 'the order',
+      severity: 'Watch',
+    },
+    FRAME_CARRIES: {
+      says: '{frame} carries {name} of this print already: it is used again.',
+      source: 'the order',
+    },
+    FRAME_OLD: {
+      says: 'An old stencil of {name} hangs on {frame}: {words}. If the art is the same, print from it.',
+      source: 'the order',
+      severity: 'Note',
+    },
+    TENSION_SPREAD: {
+      says: 'The frames differ by {spread} in tension: over 3 N/cm they register badly against each other.',
+      source: 'from memory',
+      severity: 'Watch',
+    },
+    TENSION_BEST: {
+      says: 'Clean frames of the wanted mesh that lie closest to each other in tension.',
+      source: 'common practice',
+    },
+    OFF_MANUAL: { says: 'By hand with normal stencils.', source: 'common practice' },
+    OFF_AUTOMATIC: { says: 'An automatic or a tight screen wants less.', source: 'common practice' },
+    OFF_LOW: {
+      says: 'As low as the stencil allows: watch for sticking and smears.',
+      source: 'common practice',
+    },
+    OFF_FLEECE: { says: 'Thick fleece lifts the surface: more.', source: 'common practice' },
+    OFF_PROVEN: {
+      says: 'Found good at {press} on {on}: {words}. The usual is {usual}.',
+      source: "the shop's choice",
+    },
+    OFF_SAME: { says: 'The same on all heads of a job.', source: 'common practice' },
+    FILM_VOLUME: { says: '{mesh} holds {held} of ink: open area x thickness.', source: 'published' },
+    FILM_LAID: {
+      says: '60 % of it is laid, a second stroke adds a quarter; the cloth drinks a share of the first hit and water leaves. Tuned to common practice, never measured: yours may be entered.',
+      source: 'common practice',
+    },
+    FILM_STRUCK: {
+      says: 'Blade, edge, angle, pressure, time and flood lay {struck} of what usual ones do. Which way each works is common practice, how much is assumed.',
+      source: 'from memory',
+    },
+    TENSION_LOW: {
+      says: '{frame}: {tension} is under {least}: it registers nowhere. Stretch it anew or retire it.',
+      source: 'from memory',
+      severity: 'Watch',
+    },
+    TENSION_FALLS: {
+      says: '{frame} lost {lost} since {day}: not for traps under 0.34 mm on a stencil burnt before.',
+      source: 'from memory',
+      severity: 'Watch',
+    },
+    TENSION_HOLDS: { says: '{frame}: {tension}, in the usual range.', source: 'from memory' },
+    TENSION_MISFIT: {
+      says: 'Frames that differ by {spread} but kept it since they were burnt fit each other. If one lost {spread} after burning, the edge of the print, {half} from the middle, is off by up to {off}: lost tension x 0.8 / stiffness of the mesh x distance. Stiffness is from memory, good to 40 %.',
+      source: 'geometry',
+    },
+    STENCIL_WATER: { says: '{name} stands water-based ink.', source: "the shop's choice" },
+    STENCIL_ANY: {
+      says: 'Plastisol: any emulsion stands it; the first on the list here.',
+      source: 'common practice',
+    },
+    STENCIL_DISSOLVES: {
+      says: '{ink} is water-based: under it {name} breaks down in the middle of the run. Take a water-resistant emulsion, a hardener, or expose once more after wash-out.',
+      source: 'common practice',
+      severity: 'Stop',
+    },
+    STENCIL_NONE: {
+      says: 'No emulsion is entered for this shop: enter one at Shop, Stencils and light.',
+      source: "the shop's choice",
+      severity: 'Note',
+    },
+    COATS_TWO: { says: 'Two coats, one each side, dried face up in the dark.', source: 'common practice' },
+    COATS_HIGH: {
+      says: 'Expanding ink wants a high stencil: six or seven coats.',
+      source: 'common practice',
+    },
+    COATS_FILM: {
+      says: 'A film stencil has almost no emulsion over the mesh: go very low with the off-contact.',
+      source: 'common practice',
+    },
+    BUILD_MESH: {
+      says: '{coats} coats x {build} each over the mesh. The build of a coat is from memory: measure yours.',
+      source: 'from memory',
+    },
+    BUILD_TARGET: {
+      says: 'Wanted over {mesh}: {low} to {high}, a tenth to a fifth of the mesh thickness.',
+      source: 'from memory',
+    },
+    BUILD_THIN: {
+      says: '{name}: {build} over the mesh is less than {low}: edges print ragged. One more coat.',
+      source: 'from memory',
+      severity: 'Note',
+    },
+    LINE_LOST: {
+      says: '{name}: the smallest line, {line}, is thinner than a mesh opening with its thread ({pitch}): it breaks up. A finer mesh holds it.',
+      source: 'geometry',
+      severity: 'Watch',
+    },
+    EXPOSE_TESTED: {
+      says: 'Step test of {day}: {time} held with {coats} coats on {mesh} at {distance}.',
+      source: "the shop's choice",
+    },
+    EXPOSE_DISTANCE: {
+      says: 'The lamp stands at {now}, in the test at {then}: x {factor}, inverse square.',
+      source: 'published',
+    },
+    EXPOSE_COATS: {
+      says: '{coats} coats instead of {before}: x {factor}, as thick as many.',
+      source: 'from memory',
+    },
+    EXPOSE_MESH: {
+      says: '{mesh} instead of {before} holds other than the same emulsion: x {factor}.',
+      source: 'common practice',
+    },
+    EXPOSE_DYED: {
+      says: 'Yellow mesh swallows light that white mesh scatters: x {factor} against the test.',
+      source: 'from memory',
+    },
+    EXPOSE_GUESS: {
+      says: 'No step test for {lamp} with {emulsion} here: {time} is only where a first test may start. Make a step test before burning.',
+      source: 'common practice',
+      severity: 'Note',
+    },
+    EXPOSE_FAR: {
+      says: 'The nearest step test is far from this screen: make another one.',
+      source: 'from memory',
+      severity: 'Note',
+    },
+    EXPOSE_UNFIT: {
+      says: '{lamp} bakes {emulsion}: with a halogen lamp only dual cure emulsion washes out.',
+      source: 'common practice',
+      severity: 'Stop',
+    },
+    EXPOSE_COARSE: {
+      says: '{name}: halogen holds coarse detail only.',
+      source: 'common practice',
+      severity: 'Watch',
+    },
+    EXPOSE_NO_LAMP: {
+      says: 'No lamp or emulsion is entered for this shop: enter them at Shop, Stencils and light.',
+      source: "the shop's choice",
+      severity: 'Note',
+    },
+    EXPOSE_PREHEATED: {
+      says: 'A film stencil is made by heat: it is not exposed.',
+      source: 'common practice',
+    },
+    POSITION_TOP: {
+      says: 'Frame to pallet {frame} + pallet to collar {collar} + collar to art {down}.',
+      source: 'geometry',
+    },
+    POSITION_SIDE: {
+      says: 'The wearer’s left is on the right as you look at the garment, and on the left as you look at the print side of the screen: the film is taped there.',
+      source: 'geometry',
+    },
+    POSITION_MIDDLE: { says: 'In the middle of the frame.', source: 'geometry' },
+    POSITION_END: {
+      says: 'Only {room} from the art to the {end} of the frame’s inside: less than {least}, the mesh does not give evenly there. Move collar line and film together.',
+      source: 'from memory',
+      severity: 'Note',
+    },
+    POSITION_OUT: {
+      says: 'The art does not fit on the frame here: it reaches {over} past the {end} of the inside.',
+      source: 'geometry',
+      severity: 'Stop',
+    },
+  },
+  settings: {
+    mesh: {
+      kind: 'meshCount',
+      label: 'Mesh, {name}',
+      follows: [
+        'inkType',
+        'opacity',
+        'clothColour',
+        'weave',
+        'inkSystem',
+        'ruling',
+        'line',
+        'flakes',
+        'wantedFilm',
+        'frames',
+        'fabrics',
+        'school baseMesh',
+        'school ruling',
+        'school ink',
+      ],
+      after: ['base'],
+    },
+    emulsion: {
+      kind: 'choice',
+      label: 'Emulsion, {name}',
+      follows: ['inkSystem', 'emulsions', 'school ink'],
+    },
+    coats: { kind: 'count', label: 'Coats, {name}', follows: ['inkType'], after: ['emulsion'] },
+    build: {
+      kind: 'film',
+      label: 'Over the mesh, {name}',
+      follows: ['emulsions'],
+      after: ['coats', 'emulsion'],
+    },
+    expose: {
+      kind: 'duration',
+      label: 'Exposure, {name}',
+      follows: ['stepTests', 'lamps', 'fabrics'],
+      after: ['mesh', 'coats', 'emulsion', 'lamp'],
+    },
+    lamp: { kind: 'choice', label: 'Lamp', follows: ['lamps'] },
+    offContact: {
+      kind: 'length',
+      label: 'Off-contact',
+      follows: ['weave', 'proven', 'school offContact'],
+      after: ['press'],
+    },
+    film: {
+      kind: 'film',
+      label: 'Dry film, {name}',
+      repeats: true,
+      shownWith: 'ink',
+      follows: ['inkSystem', 'fabrics', 'school ink'],
+      after: ['mesh', 'strokes', 'blade', 'edge', 'angle', 'pressure', 'gauge', 'time', 'flood', 'base'],
+    },
+  },
+})

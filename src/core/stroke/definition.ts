@@ -1,0 +1,242 @@
+import { defineRoom, words } from '../advice'
+import { EDGES } from '../equipment'
+
+export const BLADES = words('60', '70', '80', '90', '60/90/60', '70/90/70')
+export const PRESSURES = words('light', 'medium', 'firm')
+export const FLOODS = words('even', 'hard', 'slow', 'full')
+export type BladeKind = keyof typeof BLADES
+export type Pressure = keyof typeof PRESSURES
+/** From the lightest to the firmest. */
+export const PRESSURE_STEPS = Object.keys(PRESSURES) as readonly Pressure[]
+export type Flood = keyof typeof FLOODS
+
+/** How each screen is struck. */
+export const STROKE = defineRoom({
+  id: 'stroke',
+  title: 'Strokes',
+  model: 'Blade, angle, pressure, speed, strokes and flood from what the screen prints.',
+  sources: 'Common practice.',
+  pages: ['strokes'],
+  rules: {
+    BLADE_WHITE: {
+      says: 'Layered blade: soft edge that does not bend, for white and high-solids ink.',
+      source: 'common practice',
+    },
+    BLADE_HALFTONE: { says: 'Hard blade: dots stay open.', source: 'common practice' },
+    BLADE_SOFT: { says: 'Soft blade: heavy deposit.', source: 'common practice' },
+    BLADE_SMOOTH: { says: 'The hardest blade flattens best.', source: 'common practice' },
+    BLADE_GENERAL: { says: 'General work.', source: 'common practice' },
+    BLADE_NOT_HELD: {
+      says: '{name} wants a {wanted} blade; the shop has none.',
+      source: 'the order',
+      severity: 'Watch',
+    },
+    BLADE_LENGTH: {
+      says: '25 to 50 mm wider than the image of {width} on each side, the same on all heads.',
+      source: 'common practice',
+    },
+    BLADE_SHORT: {
+      says: 'No blade of the shop is 25 to 50 mm wider than {width} on each side.',
+      source: 'common practice',
+      severity: 'Watch',
+    },
+    EDGE_SQUARE: { says: 'A sharp square edge: detail prints as it is drawn.', source: 'common practice' },
+    EDGE_ROUNDED: { says: 'A rounded edge lays more.', source: 'common practice' },
+    STROKE_PROVEN: {
+      says: 'Found good at {press} on {on}: {words}{more}. The usual is {usual}.',
+      source: "the shop's choice",
+    },
+    GAUGE_NOTE: {
+      says: '{word} is {value} on {press}, as the shop wrote it down; half way to the next word it reads as that.',
+      source: "the shop's choice",
+    },
+    ANGLE_GENERAL: {
+      says: 'From vertical, for general high-solids work; flatter lays more and smears more.',
+      source: 'common practice',
+    },
+    ANGLE_SHEAR: {
+      says: 'Near vertical: white shears off the mesh on an automatic.',
+      source: 'common practice',
+    },
+    ANGLE_SMOOTH: { says: 'The smoothing blade stands as upright as possible.', source: 'common practice' },
+    PRESSURE_LEAST: {
+      says: 'The least that clears the mesh; then small increments.',
+      source: 'common practice',
+    },
+    PRESSURE_HALFTONE: { says: 'Too much blows dots out.', source: 'common practice' },
+    PRESSURE_FIRM: { says: 'One firm stroke.', source: 'common practice' },
+    TIME_PRODUCTION: {
+      says: '1 to 2 s a stroke in production; 3 to 4 s while opening the screen. Even beats fast.',
+      source: 'common practice',
+    },
+    TIME_THICK: { says: 'Slow clears thick white and lays more.', source: 'common practice' },
+    STROKES_BASE: { says: 'Base on dark: two.', source: 'common practice' },
+    STROKES_TOP: { says: 'One stroke on a base or on light cloth.', source: 'common practice' },
+    STROKES_HIGHLIGHT: {
+      says: 'Highlight: one firm, or two for extra brightness.',
+      source: 'common practice',
+    },
+    STROKES_EXPANDING: { says: 'Two, wet-on-wet, for height.', source: 'common practice' },
+    STROKES_DIRECT: { says: 'Opaque ink straight on dark cloth: one or two.', source: 'common practice' },
+    STROKES_ONE_PASS: {
+      says: 'There is no way back into register off the pallet: one pass.',
+      source: 'common practice',
+    },
+    FLOOD_THIN: { says: 'Hard flood for thin stencils and halftones.', source: 'common practice' },
+    FLOOD_SLOW: { says: 'Slow flood fills a thick stencil.', source: 'common practice' },
+    FLOOD_WATER: {
+      says: 'Full flood after every print: it dries in the openings.',
+      source: 'common practice',
+    },
+    FLOOD_USUAL: { says: 'An even flood keeps the openings filled.', source: 'common practice' },
+    RELEASE_CLEAR: {
+      says: 'Lubricated, with a sticky clear in it, so that it lifts no ink.',
+      source: "the shop's choice",
+    },
+    RELEASE_SPRAY: {
+      says: 'Silicone spray keeps it free, and contaminates cloth and later prints. Aerosol off before heat on.',
+      source: "the shop's choice",
+      severity: 'Watch',
+    },
+    DIRECTION: {
+      says: 'One direction for the whole job: mixed directions shift registration.',
+      source: "the shop's choice",
+    },
+    FAULT_FIRMER: {
+      says: 'Pressure from {from} to {to}: too little leaves ink in the mesh.',
+      source: 'common practice',
+    },
+    FAULT_LIGHTER: {
+      says: 'Pressure from {from} to {to}: too much blows dots out and drives ink through the cloth.',
+      source: 'common practice',
+    },
+    FAULT_SLOWER: {
+      says: '{to} a stroke instead of {from}: slow clears and lays more.',
+      source: 'common practice',
+    },
+    FAULT_FASTER: { says: '{to} a stroke instead of {from}: quicker lays less.', source: 'common practice' },
+    FAULT_MORE: { says: '{to} strokes instead of {from}.', source: 'common practice' },
+    FAULT_FEWER: { says: '{to} strokes instead of {from}: less ink.', source: 'common practice' },
+    FAULT_HARDER: { says: 'A {to} blade instead of {from}: dots stay open.', source: 'common practice' },
+    FAULT_STEEPER: {
+      says: '{to} from vertical instead of {from}: the edge shears, the flat smears.',
+      source: 'common practice',
+    },
+    FAULT_FLOOD: {
+      says: 'Full flood after every print: {name} dries in the openings. Mist and clean what has dried.',
+      source: 'common practice',
+    },
+    FAULT_EVEN: {
+      says: 'Hold speed, angle and pressure from print to print, and write them down: dots that land elsewhere go muddy. Nothing else is changed before prints are alike.',
+      source: 'common practice',
+    },
+    FAULT_WHITE: {
+      says: 'Still dull: a second white, or a coarser mesh under it. See Ink for what each comes to.',
+      source: 'common practice',
+    },
+    FAULT_SMOOTH: {
+      says: 'Fibres stand: a smoothing screen straight after the flash. See how this job makes its white bright.',
+      source: 'common practice',
+    },
+    HOLD: {
+      says: 'Halftones go muddy when speed, angle or pressure vary from print to print: dots land elsewhere. Set them once, write them down, and check them with the counts. How closely is assumed.',
+      source: 'common practice',
+    },
+    HOLD_STRAY: {
+      says: 'Held so, the ink laid stays within {stray}: a quarter of what the time strays, 1.5 % a degree, 5 % from one word for pressure to the next. Assumed, never weighed.',
+      source: 'from memory',
+    },
+  },
+  settings: {
+    blade: {
+      kind: 'choice',
+      label: 'Blade, {name}',
+      options: BLADES,
+      follows: ['inkType', 'ruling', 'clothColour', 'proven', 'where'],
+      after: ['base', 'press'],
+    },
+    edge: {
+      kind: 'choice',
+      label: 'Edge, {name}',
+      options: EDGES,
+      follows: ['inkType', 'blades', 'proven', 'where'],
+      after: ['press'],
+    },
+    angle: {
+      kind: 'angle',
+      label: 'Angle, {name}',
+      follows: ['inkType', 'ruling', 'proven', 'where'],
+      after: ['press'],
+    },
+    pressure: {
+      kind: 'choice',
+      label: 'Pressure, {name}',
+      options: PRESSURES,
+      follows: ['inkType', 'ruling', 'proven', 'where'],
+      after: ['base', 'press'],
+    },
+    gauge: {
+      kind: ['turns', 'airPressure'],
+      label: 'Pressure on the scale, {name}',
+      follows: ['pressures', 'proven'],
+      after: ['pressure', 'press'],
+    },
+    time: {
+      kind: 'duration',
+      label: 'Stroke time, {name}',
+      follows: ['inkType', 'proven', 'where'],
+      after: ['base', 'press'],
+    },
+    strokes: {
+      kind: 'count',
+      label: 'Strokes, {name}',
+      follows: ['inkType', 'clothColour', 'weave', 'proven', 'where'],
+      after: ['base', 'press'],
+    },
+    flood: {
+      kind: 'choice',
+      label: 'Flood, {name}',
+      options: FLOODS,
+      follows: ['inkType', 'inkSystem', 'ruling', 'proven', 'where', 'school ink'],
+      after: ['press'],
+    },
+    bladeLength: { kind: 'length', label: 'Blade length', follows: ['printWidth', 'blades'] },
+    direction: {
+      kind: 'choice',
+      label: 'Stroke direction',
+      options: words('push', 'pull'),
+      follows: ['school stroke'],
+      after: ['press'],
+    },
+    holdTime: {
+      kind: 'share',
+      label: 'Stroke time, hold within',
+      follows: ['ruling', 'inkType', 'colours'],
+      after: ['base'],
+    },
+    holdAngle: {
+      kind: 'angle',
+      label: 'Angle, hold within',
+      follows: ['ruling', 'inkType', 'colours'],
+      after: ['base'],
+    },
+    holdGauge: {
+      kind: ['turns', 'airPressure'],
+      label: 'Pressure, hold within',
+      follows: ['ruling', 'inkType', 'colours', 'pressures'],
+      after: ['press'],
+    },
+    holdOffContact: {
+      kind: 'fine',
+      label: 'Off-contact, hold within',
+      follows: ['ruling', 'inkType', 'colours'],
+      after: ['base'],
+    },
+    holdStray: {
+      kind: 'share',
+      label: 'Ink laid strays by',
+      follows: ['ruling', 'inkType', 'colours'],
+      after: ['holdTime', 'holdAngle', 'holdGauge'],
+    },
+  },
+})
