@@ -1,6 +1,6 @@
 import { group } from 'd3-array'
 import { knownSchools } from '@/core/advice'
-import type { Decisions } from '@/core/plan'
+import { type Decisions, knownChoices } from '@/core/plan'
 import type { Database } from './database'
 import { inOne } from './once'
 import type { Tables } from './schema'
@@ -20,7 +20,7 @@ const decisionsOf = (runId: string, rows: readonly Tables['decision'][]): Decisi
   return {
     runId,
     method: knownSchools(Object.fromEntries(of('school').map((r) => [r.key, r.word]))),
-    overrides: Object.fromEntries(of('override').map((r) => [r.key, r.number ?? r.word ?? ''])),
+    overrides: knownChoices(Object.fromEntries(of('override').map((r) => [r.key, r.number ?? r.word]))),
     order: of('order').flatMap((r) => (r.word ?? '').split(',').filter(Boolean)),
   }
 }

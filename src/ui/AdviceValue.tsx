@@ -4,6 +4,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { Undo2 } from 'lucide-react'
 import { type KeyboardEvent, type ReactNode, useEffect, useRef, useState } from 'react'
 import { type Advice, type ChoiceAdvice, type NumberAdvice, numberOf, settled } from '@/core/advice'
+import { choiceProblem } from '@/core/plan'
 import { parseQuantity, writeQuantity } from '@/core/quantity'
 import { useDesk } from './desk'
 import { Measure } from './Measure'
@@ -79,6 +80,8 @@ export function AdviceNumber({ advice, size = '1rem' }: SizeProps & { readonly a
     if (text === undefined || text.trim() === before) return close(refocus)
     const read = parseQuantity(advice.kind, text, units)
     if (!read.ok) return setProblem(read.message)
+    const impossible = choiceProblem(advice.key, read.value, units)
+    if (impossible) return setProblem(impossible)
     override(advice.key, read.value)
     close(refocus)
   }

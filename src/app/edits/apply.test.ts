@@ -41,7 +41,7 @@ it.each(['before', 'after'])(
 )
 
 it('many at once are all made, each in its own field', async () => {
-  const keys = ['strokes.I1', 'time.I1', 'angle.I1', 'cureDwell']
+  const keys = ['strokes.I1', 'time.I1', 'coats.I1', 'cureDwell']
   const base = noDecisions(RUN)
   const each = keys.map((key, i) => chose({ [key]: i + 1 }))
   const done = await Promise.all(each.map((d) => applied({ kind: 'decisions', id: RUN }, changes(base, d))))

@@ -26,6 +26,8 @@ interface SettingBase {
 export interface NumberSetting extends SettingBase {
   /** More than one where the press decides what it counts in. */
   readonly kind: Kind | readonly Kind[]
+  /** What anyone could choose, SI: far more than is advised, but what no press, light or dryer exceeds. */
+  readonly within: readonly [number, number]
 }
 export interface ChoiceSetting extends SettingBase {
   readonly kind: 'choice'

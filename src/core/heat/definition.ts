@@ -117,25 +117,41 @@ export const HEAT = defineRoom({
   settings: {
     dwell: {
       kind: 'duration',
+      within: [0.1, 600],
       label: 'Flash after {name}',
       follows: ['flashUnits', 'inkSystem', 'school ink', 'printOrder'],
       after: ['press'],
     },
-    flashHeight: { kind: 'length', label: 'Flash height', follows: ['printOrder'], after: ['press'] },
-    coolDown: { kind: ['count', 'duration'], label: 'Cool-down', follows: ['printOrder'], after: ['press'] },
+    flashHeight: {
+      kind: 'length',
+      within: [0, 1],
+      label: 'Flash height',
+      follows: ['printOrder'],
+      after: ['press'],
+    },
+    coolDown: {
+      kind: ['count', 'duration'],
+      within: [0, 3_600],
+      label: 'Cool-down',
+      follows: ['printOrder'],
+      after: ['press'],
+    },
     cureFilm: {
       kind: 'temperature',
+      within: [300, 600],
       label: 'Film at the cure',
       follows: ['inkType', 'lowCure', 'colours', 'school cureTemperature'],
     },
     cureDwell: {
       kind: 'duration',
+      within: [1, 3_600],
       label: 'In the tunnel',
       follows: ['inkType', 'inkSystem', 'lowCure', 'colours', 'school cure', 'school ink'],
     },
     dryer: { kind: 'choice', label: 'Dryer', follows: ['dryers'] },
     belt: {
       kind: 'beltSpeed',
+      within: [5e-4, 1],
       label: 'Belt speed',
       follows: ['dryers', 'school cure'],
       after: ['cureDwell', 'dryer'],

@@ -231,12 +231,14 @@ export const INK = defineRoom({
     },
     coverage: {
       kind: 'share',
+      within: [0, 1],
       label: 'Coverage of {name}',
       follows: ['coverage', 'colours'],
       after: ['base'],
     },
     ink: {
       kind: 'mass',
+      within: [0, 500],
       label: 'Ink, {name}',
       repeats: true,
       follows: ['pieces', 'printWidth', 'printHeight', 'coverage', 'fabrics', 'inkLaid'],

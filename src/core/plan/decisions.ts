@@ -1,6 +1,7 @@
 import * as yup from 'yup'
 import { methodSchema } from '../equipment'
 import { checkWith } from '../order'
+import { choiceProblem } from './rooms'
 import type { Decisions } from './runPlan'
 
 const RUN_ID = /^R-(\d{1,9})-[\w.-]{1,120}$/
@@ -24,12 +25,11 @@ export function orderOfRun(runId: string): string | undefined {
 
 /** Far more than a run has settings. */
 const MOST = 600
-const KEY = /^[\w.-]{1,160}$/
 const MOST_LETTERS = 120
+const KEY = /^[\w.-]{1,160}$/
 
-const isChoice = (x: unknown) =>
-  (typeof x === 'number' && Number.isFinite(x)) ||
-  (typeof x === 'string' && x !== '' && x.length <= MOST_LETTERS && !/[\p{Cc}\p{Cs}]/u.test(x))
+const words = (x: unknown) =>
+  typeof x !== 'string' || (x.length <= MOST_LETTERS && !/[\p{Cc}\p{Cs}]/u.test(x))
 
 /** Choices by the key of their advice: a number in SI, or a word. */
 export const overridesSchema = yup
@@ -42,8 +42,11 @@ export const overridesSchema = yup
       return wrong('', 'Choices, each by the key of its setting.')
     const entries = Object.entries(value)
     if (entries.length > MOST) return wrong('', `At most ${MOST} choices.`)
-    const bad = entries.find(([key, x]) => !KEY.test(key) || !isChoice(x))
-    return !bad || wrong(KEY.test(bad[0]) ? bad[0] : '', 'A number in SI, or a word.')
+    for (const [key, x] of entries) {
+      const problem = !KEY.test(key) || !words(x) ? 'A number in SI, or a word.' : choiceProblem(key, x)
+      if (problem) return wrong(KEY.test(key) ? key : '', problem)
+    }
+    return true
   })
 
 const method = methodSchema

@@ -22,6 +22,8 @@ export { plan, runOf } from './plan'
 export * from './planChanges'
 export { printsInTurn } from './prints'
 export {
+  choiceProblem,
+  knownChoices,
   type Names,
   ROOMS,
   type RoomId,

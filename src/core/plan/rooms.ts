@@ -1,9 +1,17 @@
-import { CHOICES, factWords, type RoomTable, type Setting } from '../advice'
+import {
+  CHOICES,
+  type ChoiceSetting,
+  factWords,
+  type NumberSetting,
+  type Overrides,
+  type RoomTable,
+  type Setting,
+} from '../advice'
 import { ARTWORK } from '../artwork'
 import { HEAT } from '../heat'
 import { INK } from '../ink'
 import { ORDER } from '../order'
-import type { Kind } from '../quantity'
+import { type Kind, type System, writeQuantity } from '../quantity'
 import { RATE } from '../rate'
 import { REGISTRATION } from '../registration'
 import { SCHEDULE } from '../schedule'
@@ -77,3 +85,34 @@ export function settingWords(
   const single = typeof setting.kind === 'string' && setting.kind !== 'choice'
   return { label, kind: single ? (setting.kind as Kind) : undefined }
 }
+
+/** Why this cannot be the lead's own for a setting, in words; undefined where it can. */
+export function choiceProblem(key: string, value: unknown, units: System = 'metric'): string | undefined {
+  const setting = settingOf(key)?.setting
+  const named = /^[^.]+\../.test(key)
+  if (!setting || setting.label.includes('{name}') !== named) return `There is no setting ${key}.`
+  if (setting.kind === 'choice') {
+    const { options } = setting as ChoiceSetting
+    if (typeof value !== 'string' || value === '') return 'One of the options, by its name.'
+    return options && !Object.hasOwn(options, value) ? `There is no option ${value}.` : undefined
+  }
+  const { kind, within } = setting as NumberSetting
+  const [first] = [kind].flat() as readonly Kind[]
+  if (typeof value !== 'number' || !Number.isFinite(value)) return 'A number in SI.'
+  const [least, most] = within
+  if (value < least || value > most) {
+    const [low, high] = within.map((x) =>
+      typeof kind === 'string' ? writeQuantity(kind, x, units) : String(x),
+    )
+    return `Between ${low} and ${high}, please.`
+  }
+  return first === 'count' && typeof kind === 'string' && !Number.isInteger(value)
+    ? 'A whole number.'
+    : undefined
+}
+
+/** Of the lead's choices those that can be: what another program stored is left out. */
+export const knownChoices = (choices: Readonly<Record<string, unknown>>): Overrides =>
+  Object.fromEntries(
+    Object.entries(choices).filter(([key, value]) => choiceProblem(key, value) === undefined),
+  ) as Overrides

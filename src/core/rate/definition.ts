@@ -77,18 +77,21 @@ export const RATE = defineRoom({
     skill: { kind: 'choice', label: 'Skill', options: labels(SKILLS), follows: [] },
     setup: {
       kind: 'workTime',
+      within: [0, 432_000],
       label: 'Set-up',
       follows: ['colours', 'inkType', 'touching'],
       after: ['base', 'white'],
     },
     rate: {
       kind: 'rate',
+      within: [1e-5, 2],
       label: 'Pace',
       follows: ['school cure', 'printOrder'],
       after: ['press', 'crew', 'skill', 'base', 'white', 'strokes', 'dwell', 'coolDown', 'cureDwell', 'belt'],
     },
     total: {
       kind: 'workTime',
+      within: [0, 1e8],
       label: 'Press time',
       repeats: true,
       follows: ['pieces'],

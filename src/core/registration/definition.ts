@@ -66,7 +66,12 @@ export const REGISTRATION = defineRoom({
     },
   },
   settings: {
-    down: { kind: 'length', label: '{name}', follows: ['where', 'sizes', 'school placement'] },
-    side: { kind: 'length', label: 'From the centre line', follows: ['where'] },
+    down: {
+      kind: 'length',
+      within: [0, 1],
+      label: '{name}',
+      follows: ['where', 'sizes', 'school placement'],
+    },
+    side: { kind: 'length', within: [0, 1], label: 'From the centre line', follows: ['where'] },
   },
 })

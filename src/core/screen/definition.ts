@@ -271,6 +271,7 @@ export const SCREEN = defineRoom({
   settings: {
     mesh: {
       kind: 'meshCount',
+      within: [1_000, 25_000],
       label: 'Mesh, {name}',
       follows: [
         'inkType',
@@ -295,15 +296,23 @@ export const SCREEN = defineRoom({
       label: 'Emulsion, {name}',
       follows: ['inkSystem', 'emulsions', 'school ink'],
     },
-    coats: { kind: 'count', label: 'Coats, {name}', follows: ['inkType'], after: ['emulsion'] },
+    coats: {
+      kind: 'count',
+      within: [1, 20],
+      label: 'Coats, {name}',
+      follows: ['inkType'],
+      after: ['emulsion'],
+    },
     build: {
       kind: 'film',
+      within: [0, 5e-4],
       label: 'Over the mesh, {name}',
       follows: ['emulsions'],
       after: ['coats', 'emulsion'],
     },
     expose: {
       kind: 'duration',
+      within: [0.1, 86_400],
       label: 'Exposure, {name}',
       follows: ['stepTests', 'lamps', 'fabrics'],
       after: ['mesh', 'coats', 'emulsion', 'lamp'],
@@ -311,12 +320,14 @@ export const SCREEN = defineRoom({
     lamp: { kind: 'choice', label: 'Lamp', follows: ['lamps'] },
     offContact: {
       kind: 'length',
+      within: [0, 0.05],
       label: 'Off-contact',
       follows: ['weave', 'proven', 'school offContact'],
       after: ['press'],
     },
     film: {
       kind: 'film',
+      within: [0, 1e-3],
       label: 'Dry film, {name}',
       repeats: true,
       shownWith: 'ink',
