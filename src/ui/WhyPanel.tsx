@@ -17,7 +17,9 @@ const spaced = (name: string) => name.replace(/[A-Z]/g, (c) => ` ${c}`)
 /** One reason in words, with what kind of knowledge it is. */
 export function ReasonLine({ reason }: { readonly reason: Reason }) {
   const { units } = useSettings()
-  const inputs = Object.entries(reason.inputs)
+  // Under which key the choice is kept is for the program.
+  const { key: _, ...told } = reason.inputs
+  const inputs = Object.entries(told)
     .map(([name, input]) => [name, inputText(input, units)] as const)
     .filter(([, text]) => text !== '')
     .map(([name, text]) => `${spaced(name)} ${text}`)

@@ -9,13 +9,13 @@ import {
   type ShopMethod,
 } from '../advice'
 import type { Dryer } from '../equipment'
-import { type Cloth, isBlend, isPolyester } from '../order'
+import { type Cloth, type InkSystem, isBlend, isPolyester } from '../order'
 import { celsius, type Length, mm, type Temperature } from '../quantity'
 import { HEAT } from './definition'
 
 /** What the heat has to cure. */
 export interface CureNeed {
-  readonly system: 'plastisol' | 'highSolids' | 'waterBased'
+  readonly system: InkSystem
   readonly character: string
   readonly lowCure: boolean
 }
@@ -35,7 +35,7 @@ const CURES = {
   metallic: { rule: 'CURE_METALLIC', film: [160, 170, 190], dwell: [60, 65, 75] },
   expanding: { rule: 'CURE_EXPANDING', film: [160, 165, 170], dwell: [55, 60, 65] },
   low: { rule: 'CURE_LOW', film: [125, 130, 140], dwell: [75, 90, 120] },
-} as const satisfies Record<string, CureRow>
+} as const satisfies Record<InkSystem, CureRow> & Record<string, CureRow>
 
 const rowOf = (need: CureNeed): CureRow => {
   if (need.lowCure) return CURES.low

@@ -1,5 +1,6 @@
 import type { Hex } from '../color'
 import type { Angle, ArealMass, Film, Length, Ruling, Share } from '../quantity'
+import type { OrderedSystem } from './systems'
 
 /** Weave decides how much ink the cloth drinks and how far its fibres stand. */
 export const WEAVES = {
@@ -61,15 +62,6 @@ export type Character = keyof typeof CHARACTERS
 const PROCESS: ReadonlySet<Character> = new Set(['yellow', 'magenta', 'cyan', 'key'])
 /** One of the four that make a picture together. */
 export const isProcess = (ink: { readonly character: Character }): boolean => PROCESS.has(ink.character)
-
-export const INK_SYSTEMS = {
-  plastisol: 'Plastisol',
-  highSolids: 'High-solids water-based',
-  waterBased: 'Water-based',
-} as const
-export type InkSystem = keyof typeof INK_SYSTEMS
-export const SYSTEMS = { house: 'House ink', ...INK_SYSTEMS } as const
-export type OrderedSystem = keyof typeof SYSTEMS
 
 /** One ink colour of the art: one separation. */
 export interface InkColour {

@@ -2,8 +2,9 @@ import * as yup from 'yup'
 import { isHex } from '../color'
 import { isDay, KINDS, type Kind, writeQuantity } from '../quantity'
 import { CLOTH_GROUPS } from './definition'
-import { CHARACTERS, OPACITIES, type Order, SYSTEMS, WEAVES, WHERES } from './order'
+import { CHARACTERS, OPACITIES, type Order, WEAVES, WHERES } from './order'
 import { SIZE_NAMES } from './sizes'
+import { SYSTEMS } from './systems'
 
 /** A quantity in SI between two limits. What a person typed and no one understood arrives as text and is refused. */
 const quantity = (kind: Kind, least: number, most: number) =>

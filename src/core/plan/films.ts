@@ -3,7 +3,7 @@ import { freeFrames } from '../equipment'
 import type { Films } from '../ink'
 import type { Cloth, InkColour } from '../order'
 import type { Film } from '../quantity'
-import { dryFilm, fabricOf, meshFor, type Solids } from '../screen'
+import { dryFilm, fabricOf, meshFor } from '../screen'
 import { relativeDeposit, strokeFor } from '../stroke'
 import { type Context, needOf, strokeNeedOf } from './hitPlans'
 import { colourHit, type Separation, whiteHit } from './hits'
@@ -25,8 +25,7 @@ export function filmsFor(ctx: Context, cloth: Cloth, dark: boolean): (ink: InkCo
     const stroke = strokeFor(struck, press, shop, method, overrides)
     const fabric = fabricOf(shop.screens.fabrics, numberOf(mesh))
     return (
-      dryFilm(fabric, numberOf(stroke.strokes), s.system as Solids, onFilm) *
-      relativeDeposit(struck, press, stroke)
+      dryFilm(fabric, numberOf(stroke.strokes), s.system, onFilm) * relativeDeposit(struck, press, stroke)
     )
   }
   return (ink) => {

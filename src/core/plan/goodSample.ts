@@ -1,6 +1,6 @@
 import { choiceOf, numberOf } from '../advice'
 import type { Proven, Shop } from '../equipment'
-import { type Order, type Run, toneOf } from '../order'
+import { isWaterBased, type Order, type Run, toneOf } from '../order'
 import { screenOf } from './hitPlans'
 import type { RunPlan } from './runPlan'
 
@@ -21,7 +21,7 @@ export function settingsOf(plan: RunPlan, order: Order, on: string): readonly Pr
       use: strokeUse,
       mesh: numberOf(mesh),
       darkCloth,
-      waterBased: hit.system !== 'plastisol',
+      waterBased: isWaterBased(hit.system),
       blade: choiceOf(blade),
       edge: choiceOf(edge),
       angle: numberOf(angle),

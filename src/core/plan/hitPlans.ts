@@ -2,6 +2,7 @@ import { numberOf, type Overrides, type Reason, type ShopMethod } from '../advic
 import { freeFrames, type Press, type Shop, type WhichScreen } from '../equipment'
 import { inkMass } from '../ink'
 import type { Order, Run } from '../order'
+import { isWaterBased } from '../order'
 import {
   allocateFrames,
   emulsionOf,
@@ -119,7 +120,7 @@ export const needOf = (s: Separation, again: boolean): ScreenNeed => ({
   hitId: again ? 'base' : s.hit.id,
   name: s.hit.name,
   use: s.use,
-  waterBased: s.system !== 'plastisol',
+  waterBased: isWaterBased(s.system),
   ruling: s.drawn.ruling,
   angle: s.drawn.angle,
   line: s.drawn.line,
@@ -143,7 +144,7 @@ export const strokeNeedOf = (
   mesh,
   darkCloth,
   offPallet: run.placement.where === 'offPallet',
-  waterBased: s.system !== 'plastisol',
+  waterBased: isWaterBased(s.system),
 })
 
 /** How a screen is known when a sample of it was good. */

@@ -1,6 +1,7 @@
 import { choiceOf } from '../advice'
 import type { InkRoom } from '../equipment'
 import { type InkOptics, isFilm, type Looks, looksOf, opticsOfInk, type Tint, tintsOf } from '../ink'
+import { isWaterBased } from '../order'
 import type { RunPlan } from './runPlan'
 
 /** One colour of a print as it should look, with and without whites under it. */
@@ -31,7 +32,7 @@ export const looksOfRun = (plan: RunPlan, room: InkRoom): readonly Look[] =>
     return [
       {
         inkId: ink.id,
-        waterBased: (own?.hit.system ?? 'plastisol') !== 'plastisol',
+        waterBased: isWaterBased(own?.hit.system ?? ''),
         how,
         looks: looksOf(optics, plan.cloth, colour.films),
         planned,

@@ -13,7 +13,16 @@ import {
 import { type FlashUnit, flashesAt, type Press, type Shop } from '../equipment'
 import { type Cure, coolDown, cureFor, flashDwell, flashHeight, HEAT } from '../heat'
 import { baseCoverage, baseFor, INK, POT_LIFE, type SecondWhite, secondWhiteFor } from '../ink'
-import { type Cloth, hardestCloth, type InkColour, type Order, type Run, splitOrder, toneOf } from '../order'
+import {
+  type Cloth,
+  hardestCloth,
+  type InkColour,
+  isWaterBased,
+  type Order,
+  type Run,
+  splitOrder,
+  toneOf,
+} from '../order'
 import { mm } from '../quantity'
 import { beltRate, runTime } from '../rate'
 import { filmPosition, offPalletStop, type PlacementAdvice, placeOn } from '../registration'
@@ -54,7 +63,7 @@ export interface Parts {
   readonly cloth: Cloth
   readonly dark: boolean
   readonly colours: readonly ColourPlan[]
-  readonly secondWhite: ChoiceAdvice
+  readonly secondWhite: ChoiceAdvice<SecondWhite>
   readonly baseCoverage: NumberAdvice | undefined
   readonly separations: readonly Separation[]
   readonly relations: readonly Relation[]
@@ -99,7 +108,7 @@ export function partsOf(order: Order, shop: Shop, decisions: Decisions): Parts {
   const { separations, relations } = separate(
     run.placement,
     based,
-    choiceOf(secondWhite) as SecondWhite,
+    choiceOf(secondWhite),
     coverage ? numberOf(coverage) : 0,
     cloth,
     dark,
@@ -157,7 +166,7 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
     (s) => whyHit.get(separations.indexOf(s)) ?? [],
     hung.heads,
   )
-  const waterBased = separations.some((s) => s.system !== 'plastisol')
+  const waterBased = separations.some((s) => isWaterBased(s.system))
   const flashes = planFlashes(events, job, flashesAt(shop, press), waterBased, whyFlash, overrides)
   const cure = cureFor(separations, cloth, run.placement.width, shop.dryers, method, overrides)
   const placement = placeOn(run, press, method, overrides)
@@ -374,7 +383,7 @@ function timeOf(
 }
 
 function potLife(separations: readonly Separation[], total: NumberAdvice | undefined): readonly Reason[] {
-  const wet = separations.filter((s) => s.system !== 'plastisol')
+  const wet = separations.filter((s) => isWaterBased(s.system))
   const [first] = wet
   if (!first) return []
   const name = wet.map((s) => s.hit.name).join(', ')

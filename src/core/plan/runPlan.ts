@@ -2,7 +2,7 @@ import type { ChoiceAdvice, NumberAdvice, Overrides, Reason, ShopMethod } from '
 import type { Hex } from '../color'
 import type { FlashUnit, Frame, Press, StrokeUse } from '../equipment'
 import type { Cure } from '../heat'
-import type { Films } from '../ink'
+import type { BaseOrNone, Films, SecondWhite } from '../ink'
 import type { Cloth, Run } from '../order'
 import type { RunTime } from '../rate'
 import type { FilmPosition, PlacementAdvice } from '../registration'
@@ -29,7 +29,7 @@ export const isUndecided = ({ method, overrides, order }: Decisions): boolean =>
 /** One colour of the art and its base. */
 export interface ColourPlan {
   readonly inkId: string
-  readonly base: ChoiceAdvice
+  readonly base: ChoiceAdvice<BaseOrNone>
   /** Dry films of the colour and of whites under it, printed or not. */
   readonly films: Films
 }
@@ -99,7 +99,7 @@ export interface RunPlan {
   readonly pressAdvice: ChoiceAdvice
   readonly method: ShopMethod
   readonly colours: readonly ColourPlan[]
-  readonly secondWhite: ChoiceAdvice
+  readonly secondWhite: ChoiceAdvice<SecondWhite>
   readonly baseCoverage: NumberAdvice | undefined
   readonly sequence: SequencePlan
   /** In print order; in the order of the art when no order fits. */
@@ -114,7 +114,7 @@ export interface RunPlan {
   readonly coolDown: NumberAdvice | undefined
   readonly offContact: NumberAdvice
   readonly bladeLength: NumberAdvice
-  readonly direction: ChoiceAdvice | undefined
+  readonly direction: ChoiceAdvice<'push' | 'pull'> | undefined
   /** How closely strokes are held while halftones run; none without them. */
   readonly hold: Hold | undefined
   readonly cure: Cure

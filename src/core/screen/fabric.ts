@@ -1,4 +1,5 @@
 import type { Fabric } from '../equipment'
+import { type InkSystem, systemFacts } from '../order'
 import type { Film, MeshCount, Share } from '../quantity'
 
 /** The tabled fabric nearest to a mesh count. */
@@ -18,10 +19,7 @@ export const inkVolume = (f: Fabric): Film => openArea(f) * f.thickness
 const TRANSFER = 0.6
 /** A second stroke or hit lays more: the mesh is full and the cloth is closed (from memory). */
 const SECOND_STROKE = 0.25
-/** Volume left after the cure, and the share the cloth drinks of a first hit, by kind of ink (tuned). */
-const SOLIDS = { plastisol: 1, highSolids: 0.6, waterBased: 0.4 } as const
-export type Solids = keyof typeof SOLIDS
-const UPTAKE = { plastisol: 0.15, highSolids: 0.25, waterBased: 0.35 } as const
+/** What stays of a hit on an earlier film, which drinks little (tuned). */
 const ON_A_FILM = 0.9
 
 /** Wet ink laid per area with `strokes` strokes, as a thickness in metres. */
@@ -33,7 +31,7 @@ export const wetDeposit = (fabric: Fabric, strokes: number): Film =>
  *
  * @returns metres; 5 to 60 micrometres on usual work. A model tuned to common practice, not measured.
  */
-export function dryFilm(fabric: Fabric, strokes: number, system: Solids, onFilm: boolean): Film {
-  const kept = onFilm ? ON_A_FILM : 1 - UPTAKE[system]
-  return wetDeposit(fabric, strokes) * SOLIDS[system] * kept
+export function dryFilm(fabric: Fabric, strokes: number, system: InkSystem, onFilm: boolean): Film {
+  const { solids, drunk } = systemFacts(system)
+  return wetDeposit(fabric, strokes) * solids * (onFilm ? ON_A_FILM : 1 - drunk)
 }

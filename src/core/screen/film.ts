@@ -1,8 +1,9 @@
 import { type NumberAdvice, type Overrides, q, type Reason } from '../advice'
 import type { Fabric } from '../equipment'
+import type { InkSystem } from '../order'
 import type { MeshCount } from '../quantity'
 import { SCREEN } from './definition'
-import { dryFilm, fabricOf, inkVolume, type Solids } from './fabric'
+import { dryFilm, fabricOf, inkVolume } from './fabric'
 
 export interface FilmNeed {
   readonly hitId: string
@@ -11,7 +12,7 @@ export interface FilmNeed {
   readonly strokes: number
   /** Ink laid by the way it is struck, against the usual. */
   readonly struck: number
-  readonly system: Solids
+  readonly system: InkSystem
   /** Printed on an earlier film, which drinks nothing. */
   readonly onFilm: boolean
 }

@@ -2,6 +2,7 @@ import type { RuleOf } from '../advice'
 import { type NumberAdvice, type Overrides, q, type Reason, type ShopMethod } from '../advice'
 import { beatOf, moireRisk } from '../artwork'
 import type { Fabric } from '../equipment'
+import type { InkSystem } from '../order'
 import {
   type Angle,
   type Film,
@@ -12,7 +13,7 @@ import {
   writeQuantity,
 } from '../quantity'
 import { SCREEN } from './definition'
-import { dryFilm, fabricOf, inkVolume, openArea, opening, type Solids } from './fabric'
+import { dryFilm, fabricOf, inkVolume, openArea, opening } from './fabric'
 
 /** What the screen has to print. */
 export type ScreenUse =
@@ -61,7 +62,7 @@ export interface ScreenNeed {
   readonly particle?: Length | undefined
   /** Dry film that one hit should leave. */
   readonly deposit?: Film | undefined
-  readonly system: Solids
+  readonly system: InkSystem
   /** Printed on an earlier film, which drinks nothing. */
   readonly onFilm: boolean
 }

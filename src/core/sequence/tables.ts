@@ -1,3 +1,4 @@
+import { isWaterBased } from '../order'
 import { type Mark, marked } from './cheapest'
 import { FLASH, type Hit, type Job, meeting } from './hit'
 import { mudTerms } from './mud'
@@ -60,7 +61,7 @@ const maskOf = (hits: readonly Hit[], test: (h: Hit) => boolean): number =>
 /** Of inks that dry in the screen at most so many wet at once, where the shop holds to it (common practice). */
 const MOST_WET = 3
 
-const driesIn = (h: Hit): boolean => h.system !== 'plastisol' && h.role !== 'smoothing'
+const driesIn = (h: Hit): boolean => isWaterBased(h.system) && h.role !== 'smoothing'
 
 export const bits = (x: number): number => {
   let count = 0

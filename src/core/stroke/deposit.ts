@@ -68,7 +68,7 @@ export function relativeDeposit(need: StrokeNeed, press: Press, stroke: StrokeAd
     angle: numberOf(stroke.angle),
     feel: stroke.gauge ? feelOf(press, numberOf(stroke.gauge)) : word,
     time: numberOf(stroke.time),
-    flood: choiceOf(stroke.flood) as Flood,
+    flood: choiceOf(stroke.flood),
   })
   return now / usual
 }

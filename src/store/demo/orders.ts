@@ -1,4 +1,5 @@
 import type { ArtRelation, Cloth, GarmentLine, InkColour, Order, Placement } from '@/core/order'
+import { orderedSystem } from '@/core/order'
 import type { Decisions } from '@/core/plan'
 import { degrees, lpi, mm } from '@/core/quantity'
 import { DEMO_CLOTHS, DEMO_INKS } from './shelf'
@@ -25,7 +26,7 @@ const ink = (id: string, shelf: string, coverage: number, more: Partial<InkColou
   const kind = {
     character: found.character as InkColour['character'],
     opacity: found.opacity as InkColour['opacity'],
-    system: found.system === 'plastisol' ? ('house' as const) : (found.system as InkColour['system']),
+    system: orderedSystem(found.system, 'plastisol'),
   }
   return { id, name, hex, ...kind, coverage, lowCure: false, ...more }
 }

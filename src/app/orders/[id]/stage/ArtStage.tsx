@@ -9,6 +9,7 @@ import {
   type InkColour,
   OPACITIES,
   type Order,
+  orderedSystem,
   SYSTEMS,
   WHERES,
 } from '@/core/order'
@@ -111,7 +112,7 @@ function Inks({ at }: { readonly at: number }) {
       hex: found.hex,
       character: found.character as InkColour['character'],
       opacity: found.opacity as InkColour['opacity'],
-      system: found.system === 'plastisol' ? 'house' : (found.system as InkColour['system']),
+      system: orderedSystem(found.system, shelf.shop.method.ink),
     })
   }
   const remove = (i: number) => {

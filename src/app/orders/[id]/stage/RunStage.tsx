@@ -2,6 +2,7 @@
 
 import { Box, Flex } from '@chakra-ui/react'
 import { q, tell } from '@/core/advice'
+import { isWaterBased } from '@/core/order'
 import { PLAN } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
 import { Section, Table } from '@/ui/Section'
@@ -25,7 +26,7 @@ export function RunStage({ plan }: PlanProps) {
       {time ? (
         <>
           <PaceSection time={time} />
-          <Finish time={time} driesIn={plan.hits.some((h) => h.hit.system !== 'plastisol')} />
+          <Finish time={time} driesIn={plan.hits.some((h) => isWaterBased(h.hit.system))} />
           <Timeline time={time} />
           <CostSection plan={plan} />
         </>

@@ -1,0 +1,37 @@
+import type { Share } from '../quantity'
+
+/** What a kind of ink does, wherever that matters: in the screen, on the cloth, in the oven. */
+interface System {
+  readonly label: string
+  /** It is water-based: dries in the screen, eats ordinary emulsion, and its vapour wants moving air. */
+  readonly waterBased: boolean
+  /** Of the wet film that is left when it is cured. */
+  readonly solids: Share
+  /** Of the first hit that the cloth drinks. */
+  readonly drunk: Share
+}
+
+/** Ink systems. Solids and what cloth drinks are tuned to common practice, never measured. */
+const TABLE = {
+  plastisol: { label: 'Plastisol', waterBased: false, solids: 1, drunk: 0.15 },
+  highSolids: { label: 'High-solids water-based', waterBased: true, solids: 0.6, drunk: 0.25 },
+  waterBased: { label: 'Water-based', waterBased: true, solids: 0.4, drunk: 0.35 },
+} as const satisfies Record<string, System>
+
+export type InkSystem = keyof typeof TABLE
+export const systemFacts = (system: InkSystem): System => TABLE[system]
+
+/** Whether an ink dries in the screen; what no one knows does not. */
+export const isWaterBased = (system: string): boolean =>
+  Object.hasOwn(TABLE, system) && TABLE[system as InkSystem].waterBased
+
+const labels = Object.entries(TABLE).map(([id, { label }]) => [id, label])
+/** Ink systems by what they are called. */
+export const INK_SYSTEMS = Object.fromEntries(labels) as Readonly<Record<InkSystem, string>>
+/** The same as an order names them: of the house, whatever that is, or its own. */
+export const SYSTEMS = { house: 'House ink', ...INK_SYSTEMS } as const
+export type OrderedSystem = keyof typeof SYSTEMS
+
+/** The system of an ink of the shelf as an order keeps it: of the house where it is the house's. */
+export const orderedSystem = (system: string, house: InkSystem): OrderedSystem =>
+  system === house || !Object.hasOwn(TABLE, system) ? 'house' : (system as InkSystem)
