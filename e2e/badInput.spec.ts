@@ -11,7 +11,7 @@ const ORDER_FIELDS = [
   ['Cotton', 'all', 'Not a share: type, for example, 35 %.'],
   ['Polyester', '60 %', 'Cotton and polyester are more than 100 % together.'],
   ['Weight', '5 kg', 'Not a cloth weight: type, for example, 180 g/m2 or 5.3 oz/yd2.'],
-  ['Weight', '900 g/m2', 'Between 20 g/m² and 600 g/m², please.'],
+  ['Weight', '900 g/m2', 'Between 20 g/m² and 600 g/m² (0.6 oz/yd² and 17.7 oz/yd²), please.'],
   ['M', '1.5', 'A whole number of pieces.'],
   ['M', '-2', 'Not below 0.'],
   ['M', 'many', 'A whole number of pieces.'],
@@ -19,12 +19,16 @@ const ORDER_FIELDS = [
 
 const ART_FIELDS = [
   ['Width', 'wide', 'Not a length: type, for example, 305 mm or 12 in.'],
-  ['Width', '2 mm', 'Between 10 mm and 1200 mm, please.'],
+  ['Width', '2 mm', 'Between 10 mm and 1200 mm (0.394 in and 47 1/4 in), please.'],
   ['Height', '', 'Not a length: type, for example, 305 mm or 12 in.'],
   ['Name', '', 'Ink is missing.'],
   ['Coverage', '120 %', 'Between 0.1 % and 100 %, please.'],
   ['Ruling, empty for flat', 'fine', 'Not a ruling: type, for example, 55 lpi.'],
-  ['Width of the overlap of Comet blue and Harbour white', '1 m', 'Between 0 mm and 50 mm, please.'],
+  [
+    'Width of the overlap of Comet blue and Harbour white',
+    '1 m',
+    'Between 0 mm and 50 mm (0 in and 1.97 in), please.',
+  ],
 ] as const
 
 for (const [stage, fields] of [

@@ -16,6 +16,7 @@ import { useSettings } from '@/ui/settings'
 import { AskFrame } from './AskFrame'
 import { Filling } from './Filling'
 import { PotLife } from './ink/PotLife'
+import { MISSING } from './missing'
 import { useNewOrder } from './orders/useNewOrder'
 import { settledAt } from './settledAt'
 import type { OrderLine, RunLine } from './today'
@@ -253,7 +254,7 @@ function Line({ line, run, today, before }: LineProps) {
 function OpenPoints({ line, run }: { readonly line: OrderLine; readonly run: RunLine | undefined }) {
   const { units } = useSettings()
   const href = settledAt(line, run)
-  const missing = run === undefined ? line.missing : run.inks.length === 0 ? 'No colours yet' : ''
+  const missing = run === undefined ? line.missing : run.inks.length === 0 ? 'colours' : undefined
   const [worst, ...more] = run?.open ?? []
   const wrong = line.wrong || run?.wrong
   if (wrong)
@@ -265,7 +266,7 @@ function OpenPoints({ line, run }: { readonly line: OrderLine; readonly run: Run
   if (missing)
     return (
       <Link href={href} display="flex" gap="2" alignItems="baseline" _hover={{ textDecoration: 'underline' }}>
-        <SeverityMark severity="Stop" /> {missing}
+        <SeverityMark severity="Stop" /> {MISSING[missing].words}
       </Link>
     )
   if (!worst)

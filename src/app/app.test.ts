@@ -182,11 +182,11 @@ describe('the list of orders', () => {
     const [first] = order?.placements ?? []
     if (!order || !first) throw new Error('no order')
     const bare = { ...first, inks: [], relations: [] }
-    const cases: readonly (readonly [Partial<Order>, string, string])[] = [
-      [{ customer: '' }, 'Customer is missing', 'order'],
-      [{ lines: [] }, 'No quantities yet', 'order'],
-      [{ placements: [bare] }, 'No colours yet', 'art'],
-      [{ placements: [first, { ...bare, id: 'P2' }] }, '', 'run'],
+    const cases: readonly (readonly [Partial<Order>, string | undefined, string])[] = [
+      [{ customer: '' }, 'customer', 'order'],
+      [{ lines: [] }, 'quantities', 'order'],
+      [{ placements: [bare] }, 'colours', 'art'],
+      [{ placements: [first, { ...bare, id: 'P2' }] }, undefined, 'run'],
     ]
     for (const [i, [change, missing, stage]] of cases.entries()) {
       const id = `O-${2000 + i}`
@@ -199,7 +199,7 @@ describe('the list of orders', () => {
     }
     const empty = await openDatabase(':memory:')
     await addOrder(empty, order)
-    expect((await settledLines(empty, ALL)).lines[0]?.missing).toBe('The shop has no press')
+    expect((await settledLines(empty, ALL)).lines[0]?.missing).toBe('press')
   })
 })
 

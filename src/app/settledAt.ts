@@ -1,3 +1,4 @@
+import { MISSING } from './missing'
 import { stageOf } from './orders/[id]/stages'
 import type { OrderLine, RunLine } from './today'
 
@@ -6,7 +7,7 @@ export function settledAt(order: OrderLine, run: RunLine | undefined): string {
   const query = run ? `?run=${run.id}` : ''
   const link = (stage: string) => `/orders/${order.id}/${stage}${query}`
   if (order.wrong || run?.wrong) return link('order')
-  if (run === undefined) return link(order.missing === 'No colours yet' ? 'art' : 'order')
+  if (run === undefined) return link(order.missing ? MISSING[order.missing].stage : 'order')
   if (run.inks.length === 0) return link('art')
   const [worst] = run.open
   return link(worst ? stageOf(worst) : 'run')

@@ -10,6 +10,7 @@ import type { OrderState } from '@/store/schema'
 import { loadShop } from '@/store/shop'
 import { keptSummaries } from '@/store/summaries'
 import type { Pictured } from '@/ui/Swatch'
+import type { Missing } from './missing'
 import { renewPlans, shopStampOf, summaryStamp } from './planning'
 
 /** A run as lists show it. */
@@ -39,15 +40,15 @@ export interface OrderLine {
   /** What is stored of it and cannot be, in one sentence; empty as a rule. */
   readonly wrong: string
   readonly runs: readonly RunLine[]
-  /** What the order still misses before it makes a run; empty when nothing. */
-  readonly missing: string
+  /** What the order still misses before it makes a run. */
+  readonly missing: Missing | undefined
 }
 
-function missingIn(order: Order, runs: readonly Run[], shop: Shop): string {
-  if (order.customer === '') return 'Customer is missing'
-  if (order.placements.every((p) => p.inks.length === 0)) return 'No colours yet'
-  if (runs.length === 0) return 'No quantities yet'
-  return shop.presses.length === 0 ? 'The shop has no press' : ''
+function missingIn(order: Order, runs: readonly Run[], shop: Shop): Missing | undefined {
+  if (order.customer === '') return 'customer'
+  if (order.placements.every((p) => p.inks.length === 0)) return 'colours'
+  if (runs.length === 0) return 'quantities'
+  return shop.presses.length === 0 ? 'press' : undefined
 }
 
 /** Orders with their runs, and what these ask of the screen room and the ink room. */

@@ -20,6 +20,7 @@ import { AskFrame } from '../AskFrame'
 import { act } from '../acts/act'
 import { recordEdit } from '../edits/history'
 import { Filling } from '../Filling'
+import { MISSING } from '../missing'
 import type { OrderLine } from '../today'
 import { useNewOrder } from './useNewOrder'
 
@@ -211,7 +212,7 @@ function Line({ line }: { readonly line: OrderLine }) {
 
 function stateOf({ missing, runs, state }: OrderLine): string {
   if (state === 'printing') return 'Printing'
-  if (missing) return missing
+  if (missing) return MISSING[missing].words
   const released = runs.filter((r) => r.revision > 0)
   const changed = released.filter((r) => r.changed)
   if (changed.length > 0) return `${changed.length} of ${runs.length} changed since release`

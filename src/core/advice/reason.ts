@@ -22,8 +22,11 @@ export interface Rule {
   readonly severity?: Severity
 }
 
-/** An input to a rule: a quantity in SI with its kind, or a word. */
-export type Input = { readonly kind: Kind; readonly value: number } | string
+/** An input to a rule: a quantity in SI with its kind, several of a kind, or a word. */
+export type Input =
+  | { readonly kind: Kind; readonly value: number }
+  | { readonly kind: Kind; readonly values: readonly number[] }
+  | string
 
 /** What a statement names, by name. */
 export type Inputs = Readonly<Record<string, Input>>
@@ -56,8 +59,11 @@ export function because<T extends Record<string, Rule>>(
 export const q = (kind: Kind, value: number): Input => ({ kind, value })
 
 /** An input in words. */
-export const inputText = (input: Input, system: System): string =>
-  typeof input === 'string' ? input : writeQuantity(input.kind, input.value, system)
+export function inputText(input: Input, system: System): string {
+  if (typeof input === 'string') return input
+  if ('value' in input) return writeQuantity(input.kind, input.value, system)
+  return input.values.map((x) => writeQuantity(input.kind, x, system)).join(', ')
+}
 
 /** One of what is counted: `pieces` is `piece`, `flashes` is `flash`. */
 const single = (many: string) => many.replace(/(?<=sh|ch|ss)es$|s$/, '')
@@ -66,7 +72,7 @@ const single = (many: string) => many.replace(/(?<=sh|ch|ss)es$|s$/, '')
 export const tell = (reason: Reason, system: System): string =>
   reason.says.replace(/\{(\w+)\}( [a-z]{3,}s\b)?/g, (_, name: string, counted = '') => {
     const input = reason.inputs[name] ?? ''
-    const one = typeof input === 'object' && input.kind === 'count' && input.value === 1
+    const one = typeof input === 'object' && 'value' in input && input.kind === 'count' && input.value === 1
     return `${inputText(input, system)}${one ? single(counted) : counted}`
   })
 

@@ -27,7 +27,7 @@ const said = (inks: Readonly<Record<string, number>>, code: string, share: numbe
 const lighter = (code: string) => {
   const reason = said({ [code]: 1 }, 'RISE', 0.2).find((r) => r.rule === 'ADDITIVE_RISES')
   const value = reason?.inputs.lighter
-  return value && typeof value === 'object' ? value.value : Number.NaN
+  return value && typeof value === 'object' && 'value' in value ? value.value : Number.NaN
 }
 
 describe('additives', () => {

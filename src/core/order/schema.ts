@@ -18,8 +18,12 @@ const quantity = (kind: Kind, least: number, most: number) =>
           message: `Not a ${KINDS[kind].name}: type, for example, ${KINDS[kind].example}.`,
         })
       if (value >= least - 1e-9 && value <= most + 1e-9) return true
-      const [low, high] = [least, most].map((x) => writeQuantity(kind, x, 'metric'))
-      return ctx.createError({ message: `Between ${low} and ${high}, please.` })
+      // Who typed it reads one or the other; the schema knows neither whom nor where.
+      const [metric, inch] = (['metric', 'inch'] as const).map((system) => {
+        const [low, high] = [least, most].map((x) => writeQuantity(kind, x, system))
+        return `${low} and ${high}`
+      })
+      return ctx.createError({ message: `Between ${metric}${inch === metric ? '' : ` (${inch})`}, please.` })
     })
 
 /** Control characters and halves of characters: nothing that was typed. */

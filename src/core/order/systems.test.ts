@@ -30,6 +30,7 @@ describe('ink systems', () => {
     expect(orderedSystem('waterBased', 'waterBased')).toBe('house')
     expect(orderedSystem('highSolids', 'plastisol')).toBe('highSolids')
     for (const word of ['house', '', 'toString']) expect(orderedSystem(word, 'plastisol')).toBe('house')
-    for (const s of ALL) for (const house of ALL) expect(Object.keys(SYSTEMS)).toContain(orderedSystem(s, house))
+    for (const s of ALL)
+      for (const house of ALL) expect(Object.keys(SYSTEMS)).toContain(orderedSystem(s, house))
   })
 })

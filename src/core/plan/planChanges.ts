@@ -28,7 +28,7 @@ function newReason(now: Advice, before: Advice | undefined): Reason | undefined 
 }
 
 const sameInput = (a: Input, b: Input) =>
-  typeof a === 'string' || typeof b === 'string'
+  typeof a === 'string' || typeof b === 'string' || 'values' in a || 'values' in b
     ? a === b
     : a.kind === b.kind && Math.abs(a.value - b.value) <= 1e-9 * Math.max(1e-3, Math.abs(a.value))
 

@@ -65,7 +65,8 @@ const ADDS: ReadonlySet<Kind> = new Set<Kind>(['length', 'mass', 'duration', 'wo
 const BETWEEN = /(?<=[a-z"'])\s*(?=\d)/i
 
 function parseTerm(kind: Kind, text: string, system: System): Parsed {
-  const match = TERM.exec(text)
+  // A sign before nothing but a fraction stands before a nought.
+  const match = TERM.exec(text.replace(/^[+-](?= ?\d+\/)/, (sign) => `${sign}0 `).replace(/ {2}/, ' '))
   const [, whole, above, below, typedUnit] = match ?? []
   if (!match || (whole === undefined && above === undefined)) return fail(kind)
   const read = whole === undefined ? ({ ok: true, value: 0 } as const) : readNumber(whole)

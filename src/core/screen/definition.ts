@@ -64,7 +64,12 @@ export const SCREEN = defineRoom({
       source: 'common practice',
     },
     MESH_MOIRE: {
-      says: '{mesh} under {ruling} at {angle} beats every {period}: bands can be seen in the tint. {instead}',
+      says: '{mesh} under {ruling} at {angle} beats every {period}: bands can be seen in the tint. Clear of it: {clear}.',
+      source: 'geometry',
+      severity: 'Watch',
+    },
+    MESH_MOIRE_ALL: {
+      says: '{mesh} under {ruling} at {angle} beats every {period}: bands can be seen in the tint. Turn the halftone instead.',
       source: 'geometry',
       severity: 'Watch',
     },

@@ -3,15 +3,7 @@ import { type NumberAdvice, type Overrides, q, type Reason, type ShopMethod } fr
 import { beatOf, moireRisk } from '../artwork'
 import type { Fabric } from '../equipment'
 import type { InkSystem } from '../order'
-import {
-  type Angle,
-  type Film,
-  type Length,
-  type MeshCount,
-  perCm,
-  type Ruling,
-  writeQuantity,
-} from '../quantity'
+import { type Angle, type Film, type Length, type MeshCount, perCm, type Ruling } from '../quantity'
 import { SCREEN } from './definition'
 import { dryFilm, fabricOf, inkVolume, openArea, opening } from './fabric'
 
@@ -159,18 +151,12 @@ export function meshFor(
       angle: q('turn', need.angle),
       period: Number.isFinite(beat.period) ? q('length', beat.period) : 'none',
     }
-    const better = [...new Set(fabrics.map((f) => f.count))].filter(
+    const clear = [...new Set(fabrics.map((f) => f.count))].filter(
       (m) => m >= low && m <= high && risk(m) === 'none',
     )
-    const instead =
-      better.length > 0
-        ? `Clear of it: ${better.map((m) => writeQuantity('meshCount', m, 'metric')).join(', ')}.`
-        : 'Turn the halftone instead.'
-    reasons.push(
-      risk(mesh) === 'none'
-        ? SCREEN.because('MESH_CLEAR', told)
-        : SCREEN.because('MESH_MOIRE', { ...told, instead }),
-    )
+    if (risk(mesh) === 'none') reasons.push(SCREEN.because('MESH_CLEAR', told))
+    else if (clear.length === 0) reasons.push(SCREEN.because('MESH_MOIRE_ALL', told))
+    else reasons.push(SCREEN.because('MESH_MOIRE', { ...told, clear: { kind: 'meshCount', values: clear } }))
   }
   const fabric = fabricOf(fabrics, mesh)
   reasons.push(

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { DEFAULT_METHOD, type NumberAdvice, type Reason } from '../advice'
+import { DEFAULT_METHOD, type NumberAdvice, type Reason, tell } from '../advice'
 import { beatOf, moireRisk } from '../artwork'
 import {
   type Emulsion,
@@ -108,28 +108,35 @@ describe('a mesh says why', () => {
     [0, 7.5, 15, 22.5, 30, 45, 75].map((angle) => ({ ruling: lpi(ruling), angle: degrees(angle) })),
   )
   const COUNTS = [...new Set(FABRICS.map((f) => f.count))]
-  /** What is said where the lead's own mesh beats: the meshes named, or the words instead. */
-  const instead = (a: NumberAdvice) => {
-    const words = String(told(a, 'MESH_MOIRE').instead)
-    return { words, named: [...words.matchAll(/(\d+) T\/cm/g)].map((m) => Number(m[1])) }
-  }
   it('says which meshes in range are clear of moire, all of the table and none outside; or to turn the halftone', () => {
     let [listed, turned] = [0, 0]
     for (const f of FILMS)
       for (const own of COUNTS) {
         const advice = mesh('spot', f, HELD, { 'mesh.x': own })
         const risk = (m: number) => moireRisk(beatOf(f.ruling, f.angle, m))
-        expect(rules(advice.reasons)).toContain(risk(own) === 'none' ? 'MESH_CLEAR' : 'MESH_MOIRE')
-        if (risk(own) === 'none') continue
         const [low, high] = advice.range
         const clear = COUNTS.filter((m) => m >= low && m <= high && risk(m) === 'none')
-        const { words, named } = instead(advice)
-        expect(named).toEqual(clear.map((m) => Math.round(m / 100)))
-        if (clear.length === 0) expect(words).toBe('Turn the halftone instead.')
-        if (clear.length === 0) turned++
-        else listed++
+        const said = rules(advice.reasons).filter((r) => r === 'MESH_CLEAR' || r.startsWith('MESH_MOIRE'))
+        if (risk(own) === 'none') expect(said).toEqual(['MESH_CLEAR'])
+        else if (clear.length > 0) {
+          expect(said).toEqual(['MESH_MOIRE'])
+          expect(told(advice, 'MESH_MOIRE').clear).toEqual({ kind: 'meshCount', values: clear })
+          listed++
+        } else {
+          expect(said).toEqual(['MESH_MOIRE_ALL'])
+          turned++
+        }
       }
     expect(Math.min(listed, turned)).toBeGreaterThan(10)
+  })
+  it('names those meshes in the reader’s units', () => {
+    const reason = FILMS.flatMap((f) => mesh('spot', f, HELD, { 'mesh.x': perCm(61) }).reasons).find(
+      (r) => r.rule === 'MESH_MOIRE',
+    )
+    const words = reason ? [tell(reason, 'metric'), tell(reason, 'inch')] : []
+    expect(words[0]).toMatch(/Clear of it: \d+ T\/cm/)
+    expect(words[1]).toMatch(/Clear of it: \d+ tpi/)
+    expect(words[1]).not.toContain('T/cm')
   })
   it('never advises a mesh that beats where a clear one hangs in range', () => {
     for (const ruling of [45, 55, 65])

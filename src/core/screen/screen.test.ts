@@ -233,8 +233,8 @@ describe('mesh from what is drawn', () => {
     expect(bad.find((b) => b.m === free.advised / 100)?.risk ?? 'none').toBe('none')
     // The published pair of the model: 61 T/cm, 55 lpi at 45 degrees beats every 40.7 mm.
     const only = meshFor(need('spot', extra), DEFAULT_METHOD, [perCm(61)], FABRICS, { 'mesh.x': perCm(61) })
-    expect(only.reasons.map((r) => r.rule)).toContain('MESH_MOIRE')
-    expect(tell(only.reasons.find((r) => r.rule === 'MESH_MOIRE') as Reason, 'metric')).toContain('40.7')
+    expect(only.reasons.map((r) => r.rule)).toContain('MESH_MOIRE_ALL')
+    expect(tell(only.reasons.find((r) => r.rule === 'MESH_MOIRE_ALL') as Reason, 'metric')).toContain('40.7')
   })
   it('takes the mesh in range that leaves the film wanted', () => {
     expect(count('spot', {}, { deposit: micron(13) })).toBe(90)
