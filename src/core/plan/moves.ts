@@ -2,7 +2,7 @@ import type { Reason } from '../advice'
 import type { Shop } from '../equipment'
 import type { Order } from '../order'
 import { FLASH, muddyPairs, mudPoints } from '../sequence'
-import { ordered, type Parts, partsOf } from './plan'
+import { ordered, type Parts, partsOf } from './ordering'
 import type { Decisions, RunPlan } from './runPlan'
 
 /** What would follow if a screen were put at one place of the order. */
