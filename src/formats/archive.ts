@@ -1,17 +1,11 @@
 import * as yup from 'yup'
-import type { BroughtFilm } from '@/core/artwork'
+import type { FilmOfPrint } from '@/core/artwork'
 import { BANDS } from '@/core/color'
 import { checkShelf, type ShopAndShelf } from '@/core/equipment'
 import { checkHeldOrder, INK_SYSTEMS, idSchema, type Order } from '@/core/order'
 import { type Decisions, decisionsSchema, orderOfRun, runIdSchema } from '@/core/plan'
 import { isDay, isMoment } from '@/core/quantity'
 import { filePath, toNamedUnits, toSi } from './namedUnits'
-
-/** A film with the order and print it is of. */
-export interface ArchivedFilm extends BroughtFilm {
-  readonly orderId: string
-  readonly print: string
-}
 
 /** An order with how far it is. */
 export interface ArchivedOrder {
@@ -27,7 +21,7 @@ export interface ArchiveFile<Revision, Book> {
   readonly orders: readonly ArchivedOrder[]
   readonly decisions: readonly Decisions[]
   readonly revisions: readonly Revision[]
-  readonly films: readonly ArchivedFilm[]
+  readonly films: readonly FilmOfPrint[]
   readonly inkBook?: Book | undefined
 }
 
@@ -194,7 +188,7 @@ export function readArchiveFile<Revision, Book>(text: string): ArchiveRead<Revis
     orders: readonly (Omit<ArchivedOrder, 'order'> & { order: unknown })[]
     decisions: readonly (Omit<Decisions, 'overrides'> & { overridesSi: Decisions['overrides'] })[]
     revisions: readonly Revision[]
-    films?: readonly ArchivedFilm[]
+    films?: readonly FilmOfPrint[]
     inkBook?: Book
   }>(raw)
   const shelf = checkShelf(toSi({ shop: file.shop, inks: file.inks, cloths: file.cloths }))

@@ -1,19 +1,14 @@
+import type { FilmOfPrint } from '@/core/artwork'
 import type { ShopAndShelf } from '@/core/equipment'
 import { type Decisions, isUndecided, orderOfRun } from '@/core/plan'
 import type { Database } from './database'
 import { decisionRows, loadDecisions } from './decisions'
-import { allFilms, putFilm, type StoredFilm } from './films'
+import { allFilms, putFilm } from './films'
 import { type InkBook, readInkBook, replaceInkBook } from './inkBook'
 import { inOne } from './once'
 import { everyOrder, insertOrder, type StoredOrder } from './orders'
 import { everyRevision, type Revision, revisionRow } from './revisions'
 import { loadShop, writeShop } from './shop'
-
-/** A film of a print as the archive names it. */
-export interface ArchivedFilm extends StoredFilm {
-  readonly orderId: string
-  readonly print: string
-}
 
 type ArchivedOrder = Omit<StoredOrder, 'version'>
 
@@ -23,7 +18,7 @@ export interface Archive {
   readonly orders: readonly ArchivedOrder[]
   readonly decisions: readonly Decisions[]
   readonly revisions: readonly Revision[]
-  readonly films: readonly ArchivedFilm[]
+  readonly films: readonly FilmOfPrint[]
   /** None in archives from before there was an ink room. */
   readonly inkBook?: InkBook | undefined
 }

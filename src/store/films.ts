@@ -4,7 +4,7 @@ import { mkdir, open, rename, rm } from 'node:fs/promises'
 import { join } from 'node:path'
 import { rollup } from 'd3-array'
 import type { Kysely } from 'kysely'
-import type { BroughtFilm, SetFacts } from '@/core/artwork'
+import type { BroughtFilm, FilmOfPrint, SetFacts } from '@/core/artwork'
 import { type Database, dataFolder } from './database'
 import { inOne } from './once'
 import type { Tables } from './schema'
@@ -78,9 +78,7 @@ export async function loadFilms(
 }
 
 /** Every film of every order, deleted ones too. */
-export async function allFilms(
-  db: Database,
-): Promise<readonly (StoredFilm & { readonly orderId: string; readonly print: string })[]> {
+export async function allFilms(db: Database): Promise<readonly FilmOfPrint[]> {
   const rows = await db
     .selectFrom('film')
     .selectAll()

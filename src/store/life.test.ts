@@ -6,7 +6,7 @@ import { sql } from 'kysely'
 import Sqlite from 'libsql'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { TEMPLATES } from '@/core/equipment'
-import { noDecisions, plan } from '@/core/plan'
+import { keptGood, noDecisions, plan, settingsOf } from '@/core/plan'
 import { readArchive, replaceAll } from './archive'
 import { backUp, backUpNightly, listBackups, replaceDamaged, restore, sweepHalfMade } from './backup'
 import { changeStamp, closeDatabase, type Database, database, openDatabase } from './database'
@@ -207,6 +207,55 @@ describe('the archive', () => {
     const other = await openDatabase(':memory:')
     await replaceAll(other, asJson(archive))
     expect(asJson(await readArchive(other))).toEqual(asJson(archive))
+  })
+  /** What a shop never entered, or what is found again from what it did. */
+  const LEFT_OUT: Readonly<Record<string, string>> = {
+    done: 'acts that were asked for, remembered for days',
+    tidied: 'when this database was last tidied',
+    run_summary: 'planned anew',
+    film_reading: 'read off the films anew',
+  }
+  it('carries every table of the database that is not left out for a reason', async () => {
+    await release(db, frozen(), 0, NOW)
+    await saveDecisions(db, { ...noDecisions(RUN), overrides: { offContact: 0.003 }, order: ['base'] }, 1)
+    await addFilms(db, 'O-1001', 'P1', [
+      {
+        ink: 'I1',
+        name: 'a.png',
+        hash: 'a'.repeat(64),
+        page: 0,
+        across: 10,
+        down: 10,
+        dpi: 300,
+        raster: true,
+      },
+    ])
+    const { shelf, version } = await loadShop(db)
+    const good = settingsOf(frozen().plan, frozen().order, TODAY)
+    await saveShop(db, { ...shelf, shop: keptGood(shelf.shop, good) }, version)
+    const other = await openDatabase(':memory:')
+    await replaceAll(other, asJson(await readArchive(db)))
+    const { rows: tables } = await sql<{ name: string }>`
+      SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite%' AND name NOT LIKE 'kysely%'`.execute(
+      db,
+    )
+    const rowsOf = async (of: Database, name: string) => {
+      const { rows } = await sql<Record<string, unknown>>`SELECT * FROM ${sql.table(name)}`.execute(of)
+      const plain = rows.map(({ version: _, deleted_days: __, ...row }) => JSON.stringify(row))
+      return plain.sort()
+    }
+    const names = tables.map((t) => t.name)
+    for (const name of Object.keys(LEFT_OUT)) expect(names).toContain(name)
+    const lost: string[] = []
+    const empty: string[] = []
+    for (const name of names.filter((n) => !Object.hasOwn(LEFT_OUT, n))) {
+      const [before, after] = [await rowsOf(db, name), await rowsOf(other, name)]
+      if (before.length === 0) empty.push(name)
+      if (JSON.stringify(before) !== JSON.stringify(after)) lost.push(name)
+    }
+    expect(lost).toEqual([])
+    // A table that nothing fills is tried by no one.
+    expect(empty).toEqual([])
   })
   it('holds cans, tubs, ledger and drawdowns; one whose ledger goes below nothing is refused whole', async () => {
     const [can] = await receiveCans(db, [{ code: 'W1', lot: 'L7', mass: 1 }], '2026-11-23T09:00')

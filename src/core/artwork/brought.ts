@@ -16,3 +16,9 @@ export interface BroughtFilm {
   /** Light on dark, when a person said so. */
   readonly negative?: boolean
 }
+
+/** The same with the order and print it is of. */
+export interface FilmOfPrint extends BroughtFilm {
+  readonly orderId: string
+  readonly print: string
+}

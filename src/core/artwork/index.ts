@@ -1,4 +1,4 @@
-export type { BroughtFilm } from './brought'
+export type { BroughtFilm, FilmOfPrint } from './brought'
 export { ARTWORK } from './definition'
 export { readFilm } from './film'
 export * from './findings'
