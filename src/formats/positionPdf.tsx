@@ -14,12 +14,12 @@ import {
 import { numberOf } from '@/core/advice'
 import type { Order } from '@/core/order'
 import type { RunPlan } from '@/core/plan'
-import { type System, writeQuantity } from '@/core/quantity'
+import { INCH, type System, writeQuantity } from '@/core/quantity'
 import { type FilmPosition, FRAME_WALL, type Tile, tilesOf } from '@/core/registration'
 import { FACE, type Paper, RULE, registerFonts } from './paper'
 
 /** Points in a metre: 72 to the inch of 25.4 mm. */
-const PT = 72 / 0.0254
+const PT = 72 / INCH
 /** What is drawn round the art: the gap to the marks and the marks themselves. */
 const ROUND = 0.022
 const MARGIN = 0.012

@@ -1,4 +1,5 @@
 /** Reads films in a thread of its own, one set at a time, and cuts what previews need out of those it keeps. */
+
 import { readFile } from 'node:fs/promises'
 import { parentPort } from 'node:worker_threads'
 import { expose } from 'comlink'
@@ -26,6 +27,7 @@ import {
   settle,
   sharesOf,
 } from '@/core/artwork'
+import { INCH } from '@/core/quantity'
 import { ahead, decodeFilm, type FilmPage, FilmProblem, filmPages } from '@/formats/film'
 
 /** Films to be laid on each other, all drawn at one resolution on one sheet. */
@@ -202,7 +204,7 @@ const api = {
   ): Promise<Uint8Array | undefined> {
     const set = await known(order)
     if (!set?.print) return undefined
-    const px = order.dpi / 0.0254
+    const px = order.dpi / INCH
     const border = Math.max(set.print.width, set.print.height) * BORDER
     const wide = (set.print.width + 2 * border) * px
     const level = Math.max(0, Math.min(SMALLEST, Math.floor(Math.log2(wide / (2 * width)))))

@@ -1,3 +1,4 @@
+import { INCH } from '../quantity'
 import { type Coarse, coarseOf } from './coarse'
 import { descreen } from './descreen'
 import { type Distances, distancesOf } from './distance'
@@ -44,7 +45,7 @@ export function readFilm(image: GreyImage, dpi: number, negative?: boolean): Fil
   const halftone = findHalftone(image, table, packed, tileEdges(packed.bits, counts), dpi)
   const flat = farFromHalftone(halftone.map, packed.bits.tilesX)
   const { plane: clean, specks } = despeckle(packed.bits, flat)
-  const period = halftone.screens.map((s) => dpi / 0.0254 / s.ruling)
+  const period = halftone.screens.map((s) => dpi / INCH / s.ruling)
   const regions = descreen(clean, (tile) => {
     const screen = halftone.map[tile] as number
     return screen === 0 ? 0 : BRIDGE * (period[screen - 1] as number)

@@ -1,4 +1,5 @@
 import type { Angle, Ruling, Share } from '../quantity'
+import { INCH } from '../quantity'
 import { median } from './histogram'
 import type { GreyImage } from './levels'
 import type { Packed } from './pack'
@@ -186,7 +187,7 @@ export function findHalftone(
     const share = median(c.repeats.map((r) => r.share))
     const balance = median(c.repeats.map((r) => r.balance))
     return {
-      ruling: (c.frequency * dpi) / 0.0254,
+      ruling: (c.frequency * dpi) / INCH,
       angle: c.angle,
       shape: c.lines ? 'lines' : balance < 0.45 ? 'long dots' : 'dots',
       confidence: (c.repeats.length / asked) * Math.min(1, share / 0.5),

@@ -8,7 +8,15 @@ import {
   type ShopMethod,
 } from '../advice'
 import type { ColourLimits } from '../equipment'
-import { type ArtRelation, type Cloth, type InkColour, isProcess, OPACITIES, toneOf } from '../order'
+import {
+  type ArtRelation,
+  type Cloth,
+  COVERS_ALONE,
+  type InkColour,
+  isProcess,
+  OPACITIES,
+  toneOf,
+} from '../order'
 import { type BaseOrNone, INK, SECOND_WHITES, type SecondWhite } from './definition'
 import { type Expected, expectedLooks, type InkFacts } from './expected'
 import { CONFIDENCE } from './optics'
@@ -37,7 +45,7 @@ function needsBase(
     within: q('difference', limits.asMeant - (direct?.change ?? 0)),
     over: q('difference', (direct?.change ?? 0) - limits.tonedDown),
   }
-  const opaque = OPACITIES[ink.opacity].opacity >= 0.7
+  const opaque = OPACITIES[ink.opacity].opacity >= COVERS_ALONE
   const dark = toneOf(cloth) === 'dark'
   if (ink.character === 'black') return say(false, 'BASE_BLACK')
   if (ink.character === 'expanding') return say(false, 'BASE_EXPANDING')

@@ -44,6 +44,9 @@ export const OPACITIES = {
 } as const
 export type OpacityClass = keyof typeof OPACITIES
 
+/** An ink that covers so much covers alone, and prints over others straight on the cloth (common practice). */
+export const COVERS_ALONE = 0.7
+
 /** What an ink is, as far as the order of printing and the heat are concerned. */
 export const CHARACTERS = {
   spot: 'Spot colour',

@@ -4,6 +4,7 @@ import { type SecondWhite, whiteOverColours } from '../ink'
 import {
   type Character,
   type Cloth,
+  COVERS_ALONE,
   type InkColour,
   type InkSystem,
   isProcess,
@@ -52,7 +53,7 @@ function screenUseOf(ink: InkColour, based: boolean, cloth: Cloth): ScreenUse {
   if (ink.character === 'metallic' || ink.character === 'expanding') return ink.character
   if (isProcess(ink)) return 'process'
   const coversAlone =
-    OPACITIES[ink.opacity].opacity >= 0.7 && ink.ruling === undefined && ink.character === 'spot'
+    OPACITIES[ink.opacity].opacity >= COVERS_ALONE && ink.ruling === undefined && ink.character === 'spot'
   if (!based && (cloth.weave === 'canvas' || ink.character === 'white')) return 'oneHit'
   if (!based && coversAlone && toneOf(cloth) !== 'light') return 'oneHit'
   return ink.ruling === undefined ? 'spot' : 'halftone'

@@ -5,7 +5,8 @@
  * Factors: NIST SP 811, appendix B (inch, pound, ounce per square yard, degree Fahrenheit are exact there or
  * follow exactly from 1 in = 0.0254 m and 1 lb = 0.45359237 kg).
  */
-const INCH = 0.0254
+/** Metres; exactly so by definition (1959). */
+export const INCH = 0.0254
 const POUND = 0.45359237
 const YARD = 36 * INCH
 

@@ -1,5 +1,5 @@
 import type { RuleOf } from '../advice'
-import { type NumberAdvice, type Overrides, q, type Reason, type ShopMethod } from '../advice'
+import { type NumberAdvice, numberOf, type Overrides, q, type Reason, type ShopMethod } from '../advice'
 import { beatOf, moireRisk } from '../artwork'
 import type { Fabric } from '../equipment'
 import type { InkSystem } from '../order'
@@ -103,11 +103,7 @@ export function meshFor(
   const inRange = held.filter((m) => m >= low - 1 && m <= high + 1)
   const nearest = (from: readonly MeshCount[]) =>
     from.reduce((a, b) => (Math.abs(b - aim) < Math.abs(a - aim) ? b : a), from[0] ?? aim)
-  const risk = (mesh: MeshCount) =>
-    need.ruling === undefined || need.angle === undefined
-      ? 'none'
-      : moireRisk(beatOf(need.ruling, need.angle, mesh))
-  const clear = inRange.filter((m) => risk(m) === 'none')
+  const clear = inRange.filter((m) => riskOf(need, m) === 'none')
   const { deposit } = need
   const leaves = (mesh: MeshCount) => dryFilm(fabricOf(fabrics, mesh), 1, need.system, need.onFilm)
   const wantedFilm = (from: readonly MeshCount[]) =>
@@ -141,31 +137,6 @@ export function meshFor(
     reasons.push(
       SCREEN.because('MESH_WANTED', { wanted: q('film', deposit), leaves: q('film', leaves(advised)) }),
     )
-  const mesh =
-    typeof overrides[`mesh.${need.hitId}`] === 'number' ? Number(overrides[`mesh.${need.hitId}`]) : advised
-  if (need.ruling !== undefined && need.angle !== undefined) {
-    const beat = beatOf(need.ruling, need.angle, mesh)
-    const told = {
-      mesh: q('meshCount', mesh),
-      ruling: q('ruling', need.ruling),
-      angle: q('turn', need.angle),
-      period: Number.isFinite(beat.period) ? q('length', beat.period) : 'none',
-    }
-    const clear = [...new Set(fabrics.map((f) => f.count))].filter(
-      (m) => m >= low && m <= high && risk(m) === 'none',
-    )
-    if (risk(mesh) === 'none') reasons.push(SCREEN.because('MESH_CLEAR', told))
-    else if (clear.length === 0) reasons.push(SCREEN.because('MESH_MOIRE_ALL', told))
-    else reasons.push(SCREEN.because('MESH_MOIRE', { ...told, clear: { kind: 'meshCount', values: clear } }))
-  }
-  const fabric = fabricOf(fabrics, mesh)
-  reasons.push(
-    SCREEN.because('MESH_DEPOSIT', {
-      held: q('film', inkVolume(fabric)),
-      open: q('share', openArea(fabric)),
-      opening: q('film', opening(fabric)),
-    }),
-  )
   if (held.length > 0 && inRange.length === 0)
     reasons.push(
       SCREEN.because('MESH_NOT_HELD', {
@@ -176,14 +147,44 @@ export function meshFor(
       }),
     )
   else if (held.length > 0) reasons.push(SCREEN.because('MESH_STOCK'))
-  return SCREEN.number(
+  const advice = SCREEN.number(
     'mesh',
-    {
-      of: { id: need.hitId, name: need.name },
-      advised,
-      range: [low, high],
-      reasons,
-    },
+    { of: { id: need.hitId, name: need.name }, advised, range: [low, high], reasons },
     overrides,
   )
+  const mesh = numberOf(advice)
+  const known = [...new Set(fabrics.map((f) => f.count))].filter((m) => m >= low && m <= high)
+  return {
+    ...advice,
+    reasons: [...advice.reasons, ...beatSaid(need, mesh, known), heldBy(fabricOf(fabrics, mesh))],
+  }
 }
+
+/** What can be seen of a tint through a mesh. */
+const riskOf = ({ ruling, angle }: ScreenNeed, mesh: MeshCount) =>
+  ruling === undefined || angle === undefined ? 'none' : moireRisk(beatOf(ruling, angle, mesh))
+
+/** Whether the halftone beats with the mesh in force, and which of those in range would not. */
+function beatSaid(need: ScreenNeed, mesh: MeshCount, inRange: readonly MeshCount[]): readonly Reason[] {
+  const { ruling, angle } = need
+  if (ruling === undefined || angle === undefined) return []
+  const { period } = beatOf(ruling, angle, mesh)
+  const told = {
+    mesh: q('meshCount', mesh),
+    ruling: q('ruling', ruling),
+    angle: q('turn', angle),
+    period: Number.isFinite(period) ? q('length', period) : 'none',
+  }
+  if (riskOf(need, mesh) === 'none') return [SCREEN.because('MESH_CLEAR', told)]
+  const clear = inRange.filter((m) => riskOf(need, m) === 'none')
+  return clear.length === 0
+    ? [SCREEN.because('MESH_MOIRE_ALL', told)]
+    : [SCREEN.because('MESH_MOIRE', { ...told, clear: { kind: 'meshCount', values: clear } })]
+}
+
+const heldBy = (fabric: Fabric): Reason =>
+  SCREEN.because('MESH_DEPOSIT', {
+    held: q('film', inkVolume(fabric)),
+    open: q('share', openArea(fabric)),
+    opening: q('film', opening(fabric)),
+  })

@@ -55,7 +55,7 @@ describe('a mesh says why', () => {
   ] as const)('%s %o: %o', (use, extra, range, rule) => {
     const advice = mesh(use, extra)
     expect(perCentimetre(advice.range)).toEqual(range)
-    expect(rules(advice.reasons)).toEqual([rule, 'MESH_DEPOSIT', 'MESH_STOCK'])
+    expect(rules(advice.reasons)).toEqual([rule, 'MESH_STOCK', 'MESH_DEPOSIT'])
     expect(told(advice, rule)).toEqual({
       low: { kind: 'meshCount', value: perCm(range[0]) },
       high: { kind: 'meshCount', value: perCm(range[1]) },
@@ -70,12 +70,12 @@ describe('a mesh says why', () => {
     for (const end of [61, 90]) expect(rules(mesh('spot', {}, [perCm(end)]).reasons)).toContain('MESH_STOCK')
     const far = mesh('spot', {}, [34, 43].map(perCm))
     expect(far.advised).toBe(perCm(43))
-    expect(rules(far.reasons)).toEqual(['MESH_SPOT', 'MESH_DEPOSIT', 'MESH_NOT_HELD'])
+    expect(rules(far.reasons)).toEqual(['MESH_SPOT', 'MESH_NOT_HELD', 'MESH_DEPOSIT'])
     expect(told(far, 'MESH_NOT_HELD').mesh).toEqual({ kind: 'meshCount', value: perCm(43) })
   })
   it('a ruling raises the least and is told with its school; without an angle nothing is said of moire', () => {
     const advice = mesh('halftone', { ruling: lpi(55) })
-    expect(rules(advice.reasons)).toEqual(['MESH_HALFTONE', 'MESH_RULING', 'MESH_DEPOSIT', 'MESH_STOCK'])
+    expect(rules(advice.reasons)).toEqual(['MESH_HALFTONE', 'MESH_RULING', 'MESH_STOCK', 'MESH_DEPOSIT'])
     expect(told(advice, 'MESH_RULING').factor).toBe('4.5')
     expect(told(advice, 'MESH_RULING').least).toEqual({ kind: 'meshCount', value: 4.5 * lpi(55) })
     const lean = mesh('halftone', { ruling: lpi(55) }, HELD, {}, { ruling: 'lean' })

@@ -1,3 +1,4 @@
+import { COVERS_ALONE } from '../order'
 import { FLASH, type Hit, isBase, type Job, type Relation } from './hit'
 
 /** What a pair rule forbids for "i before j": in any state, while wet, or once dried by a flash. */
@@ -61,7 +62,11 @@ export const PAIR_RULES = {
   DIRECT_OPAQUE: {
     forbids: 'wet',
     applies: (i, j, { job, meet }) =>
-      job.darkCloth && direct(i) && direct(j) && Math.min(i.opacity, j.opacity) >= 0.7 && meet !== undefined,
+      job.darkCloth &&
+      direct(i) &&
+      direct(j) &&
+      Math.min(i.opacity, j.opacity) >= COVERS_ALONE &&
+      meet !== undefined,
   },
   INK_MIX: { forbids: 'wet', applies: (i, j, { meet }) => i.system !== j.system && meet !== undefined },
   FLASH_EVERY: {

@@ -11,6 +11,7 @@ import {
   useState,
 } from 'react'
 import { PIECE, type Push, type Rectangle, SMALLEST } from '@/core/artwork'
+import { INCH } from '@/core/quantity'
 import { TextButton } from '@/ui/Section'
 import { useSettings } from '@/ui/settings'
 import { Tiles } from './tiles'
@@ -61,7 +62,7 @@ export function LightTable({ base, set, print, cloth, laid, pushing, onPush, spo
   const [waiting, setWaiting] = useState(0)
   const safe = useSettings().mode === 'safelight'
   const tiles = useMemo(() => new Tiles(base, set.key, setWaiting), [base, set.key])
-  const px = 0.0254 / set.dpi
+  const px = INCH / set.dpi
 
   const whole = useCallback((): View => {
     const box = print ?? { x: 0, y: 0, width: set.width * px, height: set.height * px }
