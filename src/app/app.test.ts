@@ -264,5 +264,16 @@ describe('the traveller', () => {
     expect(stageOf({ rule: 'BLADE_SHORT', inputs: {} })).toBe('sequence')
     expect(stageOf({ rule: 'POLY_HOT', inputs: {} })).toBe('heat')
     expect(stageOf({ rule: 'RATE_DRYER', inputs: {} })).toBe('run')
+    // What once led to the print order.
+    for (const rule of ['STENCIL_DISSOLVES', 'POSITION_OUT', 'LINE_LOST', 'EXPOSE_UNFIT', 'EXPOSE_COARSE'])
+      expect(stageOf({ rule, inputs: {} })).toBe('screens')
+    // A warning about the lead's own choice leads to where it was made.
+    const own = (key: string) => stageOf({ rule: 'OVERRIDE_RANGE', inputs: { key } })
+    expect([own('offContact'), own('dwell.base'), own('film.I1'), own('crew')]).toEqual([
+      'screens',
+      'heat',
+      'ink',
+      'run',
+    ])
   })
 })
