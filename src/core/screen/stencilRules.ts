@@ -1,0 +1,115 @@
+import type { Rule } from '../advice'
+
+/** Rules of the room's other half: stencils, light, and where the film is taped. */
+export const STENCIL_RULES = {
+  STENCIL_WATER: { says: '{name} stands water-based ink.', source: "the shop's choice" },
+  STENCIL_ANY: {
+    says: 'Plastisol: any emulsion stands it; the first on the list here.',
+    source: 'common practice',
+  },
+  STENCIL_DISSOLVES: {
+    says: '{ink} is water-based: under it {name} breaks down in the middle of the run. Take a water-resistant emulsion, a hardener, or expose once more after wash-out.',
+    source: 'common practice',
+    severity: 'Stop',
+  },
+  STENCIL_NONE: {
+    says: 'No emulsion is entered for this shop: enter one at Shop, Stencils and light.',
+    source: "the shop's choice",
+    severity: 'Note',
+  },
+  COATS_TWO: { says: 'Two coats, one each side, dried face up in the dark.', source: 'common practice' },
+  COATS_HIGH: {
+    says: 'Expanding ink wants a high stencil: six or seven coats.',
+    source: 'common practice',
+  },
+  COATS_FILM: {
+    says: 'A film stencil has almost no emulsion over the mesh: go very low with the off-contact.',
+    source: 'common practice',
+  },
+  BUILD_MESH: {
+    says: '{coats} coats x {build} each over the mesh. The build of a coat is from memory: measure yours.',
+    source: 'from memory',
+  },
+  BUILD_TARGET: {
+    says: 'Wanted over {mesh}: {low} to {high}, a tenth to a fifth of the mesh thickness.',
+    source: 'from memory',
+  },
+  BUILD_THIN: {
+    says: '{name}: {build} over the mesh is less than {low}: edges print ragged. One more coat.',
+    source: 'from memory',
+    severity: 'Note',
+  },
+  LINE_LOST: {
+    says: '{name}: the smallest line, {line}, is thinner than a mesh opening with its thread ({pitch}): it breaks up. A finer mesh holds it.',
+    source: 'geometry',
+    severity: 'Watch',
+  },
+  EXPOSE_TESTED: {
+    says: 'Step test of {day}: {time} held with {coats} coats on {mesh} at {distance}.',
+    source: "the shop's choice",
+  },
+  EXPOSE_DISTANCE: {
+    says: 'The lamp stands at {now}, in the test at {then}: x {factor}, inverse square.',
+    source: 'published',
+  },
+  EXPOSE_COATS: {
+    says: '{coats} coats instead of {before}: x {factor}, as thick as many.',
+    source: 'from memory',
+  },
+  EXPOSE_MESH: {
+    says: '{mesh} instead of {before} holds other than the same emulsion: x {factor}.',
+    source: 'common practice',
+  },
+  EXPOSE_DYED: {
+    says: 'Yellow mesh swallows light that white mesh scatters: x {factor} against the test.',
+    source: 'from memory',
+  },
+  EXPOSE_GUESS: {
+    says: 'No step test for {lamp} with {emulsion} here: {time} is only where a first test may start. Make a step test before burning.',
+    source: 'common practice',
+    severity: 'Note',
+  },
+  EXPOSE_FAR: {
+    says: 'The nearest step test is far from this screen: make another one.',
+    source: 'from memory',
+    severity: 'Note',
+  },
+  EXPOSE_UNFIT: {
+    says: '{lamp} bakes {emulsion}: with a halogen lamp only dual cure emulsion washes out.',
+    source: 'common practice',
+    severity: 'Stop',
+  },
+  EXPOSE_COARSE: {
+    says: '{name}: halogen holds coarse detail only.',
+    source: 'common practice',
+    severity: 'Watch',
+  },
+  EXPOSE_NO_LAMP: {
+    says: 'No lamp or emulsion is entered for this shop: enter them at Shop, Stencils and light.',
+    source: "the shop's choice",
+    severity: 'Note',
+  },
+  EXPOSE_PREHEATED: {
+    says: 'A film stencil is made by heat: it is not exposed.',
+    source: 'common practice',
+  },
+  POSITION_TOP: {
+    says: 'Frame to pallet {frame} + pallet to collar {collar} + collar to art {down}.',
+    source: 'geometry',
+  },
+  POSITION_SIDE: {
+    says: 'The wearer’s left is on the right as you look at the garment, and on the left as you look at the print side of the screen: the film is taped there.',
+    source: 'geometry',
+  },
+  POSITION_MIDDLE: { says: 'In the middle of the frame.', source: 'geometry' },
+  POSITION_END: {
+    says: 'Only {room} from the art to the {end} of the frame’s inside: less than {least}, the mesh does not give evenly there. Move collar line and film together.',
+    source: 'from memory',
+    severity: 'Note',
+  },
+  POSITION_OUT: {
+    says: 'The art does not fit on the frame here: it reaches {over} past the {end} of the inside.',
+    source: 'geometry',
+    severity: 'Stop',
+  },
+} as const satisfies Record<string, Rule>
