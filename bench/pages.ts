@@ -80,12 +80,10 @@ const planned = async () => {
 }
 /** The shop changes: every summary is of before. */
 const shopMoves = async () => {
-  const { shelf, version } = await loadShop(db)
-  const value = {
-    ...shelf,
-    shop: { ...shelf.shop, screens: { ...shelf.shop.screens, collarLine: 0.05 + Math.random() / 100 } },
-  }
-  await fetch(`${shop.base}/api/save/shop`, { method: 'POST', body: JSON.stringify({ value, version }) })
+  const { shelf, versions } = await loadShop(db)
+  const screens = { ...shelf.shop.screens, collarLine: 0.05 + Math.random() / 100 }
+  const body = JSON.stringify({ id: 'screens', value: { shop: { screens } }, version: versions.screens })
+  await fetch(`${shop.base}/api/save/shop`, { method: 'POST', body })
 }
 
 const ratios: string[] = []

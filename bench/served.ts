@@ -6,7 +6,7 @@ import type { Order } from '../src/core/order'
 import { openDatabase } from '../src/store/database'
 import { DEMO_SHELF, seedDemo } from '../src/store/demo'
 import { addOrders } from '../src/store/orders'
-import { saveShop } from '../src/store/shop'
+import { putShop } from '../src/store/shop'
 
 /** A server on a shop of its own. */
 export interface Served {
@@ -23,7 +23,7 @@ export async function served(orders?: readonly Order[]): Promise<Served> {
   const file = join(folder, 'orvint.sqlite')
   const db = await openDatabase(file)
   if (orders) {
-    await saveShop(db, DEMO_SHELF, 0)
+    await putShop(db, DEMO_SHELF)
     await addOrders(db, orders)
   } else await seedDemo(db, new Date().toISOString().slice(0, 10))
   await db.destroy()

@@ -72,6 +72,7 @@ const VALUES = [
 const KEYS = [
   'value',
   'version',
+  'template',
   'changes',
   'id',
   'given',

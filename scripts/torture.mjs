@@ -143,7 +143,7 @@ const DEEDS = {
     const version = read('SELECT version FROM run WHERE id = ?', RUN)[0].version
     const value = { runId: RUN, method: {}, overrides: { 'dwell.1': ++n }, order: [] }
     done.dwell[1] = n
-    const answer = await send('/api/save/decisions', 'POST', JSON.stringify({ value, version }))
+    const answer = await send('/api/save/decisions', 'POST', JSON.stringify({ id: RUN, value, version }))
     if (answer?.json.ok) {
       done.dwell = [n, n]
       counts.decisions++
@@ -167,7 +167,7 @@ const DEEDS = {
   async releases(unsure) {
     const [order] = read(`SELECT version FROM customer_order WHERE id = 'O-1006'`)
     const [run] = read('SELECT version FROM run WHERE id = ?', RUN)
-    const [shop] = read('SELECT version FROM shop')
+    const [shop] = read('SELECT sum(version) AS version FROM shop_part')
     const seen = { order: order.version, decisions: run.version, shop: shop.version, revision: done.released }
     const sure = new Set()
     await twice('releaseRun', { runId: RUN, seen }, sure, 'releases', unsure)

@@ -7,7 +7,7 @@ import { loadDecisions, saveDecisions } from '@/store/decisions'
 import { DEMO_SHELF, DEMO_SHOP, demoOrders, seedDemo } from '@/store/demo'
 import { addOrder, loadOrder, saveOrder } from '@/store/orders'
 import { release } from '@/store/revisions'
-import { loadShop, saveShop } from '@/store/shop'
+import { loadShop, putShop } from '@/store/shop'
 import { isStage, STAGE_NAMES, settledWords, stageOf } from './orders/[id]/stages'
 import { renewPlans } from './planning'
 import { settledAt } from './settledAt'
@@ -140,9 +140,9 @@ describe('the list of orders', () => {
       ...DEMO_SHELF,
       shop: { ...DEMO_SHOP, dryers: DEMO_SHOP.dryers.map((d) => ({ ...d, heatedLength: 1 })) },
     }
-    await saveShop(db, slow, 1)
+    await putShop(db, slow)
     expect((await runLine(id)).run.changed).toBeGreaterThan(0)
-    await saveShop(db, DEMO_SHELF, 2)
+    await putShop(db, DEMO_SHELF)
     expect((await runLine(id)).run.changed).toBe(0)
   })
   it('asks the screen room for every screen of every run; a step done changes no summary', async () => {
@@ -157,7 +157,7 @@ describe('the list of orders', () => {
         (r) => r.stamp,
       )
     const before = await stamps()
-    const { shelf, version } = await loadShop(db)
+    const { shelf } = await loadShop(db)
     const first = roomLines(jobs, shelf.shop).find((l) => l.frame)
     const coated = first && advanced(first, '2026-11-23T08:00')
     if (!first || !coated) throw new Error('no screen with a frame')
@@ -165,17 +165,17 @@ describe('the list of orders', () => {
       ...shelf,
       shop: { ...shelf.shop, frames: shelf.shop.frames.map((f) => (f.id === frame.id ? frame : f)) },
     })
-    await saveShop(db, put(coated), version)
+    await putShop(db, put(coated))
     await everyScreenJob(db)
     const held = await stamps()
     expect(held).not.toEqual(before)
     const [line] = roomLines(jobs, put(coated).shop).filter((l) => l.key === first.key)
     const dried = line && advanced(line, '2026-11-23T09:00')
     if (!dried) throw new Error('the stencil is lost')
-    await saveShop(db, put(dried), version + 1)
+    await putShop(db, put(dried))
     await everyScreenJob(db)
     expect(await stamps()).toEqual(held)
-    await saveShop(db, shelf, version + 2)
+    await putShop(db, shelf)
   })
   it('says what an order still misses', async () => {
     const [order] = orders

@@ -2,6 +2,7 @@ import { mkdtempSync, readdirSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { beforeAll, describe, expect, it } from 'vitest'
+import { partOf, SHOP_PARTS } from '@/core/equipment'
 import { noDecisions } from '@/core/plan'
 import { writeJob } from '@/formats'
 import { listBackups } from '@/store/backup'
@@ -58,6 +59,7 @@ const curve = Array.from({ length: 16 }, () => 0.4)
 /** What each act takes, whole: an act without a sample does not compile. */
 const GIVEN: { readonly [N in ActName]: ActGiven<N> } = {
   newOrder: {},
+  setUpShop: { template: 'manual', name: 'Corner prints' },
   removeOrder: { id: 'O-1009' },
   restoreOrder: { id: 'O-1009' },
   markOrder: { id: 'O-1008', state: 'printing' },
@@ -84,7 +86,7 @@ const GIVEN: { readonly [N in ActName]: ActGiven<N> } = {
 }
 /** Bodies that routes take, by address and method; the rest take none. */
 const BODIES: Readonly<Record<string, unknown>> = {
-  'POST save/[kind]': { value: order, version: 1 },
+  'POST save/[kind]': { id: order.id, value: order, version: 1 },
   'POST plan': job,
   'POST orders/import': [{ ...order, id: 'O-3001' }],
   'PUT orders/[id]/job': job,
@@ -190,11 +192,14 @@ describe('every door', () => {
   it('the whole shop and decisions too', async () => {
     const [handler] = await handlersOf('save/[kind]')
     if (!handler) throw new Error('no door to save')
-    const save = (kind: string, value: unknown) =>
-      send(handler, { kind }, JSON.stringify({ value, version: 999 }))
-    const places = placesIn(DEMO_SHELF)
-    for (const [i, path] of places.entries())
-      await save('shop', withAt(DEMO_SHELF, path, NONSENSE[i % NONSENSE.length]))
+    const save = (kind: string, id: string, value: unknown) =>
+      send(handler, { kind }, JSON.stringify({ id, value, version: 999 }))
+    for (const part of SHOP_PARTS) {
+      const value = partOf(DEMO_SHELF, part)
+      for (const [i, path] of placesIn(value).entries())
+        await save('shop', part, withAt(value, path, NONSENSE[i % NONSENSE.length]))
+    }
+    await save('shop', 'constructor', partOf(DEMO_SHELF, 'frames'))
     const decided = {
       ...noDecisions(RUN),
       method: { white: 'highlight' },
@@ -202,7 +207,7 @@ describe('every door', () => {
       order: ['I1'],
     }
     for (const path of placesIn(decided))
-      for (const put of NONSENSE) await save('decisions', withAt(decided, path, put))
+      for (const put of NONSENSE) await save('decisions', RUN, withAt(decided, path, put))
   })
   it('no more than its size is read', async () => {
     const [handler] = await handlersOf('save/[kind]')
@@ -321,7 +326,7 @@ describe('what is asked for with an id', () => {
     const kept = await send(
       save,
       { kind: 'decisions' },
-      JSON.stringify({ value: { ...noDecisions(runId), overrides: { mesh: 4300 } }, version: 1 }),
+      JSON.stringify({ id: runId, value: { ...noDecisions(runId), overrides: { mesh: 4300 } }, version: 1 }),
     )
     expect(((await kept.json()) as { ok: boolean }).ok).toBe(false)
     const seen = { order: 2, decisions: 1, shop: 1, revision: 0 }

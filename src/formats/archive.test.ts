@@ -39,6 +39,7 @@ const archive = {
         batch_id: '',
         corrects: null,
         note: '',
+        code: null,
       },
     ],
     drawdown: [],
@@ -63,6 +64,17 @@ describe('the archive file', () => {
     expect(read.archive.orders[0]?.deletedAt).toBe(archive.orders[0]?.deletedAt)
     expect(read.archive.shelf.shop.hours).toEqual(DEMO_SHELF.shop.hours)
     expect(await writeArchiveFile(read.archive)).toBe(text)
+  })
+  it('of an older program has the ink of a pour in its note, and is read so', () => {
+    const file = JSON.parse(text)
+    const [received] = file.inkBook.stock_entry
+    const { code: _, ...bare } = received
+    file.inkBook.stock_entry = [bare, { ...bare, id: 2, kind: 'mixed', note: 'of W1' }]
+    const read = readArchiveFile<unknown, typeof archive.inkBook>(JSON.stringify(file))
+    expect(read.ok && read.archive.inkBook?.stock_entry).toEqual([
+      received,
+      { ...received, id: 2, kind: 'mixed', note: '', code: 'W1' },
+    ])
   })
   it('carries units in names and keeps revisions as they were frozen', () => {
     expect(text).toContain('"palletWidthMm": 406')

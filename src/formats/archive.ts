@@ -125,6 +125,7 @@ const bookSchema = yup
       batch_id: word,
       corrects: yup.number().integer().nullable().defined(),
       note: word,
+      code: yup.string().nullable().defined(),
     }),
     drawdown: rows({
       id: whole,
@@ -165,13 +166,36 @@ const archiveSchema = yup.object({
   inkBook: bookSchema,
 })
 
+interface OldBook {
+  readonly inkBook?: {
+    readonly stock_entry?: readonly ({
+      readonly kind?: unknown
+      readonly code?: unknown
+      readonly note?: unknown
+    } | null)[]
+  }
+}
+
+/** Older archives have in the note which ink went into a tub: `of W1`. */
+function withCodes(raw: OldBook | null): unknown {
+  const entries = raw?.inkBook?.stock_entry
+  if (!Array.isArray(entries)) return raw
+  const known = entries.map((e) => {
+    if (typeof e !== 'object' || e === null || e.code !== undefined) return e
+    const poured = e.kind === 'mixed' || e.kind === 'corrected'
+    const of = poured && typeof e.note === 'string' && e.note.startsWith('of ') ? e.note.slice(3) : undefined
+    return of === undefined ? { ...e, code: null } : { ...e, code: of, note: '' }
+  })
+  return { ...raw, inkBook: { ...raw?.inkBook, stock_entry: known } }
+}
+
 const sure = <T>(value: unknown): T => value as T
 
 /** Reads the text of an archive; every mistake as `place: message`, in the names the file uses. */
 export function readArchiveFile<Revision, Book>(text: string): ArchiveRead<Revision, Book> {
   let raw: unknown
   try {
-    raw = JSON.parse(text)
+    raw = withCodes(JSON.parse(text))
     archiveSchema.validateSync(raw, { abortEarly: false, strict: true })
   } catch (error) {
     if (error instanceof yup.ValidationError) {
@@ -193,7 +217,7 @@ export function readArchiveFile<Revision, Book>(text: string): ArchiveRead<Revis
   }>(raw)
   const shelf = checkShelf(toSi({ shop: file.shop, inks: file.inks, cloths: file.cloths }))
   const orders = file.orders.map(({ order, ...state }) => ({ checked: checkHeldOrder(toSi(order)), state }))
-  const ids = orders.flatMap(({ checked }) => (checked.ok ? [checked.order.id] : []))
+  const ids = orders.flatMap(({ checked }) => (checked.ok ? [checked.value.id] : []))
   const known = new Set(ids)
   const wrong = [
     ...(shelf.ok ? [] : told(shelf.errors, '')),
@@ -214,7 +238,7 @@ export function readArchiveFile<Revision, Book>(text: string): ArchiveRead<Revis
     archive: {
       shelf: shelf.value,
       orders: orders.flatMap(({ checked, state }) =>
-        checked.ok ? [{ order: checked.order, ...state }] : [],
+        checked.ok ? [{ order: checked.value, ...state }] : [],
       ),
       decisions: file.decisions.map(({ overridesSi, ...d }) => ({ ...d, overrides: overridesSi })),
       revisions: file.revisions,

@@ -256,7 +256,7 @@ export function ordersFromCsv(
       }
     if (used.has(id)) wrong(first.line, 'order', `${id} stands twice.`)
     used.add(id)
-    return problems.length === before && checked.ok ? [checked.order] : []
+    return problems.length === before && checked.ok ? [checked.value] : []
   })
   return problems.length > 0
     ? { orders: [], problems: problems.sort((a, b) => a.line - b.line) }

@@ -8,7 +8,7 @@ import { type InkBook, readInkBook, replaceInkBook } from './inkBook'
 import { inOne } from './once'
 import { everyOrder, insertOrder, type StoredOrder } from './orders'
 import { everyRevision, type Revision, revisionRow } from './revisions'
-import { loadShop, writeShop } from './shop'
+import { loadShop, putShop } from './shop'
 
 type ArchivedOrder = Omit<StoredOrder, 'version'>
 
@@ -68,14 +68,13 @@ export async function replaceAll(db: Database, archive: Archive): Promise<void> 
       .selectFrom('customer_order')
       .select((e) => e.fn.max('version').as('last'))
       .executeTakeFirstOrThrow()
-    const shop = await tx.selectFrom('shop').select('version').executeTakeFirst()
     const version = (last ?? 0) + 1
     const { run: lastRun } = await tx
       .selectFrom('run')
       .select((e) => e.fn.max<number | null>('version').as('run'))
       .executeTakeFirstOrThrow()
     await tx.deleteFrom('customer_order').execute()
-    await writeShop(tx, archive.shelf, (shop?.version ?? 0) + 1)
+    await putShop(tx, archive.shelf)
     for (const stored of archive.orders) await insertOrder(tx, { ...stored, version })
     const known = new Set((await tx.selectFrom('run').select('id').execute()).map((r) => r.id))
     const orderOf = (runId: string) => orderOfRun(runId) ?? ''

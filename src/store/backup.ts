@@ -12,6 +12,7 @@ import {
 import { join } from 'node:path'
 import { format, parse, set, subDays } from 'date-fns'
 import { sql } from 'kysely'
+import type { Outcome } from '@/core/quantity'
 import { closeDatabase, closeWhole, type Database, dataFolder, FILE, MAKING, openDatabase } from './database'
 import { filmFile } from './films'
 import { soundDatabase, sweep, Unopenable } from './sound'
@@ -152,9 +153,7 @@ export const backUp = (db: Database, now: Date, spared = ''): Promise<string> =>
 const OWN = new Set(['done', 'tidied', 'run_summary'])
 
 /** What a restore comes to: what was there before is in a backup of its own. */
-export type Restored =
-  | { readonly ok: true; readonly before: string }
-  | { readonly ok: false; readonly message: string }
+export type Restored = Outcome<{ readonly before: string }>
 
 /** A copy of a backup, checked and brought up to date; the backup itself stays as it was made. */
 async function readied(name: string): Promise<string> {
@@ -188,6 +187,9 @@ async function bringFilms(name: string): Promise<void> {
       await copyFile(join(films(), hash), filmFile(hash))
 }
 
+/** Tables whose rows count how often they were saved. */
+const VERSIONED = ['customer_order', 'run', 'shop_part'] as const
+
 /**
  * Puts a backup in place of what is there, in one transaction. What is there is backed up first. Versions go on from those
  * that are there: whoever still has an old page is told, and overwrites nobody.
@@ -207,7 +209,7 @@ export async function restore(db: Database, name: string, now: Date): Promise<Re
     try {
       await db.transaction().execute(async (tx) => {
         await sql`PRAGMA defer_foreign_keys = ON`.execute(tx)
-        const highest = async (table: 'customer_order' | 'run' | 'shop') =>
+        const highest = async (table: (typeof VERSIONED)[number]) =>
           (
             await tx
               .selectFrom(table)
@@ -217,7 +219,7 @@ export async function restore(db: Database, name: string, now: Date): Promise<Re
         const last = {
           customer_order: await highest('customer_order'),
           run: await highest('run'),
-          shop: await highest('shop'),
+          shop_part: await highest('shop_part'),
         }
         const { rows } = await sql<{ name: string }>`
           SELECT name FROM backup.sqlite_schema
@@ -228,7 +230,7 @@ export async function restore(db: Database, name: string, now: Date): Promise<Re
           await sql`INSERT INTO main.${sql.ref(table.name)} SELECT * FROM backup.${sql.ref(table.name)}`.execute(
             tx,
           )
-        for (const table of ['customer_order', 'run', 'shop'] as const)
+        for (const table of VERSIONED)
           await tx
             .updateTable(table as 'run')
             .set((e) => ({ version: e('version', '+', last[table]) }))
@@ -247,7 +249,7 @@ export async function restore(db: Database, name: string, now: Date): Promise<Re
 async function raiseVersions(file: string, now: Date): Promise<void> {
   const db = await openDatabase(file)
   const above = Math.floor(now.getTime() / 1000)
-  for (const table of ['customer_order', 'run', 'shop'] as const)
+  for (const table of VERSIONED)
     await db
       .updateTable(table as 'run')
       .set((e) => ({ version: e('version', '+', above) }))

@@ -2,7 +2,7 @@ import { group } from 'd3-array'
 import { knownSchools } from '@/core/advice'
 import { type Decisions, knownChoices } from '@/core/plan'
 import type { Database } from './database'
-import { inOne } from './once'
+import { inOne, type Saved } from './once'
 import type { Tables } from './schema'
 
 /** What the lead decided for a run, with the version it was read at. */
@@ -10,10 +10,6 @@ export interface StoredDecisions {
   readonly decisions: Decisions
   readonly version: number
 }
-
-export type SavedDecisions =
-  | { readonly ok: true; readonly version: number }
-  | { readonly ok: false; readonly now: StoredDecisions | undefined }
 
 const decisionsOf = (runId: string, rows: readonly Tables['decision'][]): Decisions => {
   const of = (kind: string) => rows.filter((r) => r.kind === kind)
@@ -51,7 +47,7 @@ export async function saveDecisions(
   db: Database,
   decisions: Decisions,
   version: number,
-): Promise<SavedDecisions> {
+): Promise<Saved<StoredDecisions>> {
   const { runId } = decisions
   const rows = decisionRows(decisions)
   const done = await inOne(db, async (tx) => {

@@ -5,7 +5,7 @@ import { format } from 'date-fns'
 import { sql } from 'kysely'
 import Sqlite from 'libsql'
 import { beforeEach, describe, expect, it } from 'vitest'
-import { TEMPLATES } from '@/core/equipment'
+import { partOf, TEMPLATES } from '@/core/equipment'
 import { keptGood, noDecisions, plan, settingsOf } from '@/core/plan'
 import { readArchive, replaceAll } from './archive'
 import { backUp, backUpNightly, listBackups, replaceDamaged, restore, sweepHalfMade } from './backup'
@@ -26,7 +26,7 @@ import {
 } from './orders'
 import { diskProblem } from './problems'
 import { latestRevisions, release, revisionByCode, revisionsOf } from './revisions'
-import { loadShop, saveShop } from './shop'
+import { loadShop, putShop, savePart } from './shop'
 import { soundDatabase } from './sound'
 import { keepSummaries, keptSummaries } from './summaries'
 
@@ -136,7 +136,7 @@ describe('the shop', () => {
   it.each(TEMPLATES.map((t) => [t.name, t.shelf] as const))(
     '%s reads back as it was written',
     async (_, shelf) => {
-      expect(await saveShop(db, shelf, 1)).toEqual({ ok: true, version: 2 })
+      await putShop(db, shelf)
       expect((await loadShop(db)).shelf).toEqual(shelf)
     },
   )
@@ -148,13 +148,14 @@ describe('the shop', () => {
       ...DEMO_SHELF,
       shop: { ...DEMO_SHOP, presses: [{ ...first, down: [3] }, ...rest], hours },
     }
-    await saveShop(db, shelf, 1)
+    await putShop(db, shelf)
     expect((await loadShop(db)).shelf).toEqual(shelf)
   })
   it('refuses a stale write whole', async () => {
-    await saveShop(db, { ...DEMO_SHELF, inks: [] }, 1)
-    const late = await saveShop(db, DEMO_SHELF, 1)
-    expect(late).toMatchObject({ ok: false, now: { version: 2, shelf: { inks: [] } } })
+    const settings = partOf(DEMO_SHELF, 'settings')
+    await savePart(db, 'settings', { ...settings, inks: [] }, 1)
+    const late = await savePart(db, 'settings', settings, 1)
+    expect(late).toMatchObject({ ok: false, now: { version: 2, value: { inks: [] } } })
   })
 })
 
@@ -230,9 +231,9 @@ describe('the archive', () => {
         raster: true,
       },
     ])
-    const { shelf, version } = await loadShop(db)
+    const { shelf } = await loadShop(db)
     const good = settingsOf(frozen().plan, frozen().order, TODAY)
-    await saveShop(db, { ...shelf, shop: keptGood(shelf.shop, good) }, version)
+    await putShop(db, { ...shelf, shop: keptGood(shelf.shop, good) })
     const other = await openDatabase(':memory:')
     await replaceAll(other, asJson(await readArchive(db)))
     const { rows: tables } = await sql<{ name: string }>`
@@ -290,14 +291,16 @@ describe('backups', () => {
     const name = await backUp(db, NOW)
     const { order } = frozen()
     await saveOrder(db, { ...order, notes: 'later' }, 1)
-    await saveShop(db, { ...DEMO_SHELF, inks: [] }, 1)
+    const settings = partOf(DEMO_SHELF, 'settings')
+    await savePart(db, 'settings', { ...settings, inks: [] }, 1)
     await restore(db, name, days(1))
     expect(await readArchive(db)).toEqual(before)
     expect(await listBackups()).toHaveLength(2)
     // Versions go on: whoever still has the page of before the restore is told.
     expect(await saveOrder(db, order, 2)).toMatchObject({ ok: false })
     expect(await saveOrder(db, order, 1)).toMatchObject({ ok: false })
-    expect(await saveShop(db, DEMO_SHELF, 2)).toMatchObject({ ok: false })
+    for (const version of [1, 2])
+      expect(await savePart(db, 'settings', settings, version)).toMatchObject({ ok: false })
     const sound = await sql<{ integrity_check: string }>`PRAGMA integrity_check`.execute(db)
     expect(sound.rows[0]?.integrity_check).toBe('ok')
     expect((await sql`PRAGMA foreign_key_check`.execute(db)).rows).toEqual([])

@@ -3,6 +3,11 @@ import type { Kysely } from 'kysely'
 import type { Database } from './database'
 import type { Tables } from './schema'
 
+/** What a save comes to: one that came too late carries what is there now, or that it is gone. */
+export type Saved<T> =
+  | { readonly ok: true; readonly version: number }
+  | { readonly ok: false; readonly now: T | undefined }
+
 /** Does something in the transaction that is under way, or in one of its own. */
 export const inOne = <T>(db: Kysely<Tables>, act: (tx: Kysely<Tables>) => Promise<T>): Promise<T> =>
   db.isTransaction ? act(db) : db.transaction().execute(act)

@@ -4,7 +4,7 @@ import { type Kysely, sql } from 'kysely'
 import type { Order } from '@/core/order'
 import { isDay } from '@/core/quantity'
 import type { Database } from './database'
-import { inOne } from './once'
+import { inOne, type Saved } from './once'
 import { lineOf, mendInto, placementOf, writeParts } from './orderRows'
 import type { OrderState, Tables } from './schema'
 
@@ -41,11 +41,6 @@ export interface OrderQuery {
 /** So long a done order stays in the list of current ones before it is archived. */
 const LATELY_DAYS = 14
 export const doneSince = (now: Date): string => subDays(now, LATELY_DAYS).toISOString()
-
-/** A write that came too late carries what is there now. */
-export type Saved =
-  | { readonly ok: true; readonly version: number }
-  | { readonly ok: false; readonly now: StoredOrder | undefined }
 
 /** The orders a list shows, by due date, and how many there are in all. */
 export async function findOrders(
@@ -217,7 +212,7 @@ export async function insertOrder(tx: Kysely<Tables>, stored: StoredOrder): Prom
 }
 
 /** Replaces an order if it is still at `version`; a stale write changes nothing and returns what is there. */
-export async function saveOrder(db: Database, order: Order, version: number): Promise<Saved> {
+export async function saveOrder(db: Database, order: Order, version: number): Promise<Saved<StoredOrder>> {
   const done = await inOne(db, async (tx) => {
     const { id, customer, title, due, notes } = order
     const { numUpdatedRows } = await tx

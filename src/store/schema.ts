@@ -1,4 +1,5 @@
 import type { ColumnType, Generated } from 'kysely'
+import type { ShopPart } from '@/core/equipment'
 
 /** Columns that must hold one of a few words are checked by the database; quantities are SI. */
 export interface Tables {
@@ -9,8 +10,9 @@ export interface Tables {
     days: string
     opens: number
     closes: number
-    version: ColumnType<number, number | undefined, number>
   }
+  /** How often each part of the shop was saved. */
+  shop_part: { part: ShopPart; version: number }
   pause: { place: number; begins: number; ends: number }
   method: { school: string; option: string }
   press: {
@@ -169,6 +171,8 @@ export interface Tables {
     batch_id: string
     corrects: number | null
     note: string
+    /** The ink that went into a tub, or came out of it again; null for all other entries. */
+    code: string | null
   }
   drawdown: {
     id: Generated<number>

@@ -1,15 +1,16 @@
 import fc from 'fast-check'
 import { sql } from 'kysely'
 import { beforeEach, describe, expect, it } from 'vitest'
-import { STEP_NAMES, USUAL_SCREENS } from '@/core/equipment'
+import { partOf, SHOP_PARTS, STEP_NAMES, USUAL_SCREENS } from '@/core/equipment'
 import { CHARACTERS, OPACITIES, type Order, SIZE_NAMES, SYSTEMS, WEAVES, WHERES } from '@/core/order'
 import { type Database, openDatabase } from './database'
 import { loadDecisions, saveDecisions } from './decisions'
 import { DEMO_DECISIONS, DEMO_SHELF, demoOrders, demoShelf, seedDemo } from './demo'
 import { addOrder, loadOrder, loadOrders, nextOrderId, saveOrder } from './orders'
-import { loadShop, saveShop } from './shop'
+import { loadShop, putShop, savePart } from './shop'
 
 const TODAY = '2026-11-23'
+const every = (version: number) => Object.fromEntries(SHOP_PARTS.map((part) => [part, version]))
 let db: Database
 beforeEach(async () => {
   db = await openDatabase(':memory:')
@@ -26,7 +27,7 @@ describe('an empty database', () => {
     expect(keys.rows[0]?.foreign_keys).toBe(1)
   })
   it('has no shop and starts its orders at 1001', async () => {
-    expect(await loadShop(db)).toMatchObject({ version: 0, shelf: { shop: { presses: [] } } })
+    expect(await loadShop(db)).toMatchObject({ versions: every(0), shelf: { shop: { presses: [] } } })
     expect(await nextOrderId(db)).toBe('O-1001')
   })
   it('refuses what the trade does not know', async () => {
@@ -52,7 +53,7 @@ describe('an empty database', () => {
 describe('the demo', () => {
   beforeEach(() => seedDemo(db, TODAY))
   it('reads back as it was written: shop, shelf, ten orders, decisions', async () => {
-    expect(await loadShop(db)).toEqual({ version: 1, shelf: demoShelf(TODAY) })
+    expect(await loadShop(db)).toEqual({ versions: every(1), shelf: demoShelf(TODAY) })
     const sorted = (rows: readonly Order[]) => [...rows].sort((a, b) => a.id.localeCompare(b.id))
     const orders = await loadOrders(db)
     expect(sorted(orders.map((o) => o.order))).toEqual(demoOrders(TODAY))
@@ -101,7 +102,7 @@ describe('two people', () => {
 
 describe('what frames carry', () => {
   it('reads back with every step and reading, through any number of saves (property)', async () => {
-    await saveShop(db, DEMO_SHELF, 0)
+    await putShop(db, DEMO_SHELF)
     let version = 1
     const reading = fc.record({
       on: fc.constantFrom('2026-06-01', '2026-09-12', '2026-11-24'),
@@ -127,7 +128,10 @@ describe('what frames carry', () => {
       fc.asyncProperty(fc.array(carried, { minLength: 3, maxLength: 3 }), async (on) => {
         const frames = DEMO_SHELF.shop.frames.map((f, i) => ({ ...f, ...on[i] }))
         const shelf = { ...DEMO_SHELF, shop: { ...DEMO_SHELF.shop, frames } }
-        expect(await saveShop(db, shelf, version)).toEqual({ ok: true, version: version + 1 })
+        expect(await savePart(db, 'frames', partOf(shelf, 'frames'), version)).toEqual({
+          ok: true,
+          version: version + 1,
+        })
         version++
         expect((await loadShop(db)).shelf).toEqual(shelf)
       }),
@@ -136,13 +140,14 @@ describe('what frames carry', () => {
   })
   it('a frame that goes takes its stencil along; a shop from before has the usual mesh table', async () => {
     const shelf = demoShelf(TODAY)
-    await saveShop(db, shelf, 0)
+    await putShop(db, shelf)
     const frames = shelf.shop.frames.filter((f) => f.stencil === undefined)
     expect(frames.length).toBeLessThan(shelf.shop.frames.length)
-    await saveShop(db, { ...shelf, shop: { ...shelf.shop, frames } }, 1)
+    await savePart(db, 'frames', { shop: { frames } }, 1)
     expect(await db.selectFrom('stencil_step').selectAll().execute()).toEqual([])
     for (const table of ['screen_room', 'fabric', 'emulsion', 'lamp', 'step_test'] as const)
       await db.deleteFrom(table).execute()
+    await db.updateTable('shop_part').set({ version: 9 }).where('part', '=', 'screens').execute()
     expect((await loadShop(db)).shelf.shop.screens).toEqual(USUAL_SCREENS)
   })
 })

@@ -1,14 +1,15 @@
 import { additivesFor, apart, type Drawdown, MOST_ADDITIVE, strangersIn, withAdditives } from '@/core/ink'
+import { no, type Outcome } from '@/core/quantity'
 import * as stock from '@/store/inkRoom'
 import { loadShop } from '@/store/shop'
-import { type At, type Done, no } from './kinds'
+import type { At } from './kinds'
 
 /** A batch on the bench is begun, poured, put right, finished and judged; each of them once. */
 export const beginBatch = (
   { batch, at }: { readonly batch: stock.NewBatch; readonly at: string },
   { once }: At,
-): Promise<Done<{ readonly id: string }>> =>
-  once<Done<{ readonly id: string }>>(async (tx) => {
+): Promise<Outcome<{ readonly id: string }>> =>
+  once<Outcome<{ readonly id: string }>>(async (tx) => {
     const { rack } = (await loadShop(tx)).shelf.shop.inkRoom
     const missing = batch.parts.find((p) => !rack.some((i) => i.code === p.code))
     if (missing) return no(`There is no ${missing.code} on the rack.`)
@@ -21,8 +22,8 @@ export const beginBatch = (
 export const receiveCans = (
   { cans, at }: { readonly cans: readonly stock.NewCan[]; readonly at: string },
   { once }: At,
-): Promise<Done> =>
-  once<Done>(async (tx) => {
+): Promise<Outcome> =>
+  once<Outcome>(async (tx) => {
     const { rack } = (await loadShop(tx)).shelf.shop.inkRoom
     const missing = cans.find((c) => !rack.some((i) => i.code === c.code))
     if (missing) return no(`There is no ${missing.code} on the rack.`)
@@ -38,17 +39,17 @@ interface OfBatch {
 export const pour = (
   { at, ...poured }: OfBatch & { readonly canId: string; readonly mass: number },
   { once }: At,
-): Promise<Done> => once((tx) => stock.pour(tx, poured, at))
+): Promise<Outcome> => once((tx) => stock.pour(tx, poured, at))
 
-export const undoPour = ({ batchId, at }: OfBatch, { once }: At): Promise<Done> =>
+export const undoPour = ({ batchId, at }: OfBatch, { once }: At): Promise<Outcome> =>
   once((tx) => stock.undoPour(tx, batchId, at))
 
 /** So much of an additive in a batch on the bench, by share of the whole; none takes it out again. */
 export const setAdditive = (
   { batchId, code, share }: { readonly batchId: string; readonly code: string; readonly share: number },
   { once }: At,
-): Promise<Done> =>
-  once<Done>(async (tx) => {
+): Promise<Outcome> =>
+  once<Outcome>(async (tx) => {
     const batch = await stock.loadBatch(tx, batchId)
     const { rack } = (await loadShop(tx)).shelf.shop.inkRoom
     if (batch?.state !== 'mixing') return no('It is stirred already: additives go in while it is mixed.')
@@ -67,22 +68,22 @@ export const setAdditive = (
 export const restoreBatch = (
   { batchId, wanted, out, at }: OfBatch & { readonly wanted: number; readonly out: number },
   { once }: At,
-): Promise<Done> => once((tx) => stock.restoreBatch(tx, batchId, wanted, out, at))
+): Promise<Outcome> => once((tx) => stock.restoreBatch(tx, batchId, wanted, out, at))
 
 export const finishMix = (
   { batchId, at, expires }: OfBatch & { readonly expires?: string | undefined },
   { once }: At,
-): Promise<Done> => once((tx) => stock.finishMix(tx, batchId, at, expires))
+): Promise<Outcome> => once((tx) => stock.finishMix(tx, batchId, at, expires))
 
 interface Moved extends OfBatch {
   readonly mass: number
   readonly kind: 'used' | 'returned' | 'discarded'
   readonly note: string
 }
-export const moveInk = ({ at, ...moved }: Moved, { once }: At): Promise<Done> =>
+export const moveInk = ({ at, ...moved }: Moved, { once }: At): Promise<Outcome> =>
   once((tx) => stock.moveInk(tx, moved, at))
 
 export const addDrawdown = (
   { batchId, drawdown }: { readonly batchId: string; readonly drawdown: Drawdown },
   { once }: At,
-): Promise<Done> => once((tx) => stock.addDrawdown(tx, batchId, drawdown))
+): Promise<Outcome> => once((tx) => stock.addDrawdown(tx, batchId, drawdown))

@@ -2,9 +2,6 @@ import type { Kysely } from 'kysely'
 import type { Database } from '@/store/database'
 import type { Tables } from '@/store/schema'
 
-/** What an act comes to: what a person can cause is a sentence. */
-export type Done<T = object> = ({ readonly ok: true } & T) | { readonly ok: false; readonly message: string }
-
 /** What an act works with. */
 export interface At {
   readonly db: Database
@@ -16,8 +13,6 @@ export interface At {
 export interface Act<G, A extends object> {
   readonly does: (given: G, at: At) => Promise<A>
 }
-
-export const no = (message: string) => ({ ok: false, message }) as const
 
 /** A checked value is read, never written. */
 export type Frozen<T> = T extends readonly (infer E)[]

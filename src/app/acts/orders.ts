@@ -1,5 +1,6 @@
 import { addDays, format } from 'date-fns'
 import { orderOfRun } from '@/core/plan'
+import { no, type Outcome } from '@/core/quantity'
 import {
   addOrder,
   bringBackOrder,
@@ -14,10 +15,10 @@ import type { OrderState } from '@/store/schema'
 import { loadShop } from '@/store/shop'
 import { planRun } from '../planning'
 import { readFacts } from '../runs/readRun'
-import { type At, type Done, no } from './kinds'
+import type { At } from './kinds'
 
 const TWO_WEEKS = 14
-type Made = Done<{ readonly id: string; readonly isNew: boolean }>
+type Made = Outcome<{ readonly id: string; readonly isNew: boolean }>
 
 /** Opens a new order, due in two weeks, with one garment line and one print to fill in. An unused one is used again. */
 export const newOrder = (_: object, { once, now }: At): Promise<Made> =>
@@ -55,13 +56,13 @@ interface Named {
 }
 
 /** Deletes an order; it can be brought back for thirty days. */
-export const removeOrder = ({ id }: Named, { once, now }: At): Promise<Done> =>
-  once<Done>(async (tx) =>
+export const removeOrder = ({ id }: Named, { once, now }: At): Promise<Outcome> =>
+  once<Outcome>(async (tx) =>
     (await deleteOrder(tx, id, now)) ? { ok: true } : no(`There is no order ${id} any more.`),
   )
 
-export const restoreOrder = ({ id }: Named, { once }: At): Promise<Done> =>
-  once<Done>(async (tx) =>
+export const restoreOrder = ({ id }: Named, { once }: At): Promise<Outcome> =>
+  once<Outcome>(async (tx) =>
     (await bringBackOrder(tx, id)) ? { ok: true } : no(`${id} was not deleted, or is gone for good.`),
   )
 
@@ -69,8 +70,8 @@ export const restoreOrder = ({ id }: Named, { once }: At): Promise<Done> =>
 export const markOrder = (
   { id, state }: Named & { readonly state: OrderState },
   { once, now }: At,
-): Promise<Done> =>
-  once<Done>(async (tx) =>
+): Promise<Outcome> =>
+  once<Outcome>(async (tx) =>
     (await markOrderAs(tx, id, state, now)) ? { ok: true } : no(`There is no order ${id} any more.`),
   )
 
@@ -83,7 +84,7 @@ export interface Seen {
   readonly revision: number
 }
 const CHANGED = 'Something changed while you looked, so nothing was released. Look at the plan again.'
-type Released = Done<{ readonly number: number }>
+type Released = Outcome<{ readonly number: number }>
 
 /** Freezes the plan of a run as its next revision, if it still is what the lead saw. */
 export async function releaseRun(

@@ -1,13 +1,15 @@
 import * as yup from 'yup'
 import { runIdSchema } from '@/core/plan'
+import type { Outcome } from '@/core/quantity'
 import { backUp, restore } from '@/store/backup'
 import { applied } from '../edits/apply'
 import type { Found } from '../find'
 import { find } from '../find'
 import * as fits from './fits'
 import * as ink from './ink'
-import type { Act, Done, Frozen } from './kinds'
+import type { Act, Frozen } from './kinds'
 import * as orders from './orders'
+import * as shop from './shop'
 
 const MOVED_ON = 'Someone else has changed this since, so it stays as it is now.'
 
@@ -37,7 +39,7 @@ export const ACTS = {
   releaseRun: of(yup.object({ runId: runIdSchema, seen: fits.seen }), orders.releaseRun),
   applyChanges: of(
     yup.object({ edited: fits.edited, changes: fits.changes }),
-    async ({ edited, changes }): Promise<Done> =>
+    async ({ edited, changes }): Promise<Outcome> =>
       (await applied(
         edited,
         changes.map(({ path, from, to }) => ({ path, from, to })),
@@ -47,10 +49,22 @@ export const ACTS = {
   ),
   find: of(
     yup.object({ text: yup.string().strict().max(200).defined() }),
-    async ({ text }): Promise<Done<{ found: readonly Found[] }>> => ({
+    async ({ text }): Promise<Outcome<{ found: readonly Found[] }>> => ({
       ok: true,
       found: await find(text),
     }),
+  ),
+  setUpShop: of(
+    yup.object({
+      template: fits.anyId,
+      name: yup
+        .string()
+        .strict()
+        .trim('No spaces around a name.')
+        .max(80)
+        .required('How is the shop called?'),
+    }),
+    shop.setUpShop,
   ),
   beginBatch: of(fits.newBatch, ink.beginBatch),
   receiveCans: of(fits.cans, ink.receiveCans),
@@ -61,18 +75,18 @@ export const ACTS = {
   finishMix: of(fits.finished, ink.finishMix),
   moveInk: of(fits.moved, ink.moveInk),
   addDrawdown: of(fits.drawn, ink.addDrawdown),
-  backUpNow: of(nothingGiven, async (_, { db, now }): Promise<Done> => {
+  backUpNow: of(nothingGiven, async (_, { db, now }): Promise<Outcome> => {
     await backUp(db, now)
     return { ok: true }
   }),
   restoreBackup: of(
     yup.object({ name: yup.string().strict().max(80).required('Which backup?') }),
-    async ({ name }, { db, now }): Promise<Done> => restore(db, name, now),
+    async ({ name }, { db, now }): Promise<Outcome> => restore(db, name, now),
   ),
 } as const
 
 export type ActName = keyof typeof ACTS
 export type ActGiven<N extends ActName> = Parameters<(typeof ACTS)[N]['does']>[0]
-export type ActAnswer<N extends ActName> = Awaited<ReturnType<(typeof ACTS)[N]['does']>> | Done<never>
+export type ActAnswer<N extends ActName> = Awaited<ReturnType<(typeof ACTS)[N]['does']>> | Outcome<never>
 
 export const isAct = (name: string): name is ActName => Object.hasOwn(ACTS, name)

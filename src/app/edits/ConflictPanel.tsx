@@ -8,7 +8,7 @@ import { changeWords } from '@/ui/changeWords'
 import { Table, TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { useSettings } from '@/ui/settings'
-import type { Conflict } from './useAutosave'
+import type { Conflict } from './session'
 
 const Input = chakra('input')
 const Label = chakra('label')

@@ -30,7 +30,7 @@ it.each(['before', 'after'])(
   'what a page sends while it is left may come %s its save on the way',
   async (when) => {
     const { version = 0, decisions: base = noDecisions(RUN) } = (await decisions()) ?? {}
-    const save = () => storeEdit('decisions', first, version)
+    const save = () => storeEdit({ kind: 'decisions', id: RUN }, first, version)
     const leave = () => applied({ kind: 'decisions', id: RUN }, changes(base, both))
     if (when === 'after') expect(await save()).toMatchObject({ ok: true })
     expect(await leave()).toBe(true)

@@ -1,11 +1,11 @@
 import { type Change, misfit, overlaid } from '@/core/change'
-import { checkShelf, type ShopAndShelf } from '@/core/equipment'
+import { checkPart, isShopPart, partOf } from '@/core/equipment'
 import { checkOrder } from '@/core/order'
 import { checkDecisions, orderOfRun } from '@/core/plan'
 import { database } from '@/store/database'
 import { loadDecisions, saveDecisions } from '@/store/decisions'
 import { bringBackOrder, deleteOrder, loadOrder, saveOrder } from '@/store/orders'
-import { loadShop, saveShop } from '@/store/shop'
+import { loadShop, savePart } from '@/store/shop'
 import type { Edited } from './edited'
 
 /** How often another write may come in between before it is given up. */
@@ -35,7 +35,7 @@ async function once({ kind, id }: Edited, changes: readonly Change[]): Promise<O
       const now = await loadOrder(db, id)
       if (!now || now.deletedAt !== undefined || misfit(now.order, changes)) return 'misfit'
       const checked = checkOrder(overlaid(now.order, changes))
-      return checked.ok ? stored(await saveOrder(db, checked.order, now.version)) : 'misfit'
+      return checked.ok ? stored(await saveOrder(db, checked.value, now.version)) : 'misfit'
     }
     case 'decisions': {
       const order = orderOfRun(id)
@@ -45,10 +45,12 @@ async function once({ kind, id }: Edited, changes: readonly Change[]): Promise<O
       return checked.ok ? stored(await saveDecisions(db, checked.value, now.version)) : 'misfit'
     }
     case 'shop': {
-      const now = await loadShop(db)
-      if (misfit(now.shelf, changes)) return 'misfit'
-      const checked = checkShelf(overlaid<ShopAndShelf>(now.shelf, changes))
-      return checked.ok ? stored(await saveShop(db, checked.value, now.version)) : 'misfit'
+      if (!isShopPart(id)) return 'misfit'
+      const { shelf, versions } = await loadShop(db)
+      const now = partOf(shelf, id)
+      if (misfit(now, changes)) return 'misfit'
+      const checked = checkPart(id, overlaid(now, changes))
+      return checked.ok ? stored(await savePart(db, id, checked.value, versions[id])) : 'misfit'
     }
     case 'presence': {
       const gone = changes.at(-1)?.to === true

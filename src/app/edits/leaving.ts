@@ -23,15 +23,24 @@ export const leftBehind = (edited: Edited): unknown =>
 /** How long what was sent on leaving may take to be stored. */
 const STORED = 400
 
+/** Something that was read, by what it is. */
+export interface Reading {
+  readonly subject: Edited
+  readonly value: unknown
+}
+
 /** Reads the page once more when it was read before what this tab sent on leaving the last one was stored. */
-export function useReadAgain(edited: Edited | undefined, value: unknown): void {
+export function useReadAgain(readings: readonly Reading[]): void {
   const router = useRouter()
-  const asked = useRef<unknown>(undefined)
+  const asked = useRef<readonly unknown[]>([])
   useEffect(() => {
-    const left = edited && leftBehind(edited)
-    if (left === undefined || same(left, value) || same(left, asked.current)) return
-    asked.current = left
+    const late = readings.flatMap(({ subject, value }) => {
+      const left = leftBehind(subject)
+      return left === undefined || same(left, value) || asked.current.some((a) => same(a, left)) ? [] : [left]
+    })
+    if (late.length === 0) return
+    asked.current = [...asked.current, ...late]
     const later = setTimeout(() => router.refresh(), STORED)
     return () => clearTimeout(later)
-  }, [edited, value, router])
+  }, [readings, router])
 }

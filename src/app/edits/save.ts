@@ -1,6 +1,5 @@
-import type { ShopAndShelf } from '@/core/equipment'
-import type { FieldErrors, Order } from '@/core/order'
-import type { Decisions } from '@/core/plan'
+import type { AnyPart } from '@/core/equipment'
+import type { FieldErrors } from '@/core/order'
 import type { Edited } from './edited'
 
 /** A value with the version it was read at. */
@@ -14,18 +13,12 @@ export type Stored<T> =
   | { readonly ok: true; readonly version: number }
   | { readonly ok: false; readonly now: Versioned<T> | undefined }
   | { readonly ok: false; readonly errors: FieldErrors }
-  | { readonly ok: false; readonly problem: string }
+  | { readonly ok: false; readonly message: string }
 
-/** What storing the shop answers. */
-export type StoredShop = Stored<ShopAndShelf> & {
+/** What storing a part of the shop answers. */
+export type StoredPart = Stored<AnyPart> & {
   /** Released runs whose plan is another one now; what was released is untouched. */
   readonly altered?: readonly string[]
-}
-
-interface Answers {
-  readonly order: Stored<Order>
-  readonly decisions: Stored<Decisions>
-  readonly shop: StoredShop
 }
 
 /** Browsers keep requests of up to 64 kB alive. */
@@ -41,12 +34,8 @@ export function post(kind: Edited['kind'], content: unknown): Promise<Response> 
 }
 
 /** Saves an edit seen at `version`. */
-export async function save<K extends keyof Answers>(
-  kind: K,
-  value: unknown,
-  version: number,
-): Promise<Answers[K]> {
-  const answer = await post(kind, { value, version })
+export async function save<A>({ kind, id }: Edited, value: unknown, version: number): Promise<A> {
+  const answer = await post(kind, { id, value, version })
   if (!answer.ok) throw new Error(`${answer.status}`)
-  return (await answer.json()) as Answers[K]
+  return (await answer.json()) as A
 }

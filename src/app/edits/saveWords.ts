@@ -1,4 +1,4 @@
-import type { SaveState } from './useAutosave'
+import type { SaveState } from './session'
 
 /** How a save stands, in words. */
 export const SAVE_WORDS: Readonly<Record<SaveState, string>> = {

@@ -1,21 +1,24 @@
 import same from 'fast-deep-equal'
-import { checkShelf, type Shop } from '@/core/equipment'
+import { checkPart, isShopPart, type Shop, type ShopPart, withPart } from '@/core/equipment'
 import { checkOrder, type Order } from '@/core/order'
 import { checkDecisions, type Decisions, noDecisions, planningFacts, runOf } from '@/core/plan'
+import { no } from '@/core/quantity'
 import { type Database, database } from '@/store/database'
 import { loadDecisions, saveDecisions } from '@/store/decisions'
 import { loadOrders, saveOrder } from '@/store/orders'
 import { diskProblem } from '@/store/problems'
 import { releasedRuns } from '@/store/revisions'
-import { loadShop, saveShop } from '@/store/shop'
+import { loadShop, savePart } from '@/store/shop'
 import { alteredBy } from '../planning'
-import type { Stored, StoredShop } from './save'
+import type { Edited } from './edited'
+import type { Stored, StoredPart } from './save'
 
 /** Saves an order seen at `version`. Bad input is refused with a message for each field. */
-async function storeOrder(value: unknown, version: number): Promise<Stored<Order>> {
+async function storeOrder(id: string, value: unknown, version: number): Promise<Stored<Order>> {
   const checked = checkOrder(value)
   if (!checked.ok) return checked
-  const saved = await saveOrder(await database(), checked.order, version)
+  if (checked.value.id !== id) return no(`That is ${checked.value.id}, not ${id}.`)
+  const saved = await saveOrder(await database(), checked.value, version)
   if (saved.ok) return saved
   const { now } = saved
   const there = now && now.deletedAt === undefined
@@ -23,9 +26,10 @@ async function storeOrder(value: unknown, version: number): Promise<Stored<Order
 }
 
 /** Saves the decisions of a run seen at `version`. */
-async function storeDecisions(value: unknown, version: number): Promise<Stored<Decisions>> {
+async function storeDecisions(id: string, value: unknown, version: number): Promise<Stored<Decisions>> {
   const checked = checkDecisions(value)
   if (!checked.ok) return checked
+  if (checked.value.runId !== id) return no(`These are decisions for ${checked.value.runId}, not ${id}.`)
   const saved = await saveDecisions(await database(), checked.value, version)
   if (saved.ok) return saved
   const { now } = saved
@@ -55,34 +59,32 @@ async function altered(db: Database, before: Shop, after: Shop): Promise<readonl
   return looked.flat()
 }
 
-/** Saves the shop seen at `version`. Bad input is refused with a message for each field. */
-async function storeShop(value: unknown, version: number): Promise<StoredShop> {
-  const checked = checkShelf(value)
+/** Saves a part of the shop seen at `version`. Bad input is refused with a message for each field. */
+async function storePart(part: ShopPart, value: unknown, version: number): Promise<StoredPart> {
+  const checked = checkPart(part, value)
   if (!checked.ok) return checked
   const db = await database()
-  const before = await loadShop(db)
-  const saved = await saveShop(db, checked.value, version)
-  if (!saved.ok) return { ok: false, now: { value: saved.now.shelf, version: saved.now.version } }
-  const [was, is] = [before.shelf.shop, checked.value.shop]
-  const moved = !same(planningFacts(was), planningFacts(is))
-  return { ...saved, altered: moved ? await altered(db, was, is) : [] }
+  const { shelf } = await loadShop(db)
+  const saved = await savePart(db, part, checked.value, version)
+  if (!saved.ok) return saved
+  const after = withPart(shelf, checked.value).shop
+  const moved = !same(planningFacts(shelf.shop), planningFacts(after))
+  return { ...saved, altered: moved ? await altered(db, shelf.shop, after) : [] }
 }
 
-const STORES = { order: storeOrder, decisions: storeDecisions, shop: storeShop } as const
-
-export const isStored = (kind: string): kind is keyof typeof STORES => Object.hasOwn(STORES, kind)
-
-/** Saves what someone edited. What a disk can do comes back as a sentence. */
+/** Saves what someone edited, seen at `version`. What a disk can do comes back as a sentence. */
 export async function storeEdit(
-  kind: keyof typeof STORES,
+  { kind, id }: Edited,
   value: unknown,
   version: number,
-): Promise<Stored<Order> | Stored<Decisions> | StoredShop> {
+): Promise<Stored<Order> | Stored<Decisions> | StoredPart> {
   try {
-    return await STORES[kind](value, version)
+    if (kind === 'order') return await storeOrder(id, value, version)
+    if (kind === 'decisions') return await storeDecisions(id, value, version)
+    return isShopPart(id) ? await storePart(id, value, version) : no(`A shop has no part ${id}.`)
   } catch (error) {
     const problem = diskProblem(error)
     if (problem === undefined) throw error
-    return { ok: false, problem }
+    return no(problem)
   }
 }

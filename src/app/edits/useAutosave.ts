@@ -1,36 +1,35 @@
 'use client'
 
-import same from 'fast-deep-equal'
 import { useRouter } from 'next/navigation'
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react'
 import type { FieldPath, FieldValues, UseFormReturn } from 'react-hook-form'
 import { changes, indexPath, isStructural, overlaid } from '@/core/change'
+import type { Checked } from '@/core/order'
 import { editLabel } from '@/ui/changeWords'
 import type { Edited } from './edited'
-import { recordEdit, settleBeforeUndo } from './history'
-import { leaveBehind, leftBehind, useReadAgain } from './leaving'
+import { settleBeforeUndo } from './history'
+import { type Enqueue, type Keeper, keeper } from './keeper'
+import { useReadAgain } from './leaving'
 import type { Stored, Versioned } from './save'
+import type { Conflict, SaveState, Session } from './session'
 
-/** Two people changed the same thing: what it was, what each made of it. */
-export interface Conflict<T> {
-  readonly base: T
-  readonly mine: T
-  readonly theirs: T
-  readonly version: number
+/** A part of a form that is stored by itself; a form may be one part. */
+export interface FormPart<T, P> {
+  readonly subject: Edited
+  readonly read: Versioned<P>
+  readonly of: (value: T) => P
+  readonly laid: (value: T, part: P) => T
+  readonly check: (part: unknown) => Checked<P>
+  readonly store: (part: P, version: number) => Promise<Stored<P>>
 }
 
-export type SaveState = 'saved' | 'saving' | 'incomplete' | 'conflict' | 'gone' | 'failed'
-
-/** Puts a write behind those that are under way; done when it is done. */
-export type Enqueue = (write: () => Promise<void>) => Promise<void>
-
-interface Autosave<T> {
+interface Autosave<T, P> {
+  /** The last whole value, stored or not. */
+  readonly value: T
   readonly state: SaveState
   /** What the disk said, when it said something. */
   readonly problem: string
-  readonly conflict: Conflict<T> | undefined
-  /** Ends a conflict with what both agree on. */
-  readonly agree: (value: T) => void
+  readonly conflicts: readonly { readonly conflict: Conflict<P>; readonly agree: (value: P) => void }[]
   /** Waits until everything typed is stored; the version it then has. */
   readonly rest: () => Promise<number>
 }
@@ -57,185 +56,178 @@ function show<T extends FieldValues>(form: UseFormReturn<T>, value: T): void {
     requestAnimationFrame(() => document.querySelector<HTMLElement>(`[name="${CSS.escape(name)}"]`)?.focus())
 }
 
+/** What is said of several parts: the worst of them. */
+const WORST: readonly SaveState[] = ['conflict', 'gone', 'failed', 'incomplete', 'saving', 'saved']
+
 /**
- * Saves a form a moment after each change, as long as it is whole; half-typed input stays in the form with its message
- * at the field. Each saved edit can be undone.
+ * Saves a form a moment after each change, part by part as far as it is whole; half-typed input stays in the form with its
+ * message at the field. Each saved edit can be undone.
  *
- * @param read what was last read from the server; what is newer than the form and meets no unsaved input is shown
+ * @param parts always the same ones in the same order
  * @param there false while the thing is deleted
- * @param onWhole gets every value that passed the check, at once, before it is stored
  * @param enqueue writes go one after another
  */
-export function useAutosave<T extends FieldValues>(
+export function useAutosave<T extends FieldValues, P>(
   form: UseFormReturn<T>,
-  read: Versioned<T>,
+  parts: readonly FormPart<T, P>[],
   there: boolean,
-  edited: Edited,
-  check: (value: unknown) => { readonly ok: true; readonly value: T } | { readonly ok: false },
-  store: (value: T, version: number) => Promise<Stored<T>>,
-  onWhole: (value: T) => void,
   enqueue: Enqueue,
-): Autosave<T> {
+): Autosave<T, P> {
   const router = useRouter()
-  const [state, setState] = useState<SaveState>('saved')
-  const [problem, setProblem] = useState('')
-  const [conflict, setConflict] = useState<Conflict<T>>()
-  /** What the server is known to hold. */
-  const held = useRef(read)
   const pending = useRef<ReturnType<typeof setTimeout>>(undefined)
-  const halted = useRef(false)
   const showing = useRef(false)
-  /** Writes asked for and not yet answered. */
-  const waiting = useRef(0)
-  /** What was sent last came back without an answer: browsers give up what is under way when they leave. */
-  const unanswered = useRef(false)
-  const subject = useMemo(() => ({ kind: edited.kind, id: edited.id }), [edited.kind, edited.id])
+  const latest = useRef(parts)
+  latest.current = parts
+  const settleRef = useRef<() => void>(() => undefined)
 
-  useReadAgain(subject, read.value)
+  const [keepers] = useState(() =>
+    parts.map(({ subject, read }, i) => {
+      const part = () => (latest.current[i] ?? parts[i]) as FormPart<T, P>
+      const put = (value: T) => {
+        showing.current = true
+        show(form, value)
+        showing.current = false
+      }
+      return keeper<P>(
+        subject,
+        read,
+        () => ({
+          store: part().store,
+          label: editLabel,
+          stored: () => router.refresh(),
+          show: (value) => put(part().laid(copyOf(form), value)),
+          rebase: (from, onto) => {
+            const typed = copyOf(form)
+            put(part().laid(typed, overlaid(onto, changes(from, part().of(typed)))))
+          },
+          mark: (errors) => {
+            for (const [path, message] of Object.entries(errors))
+              form.setError(path as FieldPath<T>, { message })
+          },
+          look: () => settleRef.current(),
+        }),
+        enqueue,
+      )
+    }),
+  )
+  const sessions = useSessions(keepers)
 
-  const put = useCallback(
-    (value: T) => {
-      showing.current = true
-      show(form, value)
-      showing.current = false
-    },
-    [form],
-  )
-  const display = useCallback(
-    (value: T) => {
-      put(value)
-      onWhole(value)
-    },
-    [put, onWhole],
-  )
-  const write = useCallback(
-    async (value: T): Promise<void> => {
-      if (halted.current) return setConflict((c) => c && { ...c, mine: value })
-      const before = held.current
-      if (same(before.value, value)) {
-        if (waiting.current === 1 && pending.current === undefined) setState('saved')
-        return
-      }
-      setState('saving')
-      try {
-        const saved = await store(value, before.version)
-        unanswered.current = false
-        setProblem('problem' in saved ? saved.problem : '')
-        if (saved.ok) {
-          held.current = { value, version: saved.version }
-          router.refresh()
-          const made = changes(before.value, value)
-          recordEdit(subject, editLabel(made), made)
-          // It is all saved only when nothing newer waits.
-          if (waiting.current === 1 && pending.current === undefined)
-            setState((s) => (s === 'saving' ? 'saved' : s))
-        } else if ('errors' in saved) {
-          for (const [path, message] of Object.entries(saved.errors))
-            form.setError(path as FieldPath<T>, { message })
-          setState('incomplete')
-        } else if ('problem' in saved) {
-          setState('failed')
-        } else if (saved.now && same(saved.now.value, leftBehind(subject))) {
-          // Not someone else: what this tab sent while it left the last page was stored after this page was read.
-          const { now } = saved
-          held.current = now
-          const onTop = (mine: T) => overlaid(now.value, changes(before.value, mine))
-          put(onTop(copyOf(form)))
-          onWhole(onTop(value))
-          return write(onTop(value))
-        } else {
-          halted.current = true
-          const { now } = saved
-          if (now) setConflict({ base: before.value, mine: value, theirs: now.value, version: now.version })
-          setState(now ? 'conflict' : 'gone')
-        }
-      } catch {
-        unanswered.current = true
-        setState('failed')
-      }
-    },
-    [form, store, subject, router, put, onWhole],
-  )
-  const settle = useCallback((): Promise<void> => {
+  const settle = useCallback(() => {
     clearTimeout(pending.current)
     pending.current = undefined
-    const checked = check(copyOf(form))
-    if (!checked.ok) {
-      void form.trigger()
-      setState('incomplete')
-      return Promise.resolve()
+    const typed = copyOf(form)
+    for (const [i, k] of keepers.entries()) {
+      const part = latest.current[i]
+      if (!part) continue
+      const checked = part.check(part.of(typed))
+      if (checked.ok) k.send({ kind: 'whole', value: checked.value })
+      else {
+        void form.trigger()
+        k.send({ kind: 'broken' })
+      }
     }
-    onWhole(checked.value)
-    waiting.current++
-    return enqueue(() => write(checked.value).finally(() => void waiting.current--))
-  }, [form, check, onWhole, enqueue, write])
+  }, [form, keepers])
+  settleRef.current = settle
 
   useEffect(() => {
     const stop = form.watch(() => {
       if (showing.current) return
       clearTimeout(pending.current)
-      if (!halted.current) setState('saving')
+      for (const k of keepers) k.send({ kind: 'typed' })
       pending.current = setTimeout(settle, PAUSE)
     })
     // The browser is leaving: what was typed in the last moment goes along with it.
     const send = () => {
-      const checked = check(copyOf(form))
-      if (!checked.ok || halted.current) return
-      if (pending.current === undefined && waiting.current === 0 && !unanswered.current) return
-      leaveBehind(subject, held.current.value, checked.value)
+      const typed = copyOf(form)
+      for (const [i, k] of keepers.entries()) {
+        const checked = latest.current[i]?.check(latest.current[i]?.of(typed))
+        if (checked?.ok) k.leave(checked.value)
+      }
     }
     window.addEventListener('pagehide', send)
     return () => {
       stop.unsubscribe()
       window.removeEventListener('pagehide', send)
       // Going to another page does not wait for the pause to end.
-      if (pending.current !== undefined) void settle()
+      if (pending.current !== undefined) settle()
     }
-  }, [form, check, settle, subject])
+  }, [form, keepers, settle])
+  const atRest = useCallback(async () => {
+    if (pending.current !== undefined) settle()
+    const versions = await Promise.all(keepers.map((k) => k.rest()))
+    return versions.reduce((sum, v) => sum + v, 0)
+  }, [keepers, settle])
   useEffect(
     () =>
       settleBeforeUndo(async () => {
-        const whole = check(copyOf(form)).ok
-        if (!whole && !halted.current) {
-          clearTimeout(pending.current)
-          pending.current = undefined
-          display(held.current.value)
-          setState('saved')
-          return 'reverted'
+        const typed = copyOf(form)
+        const broken = keepers.filter((k, i) => {
+          const part = latest.current[i]
+          return (
+            part && !part.check(part.of(typed)).ok && !k.session().conflict && k.session().state !== 'gone'
+          )
+        })
+        if (broken.length === 0) {
+          await atRest()
+          return 'settled'
         }
-        if (pending.current !== undefined) await settle()
-        else await enqueue(async () => undefined)
-        return 'settled'
+        clearTimeout(pending.current)
+        pending.current = undefined
+        for (const k of broken) k.send({ kind: 'reverted' })
+        settle()
+        return 'reverted'
       }),
-    [form, check, settle, display, enqueue],
+    [form, keepers, settle, atRest],
   )
   useEffect(() => {
-    // It was brought back: what was typed meanwhile can be saved after all.
-    if (state !== 'gone' || read.version <= held.current.version || !there) return
-    halted.current = false
-    held.current = read
-    void settle()
-  }, [state, read, there, settle])
-  useEffect(() => {
-    // What others saved is shown as long as nothing typed here waits to be saved.
-    if (!there || read.version <= held.current.version || state !== 'saved' || pending.current !== undefined)
-      return
-    held.current = read
-    display(read.value)
-  }, [read, there, state, display])
-  const agree = (value: T) => {
-    if (!conflict) return
-    held.current = { value: conflict.theirs, version: conflict.version }
-    halted.current = false
-    setConflict(undefined)
-    display(value)
-    waiting.current++
-    void enqueue(() => write(value).finally(() => void waiting.current--))
+    for (const [i, k] of keepers.entries()) {
+      const read = parts[i]?.read
+      if (read) k.send({ kind: 'read', read, there })
+    }
+  }, [parts, keepers, there])
+  useReadAgain(useMemo(() => parts.map((p) => ({ subject: p.subject, value: p.read.value })), [parts]))
+
+  const mines = useSame(sessions.map((s) => s.mine))
+  const value = useMemo(
+    () => mines.reduce((whole: T, mine, i) => parts[i]?.laid(whole, mine) ?? whole, {} as T),
+    [mines, parts],
+  )
+  return {
+    value,
+    state: WORST.find((state) => sessions.some((s) => s.state === state)) ?? 'saved',
+    problem: sessions.find((s) => s.problem)?.problem ?? '',
+    conflicts: keepers.flatMap((k, i) => {
+      const conflict = sessions[i]?.conflict
+      return conflict ? [{ conflict, agree: (value: P) => k.send({ kind: 'agreed', value }) }] : []
+    }),
+    rest: atRest,
   }
-  const rest = useCallback(async () => {
-    if (pending.current !== undefined) await settle()
-    else await enqueue(async () => undefined)
-    return held.current.version
-  }, [settle, enqueue])
-  return { state, problem, conflict, agree, rest }
+}
+
+/** The same list again as long as it holds the same. */
+function useSame<V>(list: readonly V[]): readonly V[] {
+  const before = useRef(list)
+  if (list.length !== before.current.length || list.some((v, i) => v !== before.current[i]))
+    before.current = list
+  return before.current
+}
+
+/** The sessions of several keepers; a new list when one of them moved. */
+function useSessions<P>(keepers: readonly Keeper<P>[]): readonly Session<P>[] {
+  const subscribe = useCallback(
+    (listener: () => void) => {
+      const stops = keepers.map((k) => k.subscribe(listener))
+      return () => {
+        for (const stop of stops) stop()
+      }
+    },
+    [keepers],
+  )
+  const seen = useRef<readonly Session<P>[]>([])
+  const now = useCallback(() => {
+    const next = keepers.map((k) => k.session())
+    if (next.some((s, i) => s !== seen.current[i])) seen.current = next
+    return seen.current
+  }, [keepers])
+  return useSyncExternalStore(subscribe, now, now)
 }

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react'
+import { isSetUp } from '@/core/equipment'
 import { changeStamp, database } from '@/store/database'
 import { loadShop } from '@/store/shop'
 import { INK_PAGES } from '../pages'
@@ -12,7 +13,7 @@ export default async function InkLayout({ children }: { readonly children: React
   const db = await database()
   const stamp = await changeStamp(db)
   const stored = await loadShop(db)
-  if (stored.version === 0) return <FirstStart />
+  if (!isSetUp(stored.versions)) return <FirstStart />
   return (
     <ShopDesk stored={stored} pages={INK_PAGES}>
       <Seen stamp={stamp} />

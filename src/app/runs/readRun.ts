@@ -1,4 +1,4 @@
-import type { Shop } from '@/core/equipment'
+import { type Shop, versionOf } from '@/core/equipment'
 import type { Order } from '@/core/order'
 import { type Decisions, noDecisions, orderOfRun, runOf } from '@/core/plan'
 import type { SheetFacts } from '@/formats/sheet'
@@ -28,7 +28,7 @@ interface RunFacts {
 export async function readFacts(db: Database, runId: string): Promise<RunFacts | undefined> {
   const orderId = orderOfRun(runId)
   if (orderId === undefined) return undefined
-  const [stored, { shelf, version }, decided] = await Promise.all([
+  const [stored, { shelf, versions }, decided] = await Promise.all([
     loadOrder(db, orderId),
     loadShop(db),
     loadDecisions(db, [orderId]),
@@ -40,7 +40,7 @@ export async function readFacts(db: Database, runId: string): Promise<RunFacts |
     order: stored.order,
     shop: shelf.shop,
     decisions: decisions?.decisions ?? noDecisions(runId),
-    versions: { order: stored.version, shop: version, decisions: decisions?.version ?? 1 },
+    versions: { order: stored.version, shop: versionOf(versions), decisions: decisions?.version ?? 1 },
   }
 }
 

@@ -7,7 +7,7 @@ import { TEMPLATES } from '@/core/equipment'
 import { PageTitle } from '@/ui/parts'
 import { RingDrawing } from '@/ui/RingDrawing'
 import { TextButton } from '@/ui/Section'
-import { save } from '../edits/save'
+import { act } from '../acts/act'
 import { Frame } from '../Frame'
 
 const Button = chakra('button')
@@ -20,21 +20,14 @@ export function FirstStart() {
   const [name, setName] = useState('')
   const [problem, setProblem] = useState('')
   const start = async (id: string) => {
-    const template = TEMPLATES.find((t) => t.id === id)
-    if (!template) return
     if (name.trim() === '') {
       document.getElementById('shop-name')?.focus()
       return setProblem('How is the shop called?')
     }
-    const { shelf } = template
-    const saved = await save('shop', { ...shelf, shop: { ...shelf.shop, name: name.trim() } }, 0)
-    if (saved.ok) {
-      router.push('/shop')
-      return router.refresh()
-    }
-    setProblem(
-      'problem' in saved ? saved.problem : 'Someone else set the shop up just now: load the page again.',
-    )
+    const done = await act('setUpShop', { template: id, name: name.trim() })
+    if (!done.ok) return setProblem(done.message)
+    router.push('/shop')
+    router.refresh()
   }
   return (
     <Frame shopName="">

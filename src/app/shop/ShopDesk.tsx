@@ -4,23 +4,31 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { yupResolver } from '@hookform/resolvers/yup'
 import NextLink from 'next/link'
 import { usePathname } from 'next/navigation'
-import { type ReactNode, useCallback, useMemo, useRef, useState } from 'react'
+import { type ReactNode, useMemo, useState } from 'react'
 import { FormProvider, type Resolver, useForm } from 'react-hook-form'
-import { checkShelf, type ShopAndShelf, shelfSchema } from '@/core/equipment'
+import {
+  type AnyPart,
+  checkPart,
+  partOf,
+  SHOP_PARTS,
+  type ShopAndShelf,
+  shelfSchema,
+  withPart,
+} from '@/core/equipment'
 import type { StoredShop } from '@/store/shop'
 import { PageTitle } from '@/ui/parts'
 import { SeverityMark } from '@/ui/Severity'
 import { useHydrated } from '@/ui/useHydrated'
 import { AskFrame } from '../AskFrame'
 import { ConflictPanel } from '../edits/ConflictPanel'
-import { save } from '../edits/save'
+import { inLine } from '../edits/keeper'
+import { type StoredPart, save } from '../edits/save'
 import { SAVE_WORDS } from '../edits/saveWords'
-import { type Enqueue, useAutosave } from '../edits/useAutosave'
+import { type FormPart, useAutosave } from '../edits/useAutosave'
 import { ShopProvider } from './shopContext'
 
 const Link = chakra(NextLink)
 const Fieldset = chakra('fieldset')
-const EDITED = { kind: 'shop', id: 'shop' } as const
 
 interface Props {
   readonly stored: StoredShop
@@ -37,20 +45,29 @@ export function ShopDesk({ stored, pages, children }: Props) {
     resolver: yupResolver(shelfSchema) as unknown as Resolver<ShopAndShelf>,
     mode: 'onChange',
   })
-  const [shelf, setShelf] = useState(stored.shelf)
   const [altered, setAltered] = useState<readonly string[]>([])
-  const line = useRef(Promise.resolve())
-  const enqueue = useCallback<Enqueue>((write) => {
-    line.current = line.current.then(write)
-    return line.current
-  }, [])
-  const store = useCallback(async (value: ShopAndShelf, version: number) => {
-    const saved = await save('shop', value, version)
-    if (saved.ok) setAltered(saved.altered ?? [])
-    return saved
-  }, [])
-  const read = useMemo(() => ({ value: stored.shelf, version: stored.version }), [stored])
-  const saving = useAutosave(form, read, true, EDITED, checkShelf, store, setShelf, enqueue)
+  const [enqueue] = useState(inLine)
+  const parts = useMemo(
+    () =>
+      SHOP_PARTS.map((part): FormPart<ShopAndShelf, AnyPart> => {
+        const subject = { kind: 'shop', id: part } as const
+        return {
+          subject,
+          read: { value: partOf(stored.shelf, part), version: stored.versions[part] },
+          of: (shelf) => partOf(shelf, part),
+          laid: withPart,
+          check: (value) => checkPart(part, value),
+          store: async (value, version) => {
+            const saved = await save<StoredPart>(subject, value, version)
+            if (saved.ok) setAltered(saved.altered ?? [])
+            return saved
+          },
+        }
+      }),
+    [stored],
+  )
+  const saving = useAutosave(form, parts, true, enqueue)
+  const shelf = saving.value
   const path = usePathname()
   const hydrated = useHydrated()
   return (
@@ -80,7 +97,13 @@ export function ShopDesk({ stored, pages, children }: Props) {
             </Box>
           }
         >
-          {saving.conflict && <ConflictPanel conflict={saving.conflict} onAgree={saving.agree} />}
+          {saving.conflicts.map((c) => (
+            <ConflictPanel
+              key={Object.keys(c.conflict.mine.shop).join()}
+              conflict={c.conflict}
+              onAgree={c.agree}
+            />
+          ))}
           <Flex align="baseline" gap="4" mb="3">
             <PageTitle>{(pages.find((p) => p.href === path) ?? pages[0])?.label}</PageTitle>
             <Box

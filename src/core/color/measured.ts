@@ -1,3 +1,4 @@
+import { no, type Outcome } from '../quantity'
 import { BANDS, type Spectrum } from './spectrum'
 
 /** A curve as an instrument tells it. */
@@ -8,16 +9,12 @@ export interface Curve {
   readonly values: readonly number[]
 }
 
-export type Taken =
-  | { readonly ok: true; readonly spectrum: Spectrum; readonly notes: readonly string[] }
-  | { readonly ok: false; readonly message: string }
+export type Taken = Outcome<{ readonly spectrum: Spectrum; readonly notes: readonly string[] }>
 
 /** The least a curve has to cover; beyond it its ends are drawn out flat. */
 const FROM = 420
 const TO = 680
 const WIDEST_STEP = 25
-
-const no = (message: string): Taken => ({ ok: false, message })
 
 /**
  * A measured curve at the bands used here, by four-point Lagrange interpolation (the method of ASTM E2022 for 20 nm), ends drawn

@@ -1,9 +1,9 @@
 import { DEFAULT_METHOD } from '../advice'
 import { mm } from '../quantity'
 import { type Dryer, type FlashUnit, type Frame, type Press, USUAL_HOURS } from './equipment'
+import type { ShopAndShelf } from './parts'
 import { USUAL_PRICES } from './prices'
 import { USUAL_INK_ROOM } from './rack'
-import type { ShopAndShelf } from './schema'
 import { USUAL_SCREENS } from './screenRoom'
 import { bladeStock, frameStock, shelfCloth, shelfInk } from './stock'
 

@@ -41,6 +41,8 @@ export interface Entry {
   /** The entry that this one takes back. */
   readonly corrects: number | undefined
   readonly note: string
+  /** The ink that went into a tub, or came out of it again. */
+  readonly code: string | undefined
 }
 
 /** What a smear of a batch looked like. */

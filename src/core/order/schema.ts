@@ -217,27 +217,19 @@ export const orderSchema = yup.object({
 
 /** What is wrong, by field path (`lines[0].cloth.name`). */
 export type FieldErrors = Readonly<Record<string, string>>
-export type Checked =
-  | { readonly ok: true; readonly order: Order }
+export type Checked<T> =
+  | { readonly ok: true; readonly value: T }
   | { readonly ok: false; readonly errors: FieldErrors }
 
 /** Checks anything that claims to be an order; every mistake at its place. */
-export function checkOrder(value: unknown): Checked {
-  const checked = checkWith<Order>(orderSchema, value)
-  return checked.ok ? { ok: true, order: checked.value } : checked
-}
+export const checkOrder = (value: unknown) => checkWith<Order>(orderSchema, value)
 
 /** Checks an order that is held already: one that was just opened has no customer yet. */
-export function checkHeldOrder(value: unknown): Checked {
-  const checked = checkWith<Order>(orderSchema.shape({ customer: wordsSchema('Customer', 80) }), value)
-  return checked.ok ? { ok: true, order: checked.value } : checked
-}
+export const checkHeldOrder = (value: unknown) =>
+  checkWith<Order>(orderSchema.shape({ customer: wordsSchema('Customer', 80) }), value)
 
 /** Checks a value against a schema; every mistake at its place, the first of several at one place. */
-export function checkWith<T>(
-  schema: yup.Schema,
-  value: unknown,
-): { readonly ok: true; readonly value: T } | { readonly ok: false; readonly errors: FieldErrors } {
+export function checkWith<T>(schema: yup.Schema, value: unknown): Checked<T> {
   try {
     return { ok: true, value: schema.validateSync(value, { abortEarly: false, stripUnknown: true }) as T }
   } catch (error) {

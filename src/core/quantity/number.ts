@@ -1,9 +1,7 @@
-/** What reading a number gives: it, or why it cannot be read as one. */
-export type NumberRead =
-  | { readonly ok: true; readonly value: number }
-  | { readonly ok: false; readonly message: string }
+import { no, type Outcome } from './outcome'
 
-const no = (message: string): NumberRead => ({ ok: false, message })
+/** What reading a number gives: it, or why it cannot be read as one. */
+export type NumberRead = Outcome<{ readonly value: number }>
 
 /** Signs that tablets type in place of the plain ones. */
 const MINUS = /[−–﹣－]/g

@@ -1,10 +1,9 @@
 import { type Duration, KINDS, type Kind, type System } from './kinds'
 import { plainSigns, readNumber } from './number'
+import type { Outcome } from './outcome'
 
 /** What parsing gives: the SI value, or a message for the person who typed. */
-export type Parsed =
-  | { readonly ok: true; readonly value: number }
-  | { readonly ok: false; readonly message: string }
+export type Parsed = Outcome<{ readonly value: number }>
 
 /** A number in any writing, a fraction, or both with a space or dash between them; then a unit. */
 const TERM =

@@ -2,7 +2,7 @@ import type { ShopAndShelf } from '@/core/equipment'
 import type { Database } from '../database'
 import { saveDecisions } from '../decisions'
 import { addOrders } from '../orders'
-import { saveShop } from '../shop'
+import { putShop } from '../shop'
 import { seedInk } from './inkStock'
 import { DEMO_DECISIONS, demoOrders } from './orders'
 import { busyFrames } from './screens'
@@ -22,7 +22,7 @@ export const demoShelf = (today: string): ShopAndShelf => ({
 /** Puts the demo shop and its ten orders into a database that holds no shop yet, and says so; due dates lie around `today`. */
 export async function seedDemo(db: Database, today: string): Promise<boolean> {
   if (await db.selectFrom('shop').select('id').executeTakeFirst()) return false
-  await saveShop(db, demoShelf(today), 0)
+  await putShop(db, demoShelf(today))
   await addOrders(db, demoOrders(today))
   for (const decisions of DEMO_DECISIONS) await saveDecisions(db, decisions, 1)
   await seedInk(db, new Date())

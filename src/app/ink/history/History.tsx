@@ -174,7 +174,7 @@ function Ledger({ entries }: { readonly entries: readonly Entry[] }) {
                 {e.corrects !== undefined && ` no. ${e.corrects}`}
               </td>
               <td>
-                {e.batchId !== e.vessel && e.batchId} {e.note}
+                {e.batchId !== e.vessel && e.batchId} {e.code && `of ${e.code}`} {e.note}
               </td>
             </tr>
           ))}

@@ -6,6 +6,7 @@ import { useParams, useRouter, useSearchParams } from 'next/navigation'
 import { type ReactNode, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { FormProvider, type Resolver, useForm } from 'react-hook-form'
 import { advicesIn, type Overrides } from '@/core/advice'
+import { versionOf } from '@/core/equipment'
 import type { Batch } from '@/core/ink'
 import { checkOrder, type Order, orderSchema, splitOrder } from '@/core/order'
 import { type Decisions, keysToday, type RunPlan, screenNames } from '@/core/plan'
@@ -22,8 +23,9 @@ import { useHydrated } from '@/ui/useHydrated'
 import { WhyPanel } from '@/ui/WhyPanel'
 import { act } from '../../acts/act'
 import { ConflictPanel } from '../../edits/ConflictPanel'
-import { save } from '../../edits/save'
-import { type Enqueue, useAutosave } from '../../edits/useAutosave'
+import { inLine } from '../../edits/keeper'
+import { type Stored, save } from '../../edits/save'
+import { type FormPart, useAutosave } from '../../edits/useAutosave'
 import { Frame } from '../../Frame'
 import { OrderHead } from './OrderHead'
 import { type OrderContext, OrderProvider } from './orderContext'
@@ -34,13 +36,6 @@ import { usePlan } from './usePlan'
 import { useShopChange } from './useShopChange'
 
 const Fieldset = chakra('fieldset')
-
-const checkForm = (value: unknown) => {
-  const checked = checkOrder(value)
-  return checked.ok ? { ok: true as const, value: checked.order } : checked
-}
-
-const saveOrder = (value: Order, version: number) => save('order', value, version)
 
 interface Props {
   readonly stored: StoredOrder
@@ -64,16 +59,23 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, chi
     resolver: yupResolver(orderSchema) as unknown as Resolver<Order>,
     mode: 'onChange',
   })
-  const [order, setOrder] = useState(stored.order)
   // Decisions name a run that the order's own write makes: all writes of the desk go in one line.
-  const line = useRef(Promise.resolve())
-  const enqueue = useCallback<Enqueue>((write) => {
-    line.current = line.current.then(write)
-    return line.current
-  }, [])
-  const read = useMemo(() => ({ value: stored.order, version: stored.version }), [stored])
-  const edited = useMemo(() => ({ kind: 'order' as const, id: stored.order.id }), [stored.order.id])
-  const saving = useAutosave(form, read, !deleted, edited, checkForm, saveOrder, setOrder, enqueue)
+  const [enqueue] = useState(inLine)
+  const parts = useMemo((): readonly FormPart<Order, Order>[] => {
+    const subject = { kind: 'order', id: stored.order.id } as const
+    return [
+      {
+        subject,
+        read: { value: stored.order, version: stored.version },
+        of: (order) => order,
+        laid: (_, order) => order,
+        check: checkOrder,
+        store: (order, version) => save<Stored<Order>>(subject, order, version),
+      },
+    ]
+  }, [stored])
+  const saving = useAutosave(form, parts, !deleted, enqueue)
+  const order = saving.value
 
   const runs = useMemo(() => splitOrder(order), [order])
   const search = useSearchParams()
@@ -134,16 +136,16 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, chi
     [decide],
   )
   const { rest } = saving
-  const { version: decidedVersion } = decided_
+  const { rest: decidedRest } = decided_
   const lastRevision = (run && released[run.id]?.number) ?? 0
   const seen = useCallback(
     async () => ({
       order: await rest(),
-      decisions: decidedVersion(),
-      shop: shop.version,
+      decisions: await decidedRest(),
+      shop: versionOf(shop.versions),
       revision: lastRevision,
     }),
-    [rest, decidedVersion, shop.version, lastRevision],
+    [rest, decidedRest, shop.versions, lastRevision],
   )
   const setPrintOrder = useCallback(
     (hitIds: readonly string[]) => decide((d) => ({ ...d, order: hitIds })),
@@ -222,7 +224,9 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, chi
             aside={<WhyPanel asked={fresh} warnings={plan?.warnings} />}
           >
             {deleted && <Deleted id={order.id} />}
-            {saving.conflict && <ConflictPanel conflict={saving.conflict} onAgree={saving.agree} />}
+            {saving.conflicts.map((c) => (
+              <ConflictPanel key={stored.order.id} conflict={c.conflict} onAgree={c.agree} />
+            ))}
             {decided_.conflict && (
               <ConflictPanel conflict={decided_.conflict} names={names} onAgree={decided_.agree} />
             )}
@@ -230,7 +234,7 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, chi
               state={stored.state ?? 'open'}
               wrong={stored.wrong ?? []}
               pictured={pictured}
-              saveState={decided_.state ?? saving.state}
+              saveState={decided_.state === 'saved' ? saving.state : decided_.state}
               problem={decided_.problem || saving.problem}
             />
             {/* Nothing can be typed before the page listens, so nothing typed is lost. */}

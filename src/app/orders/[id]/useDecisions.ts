@@ -1,20 +1,22 @@
 'use client'
 
-import same from 'fast-deep-equal'
 import { useRouter } from 'next/navigation'
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
-import { changes, overlaid } from '@/core/change'
+import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react'
 import { type Decisions, type Names, noDecisions } from '@/core/plan'
 import type { StoredDecisions } from '@/store/decisions'
 import { editLabel } from '@/ui/changeWords'
-import { recordEdit } from '../../edits/history'
-import { leaveBehind, leftBehind, useReadAgain } from '../../edits/leaving'
-import { save } from '../../edits/save'
-import type { Conflict, Enqueue, SaveState } from '../../edits/useAutosave'
+import { settleBeforeUndo } from '../../edits/history'
+import { type Enqueue, type Keeper, keeper } from '../../edits/keeper'
+import { useReadAgain } from '../../edits/leaving'
+import { type Stored, save, type Versioned } from '../../edits/save'
 
-const editOf = ({ runId }: { readonly runId: string }) => ({ kind: 'decisions' as const, id: runId })
+/** Runs without decisions have none, at the version that a run begins with. */
+const readOf = (decided: Readonly<Record<string, StoredDecisions>>, runId: string): Versioned<Decisions> => {
+  const read = decided[runId]
+  return read ? { value: read.decisions, version: read.version } : { value: noDecisions(runId), version: 1 }
+}
 
-const NONE: Readonly<Record<string, StoredDecisions>> = {}
+const subjectOf = (id: string) => ({ kind: 'decisions' as const, id })
 
 /** The decisions of the run in hand; each change is stored at once and can be undone. */
 export function useDecisions(
@@ -23,100 +25,79 @@ export function useDecisions(
   enqueue: Enqueue,
   names: Names,
 ) {
-  /** What was decided here, over what was read. */
-  const [own, setOwn] = useState(NONE)
   const router = useRouter()
-  const held = useRef<Record<string, StoredDecisions>>({})
-  /** The last decision not yet answered for, and what it was made on. */
-  const last = useRef<{ readonly next: Decisions; readonly base: StoredDecisions }>(undefined)
-  const [state, setState] = useState<SaveState>()
-  const [problem, setProblem] = useState('')
-  const [conflict, setConflict] = useState<Conflict<Decisions>>()
-  const read = runId === undefined ? undefined : decided[runId]
-  const mine = runId === undefined ? undefined : own[runId]
-  const subject = useMemo(() => (runId === undefined ? undefined : editOf({ runId })), [runId])
-  useReadAgain(subject, read?.decisions)
-  // What is read again and is newer than what was decided here holds that too.
-  const newest = mine && mine.version >= (read?.version ?? 1) ? mine : read
-  const decisions = useMemo(
-    () => newest?.decisions ?? (runId === undefined ? undefined : noDecisions(runId)),
-    [newest, runId],
+  const namesNow = useRef(names)
+  useEffect(() => {
+    namesNow.current = names
+  }, [names])
+  /** One for each run that was in hand. */
+  const [keepers] = useState(() => new Map<string, Keeper<Decisions>>())
+  const keeperOf = (id: string): Keeper<Decisions> => {
+    const known = keepers.get(id)
+    if (known) return known
+    const subject = subjectOf(id)
+    const made = keeper(
+      subject,
+      readOf(decided, id),
+      () => ({
+        store: (value, version) => save<Stored<Decisions>>(subject, value, version),
+        label: (made) => editLabel(made, namesNow.current),
+        stored: () => router.refresh(),
+      }),
+      enqueue,
+    )
+    keepers.set(id, made)
+    return made
+  }
+  const held = runId === undefined ? undefined : keeperOf(runId)
+  const session = useSyncExternalStore(
+    held?.subscribe ?? never,
+    () => held?.session(),
+    () => held?.session(),
   )
-  /** What a decision is stored over: the newest that is known. */
-  const baseOf = useCallback((next: Decisions, base: StoredDecisions) => {
-    const known = held.current[next.runId]
-    return known && known.version > base.version ? known : base
-  }, [])
-  const write = useCallback(
-    (next: Decisions, base: StoredDecisions) => {
-      const store = async (value: Decisions, from: StoredDecisions): Promise<void> => {
-        const saved = await save('decisions', value, from.version)
-        setProblem('problem' in saved ? saved.problem : '')
-        if (saved.ok) {
-          held.current[value.runId] = { decisions: value, version: saved.version }
-          const made = changes(from.decisions, value)
-          recordEdit(editOf(value), editLabel(made, names), made)
-          setState(undefined)
-          router.refresh()
-        } else if (!('now' in saved)) setState('failed')
-        else if (saved.now && same(saved.now.value, leftBehind(editOf(value)))) {
-          // Not someone else: what this tab sent while it left the last page.
-          const now = { decisions: saved.now.value, version: saved.now.version }
-          held.current[value.runId] = now
-          const onTop = overlaid(now.decisions, changes(from.decisions, value))
-          setOwn((d) => ({ ...d, [value.runId]: { decisions: onTop, version: now.version + 1 } }))
-          return store(onTop, now)
-        } else if (saved.now) {
-          const { value: theirs, version } = saved.now
-          setConflict({ base: from.decisions, mine: value, theirs, version })
-          setState('conflict')
-        } else setState('gone')
-      }
-      const asked = { next, base }
-      last.current = asked
-      return enqueue(async () => {
-        try {
-          await store(next, baseOf(next, base))
-          if (last.current === asked) last.current = undefined
-        } catch {
-          // It is still to be answered for: the browser gives up what is under way when it leaves.
-          setState('failed')
-        }
-      })
-    },
-    [enqueue, names, router, baseOf],
+  useReadAgain(
+    useMemo(
+      () => (runId === undefined ? [] : [{ subject: subjectOf(runId), value: readOf(decided, runId).value }]),
+      [decided, runId],
+    ),
   )
   useEffect(() => {
+    for (const [id, k] of keepers) k.send({ kind: 'read', read: readOf(decided, id), there: true })
+  }, [decided, keepers])
+  useEffect(() => {
     // The browser is leaving: a decision that still waits for its answer goes along with it.
-    const send = () => {
-      if (!last.current) return
-      const { next, base } = last.current
-      leaveBehind(editOf(next), baseOf(next, base).decisions, next)
+    const leave = () => {
+      for (const k of keepers.values()) k.leave(k.session().mine)
     }
-    window.addEventListener('pagehide', send)
-    return () => window.removeEventListener('pagehide', send)
-  }, [baseOf])
+    window.addEventListener('pagehide', leave)
+    return () => window.removeEventListener('pagehide', leave)
+  }, [keepers])
+  const rest = useCallback(async () => {
+    for (const k of keepers.values()) await k.rest()
+  }, [keepers])
+  useEffect(
+    () =>
+      settleBeforeUndo(async () => {
+        await rest()
+        return 'settled'
+      }),
+    [rest],
+  )
   const decide = useCallback(
-    (change: (d: Decisions) => Decisions) => {
-      if (!decisions) return
-      const next = change(decisions)
-      setOwn((d) => ({ ...d, [next.runId]: { decisions: next, version: (newest?.version ?? 1) + 1 } }))
-      if (conflict) setConflict({ ...conflict, mine: next })
-      else void write(next, read ?? { decisions: noDecisions(next.runId), version: 1 })
-    },
-    [decisions, newest, read, conflict, write],
+    (change: (d: Decisions) => Decisions) =>
+      held?.send({ kind: 'whole', value: change(held.session().mine) }),
+    [held],
   )
-  const agree = (next: Decisions) => {
-    if (!conflict) return
-    const theirs = { decisions: conflict.theirs, version: conflict.version }
-    setConflict(undefined)
-    setOwn((d) => ({ ...d, [next.runId]: { decisions: next, version: conflict.version + 1 } }))
-    void write(next, theirs)
+  return {
+    decisions: session?.mine,
+    decide,
+    state: session?.state ?? 'saved',
+    problem: session?.problem ?? '',
+    conflict: session?.conflict,
+    agree: (value: Decisions) => held?.send({ kind: 'agreed', value }),
+    /** Waits until all is stored; the version it then has. */
+    rest: useCallback(async () => (await held?.rest()) ?? 1, [held]),
   }
-  /** The version of what is stored, once writes are at rest. */
-  const version = useCallback(
-    () => Math.max((runId && held.current[runId]?.version) || 1, read?.version ?? 1),
-    [runId, read],
-  )
-  return { decisions, decide, state, problem, conflict, agree, version }
 }
+
+const never = () => () => undefined

@@ -1,37 +1,46 @@
 'use client'
 
+import same from 'fast-deep-equal'
 import { useRouter } from 'next/navigation'
 import { useCallback } from 'react'
-import { changes } from '@/core/change'
-import type { Shop, ShopAndShelf } from '@/core/equipment'
+import { type AnyPart, partOf, SHOP_PARTS, type Shop } from '@/core/equipment'
 import type { StoredShop } from '@/store/shop'
 import { editLabel } from '@/ui/changeWords'
-import { recordEdit } from '../../edits/history'
-import { save } from '../../edits/save'
-
-const SHOP = { kind: 'shop', id: 'shop' } as const
+import { inLine, keeper } from '../../edits/keeper'
+import { type StoredPart, save } from '../../edits/save'
+import { SAVE_WORDS } from '../../edits/saveWords'
 
 export type ShopChange = (shop: Shop) => Shop
 
 /** Stores a change of the shop from an order's desk; everyone's plans follow. It is laid over whatever else was changed since. */
-export function useShopChange({ shelf, version }: StoredShop): (change: ShopChange) => Promise<string> {
+export function useShopChange({ shelf, versions }: StoredShop): (change: ShopChange) => Promise<string> {
   const router = useRouter()
   return useCallback(
     async (change) => {
-      const store = async (from: ShopAndShelf, at: number, again: boolean): Promise<string> => {
-        const next = { ...from, shop: change(from.shop) }
-        const saved = await save('shop', next, at)
-        if (saved.ok) {
-          const made = changes(from, next)
-          recordEdit(SHOP, editLabel(made), made)
-          router.refresh()
-          return ''
-        }
-        if ('now' in saved && saved.now && again) return store(saved.now.value, saved.now.version, false)
-        return 'problem' in saved ? saved.problem : 'Not saved: the shop was changed meanwhile. Try again.'
-      }
-      return store(shelf, version, true)
+      const next = { ...shelf, shop: change(shelf.shop) }
+      const changed = SHOP_PARTS.filter((part) => !same(partOf(shelf, part), partOf(next, part)))
+      const problems = await Promise.all(
+        changed.map(async (part) => {
+          const subject = { kind: 'shop', id: part } as const
+          const kept = keeper<AnyPart>(
+            subject,
+            { value: partOf(shelf, part), version: versions[part] },
+            () => ({
+              store: (value, version) => save<StoredPart>(subject, value, version),
+              label: editLabel,
+              stored: () => router.refresh(),
+            }),
+            inLine(),
+            true,
+          )
+          kept.send({ kind: 'whole', value: partOf(next, part) })
+          await kept.rest()
+          const { state, problem } = kept.session()
+          return state === 'saved' ? '' : problem || SAVE_WORDS[state]
+        }),
+      )
+      return problems.find((p) => p !== '') ?? ''
     },
-    [shelf, version, router],
+    [shelf, versions, router],
   )
 }

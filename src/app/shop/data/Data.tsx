@@ -4,12 +4,12 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import NextLink from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useRef, useState } from 'react'
+import type { Outcome } from '@/core/quantity'
 import type { Backup } from '@/store/backup'
 import { AskFirst } from '@/ui/Dialog'
 import { sayDay } from '@/ui/day'
 import { Section, TextButton } from '@/ui/Section'
 import { act } from '../../acts/act'
-import type { Done } from '../../acts/kinds'
 import { Backups } from '../../Backups'
 
 const Link = chakra(NextLink)
@@ -23,11 +23,11 @@ interface Props {
 /** Something that replaces everything: what it is called, and what it does. */
 interface Replace {
   readonly title: string
-  readonly act: () => Promise<Done>
+  readonly act: () => Promise<Outcome>
 }
 
 /** Takes an archive in through the server. */
-async function takeArchive(file: File): Promise<Done> {
+async function takeArchive(file: File): Promise<Outcome> {
   const answer = await fetch('/api/archive', { method: 'POST', body: file }).catch(() => undefined)
   if (!answer) return { ok: false, message: 'Orvint does not answer: look whether it is still running.' }
   if (answer.ok) return { ok: true }
@@ -43,7 +43,7 @@ export function Data({ folder, backups }: Props) {
   const [asking, setAsking] = useState<Replace>()
   const [told, setTold] = useState('')
   const [busy, setBusy] = useState(false)
-  const run = async (ask: () => Promise<Done>, words: string) => {
+  const run = async (ask: () => Promise<Outcome>, words: string) => {
     setAsking(undefined)
     setBusy(true)
     const done = await ask()

@@ -31,7 +31,7 @@ async function checkedOrders(list: readonly unknown[]): Promise<readonly Order[]
   const wrong: string[] = []
   for (const [i, given] of list.entries()) {
     const c = checkOrder(given)
-    if (c.ok) orders.push(c.order)
+    if (c.ok) orders.push(c.value)
     else wrong.push(...Object.entries(c.errors).map(([path, message]) => `[${i}].${path}: ${message}`))
     if (wrong.length > MOST_WRONG) break
     if (i % AT_ONCE === AT_ONCE - 1) await new Promise((resume) => setImmediate(resume))

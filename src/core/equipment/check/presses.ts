@@ -1,0 +1,102 @@
+import * as yup from 'yup'
+import { each } from '../../order'
+import { BOARDS, FLASH_KINDS, PRESS_KINDS, PRESSURE_SCALES } from '../equipment'
+import { id, name, oneOf, onScale, positive, whole } from './fields'
+
+const station = yup.object({
+  number: whole('Station number', 40),
+  usable: yup.boolean().required('Missing.'),
+  flashAllowed: yup.boolean().required('Missing.'),
+})
+
+const pressureNote = yup
+  .object({
+    scale: oneOf(PRESSURE_SCALES),
+    light: onScale,
+    medium: onScale.test(
+      'more',
+      'More than for light.',
+      (medium, at) => !(Number(medium) <= at.parent.light),
+    ),
+    firm: onScale.test('more', 'More than for medium.', (firm, at) => !(Number(firm) <= at.parent.medium)),
+  })
+  .default(undefined)
+  .optional()
+
+const press = yup.object({
+  id,
+  name,
+  pressure: pressureNote,
+  kind: oneOf(PRESS_KINDS),
+  palletWidth: positive('Pallet width', 3),
+  palletHeight: positive('Pallet height', 3),
+  board: oneOf(BOARDS),
+  heads: whole('Heads', 40).when('kind', {
+    is: (kind: string) => kind !== 'manual' && kind !== 'single',
+    then: (s) => s.optional().strip(),
+  }),
+  down: yup
+    .array(whole('Head', 40))
+    .default([])
+    .test('heads', 'No such head.', (down, { parent }) => (down ?? []).every((n) => n <= parent.heads))
+    .when('kind', {
+      is: (kind: string) => kind !== 'manual' && kind !== 'single',
+      then: () => yup.mixed().optional().strip(),
+    }),
+  pallets: whole('Pallets', 40).when('kind', {
+    is: (kind: string) => kind !== 'manual',
+    then: (s) => s.optional().strip(),
+  }),
+  stations: yup
+    .array(station)
+    .min(1, 'An automatic has stations.')
+    .required('An automatic has stations.')
+    .when('kind', { is: (kind: string) => kind !== 'automatic', then: () => yup.mixed().optional().strip() }),
+})
+
+/** Presses and what stands at them, as a job file carries them. */
+export const pressFields = {
+  presses: yup
+    .array(press)
+    .min(1, 'A shop has at least one press.')
+    .required('A shop has at least one press.'),
+  flashes: yup
+    .array(
+      yup.object({
+        id,
+        name,
+        kind: oneOf(FLASH_KINDS),
+        pressId: yup.string().required('At which press?'),
+        takes: whole('Stations it takes', 6).default(1),
+        station: whole('Station', 40).optional(),
+      }),
+    )
+    .default([]),
+  dryers: yup
+    .array(
+      yup.object({
+        id,
+        name,
+        heatedLength: positive('Heated length', 30),
+        beltWidth: positive('Belt width', 5),
+      }),
+    )
+    .default([]),
+}
+
+/** As the shop's own forms hold them: a new shop may have none yet, and what stands at a press finds it. */
+export const pressPart = yup
+  .object({
+    ...pressFields,
+    presses: yup
+      .array(press)
+      .defined()
+      .test(
+        'once',
+        'Two presses have the same id.',
+        each((p: { id: string }) => p.id),
+      ),
+  })
+  .test('stands', 'A flash unit stands at a press that is gone.', ({ flashes, presses }) =>
+    (flashes ?? []).every((f) => (presses ?? []).some((p) => p.id === f.pressId)),
+  )

@@ -1,0 +1,106 @@
+import * as yup from 'yup'
+import { SCHOOLS, type School } from '../../advice'
+import { CHARACTERS, clothSchema, each, hexSchema, OPACITIES, SYSTEMS } from '../../order'
+import { EDGES, USUAL_HOURS } from '../equipment'
+import { USUAL_PRICES } from '../prices'
+import { id, name, oneOf, positive, whole } from './fields'
+
+const clock = yup
+  .number()
+  .typeError('A time of day, for example 8:00.')
+  .min(0, 'A time of day, for example 8:00.')
+  .max(86_400, 'A time of day, for example 8:00.')
+  .required('A time of day, for example 8:00.')
+const after = (start: string) =>
+  clock.test('after', 'Must end after it starts.', (to, { parent }) => !(to <= parent[start]))
+
+/** Working days, hours and breaks. */
+const hours = yup.object({
+  days: yup.array(whole('Day', 7)).min(1, 'At least one working day.').required('Which days?'),
+  from: clock,
+  to: after('from'),
+  breaks: yup.array(yup.object({ from: clock, to: after('from') })).default([]),
+})
+
+const method = yup.object(
+  Object.fromEntries(
+    Object.entries(SCHOOLS).map(([school, { options }]) => [
+      school,
+      yup.string().oneOf(Object.keys(options), `One of ${Object.keys(options).join(', ')}.`),
+    ]),
+  ) as Record<School, yup.StringSchema>,
+)
+
+const money = (what: string) =>
+  yup
+    .number()
+    .typeError(`${what}: an amount, please.`)
+    .min(0, `${what}: not below 0.`)
+    .max(100_000, `${what} is too large.`)
+    .required(`${what} is missing.`)
+const prices = yup.object({
+  pressHour: money('An hour of the press'),
+  personHour: money('An hour of a person'),
+  screen: money('A screen'),
+  ink: money('A kg of ink'),
+  garment: money('A garment'),
+})
+
+/** Schools chosen; every one may be left out. */
+export const methodSchema = method
+
+export const settingFields = {
+  name,
+  method: method.default({}),
+  hours: hours.default(USUAL_HOURS),
+  prices: prices.default(USUAL_PRICES),
+  blades: yup
+    .array(
+      yup.object({
+        id,
+        hardness: yup.string().required('Missing.'),
+        length: positive('Blade length', 3),
+        edge: oneOf(EDGES),
+      }),
+    )
+    .default([]),
+}
+
+const ink = yup.object({
+  id,
+  name,
+  hex: hexSchema,
+  character: oneOf(CHARACTERS),
+  opacity: oneOf(OPACITIES),
+  system: oneOf(SYSTEMS),
+})
+
+/** Every school is chosen. */
+export const settingPart = yup.object({
+  ...settingFields,
+  method: yup.object(
+    Object.fromEntries(
+      Object.entries(method.fields).map(([k, f]) => [k, (f as yup.StringSchema).required()]),
+    ),
+  ),
+})
+
+/** What stands on the shelf to choose from. */
+export const shelfFields = {
+  inks: yup
+    .array(ink)
+    .defined()
+    .test(
+      'once',
+      'Two inks have the same name.',
+      each((i: { name: string }) => i.name),
+    ),
+  cloths: yup
+    .array(clothSchema)
+    .defined()
+    .test(
+      'once',
+      'Two cloths have the same name.',
+      each((c: { name: string }) => c.name),
+    ),
+}

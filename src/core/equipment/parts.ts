@@ -1,0 +1,78 @@
+import type { Cloth } from '../order'
+import type { ShelfInk, Shop } from './equipment'
+
+/** The shop with its shelf: what a plan reads, and what forms offer. */
+export interface ShopAndShelf {
+  readonly shop: Shop
+  readonly inks: readonly ShelfInk[]
+  readonly cloths: readonly Cloth[]
+}
+
+/**
+ * The shop in the parts that people change without meeting each other: each has its own rows, version and save. A part lies
+ * in the whole where it always lies, so that a path names the same field in both.
+ */
+export interface ShopParts {
+  readonly settings: Pick<ShopAndShelf, 'inks' | 'cloths'> & {
+    readonly shop: Pick<Shop, 'name' | 'method' | 'hours' | 'prices' | 'blades'>
+  }
+  readonly presses: { readonly shop: Pick<Shop, 'presses' | 'flashes' | 'dryers'> }
+  /** With the stencils they carry and where they hang. */
+  readonly frames: { readonly shop: Pick<Shop, 'frames'> }
+  /** What the screen room is like: humidity, meshes, emulsions, lamps, step tests. */
+  readonly screens: { readonly shop: Pick<Shop, 'screens'> }
+  readonly rack: { readonly shop: Pick<Shop, 'inkRoom'> }
+  /** Settings approved at a sample. */
+  readonly proven: { readonly shop: Pick<Shop, 'proven'> }
+}
+
+export type ShopPart = keyof ShopParts
+export type AnyPart = ShopParts[ShopPart]
+
+/** How often each part was saved; 0 for a shop that is not set up. */
+export type ShopVersions = Readonly<Record<ShopPart, number>>
+
+export const isSetUp = (versions: ShopVersions): boolean => versions.settings > 0
+
+/** One number for all versions: it only grows. */
+export const versionOf = (versions: ShopVersions): number =>
+  Object.values(versions).reduce((sum, version) => sum + version, 0)
+
+const TAKEN: { readonly [P in ShopPart]: (shelf: ShopAndShelf) => ShopParts[P] } = {
+  settings: ({ shop: { name, method, hours, prices, blades }, inks, cloths }) => ({
+    shop: { name, method, hours, prices, blades },
+    inks,
+    cloths,
+  }),
+  presses: ({ shop: { presses, flashes, dryers } }) => ({ shop: { presses, flashes, dryers } }),
+  frames: ({ shop: { frames } }) => ({ shop: { frames } }),
+  screens: ({ shop: { screens } }) => ({ shop: { screens } }),
+  rack: ({ shop: { inkRoom } }) => ({ shop: { inkRoom } }),
+  proven: ({ shop: { proven } }) => ({ shop: { proven } }),
+}
+
+export const SHOP_PARTS = Object.keys(TAKEN) as readonly ShopPart[]
+export const isShopPart = (name: string): name is ShopPart => Object.hasOwn(TAKEN, name)
+
+/** One part of a shop. */
+export const partOf = <P extends ShopPart>(shelf: ShopAndShelf, part: P): ShopParts[P] => TAKEN[part](shelf)
+
+/** A shop with one part of it replaced. */
+export const withPart = (shelf: ShopAndShelf, part: AnyPart): ShopAndShelf => ({
+  ...shelf,
+  ...part,
+  shop: { ...shelf.shop, ...part.shop },
+})
+
+/** The whole shop of all its parts. */
+export const together = ({ settings, ...others }: ShopParts): ShopAndShelf => ({
+  ...settings,
+  shop: {
+    ...settings.shop,
+    ...others.presses.shop,
+    ...others.frames.shop,
+    ...others.screens.shop,
+    ...others.rack.shop,
+    ...others.proven.shop,
+  },
+})

@@ -1,0 +1,4 @@
+export * from './batches'
+export * from './cans'
+export * from './mixing'
+export * from './past'

@@ -1,0 +1,114 @@
+import type { Kysely } from 'kysely'
+import {
+  partOf,
+  SHOP_PARTS,
+  type ShopAndShelf,
+  type ShopPart,
+  type ShopParts,
+  type ShopVersions,
+  together,
+} from '@/core/equipment'
+import { changeStamp, type Database } from '../database'
+import { inOne, type Saved } from '../once'
+import type { Tables } from '../schema'
+import { frames } from './frames'
+import type { StoredPart } from './part'
+import { presses } from './presses'
+import { proven } from './proven'
+import { rack } from './rack'
+import { screens } from './screens'
+import { settings } from './settings'
+import { writeRows } from './write'
+
+/** In the order in which they can be written. */
+const PARTS: { readonly [P in ShopPart]: StoredPart<P> } = {
+  settings,
+  presses,
+  frames,
+  screens,
+  rack,
+  proven,
+}
+
+/** The shop with the versions its parts were read at. */
+export interface StoredShop {
+  readonly shelf: ShopAndShelf
+  readonly versions: ShopVersions
+}
+
+const kept = new WeakMap<Database, { readonly stamp: string; readonly shop: StoredShop }>()
+
+/**
+ * The whole shop; parts are kept as long as they were not saved again. A shop not yet set up has no presses, and versions 0.
+ * Inside a transaction, which may be taken back, all is read anew.
+ */
+export async function loadShop(db: Database): Promise<StoredShop> {
+  if (db.isTransaction) return readShop(db)
+  const stamp = await changeStamp(db)
+  const before = kept.get(db)
+  if (before?.stamp === stamp) return before.shop
+  const shop = await readShop(db, before?.shop)
+  // What was read while someone wrote is not kept.
+  if ((await changeStamp(db)) === stamp) kept.set(db, { stamp, shop })
+  return shop
+}
+
+async function readShop(db: Kysely<Tables>, before?: StoredShop): Promise<StoredShop> {
+  const versions = await versionsOf(db)
+  const read = <P extends ShopPart>(part: P): Promise<ShopParts[P]> | ShopParts[P] =>
+    before && before.versions[part] === versions[part] ? partOf(before.shelf, part) : PARTS[part].read(db)
+  const shelf = together({
+    settings: await read('settings'),
+    presses: await read('presses'),
+    frames: await read('frames'),
+    screens: await read('screens'),
+    rack: await read('rack'),
+    proven: await read('proven'),
+  })
+  return { shelf, versions }
+}
+
+async function versionsOf(db: Kysely<Tables>): Promise<ShopVersions> {
+  const rows = await db.selectFrom('shop_part').selectAll().execute()
+  const none = Object.fromEntries(SHOP_PARTS.map((part) => [part, 0])) as Record<ShopPart, number>
+  return { ...none, ...Object.fromEntries(rows.map((r) => [r.part, r.version])) }
+}
+
+async function writePart<P extends ShopPart>(
+  tx: Kysely<Tables>,
+  part: P,
+  value: ShopParts[P],
+  version: number,
+): Promise<void> {
+  await writeRows(tx, PARTS[part].rows(value))
+  await tx
+    .insertInto('shop_part')
+    .values({ part, version })
+    .onConflict((c) => c.column('part').doUpdateSet({ version }))
+    .execute()
+}
+
+/** Saves a part if it is still at `version`, in one transaction. */
+export async function savePart<P extends ShopPart>(
+  db: Database,
+  part: P,
+  value: ShopParts[P],
+  version: number,
+): Promise<Saved<{ readonly value: ShopParts[P]; readonly version: number }>> {
+  const done = await inOne(db, async (tx) => {
+    if ((await versionsOf(tx))[part] !== version) return false
+    await writePart(tx, part, value, version + 1)
+    return true
+  })
+  if (done) return { ok: true, version: version + 1 }
+  const { shelf, versions } = await loadShop(db)
+  return { ok: false, now: { value: partOf(shelf, part), version: versions[part] } }
+}
+
+/** Puts a whole shop in place of what is there; every part's version goes on. */
+export async function putShop(db: Kysely<Tables>, shelf: ShopAndShelf): Promise<void> {
+  await inOne(db, async (tx) => {
+    const versions = await versionsOf(tx)
+    for (const part of SHOP_PARTS) await writePart(tx, part, partOf(shelf, part), versions[part] + 1)
+  })
+}

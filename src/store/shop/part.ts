@@ -1,0 +1,16 @@
+import type { Insertable, Kysely, Selectable } from 'kysely'
+import type { ShopPart, ShopParts } from '@/core/equipment'
+import type { Tables } from '../schema'
+
+export type Row<T extends keyof Tables> = Selectable<Tables[T]>
+export type Rows = { readonly [T in keyof Tables]?: readonly Insertable<Tables[T]>[] }
+
+/** How a part of the shop lies in the database. */
+export interface StoredPart<P extends ShopPart> {
+  readonly read: (db: Kysely<Tables>) => Promise<ShopParts[P]>
+  /** Its rows in all of its tables, those first that others hang on. */
+  readonly rows: (value: ShopParts[P]) => Rows
+}
+
+export const placed = <T>(rows: readonly T[]) => rows.map((row, place) => ({ ...row, place }))
+export const bare = <T extends { readonly place: number }>({ place: _, ...row }: T) => row

@@ -1,0 +1,179 @@
+import fc from 'fast-check'
+import { sql } from 'kysely'
+import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import { type Frame, partOf, SHOP_PARTS, type ShopAndShelf, TEMPLATES, together } from '@/core/equipment'
+import { type Database, openDatabase } from '../database'
+import { demoShelf } from '../demo'
+import { MIGRATIONS } from '../migrations'
+import { loadShop, putShop, savePart } from './index'
+
+const SHELF = demoShelf('2026-11-23')
+let db: Database
+beforeEach(async () => {
+  db = await openDatabase(':memory:')
+  await putShop(db, SHELF)
+})
+afterEach(() => db.destroy())
+
+/** Rows that a deed wrote. */
+async function written(deed: () => Promise<unknown>): Promise<number> {
+  const total = async () =>
+    (await sql<{ n: number }>`SELECT total_changes() AS n`.execute(db)).rows[0]?.n ?? 0
+  const before = await total()
+  await deed()
+  return (await total()) - before
+}
+
+const framesWith = (change: (f: Frame, i: number) => Frame) => ({
+  shop: { frames: SHELF.shop.frames.map(change) },
+})
+/** A screen is coated: one more step of one stencil. */
+const coated = framesWith((f) =>
+  f === SHELF.shop.frames.find((x) => x.stencil)
+    ? {
+        ...f,
+        ...(f.stencil && {
+          stencil: { ...f.stencil, done: [...f.stencil.done, { step: 'check', at: '2026-11-23T12:00' }] },
+        }),
+      }
+    : f,
+)
+
+describe('parts', () => {
+  it('together are the whole, and each field is in exactly one', () => {
+    const parts = Object.fromEntries(SHOP_PARTS.map((part) => [part, partOf(SHELF, part)]))
+    expect(together(parts as never)).toEqual(SHELF)
+    const fields = SHOP_PARTS.flatMap((part) => Object.keys(partOf(SHELF, part).shop))
+    expect([...fields].sort()).toEqual(Object.keys(SHELF.shop).sort())
+  })
+  it('a tap in the screen room writes its own row and the version of its part', async () => {
+    expect(await written(() => savePart(db, 'frames', coated, 1))).toBe(2)
+    expect((await loadShop(db)).shelf).toEqual({ ...SHELF, shop: { ...SHELF.shop, ...coated.shop } })
+    expect((await loadShop(db)).versions).toEqual({
+      ...Object.fromEntries(SHOP_PARTS.map((p) => [p, 1])),
+      frames: 2,
+    })
+  })
+  it('a tap takes a hundredth part of writing the shop anew', async () => {
+    const clocked = async (deed: () => Promise<unknown>) => {
+      const from = performance.now()
+      await deed()
+      return performance.now() - from
+    }
+    const taps: number[] = []
+    const whole: number[] = []
+    for (let i = 0; i < 15; i++) {
+      const value = i % 2 === 0 ? coated : partOf(SHELF, 'frames')
+      taps.push(await clocked(() => savePart(db, 'frames', value, i + 1)))
+      const fresh = await openDatabase(':memory:')
+      whole.push(await clocked(() => putShop(fresh, SHELF)))
+      await fresh.destroy()
+    }
+    const middle = (list: number[]) => list.sort((a, b) => a - b)[7] ?? 0
+    expect(middle(taps)).toBeLessThan(middle(whole) / 2)
+  })
+  it('two people in two rooms never meet; two in one do', async () => {
+    const { shop } = SHELF
+    const saves = await Promise.all([
+      savePart(db, 'frames', coated, 1),
+      savePart(db, 'screens', { shop: { screens: { ...shop.screens, humidity: 0.7 } } }, 1),
+      savePart(db, 'rack', { shop: { inkRoom: { ...shop.inkRoom, laid: 1.1 } } }, 1),
+      savePart(db, 'presses', { shop: { ...partOf(SHELF, 'presses').shop, dryers: [] } }, 1),
+      savePart(db, 'settings', { ...partOf(SHELF, 'settings'), inks: [] }, 1),
+      savePart(db, 'proven', { shop: { proven: [] } }, 1),
+    ])
+    expect(saves).toEqual(SHOP_PARTS.map(() => ({ ok: true, version: 2 })))
+    const { shelf } = await loadShop(db)
+    expect(shelf.shop.screens.humidity).toBe(0.7)
+    expect(shelf.shop.inkRoom.laid).toBe(1.1)
+    expect(shelf.shop.dryers).toEqual([])
+    expect(shelf.inks).toEqual([])
+    expect(await savePart(db, 'frames', partOf(SHELF, 'frames'), 1)).toMatchObject({
+      ok: false,
+      now: { version: 2, value: coated },
+    })
+  })
+  it('a save that fails leaves nothing of itself', async () => {
+    const [first] = SHELF.shop.frames
+    if (!first) throw new Error('no frame')
+    const bad = framesWith((f) => (f.id === first.id ? { ...f, width: 9, state: 'lost' as never } : f))
+    await expect(savePart(db, 'frames', bad, 1)).rejects.toThrow(/constraint/i)
+    expect((await loadShop(db)).shelf).toEqual(SHELF)
+  })
+})
+
+describe('rows', () => {
+  it('two frames that change places at the press do', async () => {
+    const at = (a: number, b: number) =>
+      framesWith((f, i) => (i < 2 ? { ...f, hangs: { pressId: 'twelve', head: i === 0 ? a : b } } : f))
+    await savePart(db, 'frames', at(1, 2), 1)
+    await savePart(db, 'frames', at(2, 1), 2)
+    expect(partOf((await loadShop(db)).shelf, 'frames')).toEqual(at(2, 1))
+  })
+  it('a frame takes the place of one that is given away', async () => {
+    const [first, second, ...others] = SHELF.shop.frames
+    if (!first || !second) throw new Error('no frames')
+    const hangs = { pressId: 'twelve', head: 1 }
+    await savePart(db, 'frames', { shop: { frames: [{ ...first, hangs }, second, ...others] } }, 1)
+    const after = { shop: { frames: [{ ...second, hangs }, ...others] } }
+    await savePart(db, 'frames', after, 2)
+    expect(partOf((await loadShop(db)).shelf, 'frames')).toEqual(after)
+  })
+  it('any shop after any other is as it was put, in any order of its rows (property)', async () => {
+    const shelves = [SHELF, ...TEMPLATES.map((t) => t.shelf)]
+    const some = <T>(list: readonly T[]) => fc.shuffledSubarray([...list])
+    const shelf = fc.constantFrom(...shelves).chain((s) =>
+      fc
+        .record({
+          frames: some(s.shop.frames),
+          blades: some(s.shop.blades),
+          fabrics: some(s.shop.screens.fabrics),
+          rack: some(s.shop.inkRoom.rack),
+          inks: some(s.inks),
+          cloths: some(s.cloths),
+          dryers: some(s.shop.dryers),
+        })
+        .map(
+          ({ inks, cloths, fabrics, rack, ...of }): ShopAndShelf => ({
+            inks,
+            cloths,
+            shop: {
+              ...s.shop,
+              ...of,
+              screens: { ...s.shop.screens, fabrics },
+              inkRoom: { ...s.shop.inkRoom, rack },
+            },
+          }),
+        ),
+    )
+    await fc.assert(
+      fc.asyncProperty(shelf, async (next) => {
+        await putShop(db, next)
+        expect((await loadShop(db)).shelf).toEqual(next)
+        expect(await written(() => putShop(db, next))).toBe(SHOP_PARTS.length)
+      }),
+      { numRuns: 40 },
+    )
+  })
+})
+
+it('a shop of before parts keeps all it had, every part at its version', async () => {
+  const names = Object.keys(MIGRATIONS)
+  const last = names.indexOf('009_shop_in_parts')
+  // What the step takes away is put back, as the program before it left its file.
+  await sql`DROP TABLE shop_part`.execute(db)
+  await sql`ALTER TABLE shop ADD COLUMN version INTEGER NOT NULL DEFAULT 7`.execute(db)
+  await sql`ALTER TABLE stock_entry DROP COLUMN code`.execute(db)
+  await sql`INSERT INTO stock_entry (at, vessel, kind, mass, batch_id, corrects, note) VALUES
+    ('2026-11-23T08:00', 'B-0001', 'mixed', 0.2, 'B-0001', NULL, 'of W1'),
+    ('2026-11-23T09:00', 'B-0001', 'used', -0.1, 'B-0001', NULL, 'of course')`.execute(db)
+  await MIGRATIONS[names[last] ?? '']?.up(db as never)
+  const { shelf, versions } = await loadShop(db)
+  expect(shelf).toEqual(SHELF)
+  expect(versions).toEqual(Object.fromEntries(SHOP_PARTS.map((part) => [part, 7])))
+  const rows = await db.selectFrom('stock_entry').select(['code', 'note']).orderBy('id').execute()
+  expect(rows.slice(-2)).toEqual([
+    { code: 'W1', note: '' },
+    { code: null, note: 'of course' },
+  ])
+})

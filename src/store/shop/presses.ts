@@ -1,0 +1,123 @@
+import type { FlashUnit, Press } from '@/core/equipment'
+import { placed, type Row, type Rows, type StoredPart } from './part'
+
+/** Presses with their stations and pressure, and the flashes and dryers that go with them. */
+export const presses: StoredPart<'presses'> = {
+  read: async (db) => {
+    const [rows, stations, notes, flashes, dryers] = await Promise.all([
+      db.selectFrom('press').selectAll().orderBy('place').execute(),
+      db.selectFrom('station').selectAll().orderBy('press_id').orderBy('number').execute(),
+      db.selectFrom('pressure_note').selectAll().execute(),
+      db.selectFrom('flash_unit').selectAll().orderBy('place').execute(),
+      db.selectFrom('dryer').selectAll().orderBy('place').execute(),
+    ])
+    return {
+      shop: {
+        presses: rows.map((p) =>
+          pressOf(
+            p,
+            stations.filter((s) => s.press_id === p.id),
+            notes.find((n) => n.press_id === p.id),
+          ),
+        ),
+        flashes: flashes.map((f) => ({
+          id: f.id,
+          name: f.name,
+          kind: f.kind as FlashUnit['kind'],
+          pressId: f.press_id,
+          takes: f.takes,
+          ...(f.station === null ? {} : { station: f.station }),
+        })),
+        dryers: dryers.map((d) => ({
+          id: d.id,
+          name: d.name,
+          heatedLength: d.heated_length,
+          beltWidth: d.belt_width,
+        })),
+      },
+    }
+  },
+  rows: ({ shop: { presses, flashes, dryers } }) => ({
+    press: presses.map((p, place) => ({
+      id: p.id,
+      place,
+      name: p.name,
+      kind: p.kind,
+      pallet_width: p.palletWidth,
+      pallet_height: p.palletHeight,
+      board: p.board,
+      heads: p.kind === 'manual' || p.kind === 'single' ? p.heads : null,
+      pallets: p.kind === 'manual' ? p.pallets : null,
+    })),
+    station: presses.flatMap(stationsOf),
+    pressure_note: presses.flatMap(({ id, pressure }) => (pressure ? [{ ...pressure, press_id: id }] : [])),
+    flash_unit: placed(flashes).map(({ pressId, station, ...f }) => ({
+      ...f,
+      press_id: pressId,
+      station: station ?? null,
+    })),
+    dryer: placed(dryers).map(({ heatedLength, beltWidth, ...d }) => ({
+      ...d,
+      heated_length: heatedLength,
+      belt_width: beltWidth,
+    })),
+  }),
+}
+
+function pressOf(
+  p: Row<'press'>,
+  places: readonly Row<'station'>[],
+  note: Row<'pressure_note'> | undefined,
+): Press {
+  const pressure = note && { scale: note.scale, light: note.light, medium: note.medium, firm: note.firm }
+  const base = {
+    id: p.id,
+    name: p.name,
+    palletWidth: p.pallet_width,
+    palletHeight: p.pallet_height,
+    board: p.board as Press['board'],
+    ...(pressure && { pressure }),
+  }
+  const down = places.filter((s) => s.usable === 0).map((s) => s.number)
+  switch (p.kind) {
+    case 'bench':
+      return { ...base, kind: p.kind }
+    case 'single':
+      return { ...base, kind: p.kind, heads: p.heads ?? 1, down }
+    case 'manual':
+      return { ...base, kind: p.kind, heads: p.heads ?? 1, pallets: p.pallets ?? 1, down }
+    case 'automatic':
+      return {
+        ...base,
+        kind: p.kind,
+        stations: places.map((s) => ({
+          number: s.number,
+          usable: s.usable === 1,
+          flashAllowed: s.flash_allowed === 1,
+        })),
+      }
+    default:
+      return p.kind satisfies never
+  }
+}
+
+/** Every station of an automatic; of other presses the heads that are down. */
+function stationsOf(press: Press): NonNullable<Rows['station']> {
+  const row = (number: number, usable: boolean, flash: boolean) => ({
+    press_id: press.id,
+    number,
+    usable: Number(usable),
+    flash_allowed: Number(flash),
+  })
+  switch (press.kind) {
+    case 'automatic':
+      return press.stations.map((s) => row(s.number, s.usable, s.flashAllowed))
+    case 'manual':
+    case 'single':
+      return press.down.map((n) => row(n, false, false))
+    case 'bench':
+      return []
+    default:
+      return press satisfies never
+  }
+}
