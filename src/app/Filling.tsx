@@ -16,7 +16,7 @@ export function Filling({ planning }: { readonly planning: number }) {
     return () => clearInterval(timer)
   }, [planning, router])
   return (
-    <Box role="status" aria-label="Planning" whiteSpace="nowrap" color="soft" fontSize="0.9rem">
+    <Box role="status" aria-label="Planning" whiteSpace="nowrap" color="soft" fontSize="small">
       {planning > 0 && `${planning} ${planning === 1 ? 'order is' : 'orders are'} being planned …`}
     </Box>
   )

@@ -1,17 +1,16 @@
 'use client'
 
-import { Box, chakra, Flex } from '@chakra-ui/react'
+import { Box, Flex } from '@chakra-ui/react'
 import { usePathname, useRouter, useSearchParams } from 'next/navigation'
 import { type KeyboardEvent, useEffect, useMemo, useRef, useState } from 'react'
 import { Dialog } from '@/ui/Dialog'
+import { Input } from '@/ui/elements'
 import { useFindables } from '@/ui/findable'
 import { Key } from '@/ui/Key'
 import type { KeyBinding } from '@/ui/keys'
 import { act } from './acts/act'
 import type { Found } from './find'
 import { PAGES } from './pages'
-
-const Input = chakra('input')
 
 interface Row {
   readonly id: string
@@ -111,7 +110,7 @@ export function Palette({ commands, onClose }: PaletteProps) {
         bg="work"
         px="3"
         py="2"
-        fontSize="1.2rem"
+        fontSize="lead"
         borderBottom="2px solid"
         borderColor="ink"
       />
@@ -132,11 +131,11 @@ export function Palette({ commands, onClose }: PaletteProps) {
             bg={i === chosen ? 'work' : 'transparent'}
             boxShadow={i === chosen ? 'inset 4px 0 0 {colors.ink}' : undefined}
           >
-            <Box width="4rem" flex="none" color="soft" fontSize="0.85rem">
+            <Box width="4rem" flex="none" color="soft" fontSize="small">
               {row.kind}
             </Box>
             <Box fontWeight="600">{row.label}</Box>
-            <Box color="soft" fontSize="0.9rem" truncate>
+            <Box color="soft" fontSize="small" truncate>
               {row.detail}
             </Box>
             {row.keys && (

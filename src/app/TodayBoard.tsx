@@ -1,12 +1,12 @@
 'use client'
 
-import { Box, chakra, Flex } from '@chakra-ui/react'
+import { Box, Flex } from '@chakra-ui/react'
 import { differenceInCalendarDays, parseISO } from 'date-fns'
-import NextLink from 'next/link'
 import { q, tell } from '@/core/advice'
 import { PLAN } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
 import { sayDay } from '@/ui/day'
+import { Link } from '@/ui/elements'
 import { type PageOf, Pager } from '@/ui/Pager'
 import { PageTitle } from '@/ui/parts'
 import { Table, TextButton } from '@/ui/Section'
@@ -20,8 +20,6 @@ import { MISSING } from './missing'
 import { useNewOrder } from './orders/useNewOrder'
 import { settledAt } from './settledAt'
 import type { OrderLine, RunLine } from './today'
-
-const Link = chakra(NextLink)
 
 interface TodayProps {
   readonly shopName: string
@@ -82,7 +80,7 @@ export function TodayBoard({ shopName, today, lines, screens, limited, planning,
       <ScreenNews {...screens} />
       <InkNews tubs={limited} />
       {rows.length === 0 ? (
-        <Box maxWidth="32rem" pt="8" fontSize="1.15rem">
+        <Box maxWidth="32rem" pt="8" fontSize="lead">
           No orders yet. <TextButton onClick={() => void make()}>Enter the first one</TextButton> or press n.
         </Box>
       ) : (
@@ -174,10 +172,10 @@ function Line({ line, run, today, before }: LineProps) {
       <td>
         {before?.due !== line.due && (
           <Box lineHeight="1.15" whiteSpace="nowrap" data-due={line.due}>
-            <Box fontSize="1.15rem" fontWeight="700">
+            <Box fontSize="lead" fontWeight="700">
               {sayDay(line.due, 'EEE d')}
             </Box>
-            <Flex fontSize="0.85rem" color={days < 0 ? 'ink' : 'soft'} fontWeight={days < 0 ? '700' : '400'}>
+            <Flex fontSize="small" color={days < 0 ? 'ink' : 'soft'} fontWeight={days < 0 ? '700' : '400'}>
               {Number.isFinite(days) ? inWords(days) : 'no such day'}
             </Flex>
           </Box>
@@ -189,7 +187,7 @@ function Line({ line, run, today, before }: LineProps) {
             <Link href={`/orders/${line.id}/order`} fontWeight="650" _hover={{ textDecoration: 'underline' }}>
               {line.customer || 'New order'}
             </Link>
-            <Box fontSize="0.85rem" color="soft" truncate maxWidth="12rem">
+            <Box fontSize="small" color="soft" truncate maxWidth="12rem">
               {line.id} {line.title}
             </Box>
           </>
@@ -199,14 +197,14 @@ function Line({ line, run, today, before }: LineProps) {
         {run && (
           <>
             <InkRow cloth={run.cloth} inks={run.inks} picture={run.picture} />
-            <Box fontSize="0.85rem" color="soft" whiteSpace="nowrap">
+            <Box fontSize="small" color="soft" whiteSpace="nowrap">
               {run.where}
             </Box>
           </>
         )}
       </td>
       <td className="num">
-        <Box fontSize="1.3rem" fontWeight="650" lineHeight="1.15">
+        <Box fontSize="title" fontWeight="650" lineHeight="1.15">
           {run && (
             <AskNumber
               label={`Pieces of ${run.id}`}
@@ -220,7 +218,7 @@ function Line({ line, run, today, before }: LineProps) {
       <td style={{ whiteSpace: 'nowrap' }}>
         {run?.press}
         {run && run.screens > 0 && (
-          <Box fontSize="0.85rem" color="soft" whiteSpace="nowrap">
+          <Box fontSize="small" color="soft" whiteSpace="nowrap">
             <AskNumber
               label={`Screens of ${run.id}`}
               reasons={[PLAN.because('SCREENS', { screens: q('count', run.screens) })]}
@@ -242,7 +240,7 @@ function Line({ line, run, today, before }: LineProps) {
       <td>
         <OpenPoints line={line} run={run} />
         {run && run.revision > 0 && (
-          <Box fontSize="0.85rem" color="soft">
+          <Box fontSize="small" color="soft">
             {run.changed ? `Changed since revision ${run.revision}` : `Revision ${run.revision} released`}
           </Box>
         )}
@@ -281,7 +279,7 @@ function OpenPoints({ line, run }: { readonly line: OrderLine; readonly run: Run
       display="flex"
       gap="2.5"
       alignItems="baseline"
-      fontSize="0.92rem"
+      fontSize="small"
       _hover={{ textDecoration: 'underline' }}
     >
       <SeverityMark severity={worst.severity ?? 'Note'} />

@@ -1,18 +1,17 @@
 'use client'
 
-import { Box, chakra, Flex } from '@chakra-ui/react'
+import { Box, Flex } from '@chakra-ui/react'
 import { Undo2 } from 'lucide-react'
 import { type KeyboardEvent, type ReactNode, useEffect, useRef, useState } from 'react'
 import { type Advice, type ChoiceAdvice, type NumberAdvice, numberOf, settled } from '@/core/advice'
 import { choiceProblem } from '@/core/plan'
 import { parseQuantity, writeQuantity } from '@/core/quantity'
 import { useDesk } from './desk'
+import { Button, Input } from './elements'
 import { Measure } from './Measure'
 import { Select } from './Select'
 import { useSettings } from './settings'
-
-const Button = chakra('button')
-const Input = chakra('input')
+import type { TypeSize } from './system'
 
 /** Keys every value understands: `w` asks why, Backspace takes the lead's choice back. */
 function useValueKeys(advice: Advice) {
@@ -37,7 +36,7 @@ function OwnChoice({ advice, words }: { readonly advice: Advice; readonly words:
       display="inline-flex"
       align="center"
       gap="1"
-      fontSize="0.8rem"
+      fontSize="small"
       color="soft"
       whiteSpace="nowrap"
     >
@@ -58,11 +57,11 @@ function OwnChoice({ advice, words }: { readonly advice: Advice; readonly words:
 
 export interface SizeProps {
   /** Size of the number; the one that matters most on a page is the largest. */
-  readonly size?: string
+  readonly size?: TypeSize
 }
 
 /** A computed number: press Enter or click to override it in any unit. */
-export function AdviceNumber({ advice, size = '1rem' }: SizeProps & { readonly advice: NumberAdvice }) {
+export function AdviceNumber({ advice, size = 'body' }: SizeProps & { readonly advice: NumberAdvice }) {
   const { ask, override } = useDesk()
   const { units } = useSettings()
   const keys = useValueKeys(advice)
@@ -136,7 +135,7 @@ interface TextBoxProps {
   readonly text: string
   readonly problem: string
   readonly problemId: string
-  readonly size: string
+  readonly size: TypeSize
   readonly onText: (text: string) => void
   readonly onKeys: (e: KeyboardEvent) => void
   readonly onLeave: () => void
@@ -175,7 +174,7 @@ function TextBox({ label, text, problem, problemId, size, onText, onKeys, onLeav
           width="17rem"
           bg="ink"
           color="work"
-          fontSize="0.85rem"
+          fontSize="small"
           px="2"
           py="1"
         >
@@ -187,7 +186,7 @@ function TextBox({ label, text, problem, problemId, size, onText, onKeys, onLeav
 }
 
 /** A computed choice among options; the advised one is marked. */
-export function AdviceChoice({ advice, size = '1rem' }: SizeProps & { readonly advice: ChoiceAdvice }) {
+export function AdviceChoice({ advice, size = 'body' }: SizeProps & { readonly advice: ChoiceAdvice }) {
   const { ask, override, takeBack } = useDesk()
   const keys = useValueKeys(advice)
   const label = (value: string) => advice.choices.find((c) => c.value === value)?.label ?? value

@@ -1,14 +1,12 @@
 'use client'
 
-import { chakra } from '@chakra-ui/react'
 import type { KeyboardEvent, ReactNode } from 'react'
 import { q, type Reason } from '@/core/advice'
 import { PLAN } from '@/core/plan'
 import type { Kind } from '@/core/quantity'
 import { useDesk } from './desk'
+import { Button } from './elements'
 import { Measure } from './Measure'
-
-const Button = chakra('button')
 
 interface AskProps {
   readonly label: string

@@ -2,9 +2,9 @@
 
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { type ReactNode, useEffect, useId, useRef } from 'react'
+import { Button } from './elements'
 
 const Native = chakra('dialog')
-const Button = chakra('button')
 
 interface DialogProps {
   readonly title: string
@@ -47,7 +47,7 @@ export function Dialog({ title, onClose, children, width = '34rem', top = '14vh'
       boxShadow="0 0 0 2px {colors.ink}"
     >
       <Flex direction="column" maxHeight="76vh" px="5" py="4">
-        <Box as="h2" id={id} fontSize="1.15rem" fontWeight="700" mb="2">
+        <Box as="h2" id={id} fontSize="lead" fontWeight="700" mb="2">
           {title}
         </Box>
         {children}

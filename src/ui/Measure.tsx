@@ -31,7 +31,7 @@ export function InOtherUnit({
   const { units } = useSettings()
   const { number, unit } = otherUnit(kind, value, units)
   return (
-    <Box as="span" whiteSpace="nowrap" fontSize="0.82rem" fontWeight="400" color="soft">
+    <Box as="span" whiteSpace="nowrap" fontSize="small" fontWeight="400" color="soft">
       {number}&nbsp;{unit}
     </Box>
   )

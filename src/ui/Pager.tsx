@@ -1,9 +1,7 @@
 'use client'
 
-import { Box, chakra, Flex } from '@chakra-ui/react'
-import NextLink from 'next/link'
-
-const Link = chakra(NextLink)
+import { Box, Flex } from '@chakra-ui/react'
+import { Link } from './elements'
 
 /** Which part of a long list is shown. */
 export interface PageOf {

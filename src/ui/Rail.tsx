@@ -1,15 +1,12 @@
 'use client'
 
-import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
-import NextLink from 'next/link'
+import { Box, Flex, Grid } from '@chakra-ui/react'
 import { usePathname } from 'next/navigation'
 import type { ReactNode } from 'react'
+import { Button, Link } from './elements'
 import { Key } from './Key'
 import { useBindings } from './keys'
 import { useSettings } from './settings'
-
-const Link = chakra(NextLink)
-const Button = chakra('button')
 
 interface RailProps {
   readonly places: readonly { readonly href: string; readonly label: string }[]
@@ -46,10 +43,10 @@ export function Rail({ shopName, places, children }: RailProps) {
       py="3"
       overflowY="auto"
     >
-      <Box fontSize="1.5rem" fontWeight="800" fontStretch="62%" letterSpacing="0.01em" lineHeight="1">
+      <Box fontSize="figure" fontWeight="800" fontStretch="62%" letterSpacing="0.01em" lineHeight="1">
         Orvint
       </Box>
-      <Box fontSize="0.8rem" color="soft" mb="3">
+      <Box fontSize="small" color="soft" mb="3">
         {shopName || 'No shop set up yet'}
       </Box>
       <Grid
@@ -79,7 +76,7 @@ export function Rail({ shopName, places, children }: RailProps) {
         pt={{ base: '2', md: '4' }}
         columnGap="4"
         rowGap="1"
-        fontSize="0.8rem"
+        fontSize="small"
         color="soft"
         align="flex-start"
       >

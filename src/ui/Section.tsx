@@ -14,7 +14,7 @@ export function Section({
   return (
     <Box as="section" mb="6">
       <Flex align="baseline" gap="4" borderBottom="2px solid" borderColor="ink" mb="2" pb="0.5">
-        <Box as="h2" fontSize="1.05rem" fontWeight="700">
+        <Box as="h2" fontSize="lead" fontWeight="700">
           {title}
         </Box>
         <Box ml="auto">{side}</Box>
@@ -47,7 +47,7 @@ export const Table = chakra('table', {
     borderCollapse: 'collapse',
     '& th': {
       fontWeight: '450',
-      fontSize: '0.82rem',
+      fontSize: 'small',
       color: 'soft',
       textAlign: 'left',
       py: '1',

@@ -90,7 +90,7 @@ function Dots({
   const { safe, background } = usePaint()
   if (safe)
     return (
-      <Box as="span" fontSize="0.8rem" lineHeight="1.2" display="inline-block" maxWidth="11rem">
+      <Box as="span" fontSize="small" lineHeight="1.2" display="inline-block" maxWidth="11rem">
         {inks.map((i) => i.name).join(', ')} on {cloth?.name.toLowerCase()}
       </Box>
     )

@@ -1,15 +1,13 @@
 'use client'
 
-import { Box, chakra, Flex } from '@chakra-ui/react'
-import NextLink from 'next/link'
+import { Box, Flex } from '@chakra-ui/react'
 import { inputText, numberOf, type Reason, settled, tell } from '@/core/advice'
 import { whatChanges } from '@/core/plan'
 import { writeQuantity } from '@/core/quantity'
 import type { Asked } from './desk'
+import { Link } from './elements'
 import { SeverityMark } from './Severity'
 import { useSettings } from './settings'
-
-const Link = chakra(NextLink)
 
 /** `clothL` as `cloth L`. */
 const spaced = (name: string) => name.replace(/[A-Z]/g, (c) => ` ${c}`)
@@ -27,7 +25,7 @@ export function ReasonLine({ reason }: { readonly reason: Reason }) {
     <Box as="li" listStyleType="none" py="1.5" borderTop="1px solid" borderColor="rule">
       {reason.severity && <SeverityMark severity={reason.severity} />}
       <Box>{tell(reason, units)}</Box>
-      <Box fontSize="0.8rem" color="soft">
+      <Box fontSize="small" color="soft">
         {reason.source} · {reason.rule.toLowerCase().replaceAll('_', ' ')}
         {inputs.length > 0 && (
           <Box as="span" display="block">
@@ -45,11 +43,11 @@ function Answer({ asked }: { readonly asked: Asked }) {
     asked.kind === 'choice' || asked.kind === 'event' ? '' : writeQuantity(asked.kind, x, units)
   return (
     <>
-      <Box fontSize="1.05rem" fontWeight="700" mb="1">
+      <Box fontSize="lead" fontWeight="700" mb="1">
         {asked.label}
       </Box>
       {asked.kind !== 'event' && (
-        <Box fontSize="1.5rem" fontWeight="650" lineHeight="1.2">
+        <Box fontSize="figure" fontWeight="650" lineHeight="1.2">
           {asked.kind === 'choice'
             ? (asked.choices.find((c) => c.value === settled(asked))?.label ?? '')
             : write(numberOf(asked))}
@@ -75,7 +73,7 @@ function Answer({ asked }: { readonly asked: Asked }) {
         ))}
       </Box>
       {asked.kind !== 'event' && whatChanges(asked.key).length > 0 && (
-        <Box fontSize="0.87rem" borderTop="1px solid" borderColor="rule" pt="1.5">
+        <Box fontSize="small" borderTop="1px solid" borderColor="rule" pt="1.5">
           <strong>Would change with</strong> {whatChanges(asked.key).join('; ')}.
         </Box>
       )}
@@ -93,14 +91,14 @@ export function WhyPanel({
   readonly warnings: readonly Reason[] | undefined
 }) {
   return (
-    <Flex direction="column" minHeight="100%" px="4" py="3" fontSize="0.93rem">
+    <Flex direction="column" minHeight="100%" px="4" py="3" fontSize="small">
       {asked ? (
         <Box aria-live="polite">
           <Answer asked={asked} />
         </Box>
       ) : (
         <Box>
-          <Box fontSize="1.05rem" fontWeight="700" mb="2">
+          <Box fontSize="lead" fontWeight="700" mb="2">
             {warnings === undefined
               ? 'Nothing planned yet'
               : warnings.length > 0
@@ -114,7 +112,7 @@ export function WhyPanel({
           </Box>
         </Box>
       )}
-      <Box mt="auto" pt="4" fontSize="0.8rem" color="soft">
+      <Box mt="auto" pt="4" fontSize="small" color="soft">
         Figures follow common practice and were never measured at your press. Trust your own log first.{' '}
         <Link href="/rules" textDecoration="underline">
           All rules

@@ -1,6 +1,6 @@
 'use client'
 
-import { Box, chakra } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react'
 import { type ReactNode, useId, useState } from 'react'
 import {
   type FieldError,
@@ -13,13 +13,10 @@ import {
 import type { ShopAndShelf } from '@/core/equipment'
 import type { Order } from '@/core/order'
 import { type Kind, parseClock, parseQuantity, writeClock, writeQuantity } from '@/core/quantity'
+import { Input, Label, Textarea } from './elements'
 import { usePaint } from './paint'
 import { Select } from './Select'
 import { useSettings } from './settings'
-
-const Input = chakra('input')
-const Label = chakra('label')
-const Textarea = chakra('textarea')
 
 type Path = FieldPath<Order> | FieldPath<ShopAndShelf>
 
@@ -68,7 +65,7 @@ function Labelled({
   const message = useMessage(name)
   return (
     <Box width={width ?? '100%'} minWidth="0" position="relative">
-      <Label htmlFor={id} display="block" fontSize="0.82rem" color="soft" srOnly={bare === true}>
+      <Label htmlFor={id} display="block" fontSize="small" color="soft" srOnly={bare === true}>
         {label}
       </Label>
       {children({
@@ -87,7 +84,7 @@ function Labelled({
           maxWidth="15rem"
           bg="ink"
           color="work"
-          fontSize="0.82rem"
+          fontSize="small"
           px="2"
           py="1"
         >
@@ -102,7 +99,7 @@ function Labelled({
 export function ListMessage({ name }: { readonly name: Path }) {
   const message = useMessage(name)
   return message === undefined ? null : (
-    <Box role="alert" fontSize="0.87rem" fontWeight="650" pt="1">
+    <Box role="alert" fontSize="small" fontWeight="650" pt="1">
       {message}
     </Box>
   )
@@ -191,7 +188,7 @@ export function SelectField({
 export function CheckField({ name, label, bare }: FieldProps) {
   const { register, getValues } = useFormContext()
   return (
-    <Label display="inline-flex" alignItems="center" gap="1.5" minHeight="2.1rem" fontSize="0.9rem">
+    <Label display="inline-flex" alignItems="center" gap="1.5" minHeight="2.1rem" fontSize="small">
       <Input
         type="checkbox"
         width="1.05rem"

@@ -5,9 +5,10 @@ import type { ReactNode } from 'react'
 import type { ChoiceAdvice, NumberAdvice } from '@/core/advice'
 import { AdviceChoice, AdviceNumber } from './AdviceValue'
 import { Swatch } from './Swatch'
+import type { TypeSize } from './system'
 
 export const PageTitle = chakra('h1', {
-  base: { fontSize: '1.7rem', fontWeight: '750', fontStretch: '80%', lineHeight: '1.1' },
+  base: { fontSize: 'figure', fontWeight: '750', fontStretch: '80%', lineHeight: '1.1' },
 })
 
 /** An ink or screen by its colour and name. */
@@ -23,10 +24,10 @@ export function InkName({ hex, name }: { readonly hex: string; readonly name: st
 export function Headline({ label, children }: { readonly label: string; readonly children: ReactNode }) {
   return (
     <Box>
-      <Box fontSize="0.87rem" color="soft">
+      <Box fontSize="small" color="soft">
         {label}
       </Box>
-      <Box fontSize="1.9rem" fontWeight="650" lineHeight="1.15">
+      <Box fontSize="figure" fontWeight="650" lineHeight="1.15">
         {children}
       </Box>
     </Box>
@@ -37,7 +38,7 @@ export function Headline({ label, children }: { readonly label: string; readonly
 export function Figure({ advice, label }: { readonly advice: NumberAdvice; readonly label?: string }) {
   return (
     <Headline label={label ?? advice.label}>
-      <AdviceNumber advice={advice} size="1.9rem" />
+      <AdviceNumber advice={advice} size="figure" />
     </Headline>
   )
 }
@@ -45,14 +46,14 @@ export function Figure({ advice, label }: { readonly advice: NumberAdvice; reado
 /** An advised choice under its name, somewhat large. */
 export function ChoiceFigure({
   advice,
-  size = '1.15rem',
+  size = 'lead',
 }: {
   readonly advice: ChoiceAdvice
-  readonly size?: string
+  readonly size?: TypeSize
 }) {
   return (
     <Box>
-      <Box fontSize="0.87rem" color="soft">
+      <Box fontSize="small" color="soft">
         {advice.label}
       </Box>
       <AdviceChoice advice={advice} size={size} />

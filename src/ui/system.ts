@@ -1,6 +1,19 @@
 import { createSystem, defaultConfig, defineConfig } from '@chakra-ui/react'
 import { quick } from './quick'
 
+/** The whole scale of type; its last ones are read from where the bucket stands. */
+export const TYPE_SCALE = {
+  small: { value: '0.85rem' },
+  body: { value: '1rem' },
+  lead: { value: '1.15rem' },
+  title: { value: '1.3rem' },
+  figure: { value: '1.6rem' },
+  big: { value: '2.3rem' },
+  huge: { value: '3.6rem' },
+  vast: { value: '6rem' },
+} as const
+export type TypeSize = keyof typeof TYPE_SCALE
+
 /**
  * Neutral greys only: people judge ink on these screens, so nothing but inks and cloths has a hue. Beside coated
  * screens amber and deep red on black, without any blue.
@@ -52,6 +65,7 @@ const config = defineConfig({
   },
   theme: {
     tokens: {
+      fontSizes: TYPE_SCALE,
       fonts: {
         body: { value: "'Archivo Variable', sans-serif" },
         heading: { value: "'Archivo Variable', sans-serif" },

@@ -1,17 +1,15 @@
 'use client'
 
-import { Box, chakra, Flex } from '@chakra-ui/react'
+import { Box, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
 import { type Change, changes, meet, overlaid } from '@/core/change'
 import type { Names } from '@/core/plan'
 import { changeWords } from '@/ui/changeWords'
+import { Input, Label } from '@/ui/elements'
 import { Table, TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { useSettings } from '@/ui/settings'
 import type { Conflict } from './session'
-
-const Input = chakra('input')
-const Label = chakra('label')
 
 interface Row {
   readonly change: Change

@@ -1,10 +1,8 @@
 'use client'
 
-import { Box, chakra } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react'
 import type { ChangeEvent } from 'react'
-
-const Input = chakra('input')
-const Label = chakra('label')
+import { Input, Label } from '@/ui/elements'
 
 /** Takes the text of a file; the same file may be given again. */
 export function FileIn({
@@ -21,10 +19,10 @@ export function FileIn({
   }
   return (
     <Label>
-      <Box fontSize="0.82rem" color="soft">
+      <Box fontSize="small" color="soft">
         {label}
       </Box>
-      <Input type="file" onChange={take} fontSize="0.87rem" />
+      <Input type="file" onChange={take} fontSize="small" />
     </Label>
   )
 }

@@ -1,15 +1,15 @@
 'use client'
 
-import { Box, chakra, Flex } from '@chakra-ui/react'
-import NextLink from 'next/link'
+import { Box, Flex } from '@chakra-ui/react'
 import { useMemo } from 'react'
 import { useFormContext } from 'react-hook-form'
 import { q } from '@/core/advice'
 import { hexOfLab } from '@/core/color'
 import type { ShopAndShelf } from '@/core/equipment'
-import { type Batch, type Can, INK, type Learnt, learntFrom } from '@/core/ink'
+import { type Batch, type Can, colourOfBatch, INK, type Learnt, learntFrom } from '@/core/ink'
 import type { InkNeedLine } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
+import { Link } from '@/ui/elements'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
 import { InkName } from '@/ui/parts'
@@ -17,11 +17,8 @@ import { Section } from '@/ui/Section'
 import { Filling } from '../Filling'
 import { Later } from '../Later'
 import { useShop } from '../shop/shopContext'
-import { colourOf } from './colourOf'
 import { NeedRow } from './NeedRow'
 import { PotLife } from './PotLife'
-
-const Link = chakra(NextLink)
 
 /** All ink that the orders want, by due date, with what there is already; then what stands in tubs. */
 export function InkRoom({
@@ -59,7 +56,7 @@ export function InkRoom({
         <Section title={`On the bench: ${open.length}`}>
           {open.map((b) => (
             <Flex key={b.id} align="center" gap="4" py="1" borderTop="1px solid" borderColor="rule">
-              <Box fontSize="1.25rem" fontWeight="700" width="5.4rem">
+              <Box fontSize="title" fontWeight="700" width="5.4rem">
                 {b.id}
               </Box>
               <InkName hex={hexOfLab(b.target)} name={b.name} />
@@ -75,7 +72,7 @@ export function InkRoom({
       )}
       <Section title={`Wanted by the orders: ${needs.length}`}>
         <Filling planning={planning} />
-        {needs.length === 0 && planning === 0 && <Box fontSize="1.1rem">No open order asks for ink.</Box>}
+        {needs.length === 0 && planning === 0 && <Box fontSize="lead">No open order asks for ink.</Box>}
         {learnt && Math.abs(learnt.factor - laid) > 0.02 && <Learned {...learnt} />}
         {needs.map((need) => (
           <NeedRow key={`${need.runId}.${need.hitId}`} need={need} cans={cans} tubs={tubs} />
@@ -96,13 +93,13 @@ function Tub({ batch }: { readonly batch: Batch }) {
   const last = batch.drawdowns.at(-1)
   return (
     <Flex align="center" gap="4" py="1" borderTop="1px solid" borderColor="rule" wrap="wrap">
-      <Box fontSize="1.25rem" fontWeight="700" width="5.4rem">
+      <Box fontSize="title" fontWeight="700" width="5.4rem">
         {batch.id}
       </Box>
       <Box width="12rem">
-        <InkName hex={hexOfLab(colourOf(batch))} name={batch.name} />
+        <InkName hex={hexOfLab(colourOfBatch(batch))} name={batch.name} />
       </Box>
-      <Box fontSize="1.25rem" fontWeight="650" width="5rem">
+      <Box fontSize="title" fontWeight="650" width="5rem">
         <Measure kind="mass" value={batch.mass} />
       </Box>
       <Box flex="1" color="soft">
@@ -123,7 +120,7 @@ function Learned({ factor, runs }: Learnt) {
   const { setValue } = useFormContext<ShopAndShelf>()
   return (
     <Flex align="baseline" gap="4" py="2" wrap="wrap" role="note" aria-label="Weighed back">
-      <Box fontSize="1.35rem" fontWeight="650">
+      <Box fontSize="title" fontWeight="650">
         <AskNumber
           label="Ink laid, of what is computed"
           reasons={[INK.because('LEARNT', { factor: q('share', factor), runs: q('count', runs) })]}

@@ -1,35 +1,21 @@
 'use client'
 
-import { Box, chakra, Grid } from '@chakra-ui/react'
-import NextLink from 'next/link'
+import { Box, Grid } from '@chakra-ui/react'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import { q } from '@/core/advice'
-import { difference, labOfHex } from '@/core/color'
-import { ADDITIVES } from '@/core/equipment'
-import {
-  additivesFor,
-  type Batch,
-  type Can,
-  colourOfKnown,
-  coversAlone,
-  doesOf,
-  INK,
-  withAdditives,
-} from '@/core/ink'
+import { type Batch, type Can, INK, mixPlanFor, servingFor } from '@/core/ink'
 import type { InkNeedLine } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
+import { localNow } from '@/ui/clock'
 import { sayDay } from '@/ui/day'
+import { Link } from '@/ui/elements'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
 import { InkName } from '@/ui/parts'
 import { SeverityMark } from '@/ui/Severity'
 import { act } from '../acts/act'
-import { localNow } from '../screens/clock'
 import { useShop } from '../shop/shopContext'
-import { colourOf } from './colourOf'
-
-const Link = chakra(NextLink)
 
 /** One ink of one run: how much, what there is, and the next step. */
 export function NeedRow({
@@ -41,39 +27,20 @@ export function NeedRow({
   readonly cans: readonly Can[]
   readonly tubs: readonly Batch[]
 }) {
-  const { formulas, rack, limits } = useShop().shop.inkRoom
+  const room = useShop().shop.inkRoom
   const router = useRouter()
   const [problem, setProblem] = useState('')
   const wanted = need.mass
-  const target = useMemo(() => labOfHex(need.hex), [need.hex])
-  const near = tubs
-    .map((tub) => ({ tub, off: difference(colourOf(tub), target) }))
-    .filter(({ tub, off }) => tub.drawdowns.length > 0 && tub.system === need.system && off <= limits.accept)
-    .sort((a, b) => a.off - b.off)[0]
-  // An ink of the rack that is the colour needs no mixing.
-  const plain = rack
-    .map((ink) => ({ ink, off: difference(colourOfKnown(ink.known), target) }))
-    .filter(({ ink, off }) => ink.system === need.system && off <= limits.accept && coversAlone(ink))
-    .sort((a, b) => a.off - b.off)[0]?.ink
-  const inCans = cans.filter((c) => c.code === plain?.code).reduce((sum, c) => sum + c.mass, 0)
-  const own = near === undefined || near.tub.mass < wanted
-  const formula = formulas.find(
-    (f) => f.name.toLowerCase() === need.name.toLowerCase() && f.system === need.system,
-  )
-  const ready = formula?.parts.every((p) => rack.some((i) => i.code === p.code)) ?? false
-  // An ink that is to rise takes its additive with it.
-  const expander = need.expands
-    ? additivesFor(need.system, rack).find((i) => doesOf(i) === 'expands')
-    : undefined
-  const risen = expander && { code: expander.code, share: ADDITIVES.expands.usual }
+  const serving = useMemo(() => servingFor(need, room, cans, tubs), [need, room, cans, tubs])
+  const mix = useMemo(() => mixPlanFor(need, room), [need, room])
   const begin = async () => {
-    if (!formula) return
+    if (!mix) return
     const done = await act('beginBatch', {
       batch: {
         name: need.name,
         system: need.system,
-        target: formula.target,
-        parts: risen ? withAdditives(formula.parts, [risen]) : formula.parts,
+        target: mix.formula.target,
+        parts: mix.parts,
         runId: need.runId,
         hitId: need.hitId,
         wanted,
@@ -97,7 +64,7 @@ export function NeedRow({
       data-need={`${need.runId}.${need.hitId}`}
     >
       <InkName hex={need.hex} name={need.name} />
-      <Box fontSize="1.35rem" fontWeight="650" textAlign="right">
+      <Box fontSize="title" fontWeight="650" textAlign="right">
         <AskNumber
           label={`Ink, ${need.name}`}
           reasons={[INK.because('NEED', { mass: q('mass', need.mass), run: need.runId })]}
@@ -109,38 +76,31 @@ export function NeedRow({
         <Link href={`/orders/${need.orderId}/ink?run=${need.runId}`} _hover={{ textDecoration: 'underline' }}>
           <Box truncate>{need.words}</Box>
         </Link>
-        <Box fontSize="0.82rem" color="soft">
+        <Box fontSize="small" color="soft">
           {need.runId}, due {sayDay(need.due)}
         </Box>
       </Box>
-      <Box minWidth="0" fontSize="0.92rem">
-        {near ? (
+      <Box minWidth="0" fontSize="small">
+        {serving.from === 'tub' ? (
           <>
-            <b>{near.tub.id}</b> holds <Measure kind="mass" value={near.tub.mass} />, off by{' '}
-            {near.off.toFixed(1)}
-            {own ? ': not enough' : ': mix nothing'}
+            <b>{serving.tub.id}</b> holds <Measure kind="mass" value={serving.tub.mass} />, off by{' '}
+            {serving.off.toFixed(1)}
+            {serving.enough ? ': mix nothing' : ': not enough'}
           </>
-        ) : plain ? (
+        ) : serving.from === 'can' ? (
           <>
-            straight from the can: <b>{plain.name}</b> {plain.code}, <Measure kind="mass" value={inCans} />{' '}
-            there
-            {inCans < wanted && (
-              <>
-                {' '}
-                <SeverityMark severity="Watch" />
-              </>
-            )}
+            straight from the can: <b>{serving.ink.name}</b> {serving.ink.code},{' '}
+            <Measure kind="mass" value={serving.mass} /> there{' '}
+            {!serving.enough && <SeverityMark severity="Watch" />}
           </>
-        ) : formula ? (
-          ready ? (
-            [...formula.parts, ...(risen ? [risen] : [])].map((p) => p.code).join(' + ')
-          ) : (
-            'An ink of its formula is not on the rack.'
-          )
-        ) : (
+        ) : !mix ? (
           <Box as="span" color="soft">
             no formula yet
           </Box>
+        ) : mix.ready ? (
+          mix.parts.map((p) => p.code).join(' + ')
+        ) : (
+          'An ink of its formula is not on the rack.'
         )}
         {problem && (
           <Box role="alert">
@@ -148,8 +108,8 @@ export function NeedRow({
           </Box>
         )}
       </Box>
-      {plain ? null : formula && ready ? (
-        own && (
+      {serving.from === 'can' ? null : mix?.ready ? (
+        !(serving.from === 'tub' && serving.enough) && (
           <PushButton type="button" px="3" onClick={begin} aria-label={`Mix ${need.name} for ${need.runId}`}>
             Mix it
           </PushButton>

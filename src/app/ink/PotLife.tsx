@@ -2,8 +2,8 @@
 
 import { Box } from '@chakra-ui/react'
 import { momentOf } from '@/core/schedule'
+import { sayMoment, useNow } from '@/ui/clock'
 import { SeverityMark } from '@/ui/Severity'
-import { sayMoment, useNow } from '../screens/clock'
 
 const SOON = 20 * 60
 

@@ -1,8 +1,7 @@
 'use client'
 
-import { Box, chakra, Flex } from '@chakra-ui/react'
+import { Box, Flex } from '@chakra-ui/react'
 import { addDays, differenceInCalendarDays, parseISO } from 'date-fns'
-import NextLink from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { q } from '@/core/advice'
@@ -10,6 +9,7 @@ import { PLAN } from '@/core/plan'
 import type { Shown } from '@/store/orders'
 import { AskNumber } from '@/ui/AskNumber'
 import { sayDay } from '@/ui/day'
+import { Input, Link } from '@/ui/elements'
 import { useKeys } from '@/ui/keys'
 import { type PageOf, Pager } from '@/ui/Pager'
 import { PageTitle } from '@/ui/parts'
@@ -23,9 +23,6 @@ import { Filling } from '../Filling'
 import { MISSING } from '../missing'
 import type { OrderLine } from '../today'
 import { useNewOrder } from './useNewOrder'
-
-const Link = chakra(NextLink)
-const Input = chakra('input')
 
 interface Props {
   readonly shopName: string
@@ -77,7 +74,7 @@ export function OrderList({ shopName, lines, find, show, planning, page }: Props
         </Flex>
       </Flex>
       {lines.length === 0 ? (
-        <Box pt="6" fontSize="1.15rem">
+        <Box pt="6" fontSize="lead">
           {find
             ? `No order with “${find}”.`
             : show === 'deleted'
@@ -109,7 +106,7 @@ export function OrderList({ shopName, lines, find, show, planning, page }: Props
       )}
       <Pager page={page} />
       {show === 'current' && page.total > 0 && (
-        <Flex gap="4" mt="5" fontSize="0.9rem" color="soft">
+        <Flex gap="4" mt="5" fontSize="small" color="soft">
           As CSV:
           {['orders', 'runs', 'plans'].map((name) => (
             <Link key={name} href={`/api/${name}.csv`} prefetch={false} download textDecoration="underline">
@@ -166,13 +163,13 @@ function Line({ line }: { readonly line: OrderLine }) {
             {line.customer || 'New order'}
           </Link>
         )}
-        <Box color="soft" fontSize="0.87rem">
+        <Box color="soft" fontSize="small">
           {line.title}
         </Box>
       </td>
       <td>{sayDay(line.due)}</td>
       <td className="num">
-        <Box fontSize="1.15rem" fontWeight="650">
+        <Box fontSize="lead" fontWeight="650">
           <AskNumber
             label={`Pieces of ${line.id}`}
             reasons={[PLAN.because('ORDER_PIECES', { pieces: q('count', line.pieces) })]}
@@ -233,7 +230,7 @@ function BringBack({ line, at }: { readonly line: OrderLine; readonly at: string
   return (
     <>
       <TextButton onClick={() => void bringBack()}>Bring back {line.id}</TextButton>
-      <Box color="soft" fontSize="0.87rem">
+      <Box color="soft" fontSize="small">
         {left} {left === 1 ? 'day' : 'days'} left
       </Box>
     </>

@@ -34,7 +34,7 @@ export function Recovery({
   return (
     <Main p={{ base: '4', lg: '12' }} maxWidth="46rem">
       <PageTitle>{problem ? 'The data cannot be opened' : 'The data is sound'}</PageTitle>
-      <Box fontSize="1.15rem" my="4">
+      <Box fontSize="lead" my="4">
         {problem ? (
           <>
             <SeverityMark severity="Stop" /> {problem}

@@ -1,16 +1,15 @@
 'use client'
 
-import { Box, chakra, Flex } from '@chakra-ui/react'
+import { Box, Flex } from '@chakra-ui/react'
 import { useMemo, useState } from 'react'
 import { optionWords, type Rule, SCHOOLS, type School, type ShopMethod } from '@/core/advice'
 import { ROOMS } from '@/core/plan'
+import { Input } from '@/ui/elements'
 import { PageTitle } from '@/ui/parts'
 import { Section, Table } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { useSettings } from '@/ui/settings'
 import { AskFrame } from '../AskFrame'
-
-const Input = chakra('input')
 
 interface Props {
   readonly shopName: string
@@ -71,7 +70,7 @@ export function RuleBook({ shopName, method }: Props) {
                   <td>{r.says}</td>
                   <td style={{ width: '10rem' }}>{r.source}</td>
                   <td style={{ width: '13rem' }}>
-                    <Box color="soft" fontSize="0.87rem">
+                    <Box color="soft" fontSize="small">
                       {id.toLowerCase().replaceAll('_', ' ')}
                     </Box>
                   </td>
@@ -98,7 +97,7 @@ export function RuleBook({ shopName, method }: Props) {
           </Table>
         </Section>
       )}
-      {chapters.length === 0 && <Box fontSize="1.15rem">No rule with “{text}”.</Box>}
+      {chapters.length === 0 && <Box fontSize="lead">No rule with “{text}”.</Box>}
     </AskFrame>
   )
 }

@@ -47,7 +47,7 @@ export function Countdown({ seconds, label }: { readonly seconds: number; readon
       <Box
         role="timer"
         aria-label={label}
-        fontSize="3.4rem"
+        fontSize="huge"
         fontWeight="750"
         lineHeight="1"
         minWidth={left === undefined ? undefined : '5.5rem'}

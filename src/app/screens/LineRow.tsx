@@ -1,19 +1,17 @@
 'use client'
 
-import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
-import NextLink from 'next/link'
+import { Box, Flex, Grid } from '@chakra-ui/react'
 import { STEPS } from '@/core/equipment'
 import type { RoomLine } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
+import { sayMoment } from '@/ui/clock'
 import { useDesk } from '@/ui/desk'
+import { Link } from '@/ui/elements'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
 import { InkName } from '@/ui/parts'
 import { TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
-import { sayMoment } from './clock'
-
-const Link = chakra(NextLink)
 
 /** One screen: its frame, what it is, by when, and one button for what is next. */
 export function LineRow({
@@ -43,7 +41,7 @@ export function LineRow({
       <TextButton
         px="0"
         textAlign="left"
-        fontSize="1.25rem"
+        fontSize="title"
         fontWeight="700"
         textDecoration="none"
         onClick={() => ask({ kind: 'event', label: `Frame, ${screen.name}`, reasons: line.frameWhy })}
@@ -58,7 +56,7 @@ export function LineRow({
         >
           <Box truncate>{job.words}</Box>
         </Link>
-        <Box fontSize="0.82rem" color="soft">
+        <Box fontSize="small" color="soft">
           {job.orderId} {job.print}
         </Box>
       </Box>
@@ -103,7 +101,7 @@ function ByWhen({
   if (dryAt !== undefined && (now === undefined || dryAt > now)) {
     return (
       <Box lineHeight="1.2">
-        <Box fontSize="0.82rem" color="soft">
+        <Box fontSize="small" color="soft">
           dry at
         </Box>
         <Box fontWeight="650">{sayMoment(dryAt, 'HH:mm')}</Box>
@@ -115,7 +113,7 @@ function ByWhen({
   return (
     <AskNumber label={`Latest start, ${screen.name}`} reasons={[latestWhy]}>
       <Flex direction="column" align="start" lineHeight="1.2">
-        <Box fontSize="0.82rem" color={late ? 'ink' : 'soft'}>
+        <Box fontSize="small" color={late ? 'ink' : 'soft'}>
           {late ? <SeverityMark severity="Watch" /> : 'begin by'}
         </Box>
         <Box fontWeight={late ? '750' : '600'} whiteSpace="nowrap">

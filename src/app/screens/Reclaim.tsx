@@ -3,8 +3,8 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { differenceInCalendarDays, parseISO } from 'date-fns'
 import type { Frame } from '@/core/equipment'
+import { localNow } from '@/ui/clock'
 import { Section, TextButton } from '@/ui/Section'
-import { localNow } from './clock'
 
 interface Props {
   readonly frames: readonly Frame[]
@@ -27,7 +27,7 @@ export function Reclaim({ frames, onPut }: Props) {
         const days = since ? differenceInCalendarDays(today, parseISO(since)) : 0
         return (
           <Flex key={f.id} gap="4" align="center" borderTop="1px solid" borderColor="rule" py="1.5">
-            <Box fontSize="1.25rem" fontWeight="700" width="5.4rem">
+            <Box fontSize="title" fontWeight="700" width="5.4rem">
               {f.id}
             </Box>
             <Box flex="1" minWidth="0" truncate>

@@ -1,7 +1,6 @@
 'use client'
 
-import { Box, chakra, Flex } from '@chakra-ui/react'
-import NextLink from 'next/link'
+import { Box, Flex } from '@chakra-ui/react'
 import { useMemo, useState } from 'react'
 import { q } from '@/core/advice'
 import { STEP_NAMES, STEPS, type Step } from '@/core/equipment'
@@ -17,19 +16,17 @@ import {
 } from '@/core/plan'
 import { stepTime, whyStepTime } from '@/core/schedule'
 import { AskNumber } from '@/ui/AskNumber'
+import { localNow, sayMoment, useNow } from '@/ui/clock'
+import { Button, Link } from '@/ui/elements'
 import { QuantityField } from '@/ui/fields'
 import { Measure } from '@/ui/Measure'
 import { Section, TextButton } from '@/ui/Section'
 import { Filling } from '../Filling'
 import { Later } from '../Later'
 import { Countdown } from './Countdown'
-import { localNow, sayMoment, useNow } from './clock'
 import { LineRow } from './LineRow'
 import { Reclaim } from './Reclaim'
 import { useFrames } from './useFrames'
-
-const Button = chakra('button')
-const Link = chakra(NextLink)
 
 /** The screens of the open orders due first by what is next, those first that must be started first. */
 export function ScreenRoom({
@@ -61,11 +58,11 @@ export function ScreenRoom({
           <QuantityField name="shop.screens.humidity" label="Humidity" kind="share" />
         </Box>
         <Box pb="1">
-          <Box fontSize="0.82rem" color="soft">
+          <Box fontSize="small" color="soft">
             Emulsion dries in
           </Box>
           <AskNumber label="Drying time" reasons={whyStepTime('dry', shop.screens.humidity)}>
-            <Box as="span" fontSize="1.3rem" fontWeight="650">
+            <Box as="span" fontSize="title" fontWeight="650">
               <Measure kind="workTime" value={stepTime('dry', shop.screens.humidity)} />
             </Box>
           </AskNumber>
@@ -75,7 +72,7 @@ export function ScreenRoom({
         </Link>
       </Flex>
       <Filling planning={planning} />
-      {lines.length === 0 && planning === 0 && <Box fontSize="1.1rem">No open order asks for a screen.</Box>}
+      {lines.length === 0 && planning === 0 && <Box fontSize="lead">No open order asks for a screen.</Box>}
       {steps.map((step) => (
         <StepList
           key={step}
@@ -132,10 +129,10 @@ function StepStrip({
             color={only === step ? 'work' : 'ink'}
             cursor="pointer"
           >
-            <Box fontSize="1.6rem" fontWeight="700" lineHeight="1.1">
+            <Box fontSize="figure" fontWeight="700" lineHeight="1.1">
               {count}
             </Box>
-            <Box fontSize="0.8rem">{SHORT[step]}</Box>
+            <Box fontSize="small">{SHORT[step]}</Box>
           </Button>
         )
       })}
@@ -196,7 +193,7 @@ function StepList({
                 <Box fontWeight="600">{words(batch)}</Box>
                 {longest > 0 && (
                   <>
-                    <Box fontSize="1.6rem" fontWeight="700" lineHeight="1">
+                    <Box fontSize="figure" fontWeight="700" lineHeight="1">
                       <AskNumber
                         label="Exposure of this batch"
                         reasons={[

@@ -1,18 +1,15 @@
 'use client'
 
-import { Box, chakra, Flex } from '@chakra-ui/react'
+import { Box, Flex } from '@chakra-ui/react'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { TEMPLATES } from '@/core/equipment'
+import { Button, Input, Label } from '@/ui/elements'
 import { PageTitle } from '@/ui/parts'
 import { RingDrawing } from '@/ui/RingDrawing'
 import { TextButton } from '@/ui/Section'
 import { act } from '../acts/act'
 import { Frame } from '../Frame'
-
-const Button = chakra('button')
-const Input = chakra('input')
-const Label = chakra('label')
 
 /** The first thing a new shop sees: a name and a template. Everything can be changed later. */
 export function FirstStart() {
@@ -37,7 +34,7 @@ export function FirstStart() {
         after.
       </Box>
       <Box mb="5" width="22rem">
-        <Label htmlFor="shop-name" display="block" fontSize="0.82rem" color="soft">
+        <Label htmlFor="shop-name" display="block" fontSize="small" color="soft">
           Name of the shop
         </Label>
         <Input
@@ -49,7 +46,7 @@ export function FirstStart() {
           bg="raised"
           px="2"
           py="1.5"
-          fontSize="1.2rem"
+          fontSize="lead"
           width="100%"
           borderBottom="2px solid"
           borderColor="ink"
@@ -68,7 +65,7 @@ export function FirstStart() {
             ))}
           </Flex>
           <Box flex="1">
-            <Box fontSize="1.2rem" fontWeight="700">
+            <Box fontSize="lead" fontWeight="700">
               {t.name}
             </Box>
             <Box color="soft">{t.says}</Box>

@@ -1,6 +1,6 @@
 'use client'
 
-import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
+import { Box, Flex, Grid } from '@chakra-ui/react'
 import { useFieldArray, useFormContext, useWatch } from 'react-hook-form'
 import {
   BOARDS,
@@ -13,6 +13,7 @@ import {
   type ShopAndShelf,
 } from '@/core/equipment'
 import { GAUGES } from '@/core/stroke'
+import { Button, Label } from '@/ui/elements'
 import { CountField, QuantityField, TextField } from '@/ui/fields'
 import { RingDrawing } from '@/ui/RingDrawing'
 import { Section, TextButton } from '@/ui/Section'
@@ -20,9 +21,6 @@ import { Select } from '@/ui/Select'
 import { asKind, toggleFlash, withPlaces } from './pressKinds'
 import { nextId, nextName, Rows } from './Rows'
 import { useShop } from './shopContext'
-
-const Button = chakra('button')
-const Label = chakra('label')
 
 /** Every press with what it has; then the flash units and where they stand. */
 export function Presses() {
@@ -137,7 +135,7 @@ function PressEditor({ at, onRemove }: { readonly at: number; readonly onRemove:
           </Grid>
           <Strip press={press} onChange={become} />
           <PressureEditor at={at} press={press} onChange={become} />
-          <Box color="soft" fontSize="0.87rem" mt="1.5">
+          <Box color="soft" fontSize="small" mt="1.5">
             {flashes.length === 0
               ? 'No flash stands here.'
               : `Flash: ${flashes.map((f) => f.name).join(', ')}.`}
@@ -205,7 +203,7 @@ interface ChoiceProps {
 /** A choice that changes more than one field of the form. */
 const Choice = ({ id, label, value, options, onChoose }: ChoiceProps) => (
   <Box>
-    <Label htmlFor={id} display="block" fontSize="0.82rem" color="soft">
+    <Label htmlFor={id} display="block" fontSize="small" color="soft">
       {label}
     </Label>
     <Select id={id} field value={value} onChange={(e) => onChoose(e.target.value)}>
@@ -248,10 +246,10 @@ function Strip({ press, onChange }: { readonly press: Press; readonly onChange: 
             cursor="pointer"
             lineHeight="1.05"
           >
-            <Box as="span" display="block" fontWeight="700" fontSize="1.1rem">
+            <Box as="span" display="block" fontWeight="700" fontSize="lead">
               {p.number}
             </Box>
-            <Box as="span" fontSize="0.75rem">
+            <Box as="span" fontSize="small">
               {p.usable ? '' : 'down'}
             </Box>
           </Button>
@@ -263,7 +261,7 @@ function Strip({ press, onChange }: { readonly press: Press; readonly onChange: 
               onClick={() => onChange(toggleFlash(press, p.number))}
               display="block"
               width="100%"
-              fontSize="0.75rem"
+              fontSize="small"
               py="0.5"
               color="soft"
               cursor="pointer"

@@ -1,8 +1,7 @@
 'use client'
 
-import { Box, chakra, Flex } from '@chakra-ui/react'
+import { Box, Flex } from '@chakra-ui/react'
 import { yupResolver } from '@hookform/resolvers/yup'
-import NextLink from 'next/link'
 import { usePathname } from 'next/navigation'
 import { type ReactNode, useMemo, useState } from 'react'
 import { FormProvider, type Resolver, useForm } from 'react-hook-form'
@@ -16,6 +15,7 @@ import {
   withPart,
 } from '@/core/equipment'
 import type { StoredShop } from '@/store/shop'
+import { Fieldset, Link } from '@/ui/elements'
 import { PageTitle } from '@/ui/parts'
 import { SeverityMark } from '@/ui/Severity'
 import { useHydrated } from '@/ui/useHydrated'
@@ -26,9 +26,6 @@ import { type StoredPart, save } from '../edits/save'
 import { SAVE_WORDS } from '../edits/saveWords'
 import { type FormPart, useAutosave } from '../edits/useAutosave'
 import { ShopProvider } from './shopContext'
-
-const Link = chakra(NextLink)
-const Fieldset = chakra('fieldset')
 
 interface Props {
   readonly stored: StoredShop
@@ -110,7 +107,7 @@ export function ShopDesk({ stored, pages, children }: Props) {
               role="status"
               aria-label="Saving"
               ml="auto"
-              fontSize="0.85rem"
+              fontSize="small"
               color="soft"
               fontWeight={saving.state === 'saved' ? '400' : '700'}
             >

@@ -1,8 +1,11 @@
 import { Matrix, solve } from 'ml-matrix'
-import { BANDS, difference, type Lab, type Optics } from '../color'
+import { BANDS, difference, type Lab, labOf, type Optics } from '../color'
+import type { BaseInk } from '../equipment'
 import type { Mass, Share } from '../quantity'
 import type { Poured } from './batch'
-import { type Condition, colourOn, type MixInk, mixed } from './formula'
+import { type Condition, colourOn, type MixInk, mixed, mixInk, SMEAR } from './formula'
+import { isRead } from './optics'
+import type { Batch } from './stock'
 
 /** What to add to a batch whose drawdown is off. */
 export interface Correction {
@@ -120,6 +123,18 @@ export function correction(
     return { add: {}, mass: 0, difference: before, anew: before > NEAR }
   const add = Object.fromEntries(best.inks.map((ink, i) => [ink.ink.code, best.shares[i]! * all]))
   return { add, mass: best.share * all, difference: best.off, anew: best.share > MOST }
+}
+
+/** What would bring a batch on the bench to its target, from its last drawdown; undefined before it is read. */
+export function mendingFor(batch: Batch, rack: readonly BaseInk[]): Correction | undefined {
+  const last = batch.drawdowns.at(-1)
+  if (!last) return undefined
+  const own = Object.entries(batch.poured).flatMap(([code, mass]) => {
+    const ink = rack.find((i) => i.code === code)
+    return ink && mass > 0 ? [{ mass, of: mixInk(ink) }] : []
+  })
+  const usable = rack.filter((i) => i.system === batch.system && isRead(i.known)).map(mixInk)
+  return correction(own, labOf(last.onWhite), batch.target, usable, SMEAR)
 }
 
 /** One to three inks, at most one of them new to the formula. */

@@ -47,6 +47,9 @@ export interface Condition {
   readonly film: Film
 }
 
+/** A drawdown: a smear over a white card. */
+export const SMEAR: Condition = { ground: BANDS.map(() => WHITE_CARD), film: USUAL_SMEAR }
+
 export const colourOn = (optics: Optics, { ground, film }: Condition): Lab =>
   labOf(layered([{ optics, thickness: film }], ground))
 

@@ -9,7 +9,7 @@ export {
 export * from './base'
 export * from './batch'
 export { type Bench, type BenchPart, benchOf, isCanOf } from './bench'
-export { type Correction, correction } from './correct'
+export { type Correction, mendingFor } from './correct'
 export { type BaseOrNone, INK, SECOND_WHITES, type SecondWhite } from './definition'
 export {
   expectedLooks,
@@ -18,7 +18,7 @@ export {
   isFilm,
   opticsOfInk,
 } from './expected'
-export { colourOn, coversAlone, inOrder, mixed, mixInk, partsOf } from './formula'
+export { colourOn, coversAlone, inOrder, mixed, mixInk, partsOf, SMEAR } from './formula'
 export { type Learnt, learntFrom, strangersIn } from './learnt'
 export { BLACK_CARD, CONFIDENCE, colourOfKnown, isRead, WHITE_CARD } from './optics'
 export {
@@ -32,6 +32,7 @@ export {
 } from './predict'
 export * from './quantity'
 export { type Aim, type Candidate, searchFormulas } from './search'
+export * from './serve'
 export {
   type Batch,
   byColour,

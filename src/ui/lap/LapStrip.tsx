@@ -135,7 +135,7 @@ export function LapStrip({ plan, scale, label = 'Lap strip', hands }: Props) {
       ) : (
         list
       )}
-      <Flex justify="space-between" fontSize="0.8rem" color="soft" mt="1" gap="4">
+      <Flex justify="space-between" fontSize="small" color="soft" mt="1" gap="4">
         <Box as="span">
           {hands
             ? 'Drag a screen, or m to take it up and Enter to put it down; Alt with an arrow moves it at once, f wants a flash behind it, w asks why.'

@@ -1,15 +1,14 @@
-import { Box, chakra } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react'
 import { useDraggable, useDroppable } from '@dnd-kit/core'
 import type { KeyboardEvent, ReactNode } from 'react'
 import { choiceOf, numberOf, type Reason } from '@/core/advice'
 import type { Cell, RunPlan, StripCell as Strip } from '@/core/plan'
 import { writeQuantity } from '@/core/quantity'
 import { useDesk } from '../desk'
+import { Button } from '../elements'
 import { usePaint } from '../paint'
 import { useSettings } from '../settings'
 import { InkStack } from './InkStack'
-
-const Button = chakra('button')
 
 /** What a cell of a strip that can be worked on answers to. */
 export interface CellHands {
@@ -131,7 +130,7 @@ function Shown({
           as="span"
           display="block"
           px="1.5"
-          fontSize={place.length > 3 && !works ? '0.9rem' : '1.25rem'}
+          fontSize={place.length > 3 && !works ? 'small' : 'title'}
           lineHeight="1.9rem"
           fontWeight="700"
           fontStretch="75%"
@@ -149,7 +148,7 @@ function Shown({
 
 function Words({ big, lines }: { readonly big: string; readonly lines: readonly ReactNode[] }) {
   return (
-    <Box as="span" display="block" px="1.5" pt="1.5" minHeight="7.6rem" fontSize="0.84rem" lineHeight="1.25">
+    <Box as="span" display="block" px="1.5" pt="1.5" minHeight="7.6rem" fontSize="small" lineHeight="1.25">
       <Box as="span" display="block" fontWeight="650" fontStretch="82%" overflowWrap="anywhere">
         {big}
       </Box>
@@ -220,7 +219,7 @@ function Top({ plan, cell }: { readonly plan: RunPlan; readonly cell: Cell }) {
         px="1"
         pt="1.5"
         color="soft"
-        fontSize="0.84rem"
+        fontSize="small"
         whiteSpace="nowrap"
         css={{ writingMode: 'vertical-rl' }}
       >

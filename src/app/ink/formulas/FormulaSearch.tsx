@@ -1,11 +1,8 @@
 'use client'
 
-import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
-import NextLink from 'next/link'
+import { Box, Flex, Grid } from '@chakra-ui/react'
 import { useMemo, useState } from 'react'
 import {
-  BANDS,
-  difference,
   hexOfLab,
   isHex,
   type Lab,
@@ -15,26 +12,21 @@ import {
   reflectanceOfLab,
   type Spectrum,
 } from '@/core/color'
-import { USUAL_SMEAR } from '@/core/equipment'
-import { type Batch, type Can, isRead, WHITE_CARD } from '@/core/ink'
+import { type Batch, type Can, isRead, SMEAR, tubsNear } from '@/core/ink'
 import { INK_SYSTEMS } from '@/core/order'
 import { readCgats } from '@/formats/cgats'
+import { Input, Label, Link } from '@/ui/elements'
+import { Pick, Write } from '@/ui/given'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
 import { Section, TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { Swatch } from '@/ui/Swatch'
-import { Pick, Write } from '../../screens/light/Setting'
 import { useShop } from '../../shop/shopContext'
-import { colourOf } from '../colourOf'
 import { FileIn } from '../FileIn'
 import { type Asked, type OnCloth, smearOn } from './asked'
 import { Results } from './Results'
 import { useSearch } from './useSearch'
-
-const Input = chakra('input')
-const Label = chakra('label')
-const Link = chakra(NextLink)
 
 interface Props {
   readonly cans: readonly Can[]
@@ -78,13 +70,7 @@ export function FormulaSearch({ cans, batches, asked }: Props) {
   const { found, done, search, stop } = useSearch()
   const usable = inkRoom.rack.filter((i) => i.system === system && isRead(i.known))
   const opened = useMemo(() => new Set(cans.filter((c) => c.opened && c.mass > 0).map((c) => c.code)), [cans])
-  const tubs = target
-    ? batches
-        .filter((b) => b.drawdowns.length > 0 && b.system === system)
-        .map((b) => ({ batch: b, off: difference(colourOf(b), target) }))
-        .filter((t) => t.off <= inkRoom.limits.accept)
-        .sort((a, b) => a.off - b.off)
-    : []
+  const tubs = target ? tubsNear(batches, target, system, inkRoom.limits) : []
   const takeReading = (file: string) => {
     const read = readCgats(file)
     const [sample] = read.ok ? read.samples : []
@@ -99,11 +85,10 @@ export function FormulaSearch({ cans, batches, asked }: Props) {
   }
   const go = () => {
     if (!target) return
-    const white = { ground: BANDS.map(() => WHITE_CARD), film: USUAL_SMEAR }
     const direct = smearOn(cloth.hex)
     search(usable, {
       target: reading?.text === text ? reading.spectrum : reflectanceOfLab(target),
-      conditions: where === 'white' ? [white] : where === 'cloth' ? [direct] : [white, direct],
+      conditions: where === 'white' ? [SMEAR] : where === 'cloth' ? [direct] : [SMEAR, direct],
       opened,
       most: Number(most),
     })
@@ -113,7 +98,7 @@ export function FormulaSearch({ cans, batches, asked }: Props) {
       <Grid templateColumns="auto 1.2fr 1fr 1fr 1fr" gap="4" alignItems="end" mb="4">
         <Swatch hex={target ? hexOfLab(target) : '#808080'} size={72} />
         <Box>
-          <Label htmlFor="target" display="block" fontSize="0.82rem" color="soft">
+          <Label htmlFor="target" display="block" fontSize="small" color="soft">
             Target: a colour as #rrggbb, or L* a* b*
           </Label>
           <Input
@@ -124,13 +109,13 @@ export function FormulaSearch({ cans, batches, asked }: Props) {
             bg="raised"
             px="2"
             minHeight="2.4rem"
-            fontSize="1.2rem"
+            fontSize="lead"
             width="100%"
             borderBottom="1px solid"
             borderColor="soft"
           />
           {!target && (
-            <Box role="alert" fontSize="0.82rem" fontWeight="650">
+            <Box role="alert" fontSize="small" fontWeight="650">
               Not a colour: type, for example, #5b9bc9 or 61 -8 -30.
             </Box>
           )}
@@ -156,7 +141,7 @@ export function FormulaSearch({ cans, batches, asked }: Props) {
         <Box>
           <FileIn label="Or a reading of the sample (CGATS text)" onText={takeReading} />
           {told && (
-            <Box role="status" fontSize="0.87rem">
+            <Box role="status" fontSize="small">
               {told}
             </Box>
           )}
@@ -194,12 +179,12 @@ export function FormulaSearch({ cans, batches, asked }: Props) {
 }
 
 /** Tubs that are near enough: nothing needs mixing. */
-function Tubs({ tubs }: { readonly tubs: readonly { readonly batch: Batch; readonly off: number }[] }) {
+function Tubs({ tubs }: { readonly tubs: readonly { readonly tub: Batch; readonly off: number }[] }) {
   return (
     <Section title="Mix nothing: these tubs do">
-      {tubs.map(({ batch, off }) => (
+      {tubs.map(({ tub: batch, off }) => (
         <Flex key={batch.id} gap="4" align="center" py="1" borderTop="1px solid" borderColor="rule">
-          <Box fontSize="1.2rem" fontWeight="700">
+          <Box fontSize="lead" fontWeight="700">
             {batch.id}
           </Box>
           <Box>{batch.name}</Box>

@@ -7,14 +7,14 @@ import { difference, hexOfLab, type Lab } from '@/core/color'
 import type { ShopAndShelf } from '@/core/equipment'
 import { type Candidate, colourOn, INK, mixed, partsOf } from '@/core/ink'
 import { AskNumber } from '@/ui/AskNumber'
+import { localNow } from '@/ui/clock'
+import { Give } from '@/ui/given'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
 import { Section, Table } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { Swatch } from '@/ui/Swatch'
 import { act } from '../../acts/act'
-import { localNow } from '../../screens/clock'
-import { Give } from '../../screens/light/Setting'
 import { nextId } from '../../shop/Rows'
 import { useShop } from '../../shop/shopContext'
 import { type Asked, type OnCloth, smearOn } from './asked'
@@ -125,7 +125,7 @@ export function Results({
                 </td>
                 <td className="num">
                   <AskNumber label={`Off by, ${key}`} reasons={reasons}>
-                    <Box as="span" fontSize="1.4rem" fontWeight="700">
+                    <Box as="span" fontSize="title" fontWeight="700">
                       <Measure kind="difference" value={c.difference} />
                     </Box>
                   </AskNumber>

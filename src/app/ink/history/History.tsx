@@ -1,7 +1,6 @@
 'use client'
 
-import { Box, chakra, Flex } from '@chakra-ui/react'
-import NextLink from 'next/link'
+import { Box, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
 import { q } from '@/core/advice'
 import { difference, hexOf, hexOfLab, labOf } from '@/core/color'
@@ -9,13 +8,12 @@ import { byColour, type ColourHistory, ENTRY_KINDS, type Entry, INK, type PastBa
 import { INK_SYSTEMS, type InkSystem } from '@/core/order'
 import { momentOf } from '@/core/schedule'
 import { AskNumber } from '@/ui/AskNumber'
+import { sayMoment } from '@/ui/clock'
+import { Link } from '@/ui/elements'
+import { Write } from '@/ui/given'
 import { Measure } from '@/ui/Measure'
 import { Section, Table } from '@/ui/Section'
 import { Swatch } from '@/ui/Swatch'
-import { sayMoment } from '../../screens/clock'
-import { Write } from '../../screens/light/Setting'
-
-const Link = chakra(NextLink)
 
 /** Every colour with its batches and how near each came, also those long gone; then the ledger. */
 export function History({
@@ -33,7 +31,7 @@ export function History({
         <Write label="Colour" value={text} onWrite={setText} />
       </Box>
       {colours.length === 0 && (
-        <Box fontSize="1.1rem" mb="5">
+        <Box fontSize="lead" mb="5">
           {batches.length === 0 ? 'Nothing was mixed yet.' : 'No colour of that name was mixed.'}
         </Box>
       )}
@@ -99,7 +97,7 @@ function PastRow({
         <Link href={`/ink/bench/${b.id}`} fontWeight="700" textDecoration="underline">
           {b.id}
         </Link>
-        <Box fontSize="0.82rem" color="soft">
+        <Box fontSize="small" color="soft">
           {sayMoment(momentOf(b.begun), 'd MMM yyyy')}
         </Box>
       </td>
@@ -115,7 +113,7 @@ function PastRow({
             label={`Off target, ${b.id}`}
             reasons={[INK.because('PAST', { difference: q('difference', b.accepted.difference) })]}
           >
-            <Box as="span" fontSize="1.35rem" fontWeight="700">
+            <Box as="span" fontSize="title" fontWeight="700">
               <Measure kind="difference" value={b.accepted.difference} />
             </Box>
           </AskNumber>
@@ -123,7 +121,7 @@ function PastRow({
       </td>
       <td className="num">
         {offSample === undefined ? (
-          <Box as="span" color="soft" fontSize="0.87rem">
+          <Box as="span" color="soft" fontSize="small">
             {b.id === sample?.id ? 'first sample' : ''}
           </Box>
         ) : (
@@ -148,7 +146,7 @@ function PastRow({
       ))}
       <td>{b.accepted ? b.accepted.who : b.state === 'gone' ? 'thrown away' : 'not yet'}</td>
       <td>
-        <Box fontSize="0.82rem" color="soft" lineHeight="1.2">
+        <Box fontSize="small" color="soft" lineHeight="1.2">
           {b.lots.join(', ')}
         </Box>
       </td>

@@ -3,12 +3,12 @@ import { useState } from 'react'
 import type { BaseInk } from '@/core/equipment'
 import type { Can } from '@/core/ink'
 import { momentOf } from '@/core/schedule'
+import { localNow, sayMoment } from '@/ui/clock'
+import { Give, Pick, Write } from '@/ui/given'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
 import { Section, Table } from '@/ui/Section'
 import { act } from '../../acts/act'
-import { localNow, sayMoment } from '../../screens/clock'
-import { Give, Pick, Write } from '../../screens/light/Setting'
 
 const Link = chakra('a')
 

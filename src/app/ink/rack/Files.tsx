@@ -5,10 +5,10 @@ import type { BaseInk, Formula, ShopAndShelf } from '@/core/equipment'
 import { strangersIn } from '@/core/ink'
 import { readCgats, readingsFor } from '@/formats/cgats'
 import { readFormulasCsv, readStockCsv } from '@/formats/inkCsv'
+import { localNow } from '@/ui/clock'
 import { Section } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { act } from '../../acts/act'
-import { localNow } from '../../screens/clock'
 import { FileIn } from '../FileIn'
 
 const Link = chakra('a')

@@ -40,7 +40,7 @@ export function KnownCell({ row, path }: { readonly row: Row; readonly path: str
   return (
     <Flex gap="2" align="center" minHeight="2.1rem">
       <Swatch hex={hexOfLab(colourOfKnown(known))} size={22} />
-      <Box fontSize="0.87rem">
+      <Box fontSize="small">
         {CONFIDENCE[known.how].label}
         {known.letDown && ', tint'}
       </Box>

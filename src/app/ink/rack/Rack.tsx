@@ -60,7 +60,7 @@ export function Rack({ cans }: { readonly cans: readonly Can[] }) {
         only={(row) => !isAdditive(row)}
         above={
           pairs.length > 0 && (
-            <Box mb="1" fontSize="0.92rem">
+            <Box mb="1" fontSize="small">
               <SeverityMark severity="Watch" /> Taken for one another by a tired eye: {pairs.join('; ')}.
             </Box>
           )

@@ -24,7 +24,7 @@ export function DeleteOrder() {
   }
   return (
     <>
-      <TextButton onClick={() => setAsking(true)} fontSize="0.85rem" color="soft">
+      <TextButton onClick={() => setAsking(true)} fontSize="small" color="soft">
         Delete
       </TextButton>
       {asking && (

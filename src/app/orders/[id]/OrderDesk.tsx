@@ -1,6 +1,6 @@
 'use client'
 
-import { Box, chakra } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react'
 import { yupResolver } from '@hookform/resolvers/yup'
 import { useParams, useRouter, useSearchParams } from 'next/navigation'
 import { type ReactNode, useCallback, useEffect, useMemo, useRef, useState } from 'react'
@@ -15,6 +15,7 @@ import type { StoredDecisions } from '@/store/decisions'
 import type { StoredOrder } from '@/store/orders'
 import type { StoredShop } from '@/store/shop'
 import { type Asked, DeskProvider } from '@/ui/desk'
+import { Fieldset } from '@/ui/elements'
 import { useFindable } from '@/ui/findable'
 import { useKeys } from '@/ui/keys'
 import { TextButton } from '@/ui/Section'
@@ -34,8 +35,6 @@ import { Traveller } from './Traveller'
 import { useDecisions } from './useDecisions'
 import { usePlan } from './usePlan'
 import { useShopChange } from './useShopChange'
-
-const Fieldset = chakra('fieldset')
 
 interface Props {
   readonly stored: StoredOrder

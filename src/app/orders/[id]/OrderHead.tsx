@@ -1,13 +1,13 @@
 'use client'
 
-import { Box, chakra, Flex } from '@chakra-ui/react'
+import { Box, Flex } from '@chakra-ui/react'
 import { Printer } from 'lucide-react'
-import NextLink from 'next/link'
 import type { Severity } from '@/core/advice'
 import { groupLabel, WHERES } from '@/core/order'
 import type { OrderState as State } from '@/store/schema'
 import { AdviceChoice } from '@/ui/AdviceValue'
 import { sayDay } from '@/ui/day'
+import { Link } from '@/ui/elements'
 import { PageTitle } from '@/ui/parts'
 import { SeverityMark } from '@/ui/Severity'
 import { InkRow } from '@/ui/Swatch'
@@ -18,8 +18,6 @@ import { OrderState } from './OrderState'
 import { useOrder } from './orderContext'
 import { ReleaseStatus } from './Release'
 import { STAGES } from './stages'
-
-const Link = chakra(NextLink)
 
 /** Head of every stage: whose order, which run, on which press, and what stands in the way. */
 interface HeadProps {
@@ -45,7 +43,7 @@ export function OrderHead({ saveState, state, wrong, problem, pictured }: HeadPr
     <Box as="header">
       <Flex align="baseline" gap="4" wrap="wrap">
         <PageTitle>{STAGES[stage].label}</PageTitle>
-        <Box fontSize="1.05rem" truncate>
+        <Box fontSize="lead" truncate>
           {[order.customer, order.title].filter(Boolean).join(', ') || 'New order'}
         </Box>
         <Box color="soft">due {sayDay(order.due)}</Box>
@@ -54,7 +52,7 @@ export function OrderHead({ saveState, state, wrong, problem, pictured }: HeadPr
           role="status"
           aria-label="Saving"
           ml="auto"
-          fontSize="0.85rem"
+          fontSize="small"
           color="soft"
           fontWeight={saveState === 'saved' ? '400' : '700'}
         >
@@ -102,7 +100,7 @@ export function OrderHead({ saveState, state, wrong, problem, pictured }: HeadPr
                   {WHERES[r.placement.where]}
                   {r.placement.sizes === 'all' ? '' : ` ${r.placement.sizes}`}
                 </Box>
-                <Box as="span" color="soft" fontSize="0.87rem">
+                <Box as="span" color="soft" fontSize="small">
                   {groupLabel(r.group).toLowerCase()}, {r.quantity}
                 </Box>
               </Link>
@@ -116,7 +114,7 @@ export function OrderHead({ saveState, state, wrong, problem, pictured }: HeadPr
             <Box as="span" color="soft">
               on
             </Box>
-            <AdviceChoice advice={plan.pressAdvice} size="1.1rem" />
+            <AdviceChoice advice={plan.pressAdvice} size="lead" />
           </Flex>
           {counts.map(([severity, n]) => (
             <Flex as="span" key={severity} gap="1.5" align="baseline">

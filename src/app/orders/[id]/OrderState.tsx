@@ -19,7 +19,7 @@ export function OrderState({ state }: { readonly state: State }) {
       <Select
         aria-label="How far the order is"
         value={state}
-        fontSize="0.95rem"
+        fontSize="small"
         fontWeight={state === 'open' ? '400' : '700'}
         onChange={(e) => void mark(e.target.value as State)}
       >

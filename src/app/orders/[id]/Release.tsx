@@ -1,12 +1,12 @@
 'use client'
 
-import { Box, chakra } from '@chakra-ui/react'
-import NextLink from 'next/link'
+import { Box } from '@chakra-ui/react'
 import { useMemo, useState } from 'react'
 import { tell } from '@/core/advice'
 import { AskFirst } from '@/ui/Dialog'
 import { Differences } from '@/ui/Differences'
 import { sayDay } from '@/ui/day'
+import { Link } from '@/ui/elements'
 import { useKeys } from '@/ui/keys'
 import { Section, TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
@@ -14,8 +14,6 @@ import { useSettings } from '@/ui/settings'
 import { act } from '../../acts/act'
 import { useOrder } from './orderContext'
 import { useReleased } from './useReleased'
-
-const Link = chakra(NextLink)
 
 /** Where the run in hand stands: a draft, released, or changed since; and the way to release it. */
 export function ReleaseStatus() {

@@ -51,7 +51,7 @@ function NotYet() {
           ? 'This print has no colours yet: add them at stage 2.'
           : 'Planning …'
   return (
-    <Box role="status" fontSize="1.15rem" pt="6" maxWidth="34rem">
+    <Box role="status" fontSize="lead" pt="6" maxWidth="34rem">
       {words}
     </Box>
   )

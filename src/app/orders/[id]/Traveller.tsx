@@ -1,14 +1,12 @@
 'use client'
 
-import { Box, chakra, Flex } from '@chakra-ui/react'
-import NextLink from 'next/link'
+import { Box, Flex } from '@chakra-ui/react'
 import type { RunPlan } from '@/core/plan'
+import { Link } from '@/ui/elements'
 import { SeverityMark } from '@/ui/Severity'
 import { useSettings } from '@/ui/settings'
 import { useOrder } from './orderContext'
 import { STAGE_NAMES, STAGES, type StageName, settledWords, stageOf } from './stages'
-
-const Link = chakra(NextLink)
 
 /** The rail of stages: where the order stands, and what each stage has settled. */
 export function Traveller() {
@@ -17,10 +15,10 @@ export function Traveller() {
   const own = Object.keys(decisions?.overrides ?? {}).length + Object.keys(decisions?.method ?? {}).length
   return (
     <Box>
-      <Box fontWeight="750" fontSize="1.05rem">
+      <Box fontWeight="750" fontSize="lead">
         {order.id}
       </Box>
-      <Box color="soft" fontSize="0.85rem" mb="2" truncate>
+      <Box color="soft" fontSize="small" mb="2" truncate>
         {order.customer || 'New order'}
       </Box>
       <Box as="ol" listStyleType="none">
@@ -47,7 +45,7 @@ export function Traveller() {
                   <Box as="span" display="block" fontWeight={here ? '750' : '550'} lineHeight="1.2">
                     {STAGES[name].label}
                   </Box>
-                  <Box as="span" display="block" fontSize="0.8rem" color="soft" truncate>
+                  <Box as="span" display="block" fontSize="small" color="soft" truncate>
                     {settledWords(name, order, plan, units) || '–'}
                   </Box>
                 </Box>
@@ -58,7 +56,7 @@ export function Traveller() {
         })}
       </Box>
       {own > 0 && (
-        <Flex fontSize="0.8rem" color="soft" pt="2" borderTop="1px solid" borderColor="rule">
+        <Flex fontSize="small" color="soft" pt="2" borderTop="1px solid" borderColor="rule">
           {own === 1 ? '1 choice of your own' : `${own} choices of your own`}
         </Flex>
       )}

@@ -1,6 +1,6 @@
 'use client'
 
-import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
+import { Box, Flex, Grid } from '@chakra-ui/react'
 import { type Remote, wrap } from 'comlink'
 import { useRouter } from 'next/navigation'
 import { type ChangeEvent, useEffect, useMemo, useRef, useState } from 'react'
@@ -13,6 +13,7 @@ import {
   type OrderColumn,
 } from '@/formats/csv'
 import { AskFirst } from '@/ui/Dialog'
+import { Input, Label } from '@/ui/elements'
 import { PageTitle } from '@/ui/parts'
 import { Section, Table, TextButton } from '@/ui/Section'
 import { Select } from '@/ui/Select'
@@ -20,9 +21,6 @@ import { SeverityMark } from '@/ui/Severity'
 import type { Importer } from '@/workers/importer'
 import { AskFrame } from '../../AskFrame'
 import { onceId } from '../../acts/act'
-
-const Input = chakra('input')
-const Label = chakra('label')
 
 interface Props {
   readonly shopName: string
@@ -120,7 +118,7 @@ export function ImportDesk({ shopName, cloths, taken, next }: Props) {
           {busy}
         </Box>
         {ready && !busy && (
-          <TextButton onClick={() => setAsking(true)} fontWeight="700" fontSize="1.1rem">
+          <TextButton onClick={() => setAsking(true)} fontWeight="700" fontSize="lead">
             Import {words}
           </TextButton>
         )}
@@ -174,7 +172,7 @@ function Columns({ csv, mapping, onMap }: ColumnsProps) {
           const at = mapping[name]
           return (
             <Box key={name}>
-              <Label htmlFor={`column-${name}`} display="block" fontSize="0.82rem" color="soft">
+              <Label htmlFor={`column-${name}`} display="block" fontSize="small" color="soft">
                 {label}
                 {needed ? ', needed' : ''}
               </Label>
@@ -193,7 +191,7 @@ function Columns({ csv, mapping, onMap }: ColumnsProps) {
                   </option>
                 ))}
               </Select>
-              <Box fontSize="0.82rem" color="soft" truncate>
+              <Box fontSize="small" color="soft" truncate>
                 {at === undefined
                   ? '\u00a0'
                   : csv.first

@@ -1,6 +1,6 @@
 'use client'
 
-import { Box, chakra, Flex } from '@chakra-ui/react'
+import { Box, Flex } from '@chakra-ui/react'
 import { useMemo, useState } from 'react'
 import { tell } from '@/core/advice'
 import { FRAME_STATES, type Frame, STEPS } from '@/core/equipment'
@@ -9,16 +9,14 @@ import { parseQuantity, showQuantity, writeQuantity } from '@/core/quantity'
 import { nextStep } from '@/core/schedule'
 import { LEAST_TENSION, tensionOf } from '@/core/screen'
 import { AskNumber } from '@/ui/AskNumber'
+import { localNow } from '@/ui/clock'
+import { Button, Input } from '@/ui/elements'
 import { LineChart } from '@/ui/LineChart'
 import { Measure } from '@/ui/Measure'
 import { Section, Table } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { useSettings } from '@/ui/settings'
-import { localNow } from '../clock'
 import { useFrames } from '../useFrames'
-
-const Input = chakra('input')
-const Button = chakra('button')
 
 /** Stock of frames: tension over time, what they carry, and which to stretch anew. */
 export function Frames() {
@@ -153,15 +151,15 @@ function FrameRow({
   return (
     <tr>
       <td>
-        <Box fontSize="1.15rem" fontWeight="700" whiteSpace="nowrap" lineHeight="1.2">
+        <Box fontSize="lead" fontWeight="700" whiteSpace="nowrap" lineHeight="1.2">
           {frame.id}
         </Box>
-        <Box fontSize="0.82rem" color="soft" whiteSpace="nowrap">
+        <Box fontSize="small" color="soft" whiteSpace="nowrap">
           <Measure kind="length" value={frame.width} /> × <Measure kind="length" value={frame.height} />
         </Box>
       </td>
       <td className="num">
-        <Box as="span" fontSize="1.25rem" fontWeight="650">
+        <Box as="span" fontSize="title" fontWeight="650">
           <AskNumber
             label={`Tension of ${frame.id}`}
             reasons={[PLAN.because('STOCK', { value: { kind: 'tension', value: frame.tension } })]}
@@ -193,7 +191,7 @@ function FrameRow({
         {frame.stencil ? (
           <Box lineHeight="1.2" maxWidth="14rem">
             <Box truncate>{frame.stencil.words}</Box>
-            <Box color="soft" fontSize="0.82rem">
+            <Box color="soft" fontSize="small">
               {at && frame.hangs
                 ? `hangs at ${at}, head ${frame.hangs.head}`
                 : next
@@ -268,7 +266,7 @@ function NewReading({
         </Button>
       </Flex>
       {wrong && (
-        <Box role="alert" fontSize="0.82rem" fontWeight="650">
+        <Box role="alert" fontSize="small" fontWeight="650">
           {wrong}
         </Box>
       )}

@@ -5,12 +5,12 @@ import { useState } from 'react'
 import { numberOf } from '@/core/advice'
 import { type Confidence, exposureFor } from '@/core/screen'
 import { AskNumber } from '@/ui/AskNumber'
+import { Give, Pick } from '@/ui/given'
 import { Measure } from '@/ui/Measure'
 import { Section } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { useShop } from '../../shop/shopContext'
 import { Countdown } from '../Countdown'
-import { Give, Pick } from './Setting'
 
 const SURE: Readonly<Record<Confidence, string>> = {
   tested: 'as tested',
@@ -55,7 +55,7 @@ export function Calculator() {
         <>
           <Flex align="baseline" gap="4" wrap="wrap">
             <AskNumber label="Exposure" reasons={found.time.reasons}>
-              <Box as="span" fontSize="3rem" fontWeight="700" lineHeight="1.1">
+              <Box as="span" fontSize="huge" fontWeight="700" lineHeight="1.1">
                 <Measure kind="duration" value={numberOf(found.time)} />
               </Box>
             </AskNumber>

@@ -1,19 +1,18 @@
 'use client'
 
-import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
+import { Box, Flex, Grid } from '@chakra-ui/react'
 import { useState } from 'react'
 import { useFormContext } from 'react-hook-form'
 import type { ShopAndShelf, StepTest } from '@/core/equipment'
 import { type Found, readScale, readStrips, strips, TARGET_STEP } from '@/core/screen'
+import { localNow } from '@/ui/clock'
+import { Button } from '@/ui/elements'
+import { Give, Pick } from '@/ui/given'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
 import { Section, Table } from '@/ui/Section'
 import { nextId } from '../../shop/Rows'
 import { useShop } from '../../shop/shopContext'
-import { localNow } from '../clock'
-import { Give, Pick } from './Setting'
-
-const Button = chakra('button')
 
 const READ_BY = [
   { id: 'strips', name: 'Strips: the first that holds' },
@@ -145,7 +144,7 @@ export function StepTestBench() {
       <Flex align="baseline" gap="5" mt="3" minHeight="4rem">
         {found ? (
           <>
-            <Box fontSize="2.4rem" fontWeight="700" lineHeight="1.1">
+            <Box fontSize="big" fontWeight="700" lineHeight="1.1">
               <Measure kind="duration" value={found.time} />
             </Box>
             <Box color="soft">

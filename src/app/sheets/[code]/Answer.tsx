@@ -1,18 +1,16 @@
 'use client'
 
-import { Box, chakra } from '@chakra-ui/react'
-import NextLink from 'next/link'
+import { Box } from '@chakra-ui/react'
 import type { Order } from '@/core/order'
 import type { PlanChange } from '@/core/plan'
 import type { SheetMark } from '@/formats/sheet'
 import { Differences } from '@/ui/Differences'
 import { sayDay } from '@/ui/day'
+import { Link } from '@/ui/elements'
 import { PageTitle } from '@/ui/parts'
 import { Section } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { AskFrame } from '../../AskFrame'
-
-const Link = chakra(NextLink)
 
 interface Props {
   readonly shopName: string
@@ -29,7 +27,7 @@ export function Answer({ shopName, sheet, order, runId, last, changes }: Props) 
   return (
     <AskFrame shopName={shopName}>
       <PageTitle>Sheet {sheet.code}</PageTitle>
-      <Box fontSize="2.2rem" fontWeight="750" my="4" lineHeight="1.1">
+      <Box fontSize="big" fontWeight="750" my="4" lineHeight="1.1">
         {good ? (
           'Good: work from it.'
         ) : (

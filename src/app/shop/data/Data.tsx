@@ -1,19 +1,16 @@
 'use client'
 
-import { Box, chakra, Flex } from '@chakra-ui/react'
-import NextLink from 'next/link'
+import { Box, Flex } from '@chakra-ui/react'
 import { useRouter } from 'next/navigation'
 import { useRef, useState } from 'react'
 import type { Outcome } from '@/core/quantity'
 import type { Backup } from '@/store/backup'
 import { AskFirst } from '@/ui/Dialog'
 import { sayDay } from '@/ui/day'
+import { Input, Link } from '@/ui/elements'
 import { Section, TextButton } from '@/ui/Section'
 import { act } from '../../acts/act'
 import { Backups } from '../../Backups'
-
-const Link = chakra(NextLink)
-const Input = chakra('input')
 
 interface Props {
   readonly folder: string

@@ -5,14 +5,12 @@ import { X } from 'lucide-react'
 import { useController, useFieldArray, useFormContext } from 'react-hook-form'
 import { optionWords, SCHOOLS, type School } from '@/core/advice'
 import type { ShopAndShelf } from '@/core/equipment'
+import { Fieldset, Input, Label } from '@/ui/elements'
 import { ClockField, ListMessage, QuantityField } from '@/ui/fields'
 import { Section, TextButton } from '@/ui/Section'
 import { useSettings } from '@/ui/settings'
 import { FoundGood } from './FoundGood'
 
-const Input = chakra('input')
-const Label = chakra('label')
-const Fieldset = chakra('fieldset')
 const Legend = chakra('legend')
 
 /** Where printers disagree: what this shop does, and what that costs. */
@@ -92,7 +90,7 @@ function Hours() {
     >
       <Flex gap="8" align="start" wrap="wrap">
         <Fieldset border="none">
-          <Legend fontSize="0.82rem" color="soft">
+          <Legend fontSize="small" color="soft">
             Working days
           </Legend>
           <Flex gap="3" pt="1">
@@ -128,7 +126,7 @@ function Hours() {
           </Flex>
         ))}
       </Flex>
-      <Box color="soft" fontSize="0.87rem" mt="2">
+      <Box color="soft" fontSize="small" mt="2">
         Runs say when they would be done, breaks counted.
       </Box>
     </Section>

@@ -54,7 +54,7 @@ export function Stencils() {
         name="shop.screens.fabrics"
         one="a mesh"
         above={
-          <Box color="soft" fontSize="0.9rem" mb="2" maxWidth="44rem">
+          <Box color="soft" fontSize="small" mb="2" maxWidth="44rem">
             Thread and thickness are from memory until the maker’s sheet replaces them; what a mesh holds, its
             openings and its stiffness are computed from them.
           </Box>

@@ -85,10 +85,10 @@ function Tensions({ frames }: { readonly frames: readonly Frame[] }) {
                 />
               ))}
             </Flex>
-            <Box fontSize="1.15rem" fontWeight="650">
+            <Box fontSize="lead" fontWeight="650">
               <Measure kind="meshCount" value={mesh} />
             </Box>
-            <Box color="soft" fontSize="0.87rem">
+            <Box color="soft" fontSize="small">
               <AskNumber
                 label={`Frames with ${writeQuantity('meshCount', mesh, units)}`}
                 reasons={[PLAN.because('STOCK', { value: `${free} clean of ${of.length}` })]}

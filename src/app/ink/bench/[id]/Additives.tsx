@@ -2,12 +2,11 @@ import { Box, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
 import { tell } from '@/core/advice'
 import { ADDITIVES, type BaseInk } from '@/core/equipment'
-import { additivesFor, type Batch, doesOf, saidOfAdditives } from '@/core/ink'
+import { additivesFor, type Batch, doesOf, SMEAR, saidOfAdditives } from '@/core/ink'
+import { Give, Pick } from '@/ui/given'
 import { PushButton } from '@/ui/PushButton'
 import { SeverityMark } from '@/ui/Severity'
 import { useSettings } from '@/ui/settings'
-import { Give, Pick } from '../../../screens/light/Setting'
-import { SMEAR } from './OverPour'
 
 interface Props {
   readonly batch: Batch
@@ -56,7 +55,7 @@ export function Additives({ batch, rack, onSet }: Props) {
         </Flex>
       )}
       {said.map((reason) => (
-        <Box key={reason.rule} fontSize="0.87rem" mt="2" lineHeight="1.35" data-rule={reason.rule}>
+        <Box key={reason.rule} fontSize="small" mt="2" lineHeight="1.35" data-rule={reason.rule}>
           {reason.severity && <SeverityMark severity={reason.severity} />} {tell(reason, units)}
         </Box>
       ))}

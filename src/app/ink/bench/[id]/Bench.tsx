@@ -6,13 +6,13 @@ import { hexOfLab } from '@/core/color'
 import { type Batch, type BenchPart, benchOf, type Can, type PastBatch } from '@/core/ink'
 import { INK_SYSTEMS, type InkSystem } from '@/core/order'
 import type { Mass } from '@/core/quantity'
+import { localNow } from '@/ui/clock'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
 import { TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { Swatch } from '@/ui/Swatch'
 import { act } from '../../../acts/act'
-import { localNow } from '../../../screens/clock'
 import { useShop } from '../../../shop/shopContext'
 import { PotLife } from '../../PotLife'
 import { expiryOf } from '../../potLifeOf'
@@ -102,7 +102,7 @@ export function Bench({ batch, sample, cans }: Props) {
         <Flex align="center" gap="4" mb="4" wrap="wrap">
           <Swatch hex={hexOfLab(batch.target)} size={44} />
           <Box lineHeight="1.15">
-            <Box fontSize="1.5rem" fontWeight="700">
+            <Box fontSize="figure" fontWeight="700">
               {batch.name}
             </Box>
             <Box color="soft">
@@ -115,7 +115,7 @@ export function Bench({ batch, sample, cans }: Props) {
           </Box>
         </Flex>
         {problem && (
-          <Box role="alert" mb="3" fontSize="1.1rem">
+          <Box role="alert" mb="3" fontSize="lead">
             <SeverityMark severity="Stop" /> {problem}
           </Box>
         )}
@@ -149,7 +149,7 @@ export function Bench({ batch, sample, cans }: Props) {
             <CanCheck key={part.code} ink={ink} rack={rack} cans={cans} onRight={confirm} />
           )
         ) : part ? (
-          <Box role="alert" fontSize="1.2rem">
+          <Box role="alert" fontSize="lead">
             <SeverityMark severity="Stop" /> {part.code} is not on the rack any more.
           </Box>
         ) : batch.state === 'mixing' ? (
@@ -175,7 +175,7 @@ export function Bench({ batch, sample, cans }: Props) {
           rack={rack}
           onSet={(code, share) => does(() => act('setAdditive', { batchId: batch.id, code, share }))}
         />
-        <Flex direction="column" align="flex-start" gap="2" mt="4" fontSize="0.92rem">
+        <Flex direction="column" align="flex-start" gap="2" mt="4" fontSize="small">
           {batch.mass > 0 && batch.state === 'mixing' && (
             <TextButton onClick={back}>Take the last pour back</TextButton>
           )}
@@ -200,13 +200,13 @@ function additionPart(
 function Finish({ onDone }: { readonly onDone: () => void }) {
   return (
     <Box>
-      <Box fontSize="2.4rem" fontWeight="750" lineHeight="1.1">
+      <Box fontSize="big" fontWeight="750" lineHeight="1.1">
         All parts are in.
       </Box>
-      <Box fontSize="1.15rem" my="2">
+      <Box fontSize="lead" my="2">
         Close the lids. Stir until no streak is left, down to the bottom and along the wall.
       </Box>
-      <PushButton type="button" autoFocus minHeight="4rem" fontSize="1.2rem" onClick={onDone}>
+      <PushButton type="button" autoFocus minHeight="4rem" fontSize="lead" onClick={onDone}>
         It is stirred
       </PushButton>
     </Box>

@@ -1,15 +1,13 @@
 'use client'
 
-import { Box, chakra, Flex } from '@chakra-ui/react'
+import { Box, Flex } from '@chakra-ui/react'
 import { type FormEvent, useState } from 'react'
 import type { BaseInk } from '@/core/equipment'
 import { type Can, isCanOf, lookAlike, lookAlikes } from '@/core/ink'
+import { Input, Label } from '@/ui/elements'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
 import { SeverityMark } from '@/ui/Severity'
-
-const Input = chakra('input')
-const Label = chakra('label')
 
 interface Props {
   readonly ink: BaseInk
@@ -50,8 +48,8 @@ export function CanCheck({ ink, rack, cans, onRight }: Props) {
   }
   return (
     <Box>
-      <Box fontSize="1.1rem">Fetch the can of</Box>
-      <Box fontSize={{ base: '2.4rem', lg: '3.4rem' }} fontWeight="750" lineHeight="1.1">
+      <Box fontSize="lead">Fetch the can of</Box>
+      <Box fontSize={{ base: 'big', lg: 'huge' }} fontWeight="750" lineHeight="1.1">
         {ink.name}{' '}
         <Box as="span" fontWeight="450">
           {ink.code}
@@ -102,7 +100,7 @@ export function CanCheck({ ink, rack, cans, onRight }: Props) {
               autoComplete="off"
               value={typed}
               onChange={(e) => setTyped(e.target.value)}
-              fontSize="1.8rem"
+              fontSize="figure"
               width="14rem"
               bg="raised"
               px="3"
@@ -111,13 +109,13 @@ export function CanCheck({ ink, rack, cans, onRight }: Props) {
               borderColor="ink"
             />
           </Box>
-          <PushButton type="submit" minHeight="3.6rem" fontSize="1.2rem">
+          <PushButton type="submit" minHeight="3.6rem" fontSize="lead">
             This can
           </PushButton>
         </Flex>
       </form>
       {wrong !== undefined && (
-        <Box role="alert" mt="3" fontSize="1.2rem">
+        <Box role="alert" mt="3" fontSize="lead">
           <SeverityMark severity="Stop" />{' '}
           {typeof wrong === 'string' ? (
             wrong === '' ? (

@@ -2,16 +2,12 @@
 
 import { Box, Flex, Grid } from '@chakra-ui/react'
 import { q } from '@/core/advice'
-import { BANDS } from '@/core/color'
-import { type BaseInk, USUAL_SMEAR } from '@/core/equipment'
-import { type Batch, type BenchPart, INK, offBy, restored, WHITE_CARD } from '@/core/ink'
+import type { BaseInk } from '@/core/equipment'
+import { type Batch, type BenchPart, INK, offBy, restored, SMEAR } from '@/core/ink'
 import { AskNumber } from '@/ui/AskNumber'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
 import { SeverityMark } from '@/ui/Severity'
-
-/** A drawdown: a smear over a white card. */
-export const SMEAR = { ground: BANDS.map(() => WHITE_CARD), film: USUAL_SMEAR }
 
 interface Props {
   readonly batch: Batch
@@ -49,7 +45,7 @@ export function OverPour({ batch, over, rack, onRestore }: Props) {
   ]
   return (
     <Box role="alert">
-      <Flex gap="3" align="baseline" fontSize="1.6rem" mb="2" wrap="wrap">
+      <Flex gap="3" align="baseline" fontSize="figure" mb="2" wrap="wrap">
         <SeverityMark severity="Watch" />
         <Box>
           <Measure kind="dose" value={-over.left} /> too much <b>{name}</b> is in.
@@ -63,21 +59,21 @@ export function OverPour({ batch, over, rack, onRestore }: Props) {
       >
         {['', 'batch then', 'for more ink', 'colour off by', ''].map((head, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: heads never move
-          <Box key={i} fontSize="0.82rem" color="soft">
+          <Box key={i} fontSize="small" color="soft">
             {head}
           </Box>
         ))}
         {ways.map((way, i) => (
           <Box key={way.id} display="contents">
-            <Box fontSize="1.15rem" fontWeight="650">
+            <Box fontSize="lead" fontWeight="650">
               {way.label}
               {way.out > 0 && (
-                <Box fontSize="0.85rem" fontWeight="450">
+                <Box fontSize="small" fontWeight="450">
                   after taking out {Math.round(way.out * 100)} % of it, stirred
                 </Box>
               )}
             </Box>
-            <Box fontSize="1.5rem" fontWeight="650">
+            <Box fontSize="figure" fontWeight="650">
               <AskNumber
                 label={`Batch, ${way.label.toLowerCase()}`}
                 reasons={[
@@ -91,10 +87,10 @@ export function OverPour({ batch, over, rack, onRestore }: Props) {
                 <Measure kind="mass" value={way.total} />
               </AskNumber>
             </Box>
-            <Box fontSize="1.15rem">
+            <Box fontSize="lead">
               <Measure kind="money" value={way.cost} />
             </Box>
-            <Box fontSize="1.15rem">
+            <Box fontSize="lead">
               {way.off === undefined ? (
                 'unknown'
               ) : (

@@ -32,7 +32,7 @@ export function PartList({
           px="2"
           bg={mixing && p.state === 'now' ? 'raised' : 'transparent'}
         >
-          <Box display="flex" justifyContent="space-between" fontWeight="650" fontSize="1.1rem">
+          <Box display="flex" justifyContent="space-between" fontWeight="650" fontSize="lead">
             <span>
               {rack.find((i) => i.code === p.code)?.name ?? p.code}{' '}
               <Box as="span" fontWeight="400">
@@ -41,7 +41,7 @@ export function PartList({
             </span>
             <Measure kind="dose" value={p.wanted} />
           </Box>
-          <Box display="flex" justifyContent="space-between" color="soft" fontSize="0.87rem">
+          <Box display="flex" justifyContent="space-between" color="soft" fontSize="small">
             <span>{(p.share * 100).toFixed(1)} %</span>
             <span>
               {WORDS[p.state]} {p.have > 0 && <Measure kind="dose" value={p.have} />}

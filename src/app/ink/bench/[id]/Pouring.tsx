@@ -65,7 +65,7 @@ export function Pouring({ part, ink, can, batchName, on, from, onTake, onOtherCa
   return (
     <Box>
       <Flex align="baseline" gap="3" wrap="wrap">
-        <Box fontSize="2rem" fontWeight="750" lineHeight="1.1">
+        <Box fontSize="big" fontWeight="750" lineHeight="1.1">
           {ink.name}{' '}
           <Box as="span" fontWeight="450">
             {ink.code}
@@ -79,12 +79,7 @@ export function Pouring({ part, ink, can, batchName, on, from, onTake, onOtherCa
       <Flex gap="8" align="end" my="2" wrap="wrap">
         <Box>
           <Box color="soft">pour</Box>
-          <Box
-            fontSize={{ base: '2.6rem', lg: '3.4rem' }}
-            fontWeight="650"
-            lineHeight="1"
-            data-wanted={part.left}
-          >
+          <Box fontSize={{ base: 'big', lg: 'huge' }} fontWeight="650" lineHeight="1" data-wanted={part.left}>
             <AskNumber
               label={`${ink.name}, wanted`}
               reasons={[
@@ -107,7 +102,7 @@ export function Pouring({ part, ink, can, batchName, on, from, onTake, onOtherCa
         <Box>
           <Box color="soft">{from === 0 ? 'on the scale' : 'of it in the pail'}</Box>
           <Box
-            fontSize={{ base: '4.6rem', lg: '7rem' }}
+            fontSize={{ base: 'huge', lg: 'vast' }}
             fontWeight="750"
             lineHeight="0.95"
             role="status"
@@ -122,14 +117,14 @@ export function Pouring({ part, ink, can, batchName, on, from, onTake, onOtherCa
         {from > 0 && (
           <Box>
             <Box color="soft">the scale shows, of</Box>
-            <Box fontSize="2rem" fontWeight="600" lineHeight="1.1">
+            <Box fontSize="big" fontWeight="600" lineHeight="1.1">
               <Measure kind="dose" value={last} /> / <Measure kind="dose" value={from + part.left} />
             </Box>
           </Box>
         )}
       </Flex>
       <Gauge value={poured} wanted={part.left} band={limits} />
-      <Box fontSize="1.2rem" minHeight="2rem" mt="1" role="status" aria-label="Verdict">
+      <Box fontSize="lead" minHeight="2rem" mt="1" role="status" aria-label="Verdict">
         {gone ? (
           <>
             <SeverityMark severity="Stop" /> The scale does not answer. The last weight it told is kept; plug
@@ -152,31 +147,31 @@ export function Pouring({ part, ink, can, batchName, on, from, onTake, onOtherCa
         )}
       </Box>
       <Flex gap="3" mt="2" wrap="wrap">
-        <Hold type="button" autoFocus minHeight="4rem" fontSize="1.2rem" {...holding(part.left / TAKES)}>
+        <Hold type="button" autoFocus minHeight="4rem" fontSize="lead" {...holding(part.left / TAKES)}>
           Tip the can
-          <Box fontSize="0.8rem" fontWeight="400">
+          <Box fontSize="small" fontWeight="400">
             hold Space
           </Box>
         </Hold>
-        <Hold type="button" minHeight="4rem" fontSize="1.2rem" {...holding(width * 0.6)}>
+        <Hold type="button" minHeight="4rem" fontSize="lead" {...holding(width * 0.6)}>
           Drops
-          <Box fontSize="0.8rem" fontWeight="400">
+          <Box fontSize="small" fontWeight="400">
             hold Space
           </Box>
         </Hold>
         <PushButton
           type="button"
           minHeight="4rem"
-          fontSize="1.2rem"
+          fontSize="lead"
           disabled={poured <= 5e-5 || !(steady || gone)}
           onClick={take}
         >
           {right || over ? 'Take this' : 'Take what is in'}
-          <Box fontSize="0.8rem" fontWeight="400">
+          <Box fontSize="small" fontWeight="400">
             Enter
           </Box>
         </PushButton>
-        <Box ml="auto" alignSelf="end" fontSize="0.87rem" color="soft" textAlign="right">
+        <Box ml="auto" alignSelf="end" fontSize="small" color="soft" textAlign="right">
           {scale.name}
           <br />
           <TextButton

@@ -8,28 +8,26 @@ import type { BaseInk } from '@/core/equipment'
 import {
   type Batch,
   type Correction,
-  correction,
   INK,
-  isRead,
-  mixInk,
+  mendingFor,
   type PastBatch,
   type Poured,
+  verdictOf,
 } from '@/core/ink'
 import type { Mass } from '@/core/quantity'
 import { momentOf } from '@/core/schedule'
 import { simulatedReader } from '@/devices/reader'
 import { trueSmear } from '@/devices/simulatedPail'
 import { AskNumber } from '@/ui/AskNumber'
+import { localNow, sayMoment } from '@/ui/clock'
+import { Give, Write } from '@/ui/given'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
 import { Section, Table, TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { Swatch } from '@/ui/Swatch'
 import { act } from '../../../acts/act'
-import { localNow, sayMoment } from '../../../screens/clock'
-import { Give, Write } from '../../../screens/light/Setting'
 import { useShop } from '../../../shop/shopContext'
-import { SMEAR } from './OverPour'
 
 const Link = chakra('a')
 
@@ -96,12 +94,7 @@ export function Proof({ batch, sample, rack, onMend, onDo }: Props) {
   const off = last?.difference ?? 0
   const offSample =
     last && sample?.accepted && difference(labOf(last.onWhite), labOf(sample.accepted.onWhite))
-  const word =
-    off <= limits.accept
-      ? 'within what is accepted'
-      : off <= limits.again
-        ? 'look again'
-        : 'mend it or make it anew'
+  const verdict = verdictOf(off, limits)
   return (
     <Box>
       <Flex gap="8" align="center" wrap="wrap" mb="3">
@@ -114,7 +107,7 @@ export function Proof({ batch, sample, rack, onMend, onDo }: Props) {
             <Box>
               <Box color="soft">off the target by</Box>
               <Box
-                fontSize={{ base: '4rem', lg: '6rem' }}
+                fontSize={{ base: 'huge', lg: 'vast' }}
                 fontWeight="750"
                 lineHeight="0.95"
                 data-difference={off}
@@ -124,7 +117,7 @@ export function Proof({ batch, sample, rack, onMend, onDo }: Props) {
                   reasons={[
                     INK.because('READ', {
                       difference: q('difference', off),
-                      word,
+                      word: verdict.word,
                       accept: q('difference', limits.accept),
                       again: q('difference', limits.again),
                     }),
@@ -133,13 +126,8 @@ export function Proof({ batch, sample, rack, onMend, onDo }: Props) {
                   <Measure kind="difference" value={off} />
                 </AskNumber>
               </Box>
-              <Box fontSize="1.2rem" fontWeight="650">
-                {off <= limits.accept ? (
-                  ''
-                ) : (
-                  <SeverityMark severity={off <= limits.again ? 'Watch' : 'Stop'} />
-                )}{' '}
-                {word}
+              <Box fontSize="lead" fontWeight="650">
+                {verdict.severity && <SeverityMark severity={verdict.severity} />} {verdict.word}
               </Box>
               {offSample !== undefined && (
                 <Box color="soft">
@@ -151,10 +139,10 @@ export function Proof({ batch, sample, rack, onMend, onDo }: Props) {
           </>
         ) : (
           <Box>
-            <Box fontSize="2.2rem" fontWeight="750" lineHeight="1.1">
+            <Box fontSize="big" fontWeight="750" lineHeight="1.1">
               Draw it down.
             </Box>
-            <Box fontSize="1.1rem" my="1">
+            <Box fontSize="lead" my="1">
               A smear over a white and a black card, cured; then lay the reader on it.
             </Box>
           </Box>
@@ -166,7 +154,7 @@ export function Proof({ batch, sample, rack, onMend, onDo }: Props) {
             type="button"
             autoFocus={!last}
             minHeight="3.6rem"
-            fontSize="1.1rem"
+            fontSize="lead"
             onClick={read}
             disabled={busy}
           >
@@ -178,8 +166,8 @@ export function Proof({ batch, sample, rack, onMend, onDo }: Props) {
             <Box width="10rem">
               <Write label="Who looked at it" value={who} onWrite={setWho} />
             </Box>
-            <PushButton type="button" minHeight="3.6rem" fontSize="1.1rem" onClick={() => judge('accepted')}>
-              {off <= limits.accept ? 'Accept it' : 'Accept it all the same'}
+            <PushButton type="button" minHeight="3.6rem" fontSize="lead" onClick={() => judge('accepted')}>
+              {verdict.accepted ? 'Accept it' : 'Accept it all the same'}
             </PushButton>
           </>
         )}
@@ -187,7 +175,7 @@ export function Proof({ batch, sample, rack, onMend, onDo }: Props) {
           Label (PDF)
         </Link>
       </Flex>
-      {last && !accepted && off > limits.accept && <Mend batch={batch} rack={rack} onMend={onMend} />}
+      {last && !accepted && !verdict.accepted && <Mend batch={batch} rack={rack} onMend={onMend} />}
       {accepted && <Tub batch={batch} onDo={onDo} />}
       {batch.drawdowns.length > 0 && <History batch={batch} />}
     </Box>
@@ -197,16 +185,6 @@ export function Proof({ batch, sample, rack, onMend, onDo }: Props) {
 /** What would bring the batch to its target; additions only. */
 function Mend({ batch, rack, onMend }: Omit<Props, 'onDo' | 'sample'>) {
   const [found, setFound] = useState<Correction>()
-  const last = batch.drawdowns.at(-1)
-  const compute = () => {
-    if (!last) return
-    const own = Object.entries(batch.poured).flatMap(([code, mass]) => {
-      const ink = rack.find((i) => i.code === code)
-      return ink && mass > 0 ? [{ mass, of: mixInk(ink) }] : []
-    })
-    const usable = rack.filter((i) => i.system === batch.system && isRead(i.known)).map(mixInk)
-    setFound(correction(own, labOf(last.onWhite), batch.target, usable, SMEAR))
-  }
   const named = (add: Poured) =>
     Object.entries(add).map(([code, mass]) => ({
       code,
@@ -215,7 +193,7 @@ function Mend({ batch, rack, onMend }: Omit<Props, 'onDo' | 'sample'>) {
     }))
   if (!found)
     return (
-      <PushButton type="button" onClick={compute} mb="5">
+      <PushButton type="button" onClick={() => setFound(mendingFor(batch, rack))} mb="5">
         What would mend it?
       </PushButton>
     )
@@ -233,7 +211,7 @@ function Mend({ batch, rack, onMend }: Omit<Props, 'onDo' | 'sample'>) {
           {list.map((a) => (
             <Box key={a.code}>
               <Box>add {a.name}</Box>
-              <Box fontSize="1.9rem" fontWeight="650">
+              <Box fontSize="figure" fontWeight="650">
                 <Measure kind="dose" value={a.mass} />
               </Box>
             </Box>
@@ -258,7 +236,7 @@ function Tub({ batch, onDo }: { readonly batch: Batch; readonly onDo: Does }) {
   return (
     <Section title="In the tub">
       <Flex gap="5" align="end" wrap="wrap">
-        <Box fontSize="2.2rem" fontWeight="650" lineHeight="1">
+        <Box fontSize="big" fontWeight="650" lineHeight="1">
           <Measure kind="mass" value={batch.mass} />
         </Box>
         <Box width="9rem">

@@ -1,20 +1,18 @@
-import { Box, chakra, Flex } from '@chakra-ui/react'
-import NextLink from 'next/link'
+import { Box, Flex } from '@chakra-ui/react'
 import { numberOf, q } from '@/core/advice'
 import { hexOf, hexOfLab } from '@/core/color'
 import { PLAN } from '@/core/plan'
 import type { RunTime } from '@/core/rate'
 import { momentOf } from '@/core/schedule'
 import { AskNumber } from '@/ui/AskNumber'
+import { useNow } from '@/ui/clock'
+import { Link } from '@/ui/elements'
 import { Measure } from '@/ui/Measure'
 import { InkName } from '@/ui/parts'
 import { Section } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { PotLife } from '../../../ink/PotLife'
-import { useNow } from '../../../screens/clock'
 import { useOrder } from '../orderContext'
-
-const Link = chakra(NextLink)
 
 /** Ink mixed for the run, how long it stays workable, and whether the run fits into that. */
 export function InkAtPress({ time }: { readonly time: RunTime | undefined }) {
@@ -35,7 +33,7 @@ export function InkAtPress({ time }: { readonly time: RunTime | undefined }) {
             <Link href={`/ink/bench/${t.id}`} fontWeight="700" textDecoration="underline">
               {t.id}
             </Link>
-            <Box fontSize="1.2rem" fontWeight="650">
+            <Box fontSize="lead" fontWeight="650">
               <AskNumber
                 label={`In ${t.id}`}
                 reasons={[PLAN.because('LEDGER', { value: q('mass', t.mass) })]}
@@ -46,7 +44,7 @@ export function InkAtPress({ time }: { readonly time: RunTime | undefined }) {
             <Box color="soft">
               {t.state === 'accepted' ? 'drawdown accepted' : 'no drawdown accepted yet'}
             </Box>
-            <Box fontSize="1.2rem">
+            <Box fontSize="lead">
               <PotLife expires={t.expires} />
             </Box>
             {left !== undefined && takes !== undefined && left > 0 && left < takes && (

@@ -25,12 +25,12 @@ export function InkStage({ plan }: PlanProps) {
   return (
     <>
       <Grid templateColumns="repeat(3, max-content)" columnGap="12" mb="5" alignItems="end">
-        <ChoiceFigure advice={plan.secondWhite} size="1.5rem" />
+        <ChoiceFigure advice={plan.secondWhite} size="figure" />
         <Headline label="Ink to have ready">
           <FactMeasure label="Ink to have ready" kind="mass" value={total} rule="INK_TOTAL" />
         </Headline>
         <Box>
-          <Box fontSize="0.87rem" color="soft">
+          <Box fontSize="small" color="soft">
             {plan.cloth.name}
           </Box>
           <InkRow cloth={plan.cloth} inks={inks} />
@@ -59,7 +59,7 @@ export function InkStage({ plan }: PlanProps) {
                 <td style={{ width: '14rem' }}>
                   <InkName hex={h.hex} name={h.hit.name} />
                 </td>
-                <td className="num">{h.ink && <AdviceNumber advice={h.ink} size="1.35rem" />}</td>
+                <td className="num">{h.ink && <AdviceNumber advice={h.ink} size="title" />}</td>
                 <td className="num">
                   {h.hit.role === 'base' && plan.baseCoverage ? (
                     <AdviceNumber advice={plan.baseCoverage} />

@@ -47,7 +47,7 @@ export function LooksTable({ plan }: { readonly plan: RunPlan }) {
           ))}
         </tbody>
       </Table>
-      <Box color="soft" fontSize="0.87rem" mt="1">
+      <Box color="soft" fontSize="small" mt="1">
         Colour difference (CIEDE2000) to the very same films on white: what the cloth does to the colour.
         Computed, not measured.
       </Box>
@@ -71,7 +71,7 @@ function LookRow({
         <InkName hex={ink.hex} name={ink.name} />
         {look && look.tints.length > 0 && <Tints name={ink.name} tints={look.tints} />}
       </td>
-      <td>{base && <AdviceChoice advice={base} size="1.15rem" />}</td>
+      <td>{base && <AdviceChoice advice={base} size="lead" />}</td>
       {look ? (
         (Object.keys(WAYS) as (keyof Looks)[]).map((way) => (
           <td key={way}>
@@ -85,7 +85,7 @@ function LookRow({
         ))
       ) : (
         <td colSpan={3}>
-          <Box color="soft" fontSize="0.92rem">
+          <Box color="soft" fontSize="small">
             {base?.reasons[0] && tell(base.reasons[0], units)}
           </Box>
         </td>
@@ -110,7 +110,7 @@ function Tints({ name, tints }: { readonly name: string; readonly tints: readonl
             }),
           ]}
         >
-          <Flex direction="column" align="center" fontSize="0.75rem" lineHeight="1.1">
+          <Flex direction="column" align="center" fontSize="small" lineHeight="1.1">
             <Swatch hex={hex} size={18} />
             {Math.round(dot * 100)}
           </Flex>
@@ -146,14 +146,14 @@ function Seen({ name, printed, planned, waterBased }: SeenProps) {
       <Swatch hex={hex} size={30} />
       <Box lineHeight="1.2">
         <AskNumber label={`Look of ${name}`} reasons={reasons}>
-          <Box as="span" fontSize="1.15rem" fontWeight="650">
+          <Box as="span" fontSize="lead" fontWeight="650">
             <Measure kind="difference" value={change} />
           </Box>{' '}
-          <Box as="span" fontSize="0.92rem">
+          <Box as="span" fontSize="small">
             {changeWord(change, limits)}
           </Box>
         </AskNumber>
-        <Box fontSize="0.82rem" fontWeight={planned ? '700' : '400'} color={planned ? 'ink' : 'soft'}>
+        <Box fontSize="small" fontWeight={planned ? '700' : '400'} color={planned ? 'ink' : 'soft'}>
           {planned ? 'planned' : ' '}
         </Box>
       </Box>

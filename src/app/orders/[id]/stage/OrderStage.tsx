@@ -1,12 +1,13 @@
 'use client'
 
-import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
+import { Box, Flex, Grid } from '@chakra-ui/react'
 import { X } from 'lucide-react'
 import { useFieldArray, useFormContext, useWatch } from 'react-hook-form'
 import { q, tell } from '@/core/advice'
 import { clothGroup, groupLabel, type Order, SIZE_NAMES, WEAVES, WHERES } from '@/core/order'
 import { PLAN } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
+import { Label } from '@/ui/elements'
 import { CountField, ListMessage, QuantityField, SelectField, TextField } from '@/ui/fields'
 import { usePaint } from '@/ui/paint'
 import { Section, TextButton } from '@/ui/Section'
@@ -15,8 +16,6 @@ import { InkRow } from '@/ui/Swatch'
 import { useSettings } from '@/ui/settings'
 import { useOrder } from '../orderContext'
 import { highest } from './highest'
-
-const Label = chakra('label')
 
 /** Stage 1: what the customer wants, and the runs it makes. */
 export function OrderStage() {
@@ -85,7 +84,7 @@ function GarmentLine({
       >
         <TextField name={`lines.${at}.style`} label="Style" />
         <Box minWidth="0">
-          <Label htmlFor={`cloth-${at}`} display="block" fontSize="0.82rem" color="soft">
+          <Label htmlFor={`cloth-${at}`} display="block" fontSize="small" color="soft">
             From the shelf
           </Label>
           <Select
@@ -137,7 +136,7 @@ function Sizes({ at }: { readonly at: number }) {
         ))}
         {left.length > 0 && (
           <Box>
-            <Label htmlFor={`size-${at}`} display="block" fontSize="0.82rem" color="soft">
+            <Label htmlFor={`size-${at}`} display="block" fontSize="small" color="soft">
               more
             </Label>
             <Select
@@ -190,7 +189,7 @@ function Runs() {
       {runs.length === 0 && <Box color="soft">Quantities make runs: one for each cloth group and print.</Box>}
       {runs.map((r) => (
         <Flex key={r.id} gap="4" py="2" borderBottom="1px solid" borderColor="rule" align="baseline">
-          <Box width="3.4rem" flex="none" textAlign="right" fontSize="1.3rem" fontWeight="650">
+          <Box width="3.4rem" flex="none" textAlign="right" fontSize="title" fontWeight="650">
             <AskNumber
               label={`Pieces of ${r.id}`}
               reasons={[PLAN.because('PIECES', { pieces: q('count', r.quantity) }), ...r.reasons]}
@@ -203,7 +202,7 @@ function Runs() {
             <Box fontWeight="650">
               {WHERES[r.placement.where]} on {groupLabel(r.group).toLowerCase()}
             </Box>
-            <Box color="soft" fontSize="0.87rem">
+            <Box color="soft" fontSize="small">
               {r.reasons
                 .filter((x) => x.rule !== 'PLACEMENT_RUN')
                 .map((x) => tell(x, units))

@@ -18,17 +18,17 @@ export function PlacementStage({ plan }: PlanProps) {
           {placement.groups.map((g) => (
             <Box key={g.group}>
               <Figure advice={g.down} />
-              <Box color="soft" fontSize="0.9rem">
+              <Box color="soft" fontSize="small">
                 sizes {g.sizes.join(', ')}
               </Box>
             </Box>
           ))}
           {placement.side && <Figure advice={placement.side} />}
           <Box>
-            <Box fontSize="0.87rem" color="soft">
+            <Box fontSize="small" color="soft">
               Pallet of {press.name}
             </Box>
-            <Box fontSize="1.2rem" fontWeight="600">
+            <Box fontSize="lead" fontWeight="600">
               <FactMeasure label="Pallet width" kind="length" value={press.palletWidth} rule="STOCK" /> ×{' '}
               <FactMeasure label="Pallet height" kind="length" value={press.palletHeight} rule="STOCK" />
             </Box>

@@ -60,7 +60,7 @@ export function RunStage({ plan }: PlanProps) {
                 </td>
                 {l.sizes.map((s) => (
                   <td key={s.size} className="num">
-                    <Box as="span" color="soft" fontSize="0.85rem">
+                    <Box as="span" color="soft" fontSize="small">
                       {s.size}
                     </Box>{' '}
                     <AskNumber

@@ -1,14 +1,13 @@
 'use client'
 
-import { Box, chakra, Grid } from '@chakra-ui/react'
+import { Box, Grid } from '@chakra-ui/react'
 import { optionWords, SCHOOLS } from '@/core/advice'
+import { Label } from '@/ui/elements'
 import { Section } from '@/ui/Section'
 import { Select } from '@/ui/Select'
 import { useSettings } from '@/ui/settings'
 import { useOrder } from '../orderContext'
 import { STAGES, type StageName } from '../stages'
-
-const Label = chakra('label')
 
 /** The schools that belong to a stage: the shop's, or another for this job. */
 export function Schools({ stage }: { readonly stage: StageName }) {

@@ -1,13 +1,13 @@
 'use client'
 
-import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
-import NextLink from 'next/link'
+import { Box, Flex, Grid } from '@chakra-ui/react'
 import { numberOf } from '@/core/advice'
 import type { HitPlan, RunPlan } from '@/core/plan'
 import { fabricOf, opening } from '@/core/screen'
 import { AdviceChoice, AdviceNumber } from '@/ui/AdviceValue'
 import { AskNumber, FactMeasure } from '@/ui/AskNumber'
 import { useDesk } from '@/ui/desk'
+import { Link } from '@/ui/elements'
 import { FilmPositionDrawing } from '@/ui/FilmPositionDrawing'
 import { InOtherUnit, Measure } from '@/ui/Measure'
 import { Figure, Headline, InkName } from '@/ui/parts'
@@ -16,8 +16,6 @@ import { SeverityMark } from '@/ui/Severity'
 import { useOrder } from '../orderContext'
 import type { PlanProps } from './planProps'
 import { useRoomFrames } from './useRoomFrames'
-
-const Link = chakra(NextLink)
 
 /** Stage 3: a screen for every colour, and where its film is taped. */
 export function ScreensStage({ plan }: PlanProps) {
@@ -91,7 +89,7 @@ function ScreenRow({ plan, hit: h, room }: RowProps) {
         <InkName hex={h.hex} name={h.hit.name} />
       </td>
       <td className="num">
-        <AdviceNumber advice={h.mesh} size="1.35rem" />
+        <AdviceNumber advice={h.mesh} size="title" />
         <Box lineHeight="1.1">
           <AskNumber label={`${h.mesh.label}, in the other unit`} reasons={h.mesh.reasons}>
             <InOtherUnit kind="meshCount" value={numberOf(h.mesh)} />
@@ -137,11 +135,11 @@ function ScreenRow({ plan, hit: h, room }: RowProps) {
         {h.exposure ? (
           <Box whiteSpace="nowrap">
             {h.exposure.confidence === 'none' && (
-              <Box as="span" color="soft" fontSize="0.82rem">
+              <Box as="span" color="soft" fontSize="small">
                 guess{' '}
               </Box>
             )}
-            <AdviceNumber advice={h.exposure.time} size="1.15rem" />
+            <AdviceNumber advice={h.exposure.time} size="lead" />
           </Box>
         ) : (
           'none'
@@ -190,14 +188,14 @@ function Fit({ plan }: { readonly plan: RunPlan }) {
             <Measure kind="tension" value={tension.spread} />
           </AskNumber>
         </Headline>
-        <Box fontSize="0.9rem" color="soft">
+        <Box fontSize="small" color="soft">
           if lost after burning, up to{' '}
           <AskNumber label="Misregister from tension" reasons={tension.reasons}>
             <Measure kind="fine" value={tension.off} />
           </AskNumber>{' '}
           at the edge of the print
         </Box>
-        <Box fontSize="0.9rem" color="soft">
+        <Box fontSize="small" color="soft">
           Print <FactMeasure label="Width" kind="length" value={run.placement.width} rule="ART" /> ×{' '}
           <FactMeasure label="Height" kind="length" value={run.placement.height} rule="ART" />
         </Box>

@@ -1,11 +1,11 @@
 'use client'
 
-import { Box, chakra, Flex } from '@chakra-ui/react'
-import NextLink from 'next/link'
+import { Box, Flex } from '@chakra-ui/react'
 import { useCallback, useMemo, useState } from 'react'
 import { tell } from '@/core/advice'
 import { flashBehind, handOrder, putAt, type Way } from '@/core/plan'
 import { AdviceChoice } from '@/ui/AdviceValue'
+import { Link } from '@/ui/elements'
 import { useKeys } from '@/ui/keys'
 import { type Carried, LapStrip } from '@/ui/lap/LapStrip'
 import { Section, TextButton } from '@/ui/Section'
@@ -22,8 +22,6 @@ import { SequenceFigures } from './lap/SequenceFigures'
 import type { PlanProps } from './planProps'
 import { SampleFault } from './SampleFault'
 import { Strokes } from './Strokes'
-
-const Link = chakra(NextLink)
 
 /** A way that is shown beside the plan. */
 type Shown = Pick<Way, 'id' | 'label' | 'plan'>
@@ -49,7 +47,7 @@ export function SequenceStage({ plan }: PlanProps) {
       <Section
         title="Lap strip"
         side={
-          <Flex gap="4" fontSize="0.87rem" color="soft" align="baseline">
+          <Flex gap="4" fontSize="small" color="soft" align="baseline">
             {plan.sequence.byHand && (
               <span>
                 order by hand
@@ -88,7 +86,7 @@ export function SequenceStage({ plan }: PlanProps) {
       <OtherWays plan={plan} shown={other?.id} onShow={setOther} />
       <Dance plan={plan} />
       <SampleFault plan={plan} />
-      <Strokes plan={plan} side={plan.direction && <AdviceChoice advice={plan.direction} size="0.95rem" />} />
+      <Strokes plan={plan} side={plan.direction && <AdviceChoice advice={plan.direction} size="small" />} />
     </>
   )
 }
@@ -134,7 +132,7 @@ function DoesNotFit({ plan }: PlanProps) {
   return (
     <Box role="alert" py="3" maxWidth="42rem">
       <SeverityMark severity="Stop" />
-      <Box fontSize="1.2rem" fontWeight="650" mt="1">
+      <Box fontSize="lead" fontWeight="650" mt="1">
         {main && tell(main, units)}
       </Box>
       <Box as="ul" listStyleType="none" color="soft" mt="1">

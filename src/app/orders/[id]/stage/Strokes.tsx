@@ -35,7 +35,7 @@ export function Strokes({ plan, side }: PlanProps & { readonly side: ReactNode }
                   <InkName hex={h.hex} name={h.hit.name} />
                 </td>
                 <td className="num">
-                  <AdviceNumber advice={h.stroke.strokes} size="1.2rem" />
+                  <AdviceNumber advice={h.stroke.strokes} size="lead" />
                 </td>
                 <td>
                   <Flex wrap="wrap" columnGap="2">

@@ -5,6 +5,7 @@ import type { Kind } from '@/core/quantity'
 import { AskNumber } from '@/ui/AskNumber'
 import { Measure } from '@/ui/Measure'
 import { Section, Table, TextButton } from '@/ui/Section'
+import type { TypeSize } from '@/ui/system'
 import { useOrder } from '../orderContext'
 
 interface Column {
@@ -71,8 +72,8 @@ export function VariantsTable({ title, variants, lead }: Props) {
                 <Box fontWeight={v.inForce ? '700' : '500'}>{v.label}</Box>
               </td>
               <td>
-                <Figure variant={v} column={lead} size="1.25rem" />{' '}
-                <Box as="span" color="soft" fontSize="0.87rem">
+                <Figure variant={v} column={lead} size="title" />{' '}
+                <Box as="span" color="soft" fontSize="small">
                   {nameOf(v)}
                 </Box>
               </td>
@@ -83,7 +84,7 @@ export function VariantsTable({ title, variants, lead }: Props) {
               ))}
               <td className="num" style={{ width: '7.5rem' }}>
                 {v.inForce ? (
-                  <Box as="span" fontWeight="700" fontSize="0.87rem">
+                  <Box as="span" fontWeight="700" fontSize="small">
                     planned
                   </Box>
                 ) : (
@@ -103,11 +104,11 @@ export function VariantsTable({ title, variants, lead }: Props) {
 function Figure({
   variant,
   column,
-  size = '1rem',
+  size = 'body',
 }: {
   readonly variant: Variant
   readonly column: Column
-  readonly size?: string
+  readonly size?: TypeSize
 }) {
   const value = column.of(variant)
   if (value === undefined)
@@ -123,7 +124,7 @@ function Figure({
   })
   return (
     <AskNumber label={`${column.head}, ${variant.label.toLowerCase()}`} reasons={[reason]}>
-      <Box as="span" fontSize={size} fontWeight={size === '1rem' ? '500' : '650'}>
+      <Box as="span" fontSize={size} fontWeight={size === 'body' ? '500' : '650'}>
         <Measure kind={column.kind} value={value} />
       </Box>
     </AskNumber>

@@ -1,16 +1,14 @@
 'use client'
 
-import { Box, chakra } from '@chakra-ui/react'
-import NextLink from 'next/link'
+import { Box } from '@chakra-ui/react'
 import type { Order } from '@/core/order'
 import type { PlanChange } from '@/core/plan'
 import { Differences } from '@/ui/Differences'
 import { sayDay } from '@/ui/day'
+import { Link } from '@/ui/elements'
 import { PageTitle } from '@/ui/parts'
 import { Section } from '@/ui/Section'
 import { AskFrame } from '../../../AskFrame'
-
-const Link = chakra(NextLink)
 
 interface Props {
   readonly shopName: string

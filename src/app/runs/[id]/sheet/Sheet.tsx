@@ -2,14 +2,12 @@
 
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { css, Global } from '@emotion/react'
-import NextLink from 'next/link'
 import { type SheetContent, type SheetFacts, type SheetMark, type SheetPlace, sheetOf } from '@/formats/sheet'
+import { Link } from '@/ui/elements'
 import { PalletDrawing } from '@/ui/PalletDrawing'
 import { TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { useSettings } from '@/ui/settings'
-
-const Link = chakra(NextLink)
 
 interface SheetProps {
   readonly facts: SheetFacts
@@ -32,7 +30,7 @@ const Ruled = chakra('table', {
   base: {
     width: '100%',
     borderCollapse: 'collapse',
-    fontSize: '14px',
+    fontSize: 'small',
     lineHeight: '1.2',
     '& th': {
       fontWeight: '600',
@@ -43,7 +41,7 @@ const Ruled = chakra('table', {
     '& td, & th': { whiteSpace: 'nowrap' },
     '& td': { borderBottom: '1px solid currentColor', padding: '3px 5px' },
     '& .wraps': { whiteSpace: 'normal' },
-    '& .num': { textAlign: 'right', fontWeight: '650', fontSize: '17px' },
+    '& .num': { textAlign: 'right', fontWeight: '650', fontSize: 'lead' },
   },
 })
 
@@ -87,21 +85,21 @@ export function Sheet({ facts, mark, standing }: SheetProps) {
       >
         <Flex justify="space-between" align="start" borderBottom="3px solid" borderColor="onPaper" pb="1.5">
           <Box>
-            <Box as="h1" fontSize="25px" fontWeight="800" fontStretch="80%" lineHeight="1.05">
+            <Box as="h1" fontSize="figure" fontWeight="800" fontStretch="80%" lineHeight="1.05">
               {content.title}
             </Box>
-            <Box fontSize="15px" mt="0.5">
+            <Box fontSize="body" mt="0.5">
               {content.subtitle}
             </Box>
           </Box>
           <Box textAlign="right">
-            <Box fontSize="25px" fontWeight="800" fontStretch="80%" lineHeight="1.05">
+            <Box fontSize="figure" fontWeight="800" fontStretch="80%" lineHeight="1.05">
               {content.press}
             </Box>
-            <Box fontSize="15px">{content.pieces}</Box>
+            <Box fontSize="body">{content.pieces}</Box>
           </Box>
         </Flex>
-        <Flex fontSize="13px" lineHeight="1.2" mt="0.5" justify="space-between" align="baseline">
+        <Flex fontSize="small" lineHeight="1.2" mt="0.5" justify="space-between" align="baseline">
           <Box fontWeight="650">{content.mark}</Box>
           {content.code && (
             <Box>
@@ -110,7 +108,7 @@ export function Sheet({ facts, mark, standing }: SheetProps) {
           )}
         </Flex>
         {content.problem ? (
-          <Box fontSize="17px" py="3">
+          <Box fontSize="lead" py="3">
             <SeverityMark severity="Stop" /> {content.problem}
           </Box>
         ) : (
@@ -122,8 +120,8 @@ export function Sheet({ facts, mark, standing }: SheetProps) {
             <Grid templateColumns="repeat(3, 1fr)" gap="2">
               {content.facts.map((f) => (
                 <Box key={f.label} lineHeight="1.15">
-                  <Box fontSize="13.5px">{f.label}</Box>
-                  <Box fontSize="20px" fontWeight="700" fontStretch="90%">
+                  <Box fontSize="small">{f.label}</Box>
+                  <Box fontSize="title" fontWeight="700" fontStretch="90%">
                     {f.text}
                   </Box>
                 </Box>
@@ -133,7 +131,7 @@ export function Sheet({ facts, mark, standing }: SheetProps) {
           </Box>
           <Box width="52mm" textAlign="center">
             <PalletDrawing plan={plan} height={196} />
-            <Box fontSize="15px">
+            <Box fontSize="body">
               {content.placing.map((p) => (
                 <div key={p.words}>
                   <strong>{p.length}</strong> {p.words}
@@ -142,7 +140,7 @@ export function Sheet({ facts, mark, standing }: SheetProps) {
             </Box>
           </Box>
         </Grid>
-        <Box mt="3" fontSize="15px">
+        <Box mt="3" fontSize="body">
           {content.notes && (
             <Box mb="1">
               <strong>From the order:</strong> {content.notes}
@@ -155,26 +153,19 @@ export function Sheet({ facts, mark, standing }: SheetProps) {
             </Flex>
           ))}
         </Box>
-        <Flex mt="3" gap="6" fontSize="15px">
+        <Flex mt="3" gap="6" fontSize="body">
           <Blank label="Sample approved by" />
           <Blank label="at" />
           <Blank label="Spoiled" />
         </Flex>
-        <Box mt="3" fontSize="15px">
+        <Box mt="3" fontSize="body">
           Changed at the press, and why
           {/* A fourth row of facts takes the place of one line. */}
           {(content.facts.length > 9 ? [1] : [1, 2]).map((row) => (
             <Box key={row} borderBottom="1px solid" borderColor="onPaper" height="22px" />
           ))}
         </Box>
-        <Box
-          mt="1.5"
-          fontSize="10.5px"
-          lineHeight="1.25"
-          borderTop="1px solid"
-          borderColor="onPaper"
-          pt="0.5"
-        >
+        <Box mt="1.5" fontSize="small" lineHeight="1.25" borderTop="1px solid" borderColor="onPaper" pt="0.5">
           <div>{content.cautions}</div>
           <div>{content.foot}</div>
         </Box>
@@ -201,13 +192,13 @@ const Strip = ({ places }: { readonly places: readonly SheetPlace[] }) => (
         bg={place.flash ? 'paperShade' : undefined}
         css={{ printColorAdjust: 'exact' }}
       >
-        <Box fontSize="22px" fontWeight="800" lineHeight="1.1">
+        <Box fontSize="figure" fontWeight="800" lineHeight="1.1">
           {place.number}
         </Box>
-        <Box fontSize="13.5px" fontWeight="700" fontStretch="70%" lineHeight="1.1" overflowWrap="anywhere">
+        <Box fontSize="small" fontWeight="700" fontStretch="70%" lineHeight="1.1" overflowWrap="anywhere">
           {place.name}
         </Box>
-        <Box fontSize="13.5px" fontStretch="80%">
+        <Box fontSize="small" fontStretch="80%">
           {place.detail}
         </Box>
       </Box>

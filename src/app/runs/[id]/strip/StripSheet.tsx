@@ -1,19 +1,17 @@
 'use client'
 
-import { Box, chakra, Flex } from '@chakra-ui/react'
+import { Box, Flex } from '@chakra-ui/react'
 import { css, Global } from '@emotion/react'
-import NextLink from 'next/link'
 import { useMemo, useState } from 'react'
 import { tell } from '@/core/advice'
 import type { SheetFacts } from '@/formats/sheet'
 import { type Asked, type Desk, DeskProvider } from '@/ui/desk'
+import { Link } from '@/ui/elements'
 import { LapStrip } from '@/ui/lap/LapStrip'
 import { TextButton } from '@/ui/Section'
 import { useSettings } from '@/ui/settings'
 import { WhyPanel } from '@/ui/WhyPanel'
 import { Dance } from '../../../orders/[id]/stage/lap/Dance'
-
-const Link = chakra(NextLink)
 
 /** Black on white whatever the screen shows. */
 const PAPER = css`
@@ -49,13 +47,13 @@ export function StripSheet({ facts: { order, plan, shopName }, standing }: Props
         </Flex>
         <Box as="main">
           <Flex justify="space-between" align="baseline" borderBottom="3px solid" pb="1" mb="3">
-            <Box as="h1" fontSize="25px" fontWeight="800" fontStretch="80%">
+            <Box as="h1" fontSize="figure" fontWeight="800" fontStretch="80%">
               {[order.customer, order.title].filter(Boolean).join(', ')}
             </Box>
-            <Box fontSize="15px">
+            <Box fontSize="body">
               {plan.run.id} · {standing} ·{' '}
               {plan.run.quantity === 1 ? '1 piece' : `${plan.run.quantity} pieces`} ·{' '}
-              <Box as="span" fontSize="25px" fontWeight="800" fontStretch="80%">
+              <Box as="span" fontSize="figure" fontWeight="800" fontStretch="80%">
                 {plan.press.name}
               </Box>
             </Box>
@@ -68,7 +66,7 @@ export function StripSheet({ facts: { order, plan, shopName }, standing }: Props
           <Box mt="5">
             <Dance plan={plan} />
           </Box>
-          <Box fontSize="11px">{shopName}. Computed from common practice, not measured at this press.</Box>
+          <Box fontSize="small">{shopName}. Computed from common practice, not measured at this press.</Box>
         </Box>
         <Box mt="6" css={OFF_PAPER}>
           {asked && <WhyPanel asked={asked} warnings={plan.warnings} />}

@@ -1,4 +1,4 @@
-import { Box, chakra, Flex } from '@chakra-ui/react'
+import { Box, Flex } from '@chakra-ui/react'
 import { Eye, EyeOff, X } from 'lucide-react'
 import { type ReactNode, useState } from 'react'
 import { q } from '@/core/advice'
@@ -7,15 +7,13 @@ import type { InkColour } from '@/core/order'
 import { readNumber } from '@/core/quantity'
 import type { StoredFilm } from '@/store/films'
 import { AskNumber } from '@/ui/AskNumber'
+import { Button, Input } from '@/ui/elements'
 import { InOtherUnit, Measure } from '@/ui/Measure'
 import { Table } from '@/ui/Section'
 import { Select } from '@/ui/Select'
 import { Swatch } from '@/ui/Swatch'
 import { BASE_HEX } from '../../../../films/paints'
 import type { FilmsDesk } from './useFilms'
-
-const Button = chakra('button')
-const Input = chakra('input')
 
 interface Props {
   readonly desk: FilmsDesk
@@ -86,7 +84,7 @@ export function FilmTable({ desk, inks, facts, hidden, onHide, onSpot }: Props) 
                 </Flex>
               </td>
               <td>
-                <Box fontSize="0.87rem" maxWidth="13rem" overflowWrap="anywhere">
+                <Box fontSize="small" maxWidth="13rem" overflowWrap="anywhere">
                   {film.name}
                 </Box>
                 {own && <Inked name={film.name} facts={own} />}
@@ -94,7 +92,7 @@ export function FilmTable({ desk, inks, facts, hidden, onHide, onSpot }: Props) 
                 {own?.negative && (
                   <Button
                     type="button"
-                    fontSize="0.82rem"
+                    fontSize="small"
                     textDecoration="underline"
                     cursor="pointer"
                     onClick={() => void desk.correct(film.id, { negative: false })}
@@ -148,7 +146,7 @@ function Resolution({ film, onSay }: { readonly film: StoredFilm; readonly onSay
   const [text, setText] = useState('')
   if (film.dpi !== undefined)
     return film.raster ? (
-      <Box color="soft" fontSize="0.82rem">
+      <Box color="soft" fontSize="small">
         {Math.round(film.dpi)} dpi
       </Box>
     ) : null
@@ -159,7 +157,7 @@ function Resolution({ film, onSay }: { readonly film: StoredFilm; readonly onSay
     if (said > 0) onSay(film.raster ? said : 25.4 / said)
   }
   return (
-    <Flex as="span" gap="1.5" align="baseline" fontSize="0.87rem">
+    <Flex as="span" gap="1.5" align="baseline" fontSize="small">
       <Input
         aria-label={
           film.raster ? `Resolution of ${film.name} in dpi` : `Height of ${film.name} in millimetres`
@@ -180,7 +178,7 @@ function Resolution({ film, onSay }: { readonly film: StoredFilm; readonly onSay
 }
 
 const Big = ({ children }: { readonly children: ReactNode }) => (
-  <Box as="span" fontSize="1.15rem" fontWeight="650">
+  <Box as="span" fontSize="lead" fontWeight="650">
     {children}
   </Box>
 )
@@ -198,7 +196,7 @@ function Inked({ name, facts: { box, inkArea } }: { readonly name: string; reado
     }),
   ]
   return (
-    <Box fontSize="0.82rem" color="soft">
+    <Box fontSize="small" color="soft">
       <AskNumber label={`Size of ${name}`} reasons={reasons}>
         <Measure kind="length" value={box.width} /> × <Measure kind="length" value={box.height} />,{' '}
         <Measure kind="area" value={inkArea} />
@@ -257,7 +255,7 @@ function Thinnest({
           type="button"
           cursor="pointer"
           textDecoration="underline"
-          fontSize="0.82rem"
+          fontSize="small"
           aria-label={`${label}: show where`}
           onClick={() => {
             onSpot({ x: place.x, y: place.y })

@@ -1,10 +1,11 @@
 'use client'
 
-import { Box, chakra, Flex } from '@chakra-ui/react'
+import { Box, Flex } from '@chakra-ui/react'
 import { type DragEvent, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { useFormContext, useWatch } from 'react-hook-form'
 import { type Push, STILL } from '@/core/artwork'
 import type { InkColour, Order } from '@/core/order'
+import { Input } from '@/ui/elements'
 import { TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { BASE_HEX, paintOf } from '../../../../films/paints'
@@ -17,8 +18,6 @@ import { PushBar } from './PushBar'
 import { ReadingMeter } from './ReadingMeter'
 import { UseReadings } from './UseReadings'
 import { useFilms } from './useFilms'
-
-const Input = chakra('input')
 
 /** The films of a print on the light table, what was read off them, and what the print would show if they missed. */
 export function FilmsOfPrint({ at, id }: { readonly at: number; readonly id: string }) {
@@ -98,7 +97,7 @@ export function FilmsOfPrint({ at, id }: { readonly at: number; readonly id: str
     >
       <Flex gap="4" align="baseline" mb="2" wrap="wrap">
         <Box fontWeight="650">Films</Box>
-        <Box color="soft" fontSize="0.9rem">
+        <Box color="soft" fontSize="small">
           {empty
             ? 'Drop one file for each colour here, or one document: PNG, TIFF, SVG, PDF.'
             : 'More can be dropped here.'}

@@ -48,7 +48,7 @@ export function Findings({ desk, inks, reading, onSpot }: Props) {
       {under?.choke && (
         <Flex gap="3" align="baseline" mb="1">
           <Box fontWeight="650">Base choked by</Box>
-          <Box fontSize="1.3rem" fontWeight="650">
+          <Box fontSize="title" fontWeight="650">
             <AskNumber
               label="Choke of the base"
               reasons={[

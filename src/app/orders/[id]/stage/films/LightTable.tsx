@@ -10,7 +10,7 @@ import {
   useRef,
   useState,
 } from 'react'
-import { PIECE, type Push, type Rectangle, SMALLEST } from '@/core/artwork'
+import { clampScale, type Push, type Rectangle, tilesSeen, type View, viewOf } from '@/core/artwork'
 import { INCH } from '@/core/quantity'
 import { TextButton } from '@/ui/Section'
 import { useSettings } from '@/ui/settings'
@@ -46,14 +46,6 @@ const ZOOMS: readonly (readonly [label: string, scale?: number])[] = [['Whole pr
 const STEP = 0.00005
 const TURN = 0.0005
 
-interface View {
-  /** Shown pixels for one of the film. */
-  readonly scale: number
-  /** Pixel of the film in the middle of the table. */
-  readonly x: number
-  readonly y: number
-}
-
 /** The films of a print laid on each other in their inks, on their cloth. */
 export function LightTable({ base, set, print, cloth, laid, pushing, onPush, spot }: Props) {
   const canvas = useRef<HTMLCanvasElement>(null)
@@ -66,8 +58,8 @@ export function LightTable({ base, set, print, cloth, laid, pushing, onPush, spo
 
   const whole = useCallback((): View => {
     const box = print ?? { x: 0, y: 0, width: set.width * px, height: set.height * px }
-    const scale = Math.min(width / (box.width / px), HEIGHT / (box.height / px)) * 0.94
-    return { scale, x: (box.x + box.width / 2) / px, y: (box.y + box.height / 2) / px }
+    const inPixels = { x: box.x / px, y: box.y / px, width: box.width / px, height: box.height / px }
+    return viewOf(inPixels, { width, height: HEIGHT })
   }, [print, set, px, width])
 
   useEffect(() => {
@@ -95,13 +87,13 @@ export function LightTable({ base, set, print, cloth, laid, pushing, onPush, spo
     return () => cancelAnimationFrame(frame)
   }, [width, view, set, px, cloth, laid, tiles, waiting, spot])
 
-  const zoom = (factor: number) => setView((v) => v && { ...v, scale: clamp(v.scale * factor) })
+  const zoom = (factor: number) => setView((v) => v && { ...v, scale: clampScale(v.scale * factor) })
   useEffect(() => {
     const own = canvas.current
     // The browser's own listener: React's may not keep the page from scrolling.
     const turn = (e: WheelEvent) => {
       e.preventDefault()
-      setView((v) => v && { ...v, scale: clamp(v.scale * (e.deltaY < 0 ? 1.15 : 1 / 1.15)) })
+      setView((v) => v && { ...v, scale: clampScale(v.scale * (e.deltaY < 0 ? 1.15 : 1 / 1.15)) })
     }
     own?.addEventListener('wheel', turn, { passive: false })
     return () => own?.removeEventListener('wheel', turn)
@@ -161,7 +153,7 @@ export function LightTable({ base, set, print, cloth, laid, pushing, onPush, spo
           style={{ display: 'block', ...(safe ? { filter: 'url(#amber)' } : {}) }}
         />
       </Box>
-      <Flex gap="4" mt="1.5" align="baseline" fontSize="0.9rem">
+      <Flex gap="4" mt="1.5" align="baseline" fontSize="small">
         {ZOOMS.map(([label, scale]) => (
           <TextButton
             key={label}
@@ -186,8 +178,6 @@ const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowDown: [0, 1],
 }
 
-const clamp = (scale: number) => Math.min(16, Math.max(0.02, scale))
-
 function draw(
   context: CanvasRenderingContext2D,
   width: number,
@@ -204,14 +194,6 @@ function draw(
   context.fillStyle = cloth
   context.fillRect(0, 0, width, HEIGHT)
   context.imageSmoothingEnabled = view.scale < 2
-  const level = Math.min(SMALLEST, Math.max(0, Math.floor(-Math.log2(view.scale))))
-  const side = PIECE * 2 ** level
-  const [halfX, halfY] = [width / 2 / view.scale, HEIGHT / 2 / view.scale]
-  /** Numbers of the tiles seen, first and last, about the pixel of a film that lies in the middle of the table. */
-  const seen = (middle: number, half: number, most: number) => [
-    Math.max(0, Math.floor((middle - half) / side)),
-    Math.min(Math.ceil(most / side) - 1, Math.floor((middle + half) / side)),
-  ]
   for (const { id, hex, clear, push } of laid) {
     context.setTransform(
       view.scale,
@@ -225,10 +207,13 @@ function draw(
     context.rotate(push.rotation)
     context.translate(-set.width / 2, -set.height / 2)
     context.globalCompositeOperation = clear ? 'multiply' : 'source-over'
-    // What a turn brings in from outside.
-    const turned = Math.abs(Math.sin(push.rotation)) * (set.width + set.height)
-    const [left = 0, right = -1] = seen(view.x - push.dx / px, halfX + turned, set.width)
-    const [top = 0, bottom = -1] = seen(view.y - push.dy / px, halfY + turned, set.height)
+    const { level, side, left, right, top, bottom } = tilesSeen(
+      view,
+      { width, height: HEIGHT },
+      set,
+      push,
+      px,
+    )
     for (let y = top; y <= bottom; y++)
       for (let x = left; x <= right; x++) {
         const tile = tiles.get(id, level, x, y, hex)

@@ -58,7 +58,7 @@ export function Misregister({ desk, inks, reading, pushes }: Props) {
   return (
     <Box mt="5">
       <Flex justify="flex-end" align="end" gap="4" mb="2">
-        <Box fontSize="0.9rem" color="soft" pb="1">
+        <Box fontSize="small" color="soft" pb="1">
           to expect at the corners:{' '}
           <AskNumber label="Registration to expect" reasons={budget.reasons}>
             <Measure kind="fine" value={budget.miss} />
@@ -258,7 +258,7 @@ const More = ({ value, what }: { readonly value: Length; readonly what: string }
 )
 
 const Strong = ({ children }: { readonly children: ReactNode }) => (
-  <Box as="span" fontSize="1.15rem" fontWeight="650">
+  <Box as="span" fontSize="lead" fontWeight="650">
     {children}
   </Box>
 )

@@ -1,9 +1,8 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { type ReactNode, useId, useState } from 'react'
 import { type Kind, parseQuantity, writeQuantity } from '@/core/quantity'
+import { Input } from '@/ui/elements'
 import { useSettings } from '@/ui/settings'
-
-const Input = chakra('input')
 
 /** A label above what it names. */
 export function Labelled({
@@ -16,7 +15,7 @@ export function Labelled({
   const id = useId()
   return (
     <Box>
-      <chakra.label htmlFor={id} display="block" fontSize="0.82rem" color="soft">
+      <chakra.label htmlFor={id} display="block" fontSize="small" color="soft">
         {label}
       </chakra.label>
       {children(id)}
@@ -68,7 +67,7 @@ export function Typed({
             onKeyDown={(e) => e.key === 'Enter' && say()}
           />
           {wrong && (
-            <Box role="alert" fontSize="0.82rem">
+            <Box role="alert" fontSize="small">
               {wrong}
             </Box>
           )}

@@ -62,7 +62,7 @@ export function UseReadings({ at, films, reading }: Props) {
           </TextButton>
         </Box>
       </Flex>
-      <Box fontSize="0.92rem">{words.join(' · ')}</Box>
+      <Box fontSize="small">{words.join(' · ')}</Box>
     </Box>
   )
 }

@@ -1,10 +1,9 @@
-import { Box, chakra } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react'
 import type { FlashUnit, Frame } from '@/core/equipment'
 import type { PrintOf } from '@/core/plan'
+import { Button } from '@/ui/elements'
 import { Select } from '@/ui/Select'
 import { useOrder } from '../../orderContext'
-
-const Button = chakra('button')
 
 interface Props {
   readonly head: number
@@ -56,7 +55,7 @@ export function HeadNow({ head, works, frame, unit, of, onTurn, onHang }: Props)
         onChange={(e) => onHang(e.target.value)}
         width="100%"
         textOverflow="ellipsis"
-        fontSize="0.84rem"
+        fontSize="small"
         fontStretch="75%"
         mt="1"
         color={frame ? 'ink' : 'soft'}
@@ -69,7 +68,7 @@ export function HeadNow({ head, works, frame, unit, of, onTurn, onHang }: Props)
           </option>
         ))}
       </Select>
-      <Box fontSize="0.8rem" color="soft" truncate minHeight="1.2rem">
+      <Box fontSize="small" color="soft" truncate minHeight="1.2rem">
         {unit?.name ?? (frame && !mine(frame) ? 'another job' : '')}
       </Box>
     </Box>

@@ -2,11 +2,11 @@ import { Box, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
 import { flashesAt, headsOf, headTurned, type Shop } from '@/core/equipment'
 import { framesAt, hungAsPlanned, hungAt, planChanges, type RunPlan, stoodAt, takenDown } from '@/core/plan'
+import { localNow } from '@/ui/clock'
 import { Differences } from '@/ui/Differences'
 import { Section, TextButton } from '@/ui/Section'
 import { Select } from '@/ui/Select'
 import { SeverityMark } from '@/ui/Severity'
-import { localNow } from '../../../../screens/clock'
 import { useOrder } from '../../orderContext'
 import type { PlanProps } from '../planProps'
 import { HeadNow } from './HeadNow'
@@ -73,7 +73,7 @@ export function Heads({ plan }: PlanProps) {
           />
         ))}
       </Flex>
-      <Flex gap="6" mt="2" align="baseline" wrap="wrap" fontSize="0.87rem" color="soft">
+      <Flex gap="6" mt="2" align="baseline" wrap="wrap" fontSize="small" color="soft">
         {units.map((unit) => (
           <span key={unit.id}>
             <label htmlFor={`stands-${unit.id}`}>{unit.name} stands at</label>{' '}

@@ -19,7 +19,7 @@ export function MoveTold({ plan, carried, move }: Props) {
   const change = (what: string, from: number, to: number) =>
     from === to ? `${to} ${what} as now` : `${to} ${what} instead of ${from}`
   return (
-    <Box role="status" aria-label="What would follow" bg="raised" px="3" py="2" mt="2" fontSize="1.1rem">
+    <Box role="status" aria-label="What would follow" bg="raised" px="3" py="2" mt="2" fontSize="lead">
       <b>
         {name}, place {carried.place + 1}
       </b>
@@ -36,7 +36,7 @@ export function MoveTold({ plan, carried, move }: Props) {
             </>
           )}
           {move.why[0] && move.mud > plan.sequence.mud + 0.5 && (
-            <Box fontSize="0.92rem" color="soft">
+            <Box fontSize="small" color="soft">
               {tell(move.why[0], units)}
             </Box>
           )}

@@ -113,7 +113,7 @@ function Row({
       <td>
         <Box fontWeight={way ? '600' : '700'}>{label}</Box>
         {way && (
-          <Box fontSize="0.87rem" color="soft" maxWidth="24rem" lineHeight="1.3">
+          <Box fontSize="small" color="soft" maxWidth="24rem" lineHeight="1.3">
             {tell(way.why, units)}
           </Box>
         )}
@@ -127,7 +127,7 @@ function Row({
                 label={`${c.head}, ${label.toLowerCase()}`}
                 reasons={[PLAN.because('VARIANT', { way: label, what: c.what, value: q(c.kind, value) })]}
               >
-                <Box as="span" fontSize="1.15rem" fontWeight="600">
+                <Box as="span" fontSize="lead" fontWeight="600">
                   <Measure kind={c.kind} value={value} />
                 </Box>
               </AskNumber>

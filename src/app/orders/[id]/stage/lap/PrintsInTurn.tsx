@@ -1,17 +1,15 @@
-import { Box, chakra } from '@chakra-ui/react'
-import NextLink from 'next/link'
+import { Box } from '@chakra-ui/react'
 import { useMemo } from 'react'
 import { tell } from '@/core/advice'
 import { WHERES } from '@/core/order'
 import { printsInTurn } from '@/core/plan'
+import { Link } from '@/ui/elements'
 import { Section, Table } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { InkRow } from '@/ui/Swatch'
 import { useSettings } from '@/ui/settings'
 import { useOrder } from '../../orderContext'
 import type { PlanProps } from '../planProps'
-
-const Link = chakra(NextLink)
 
 /** All prints that go on the garments of this run, in the order in which they are printed. */
 export function PrintsInTurn({ plan }: PlanProps) {
@@ -26,7 +24,7 @@ export function PrintsInTurn({ plan }: PlanProps) {
           {prints.map(({ run, reasons }, i) => (
             <tr key={run.id}>
               <td className="num" style={{ width: '2.5rem' }}>
-                <Box as="span" fontSize="1.25rem" fontWeight="700">
+                <Box as="span" fontSize="title" fontWeight="700">
                   {i + 1}
                 </Box>
               </td>
@@ -44,7 +42,7 @@ export function PrintsInTurn({ plan }: PlanProps) {
               </td>
               <td>
                 {reasons.map((r) => (
-                  <Box key={r.rule} fontSize="0.92rem" lineHeight="1.3">
+                  <Box key={r.rule} fontSize="small" lineHeight="1.3">
                     {r.severity && <SeverityMark severity={r.severity} />} {tell(r, units)}
                   </Box>
                 ))}
@@ -53,7 +51,7 @@ export function PrintsInTurn({ plan }: PlanProps) {
           ))}
         </tbody>
       </Table>
-      <Box fontSize="0.87rem" color="soft">
+      <Box fontSize="small" color="soft">
         As many passes over a press and through the dryer as there are prints.
       </Box>
     </Section>

@@ -3,10 +3,10 @@ import { useState } from 'react'
 import { q } from '@/core/advice'
 import { COST_PARTS, costsOf, PLAN } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
+import { Give } from '@/ui/given'
 import { Measure } from '@/ui/Measure'
 import { Headline } from '@/ui/parts'
 import { Section, Table } from '@/ui/Section'
-import { Give } from '../../../../screens/light/Setting'
 import { useOrder } from '../../orderContext'
 import type { PlanProps } from '../planProps'
 
@@ -46,10 +46,10 @@ export function CostSection({ plan }: PlanProps) {
         </Headline>
         {PARTS.map((part) => (
           <Box key={part}>
-            <Box fontSize="0.87rem" color="soft">
+            <Box fontSize="small" color="soft">
               {COST_PARTS[part]}
             </Box>
-            <Box fontSize="1.15rem" fontWeight="600">
+            <Box fontSize="lead" fontWeight="600">
               <AskNumber
                 label={`Cost: ${COST_PARTS[part]}`}
                 reasons={[

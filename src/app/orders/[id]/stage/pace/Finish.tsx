@@ -62,7 +62,7 @@ export function Finish({ time, driesIn }: { readonly time: RunTime; readonly dri
         </>
       )}
       {driesIn && (
-        <Box as="label" fontSize="0.92rem">
+        <Box as="label" fontSize="small">
           <input type="checkbox" checked={relief} onChange={(e) => setRelief(e.target.checked)} /> someone
           prints on through the breaks: ink that dries in need not be washed out
         </Box>

@@ -35,10 +35,10 @@ export function PaceSection({ time }: { readonly time: RunTime }) {
         <ChoiceFigure advice={time.crew} />
         <ChoiceFigure advice={time.skill} />
         <Box>
-          <Box fontSize="0.87rem" color="soft">
+          <Box fontSize="small" color="soft">
             The pace hangs on
           </Box>
-          <Box fontSize="1.15rem" fontWeight="600">
+          <Box fontSize="lead" fontWeight="600">
             {capped
               ? 'the dryer'
               : gains.slice(0, 2).map(({ resource, gain }, i) => (

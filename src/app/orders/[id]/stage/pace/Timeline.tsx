@@ -26,7 +26,7 @@ export function Timeline({ time }: { readonly time: RunTime }) {
   return (
     <Section title="A minute and a half of it, on paper">
       <Lanes lanes={lanes} />
-      <Box fontSize="0.87rem" color="soft">
+      <Box fontSize="small" color="soft">
         At work:{' '}
         {lanes.map((l, i) => (
           <span key={l.who}>
@@ -41,7 +41,7 @@ export function Timeline({ time }: { readonly time: RunTime }) {
           </span>
         ))}
       </Box>
-      <Box fontSize="0.87rem" color="soft">
+      <Box fontSize="small" color="soft">
         People vary by 15 % a motion here, machines do not.
       </Box>
     </Section>

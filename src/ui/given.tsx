@@ -1,13 +1,11 @@
 'use client'
 
-import { Box, chakra } from '@chakra-ui/react'
+import { Box } from '@chakra-ui/react'
 import { type ReactNode, useId, useState } from 'react'
 import { type Kind, parseQuantity, writeQuantity } from '@/core/quantity'
 import { Select } from '@/ui/Select'
 import { useSettings } from '@/ui/settings'
-
-const Input = chakra('input')
-const Label = chakra('label')
+import { Input, Label } from './elements'
 
 const Labelled = ({
   label,
@@ -19,7 +17,7 @@ const Labelled = ({
   readonly children: ReactNode
 }) => (
   <Box>
-    <Label htmlFor={id} display="block" fontSize="0.82rem" color="soft">
+    <Label htmlFor={id} display="block" fontSize="small" color="soft">
       {label}
     </Label>
     {children}
@@ -91,7 +89,7 @@ export function Give({
         borderColor={wrong === undefined ? 'soft' : 'ink'}
       />
       {wrong !== undefined && (
-        <Box id={`${id}-message`} role="alert" fontSize="0.82rem" fontWeight="650">
+        <Box id={`${id}-message`} role="alert" fontSize="small" fontWeight="650">
           {wrong}
         </Box>
       )}
