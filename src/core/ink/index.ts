@@ -18,7 +18,7 @@ export {
   isFilm,
   opticsOfInk,
 } from './expected'
-export { colourOn, coversAlone, inOrder, mixed, mixInk, partsOf, SMEAR } from './formula'
+export { colourOn, inOrder, mixed, mixInk, partsOf, SMEAR } from './formula'
 export { type Learnt, learntFrom, strangersIn } from './learnt'
 export { BLACK_CARD, CONFIDENCE, colourOfKnown, isRead, WHITE_CARD } from './optics'
 export {
