@@ -9,15 +9,23 @@ import type { Tables } from './schema'
 export interface StoredDecisions {
   readonly decisions: Decisions
   readonly version: number
+  /** What was stored and cannot be: it is left out, and gone with the next choice. */
+  readonly lost?: Readonly<Record<string, number | string>>
 }
 
-const decisionsOf = (runId: string, rows: readonly Tables['decision'][]): Decisions => {
+function decisionsOf(runId: string, rows: readonly Tables['decision'][]): Omit<StoredDecisions, 'version'> {
   const of = (kind: string) => rows.filter((r) => r.kind === kind)
+  const all = Object.fromEntries(of('override').map((r) => [r.key, r.number ?? r.word ?? '']))
+  const overrides = knownChoices(all)
+  const lost = Object.fromEntries(Object.entries(all).filter(([key]) => !(key in overrides)))
   return {
-    runId,
-    method: knownSchools(Object.fromEntries(of('school').map((r) => [r.key, r.word]))),
-    overrides: knownChoices(Object.fromEntries(of('override').map((r) => [r.key, r.number ?? r.word]))),
-    order: of('order').flatMap((r) => (r.word ?? '').split(',').filter(Boolean)),
+    decisions: {
+      runId,
+      method: knownSchools(Object.fromEntries(of('school').map((r) => [r.key, r.word]))),
+      overrides,
+      order: of('order').flatMap((r) => (r.word ?? '').split(',').filter(Boolean)),
+    },
+    ...(Object.keys(lost).length > 0 && { lost }),
   }
 }
 
@@ -37,9 +45,7 @@ export async function loadDecisions(
       : (orderIds === undefined ? rows : rows.where('run.order_id', 'in', orderIds)).execute(),
   ])
   const byRun = group(decided, (r) => r.run_id)
-  return new Map(
-    found.map(({ id, version }) => [id, { decisions: decisionsOf(id, byRun.get(id) ?? []), version }]),
-  )
+  return new Map(found.map(({ id, version }) => [id, { ...decisionsOf(id, byRun.get(id) ?? []), version }]))
 }
 
 /** Replaces the decisions of a run if they are still at `version`. */

@@ -3,6 +3,7 @@ import { sql } from 'kysely'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { partOf, SHOP_PARTS, STEP_NAMES, USUAL_SCREENS } from '@/core/equipment'
 import { CHARACTERS, OPACITIES, type Order, SIZE_NAMES, SYSTEMS, WEAVES, WHERES } from '@/core/order'
+import { noDecisions } from '@/core/plan'
 import { type Database, openDatabase } from './database'
 import { loadDecisions, saveDecisions } from './decisions'
 import { DEMO_DECISIONS, DEMO_SHELF, demoOrders, demoShelf, seedDemo } from './demo'
@@ -91,6 +92,19 @@ describe('two people', () => {
     await saveOrder(db, { ...order, lines: [] }, 1)
     await saveOrder(db, order, 2)
     expect((await loadDecisions(db, [order.id])).get('R-1001-P1-dark')?.decisions).toEqual(decisions)
+  })
+  it('a choice of another program that cannot be is left out and told', async () => {
+    const runId = 'R-1001-P1-dark'
+    await saveDecisions(db, { ...noDecisions(runId), overrides: { offContact: 0.002 } }, 1)
+    await db
+      .insertInto('decision')
+      .values({ run_id: runId, kind: 'override', key: 'strokes.I1', number: 900, word: null })
+      .execute()
+    expect((await loadDecisions(db, [order.id])).get(runId)).toEqual({
+      decisions: { ...noDecisions(runId), overrides: { offContact: 0.002 } },
+      version: 2,
+      lost: { 'strokes.I1': 900 },
+    })
   })
   it('a failed write leaves nothing behind', async () => {
     const [first] = order.lines

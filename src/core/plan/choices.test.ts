@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { advicesIn, type NumberSetting, type Overrides, type Setting } from '../advice'
-import { checkDecisions, choiceProblem, knownChoices, noDecisions, ROOMS } from './index'
+import { checkDecisions, choiceProblem, knownChoices, lostChoices, noDecisions, ROOMS } from './index'
 import { planFor } from './plan.fixtures'
 
 const problems = (overrides: Record<string, unknown>) => {
@@ -34,6 +34,17 @@ describe('what a lead can choose', () => {
   ])('%j is refused', (overrides, message) => {
     expect(problems(overrides)).toEqual([expect.stringContaining(message)])
     expect(knownChoices(overrides)).toEqual({})
+  })
+  it('that was stored is told in words, by its screen and in the reader’s units', () => {
+    const names = (id: string) => (id === 'I1' ? 'Bottle red' : id)
+    const stored = { offContact: 0.1, 'strokes.I1': 1.5, mesh: 4300, 'nothing.I1': 'x' }
+    expect(lostChoices(stored, names, 'inch')).toEqual([
+      'Off-contact: your own 3 15/16 in is left out. Between 0 in and 1.97 in, please.',
+      'Strokes, Bottle red: your own 1.5 is left out. A whole number.',
+      expect.stringContaining('There is no setting mesh.'),
+      'nothing.I1: your own x is left out. There is no setting nothing.I1.',
+    ])
+    expect(lostChoices({ offContact: 0.002 })).toEqual([])
   })
   it('is told in the reader’s units', () => {
     expect(choiceProblem('offContact', 3, 'inch')).toBe('Between 0 in and 1.97 in, please.')

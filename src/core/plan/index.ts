@@ -25,6 +25,7 @@ export { printsInTurn } from './prints'
 export {
   choiceProblem,
   knownChoices,
+  lostChoices,
   type Names,
   ROOMS,
   type RoomId,

@@ -111,6 +111,23 @@ export function choiceProblem(key: string, value: unknown, units: System = 'metr
     : undefined
 }
 
+/** Choices that were stored and cannot be any more, in words: which, and why. */
+export const lostChoices = (
+  choices: Readonly<Record<string, unknown>>,
+  names?: Names,
+  units?: System,
+): readonly string[] =>
+  Object.entries(choices).flatMap(([key, value]) => {
+    const problem = choiceProblem(key, value, units)
+    if (problem === undefined) return []
+    const words = settingWords(key, names)
+    const said =
+      typeof value === 'number' && words?.kind && words.kind !== 'count'
+        ? writeQuantity(words.kind, value, units ?? 'metric')
+        : String(value)
+    return [`${words?.label ?? key}: your own ${said} is left out. ${problem}`]
+  })
+
 /** Of the lead's choices those that can be: what another program stored is left out. */
 export const knownChoices = (choices: Readonly<Record<string, unknown>>): Overrides =>
   Object.fromEntries(

@@ -9,7 +9,7 @@ import { advicesIn, type Overrides } from '@/core/advice'
 import { versionOf } from '@/core/equipment'
 import type { Batch } from '@/core/ink'
 import { checkOrder, type Order, orderSchema, splitOrder } from '@/core/order'
-import { type Decisions, keysToday, type RunPlan, screenNames } from '@/core/plan'
+import { type Decisions, keysToday, lostChoices, type RunPlan, screenNames } from '@/core/plan'
 import type { SheetMark } from '@/formats/sheet'
 import type { StoredDecisions } from '@/store/decisions'
 import type { StoredOrder } from '@/store/orders'
@@ -20,6 +20,7 @@ import { useFindable } from '@/ui/findable'
 import { useKeys } from '@/ui/keys'
 import { TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
+import { useSettings } from '@/ui/settings'
 import { useHydrated } from '@/ui/useHydrated'
 import { WhyPanel } from '@/ui/WhyPanel'
 import { act } from '../../acts/act'
@@ -82,6 +83,8 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, chi
   const names = useMemo(() => screenNames(order), [order])
   const decided_ = useDecisions(decided, run?.id, enqueue, names)
   const { decisions } = decided_
+  const { units } = useSettings()
+  const lost = lostChoices((run && decided[run.id]?.lost) ?? {}, names, units)
   const plan = usePlan(order, shelf.shop, decisions)
   /** Keys of older programs are those of today from the first change on. */
   const planned = useRef(plan)
@@ -231,7 +234,7 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, chi
             )}
             <OrderHead
               state={stored.state ?? 'open'}
-              wrong={stored.wrong ?? []}
+              wrong={[...(stored.wrong ?? []), ...lost]}
               pictured={pictured}
               saveState={decided_.state === 'saved' ? saving.state : decided_.state}
               problem={decided_.problem || saving.problem}
