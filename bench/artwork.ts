@@ -9,7 +9,8 @@ import { join } from 'node:path'
 import sharp from 'sharp'
 import { baseOf, meetingOf, pairsOf, readFilm, settle } from '../src/core/artwork'
 import { ahead, decodeFilm } from '../src/formats/film'
-import { DEMO_ART, screened } from '../src/store/demo/art'
+import { DEMO_ART } from '../src/store/demo/art'
+import { screened } from '../src/store/demo/screened'
 import { SMALL } from './size'
 
 const FILMS = 6

@@ -4,7 +4,10 @@ import { describe, expect, it } from 'vitest'
 import { type Order, SIZE_NAMES, splitOrder } from '@/core/order'
 import { noDecisions, plan } from '@/core/plan'
 import { DEMO_CLOTHS, DEMO_SHOP, demoOrders } from '@/store/demo'
-import { guessMapping, ORDER_COLUMN_NAMES, ordersCsv, ordersFromCsv, plansCsv, readCsv, runsCsv } from './csv'
+import { readCsv } from './csv'
+import { guessMapping, ORDER_COLUMN_NAMES } from './orderColumns'
+import { ordersCsv, ordersFromCsv } from './ordersCsv'
+import { plansCsv, runsCsv } from './plansCsv'
 
 const CONTEXT = { cloths: DEMO_CLOTHS, taken: new Set(['O-1001']), next: 1011 }
 const take = (text: string, context = CONTEXT) => {

@@ -1,8 +1,9 @@
 import type { ColumnType, Generated } from 'kysely'
 import type { ShopPart } from '@/core/equipment'
+import type { InkTables } from './schemaOfInk'
 
 /** Columns that must hold one of a few words are checked by the database; quantities are SI. */
-export interface Tables {
+export interface Tables extends InkTables {
   shop: {
     id: 1
     name: string
@@ -144,46 +145,6 @@ export interface Tables {
   }
   formula: { id: string; place: number; name: string; system: string; l: number; a: number; b: number }
   formula_part: { formula_id: string; place: number; code: string; share: number }
-  can: { id: string; code: string; lot: string; received: string; opened: string | null }
-  batch: {
-    id: string
-    name: string
-    system: string
-    l: number
-    a: number
-    b: number
-    run_id: string
-    hit_id: string
-    wanted: number
-    begun: string
-    mixed: string | null
-    expires: string | null
-    state: 'mixing' | 'mixed' | 'accepted' | 'gone'
-  }
-  batch_part: { batch_id: string; place: number; code: string; share: number }
-  /** Every gram in or out of a can or a tub; never edited, put right by another entry. */
-  stock_entry: {
-    id: Generated<number>
-    at: string
-    vessel: string
-    kind: 'received' | 'poured' | 'mixed' | 'used' | 'returned' | 'discarded' | 'corrected'
-    mass: number
-    batch_id: string
-    corrects: number | null
-    note: string
-    /** The ink that went into a tub, or came out of it again; null for all other entries. */
-    code: string | null
-  }
-  drawdown: {
-    id: Generated<number>
-    batch_id: string
-    at: string
-    on_white: string
-    on_black: string
-    difference: number
-    verdict: 'read' | 'accepted' | 'refused'
-    who: string
-  }
   customer_order: {
     id: string
     customer: string

@@ -1,5 +1,7 @@
 import { expose } from 'comlink'
-import { type CsvContext, guessMapping, type Mapping, ordersFromCsv, readCsv } from '@/formats/csv'
+import { readCsv } from '@/formats/csv'
+import { guessMapping, type Mapping } from '@/formats/orderColumns'
+import { type CsvContext, ordersFromCsv } from '@/formats/ordersCsv'
 
 /** Reads CSV files away from the page. The text is kept between the steps. */
 const importer = {

@@ -2,9 +2,10 @@ import { describe, expect, it } from 'vitest'
 import { tell } from '../advice'
 import { degrees } from '../quantity'
 import { artBox } from './agreement'
+import type { FilmFacts } from './facts'
 import { baseFindings, filmFindings } from './findings'
 import type { Mark } from './marks'
-import type { BaseFacts, FilmFacts } from './set'
+import type { BaseFacts } from './set'
 
 const MARKS = [
   { x: 0.03, y: 0.01, shape: 'cross' as const },

@@ -2,7 +2,8 @@ import type { RuleOf } from '../advice'
 import { type Inputs, q, type Reason } from '../advice'
 import type { Area } from '../quantity'
 import { ARTWORK } from './definition'
-import type { BaseFacts, FilmFacts } from './set'
+import type { FilmFacts } from './facts'
+import type { BaseFacts } from './set'
 
 /** Off its marks by more than this, a film cannot register: 0.15 mm. */
 const MEETS = 0.00015

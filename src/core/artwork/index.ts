@@ -1,5 +1,6 @@
 export type { BroughtFilm, FilmOfPrint } from './brought'
 export { ARTWORK } from './definition'
+export * from './facts'
 export { readFilm } from './film'
 export * from './findings'
 export type { GreyImage } from './levels'

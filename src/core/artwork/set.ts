@@ -1,85 +1,14 @@
-import type { Angle, Area, Length, Share } from '../quantity'
+import type { Area, Length, Share } from '../quantity'
 import { agree, artBox } from './agreement'
 import { type BaseCheck, checkBase, type Peeping, peepingOf, type Spot } from './base'
+import type { Detail, FilmFacts, FilmSet, InMetres, PairFacts, Place, Rectangle } from './facts'
 import { type Art, cutArt, type Film } from './film'
-import type { HalftoneScreen } from './halftone'
 import type { Spread } from './histogram'
-import type { Mark } from './marks'
 import { type Exposure, exposureOf, type Opened, openedBy, type Push, STILL } from './misregister'
 import type { Box } from './pack'
-import { type How, pairOf } from './pairs'
+import { pairOf } from './pairs'
 import { FULL } from './plane'
 import type { Thin } from './thickness'
-
-/** From the top left corner of the film. */
-export interface Place {
-  readonly x: Length
-  readonly y: Length
-}
-
-export interface Rectangle extends Place {
-  readonly width: Length
-  readonly height: Length
-}
-
-/** The smallest lines or gaps of a film. */
-export interface Detail {
-  /** The lowest tenth of the thinnest: indicative on busy art. */
-  readonly width: Length
-  readonly places: readonly (Place & { readonly width: Length; readonly length: Length })[]
-}
-
-export interface FilmFacts {
-  /** The film sheet. */
-  readonly width: Length
-  readonly height: Length
-  readonly dpi: number
-  readonly negative: boolean
-  readonly inkArea: Area
-  /** Round the ink. */
-  readonly box: Rectangle | undefined
-  readonly halftones: readonly (Omit<HalftoneScreen, 'tiles'> & { readonly area: Area })[]
-  readonly line: Detail | undefined
-  readonly gap: Detail | undefined
-  readonly specks: number
-  readonly marks: readonly (Place & Pick<Mark, 'shape'>)[]
-  /** Against the film that agrees best with all others; undefined when too few marks are shared. */
-  readonly misfit:
-    | {
-        readonly dx: Length
-        readonly dy: Length
-        readonly rotation: Angle
-        readonly scale: Share
-        readonly worst: Length
-      }
-    | undefined
-}
-
-type InMetres<T> = { readonly [K in keyof T]: Length }
-
-export interface PairFacts {
-  readonly a: number
-  readonly b: number
-  readonly how: How
-  readonly overlap: Area
-  readonly trap: InMetres<Spread> | undefined
-  readonly gap: { readonly least: Length; readonly rough: boolean } | undefined
-}
-
-/** All that is read off the films of a print; pairs count in the order of the facts. */
-export interface SetFacts {
-  readonly facts: readonly FilmFacts[]
-  readonly pairs: readonly PairFacts[]
-  /** Round the ink of all films. */
-  readonly print: Rectangle | undefined
-  /** Number of the film whose marks are the measure. */
-  readonly reference: number
-}
-
-/** Films of one print, laid on each other by their marks. */
-export interface FilmSet extends Omit<SetFacts, 'pairs'> {
-  readonly arts: readonly Art[]
-}
 
 /** Marks this far from their place are an error of the film, in pixels: half a pixel is read, half is room. */
 const SAME_PLACE = 1

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { ArtRelation, InkColour, Placement } from '../order'
 import { degrees, lpi, mm } from '../quantity'
-import type { FilmFacts, PairFacts, SetFacts } from './set'
+import type { FilmFacts, PairFacts, SetFacts } from './facts'
 import { asRead, colourOf, relationOf, remeetings } from './told'
 
 const ink = (id: string, coverage: number, more: Partial<InkColour> = {}): InkColour => ({

@@ -1,6 +1,6 @@
 import type { ArtRelation, InkColour, Placement } from '../order'
 import type { Angle, Length, Ruling, Share } from '../quantity'
-import type { FilmFacts, PairFacts, Rectangle, SetFacts } from './set'
+import type { FilmFacts, PairFacts, Rectangle, SetFacts } from './facts'
 
 /** Halftone of less area than this is a corner of something else: 1 cm2. */
 const TINTED = 1e-4

@@ -1,6 +1,6 @@
+import type { Rectangle } from './facts'
 import type { Push } from './misregister'
 import { PIECE, SMALLEST } from './preview'
-import type { Rectangle } from './set'
 
 /** What of a film is seen on a table, in pixels of the film. */
 export interface View {

@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { colourOfFile } from '@/core/artwork'
 import { readDrawing } from '@/formats/film/svg'
-import { DEMO_ART, type DemoFilm, screened } from './art'
+import { DEMO_ART } from './art'
+import type { DemoFilm } from './filmSheet'
 import { demoOrders } from './orders'
+import { screened } from './screened'
 
 const ALL = Object.entries(DEMO_ART).map(([print, draw]): [string, readonly DemoFilm[]] => [print, draw()])
 const placementOf = (print: string) => {

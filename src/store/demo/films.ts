@@ -2,7 +2,9 @@ import { writeFile } from 'node:fs/promises'
 import sharp from 'sharp'
 import type { Database } from '../database'
 import { addFilms, incomingFile, keepFile, type StoredFilm } from '../films'
-import { DEMO_ART, type DemoFilm, screened } from './art'
+import { DEMO_ART } from './art'
+import type { DemoFilm } from './filmSheet'
+import { screened } from './screened'
 
 /** A film of the demo as the file that a separator would send. */
 export async function demoFile(film: DemoFilm): Promise<Buffer> {

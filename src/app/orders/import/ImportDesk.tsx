@@ -5,13 +5,8 @@ import { type Remote, wrap } from 'comlink'
 import { useRouter } from 'next/navigation'
 import { type ChangeEvent, useEffect, useMemo, useRef, useState } from 'react'
 import type { Cloth, Order } from '@/core/order'
-import {
-  type CsvProblem,
-  type Mapping,
-  ORDER_COLUMN_NAMES,
-  ORDER_COLUMNS,
-  type OrderColumn,
-} from '@/formats/csv'
+import type { CsvProblem } from '@/formats/csv'
+import { type Mapping, ORDER_COLUMN_NAMES, ORDER_COLUMNS, type OrderColumn } from '@/formats/orderColumns'
 import { AskFirst } from '@/ui/Dialog'
 import { Input, Label } from '@/ui/elements'
 import { PageTitle } from '@/ui/parts'

@@ -5,33 +5,23 @@ import { useState } from 'react'
 import { q } from '@/core/advice'
 import { difference, hexOf, hexOfLab, labOf, takeCurve } from '@/core/color'
 import type { BaseInk } from '@/core/equipment'
-import {
-  type Batch,
-  type Correction,
-  INK,
-  mendingFor,
-  type PastBatch,
-  type Poured,
-  verdictOf,
-} from '@/core/ink'
+import { type Batch, INK, type PastBatch, verdictOf } from '@/core/ink'
 import type { Mass } from '@/core/quantity'
-import { momentOf } from '@/core/schedule'
 import { simulatedReader } from '@/devices/reader'
 import { trueSmear } from '@/devices/simulatedPail'
 import { AskNumber } from '@/ui/AskNumber'
-import { localNow, sayMoment } from '@/ui/clock'
-import { Give, Write } from '@/ui/given'
+import { localNow } from '@/ui/clock'
+import { Write } from '@/ui/given'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
-import { Section, Table, TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { Swatch } from '@/ui/Swatch'
 import { act } from '../../../acts/act'
 import { useShop } from '../../../shop/shopContext'
+import { Mend } from './Mend'
+import { type Does, Drawdowns, Tub } from './Tub'
 
-const Link = chakra('a')
-
-type Does = (act: () => Promise<{ readonly ok: boolean; readonly message?: string }>) => Promise<boolean>
+const Anchor = chakra('a')
 
 interface Props {
   readonly batch: Batch
@@ -171,137 +161,13 @@ export function Proof({ batch, sample, rack, onMend, onDo }: Props) {
             </PushButton>
           </>
         )}
-        <Link href={`/api/ink/batches/${batch.id}/label`} target="_blank" textDecoration="underline" pb="2">
+        <Anchor href={`/api/ink/batches/${batch.id}/label`} target="_blank" textDecoration="underline" pb="2">
           Label (PDF)
-        </Link>
+        </Anchor>
       </Flex>
       {last && !accepted && !verdict.accepted && <Mend batch={batch} rack={rack} onMend={onMend} />}
       {accepted && <Tub batch={batch} onDo={onDo} />}
-      {batch.drawdowns.length > 0 && <History batch={batch} />}
+      {batch.drawdowns.length > 0 && <Drawdowns batch={batch} />}
     </Box>
-  )
-}
-
-/** What would bring the batch to its target; additions only. */
-function Mend({ batch, rack, onMend }: Omit<Props, 'onDo' | 'sample'>) {
-  const [found, setFound] = useState<Correction>()
-  const named = (add: Poured) =>
-    Object.entries(add).map(([code, mass]) => ({
-      code,
-      mass,
-      name: rack.find((i) => i.code === code)?.name ?? code,
-    }))
-  if (!found)
-    return (
-      <PushButton type="button" onClick={() => setFound(mendingFor(batch, rack))} mb="5">
-        What would mend it?
-      </PushButton>
-    )
-  const list = named(found.add)
-  return (
-    <Section title="To mend it">
-      {list.length === 0 ? (
-        <Box>
-          {found.anew
-            ? 'No addition of up to three inks brings it near: make it anew.'
-            : 'The reading is explained by its spread: read it again.'}
-        </Box>
-      ) : (
-        <Flex gap="6" align="center" wrap="wrap">
-          {list.map((a) => (
-            <Box key={a.code}>
-              <Box>add {a.name}</Box>
-              <Box fontSize="figure" fontWeight="650">
-                <Measure kind="dose" value={a.mass} />
-              </Box>
-            </Box>
-          ))}
-          <Box color="soft">
-            then about <Measure kind="difference" value={found.difference} /> off, as the model sees it
-            {found.anew && <Box>More than half the batch again: a new one is better.</Box>}
-          </Box>
-          <PushButton type="button" onClick={() => onMend(list)}>
-            Add these
-          </PushButton>
-        </Flex>
-      )}
-    </Section>
-  )
-}
-
-/** What becomes of an accepted tub: weighed back after the run, or thrown away. */
-function Tub({ batch, onDo }: { readonly batch: Batch; readonly onDo: Does }) {
-  const [now, setNow] = useState(batch.mass)
-  const change = now - batch.mass
-  return (
-    <Section title="In the tub">
-      <Flex gap="5" align="end" wrap="wrap">
-        <Box fontSize="big" fontWeight="650" lineHeight="1">
-          <Measure kind="mass" value={batch.mass} />
-        </Box>
-        <Box width="9rem">
-          <Give label="It weighs now" kind="dose" value={now} onGive={setNow} />
-        </Box>
-        <PushButton
-          type="button"
-          disabled={Math.abs(change) < 5e-5}
-          onClick={() =>
-            onDo(() =>
-              act('moveInk', {
-                batchId: batch.id,
-                mass: change,
-                kind: change < 0 ? 'used' : 'returned',
-                note: batch.runId,
-                at: localNow(),
-              }),
-            )
-          }
-        >
-          Book what was used
-        </PushButton>
-        <TextButton
-          onClick={() =>
-            onDo(() =>
-              act('moveInk', {
-                batchId: batch.id,
-                mass: -batch.mass,
-                kind: 'discarded',
-                note: 'thrown away',
-                at: localNow(),
-              }),
-            )
-          }
-        >
-          Throw it away
-        </TextButton>
-      </Flex>
-    </Section>
-  )
-}
-
-function History({ batch }: { readonly batch: Batch }) {
-  return (
-    <Section title="Drawdowns">
-      <Table>
-        <tbody>
-          {batch.drawdowns.map((d, i) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: readings are only ever added
-            <tr key={i}>
-              <td style={{ width: '9rem' }}>{sayMoment(momentOf(d.at))}</td>
-              <td style={{ width: '3rem' }}>
-                <Swatch hex={hexOf(d.onWhite)} size={22} />
-              </td>
-              <td className="num" style={{ width: '4rem' }}>
-                <Measure kind="difference" value={d.difference} />
-              </td>
-              <td>
-                {d.verdict}
-                {d.who && ` by ${d.who}`}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </Table>
-    </Section>
   )
 }

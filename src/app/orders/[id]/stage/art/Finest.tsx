@@ -1,0 +1,50 @@
+import { useFormContext, useWatch } from 'react-hook-form'
+import type { Order } from '@/core/order'
+import type { Kind } from '@/core/quantity'
+import { QuantityField } from '@/ui/fields'
+import { Table } from '@/ui/Section'
+
+/** What each film asks of its mesh: read off the films, or typed. */
+export function Finest({ at }: { readonly at: number }) {
+  const { control } = useFormContext<Order>()
+  const inks = useWatch({ control, name: `placements.${at}.inks` })
+  if (inks.length === 0) return null
+  return (
+    <Table width="auto" mb="5" css={{ '& td': { paddingRight: '6px', verticalAlign: 'middle' } }}>
+      <thead>
+        <tr>
+          <th style={{ width: '12rem' }}>What the mesh must hold</th>
+          <th className="num">Smallest line</th>
+          <th className="num">Halftone angle</th>
+          <th className="num">Largest flake</th>
+          <th className="num">Wanted dry film</th>
+        </tr>
+      </thead>
+      <tbody>
+        {inks.map((ink, i) => {
+          const path = `placements.${at}.inks.${i}` as const
+          const field = (name: 'line' | 'angle' | 'particle' | 'deposit', kind: Kind, label: string) => (
+            <td style={{ width: '8rem' }}>
+              <QuantityField
+                bare
+                optional
+                name={`${path}.${name}`}
+                label={`${label} of ${ink.name}`}
+                kind={kind}
+              />
+            </td>
+          )
+          return (
+            <tr key={ink.id}>
+              <td>{ink.name || 'ink'}</td>
+              {field('line', 'fine', 'Smallest line')}
+              {field('angle', 'turn', 'Halftone angle')}
+              {field('particle', 'film', 'Largest flake')}
+              {field('deposit', 'film', 'Wanted dry film')}
+            </tr>
+          )
+        })}
+      </tbody>
+    </Table>
+  )
+}

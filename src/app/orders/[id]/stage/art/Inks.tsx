@@ -1,0 +1,141 @@
+import { Box, Flex } from '@chakra-ui/react'
+import { X } from 'lucide-react'
+import { useFieldArray, useFormContext, useWatch } from 'react-hook-form'
+import { CHARACTERS, type InkColour, OPACITIES, type Order, orderedSystem, SYSTEMS } from '@/core/order'
+import { CheckField, ListMessage, QuantityField, SelectField, TextField } from '@/ui/fields'
+import { usePaint } from '@/ui/paint'
+import { Table, TextButton } from '@/ui/Section'
+import { Select } from '@/ui/Select'
+import { useOrder } from '../../orderContext'
+import { highest } from '../highest'
+
+const OPACITY_WORDS = Object.fromEntries(Object.entries(OPACITIES).map(([id, o]) => [id, o.label]))
+
+const newInk = (id: string): InkColour => ({
+  id,
+  name: '',
+  hex: '#808080',
+  character: 'spot',
+  opacity: 'ordinary',
+  coverage: 0.2,
+  system: 'house',
+  lowCure: false,
+})
+
+/** The colours of a print: named, coloured, and what they are. */
+export function Inks({ at }: { readonly at: number }) {
+  const { shelf } = useOrder()
+  const { fieldWidth } = usePaint()
+  const { control, getValues, setValue } = useFormContext<Order>()
+  const inks = useFieldArray({ control, name: `placements.${at}.inks`, keyName: 'key' })
+  const live = useWatch({ control, name: `placements.${at}.inks` })
+  const nextId = () => `I${highest(getValues(`placements.${at}.inks`)) + 1}`
+  const fromShelf = (shelfId: string) => {
+    const found = shelf.inks.find((i) => i.id === shelfId)
+    if (!found) return
+    inks.append({
+      ...newInk(nextId()),
+      name: found.name,
+      hex: found.hex,
+      character: found.character as InkColour['character'],
+      opacity: found.opacity as InkColour['opacity'],
+      system: orderedSystem(found.system, shelf.shop.method.ink),
+    })
+  }
+  const remove = (i: number) => {
+    const gone = inks.fields[i]?.id
+    const relations = getValues(`placements.${at}.relations`).filter((r) => r.a !== gone && r.b !== gone)
+    setValue(`placements.${at}.relations`, relations)
+    inks.remove(i)
+  }
+  return (
+    <>
+      <Table css={{ tableLayout: 'fixed', '& td': { paddingRight: '6px', verticalAlign: 'top' } }}>
+        <thead>
+          <tr>
+            <th style={{ width: fieldWidth }}>
+              <Box srOnly>Colour</Box>
+            </th>
+            <th>Name</th>
+            <th style={{ width: '8rem' }}>Kind</th>
+            <th style={{ width: '6.6rem' }}>Covers</th>
+            <th style={{ width: '4.4rem' }} className="num">
+              Coverage
+            </th>
+            <th style={{ width: '4.4rem' }} className="num">
+              Ruling
+            </th>
+            <th style={{ width: '7rem' }}>Ink</th>
+            <th style={{ width: '2.6rem' }}>Low cure</th>
+            <th style={{ width: '2rem' }}>
+              <Box srOnly>Remove</Box>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {inks.fields.map((ink, i) => {
+            const path = `placements.${at}.inks.${i}` as const
+            const name = live[i]?.name || 'ink'
+            return (
+              <tr key={ink.key}>
+                <td>
+                  <TextField bare name={`${path}.hex`} label={`Colour of ${name}`} type="color" />
+                </td>
+                <td>
+                  <TextField bare name={`${path}.name`} label="Name" />
+                </td>
+                <td>
+                  <SelectField bare name={`${path}.character`} label="Kind" options={CHARACTERS} />
+                </td>
+                <td>
+                  <SelectField bare name={`${path}.opacity`} label="Covers" options={OPACITY_WORDS} />
+                </td>
+                <td>
+                  <QuantityField bare name={`${path}.coverage`} label="Coverage" kind="share" />
+                </td>
+                <td>
+                  <QuantityField
+                    bare
+                    optional
+                    name={`${path}.ruling`}
+                    label="Ruling, empty for flat"
+                    kind="ruling"
+                  />
+                </td>
+                <td>
+                  <SelectField bare name={`${path}.system`} label="Ink system" options={SYSTEMS} />
+                </td>
+                <td>
+                  <CheckField bare name={`${path}.lowCure`} label={`Low cure, ${name}`} />
+                </td>
+                <td>
+                  <TextButton onClick={() => remove(i)} aria-label={`Remove ${name}`} title="Remove" pt="1.5">
+                    <X size={16} aria-hidden="true" />
+                  </TextButton>
+                </td>
+              </tr>
+            )
+          })}
+        </tbody>
+      </Table>
+      <ListMessage name={`placements.${at}.inks`} />
+      <Flex gap="4" mt="2" mb="5" align="center">
+        <Select
+          aria-label="Add a colour from the shelf"
+          value=""
+          onChange={(e) => fromShelf(e.target.value)}
+          field
+          width="12rem"
+        >
+          <option value="">Add from the shelf …</option>
+          {shelf.inks.map((i) => (
+            <option key={i.id} value={i.id}>
+              {i.name}
+            </option>
+          ))}
+        </Select>
+        <TextButton onClick={() => inks.append(newInk(nextId()))}>Add another colour</TextButton>
+      </Flex>
+    </>
+  )
+}

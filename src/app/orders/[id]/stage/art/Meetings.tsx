@@ -1,0 +1,98 @@
+import { Box, Flex } from '@chakra-ui/react'
+import { useFieldArray, useFormContext, useWatch } from 'react-hook-form'
+import type { ArtRelation, Order } from '@/core/order'
+import { ListMessage, QuantityField } from '@/ui/fields'
+import { Table } from '@/ui/Section'
+import { Select } from '@/ui/Select'
+import { Swatch } from '@/ui/Swatch'
+
+const HOW = { '': 'apart', touch: 'touch', overlap: 'overlap', blend: 'blend' }
+/** Usual width of a trap. */
+const TRAP = 0.0003
+
+/** How each pair of colours meets, as a table: one line for each colour, one column for each colour before it. */
+export function Meetings({ at }: { readonly at: number }) {
+  const { control } = useFormContext<Order>()
+  const inks = useWatch({ control, name: `placements.${at}.inks` })
+  const relations = useFieldArray({ control, name: `placements.${at}.relations`, keyName: 'key' })
+  if (inks.length < 2) return null
+  const find = (a: string, b: string) =>
+    relations.fields.findIndex((r) => (r.a === a && r.b === b) || (r.a === b && r.b === a))
+  const set = (a: string, b: string, how: string) => {
+    const index = find(a, b)
+    if (how === '') return relations.remove(index)
+    const row: ArtRelation = {
+      a,
+      b,
+      how: how as ArtRelation['how'],
+      ...(how === 'overlap' ? { width: TRAP } : {}),
+    }
+    if (index < 0) relations.append(row)
+    else relations.update(index, row)
+  }
+  return (
+    <Box>
+      <Box fontWeight="650" mb="1">
+        Where colours meet
+      </Box>
+      <Table width="auto">
+        <thead>
+          <tr>
+            <th>
+              <Box srOnly>Meets</Box>
+            </th>
+            {inks.slice(0, -1).map((ink) => (
+              <th key={ink.id}>
+                <Flex gap="1.5" align="center">
+                  <Swatch hex={ink.hex} size={12} round /> {ink.name || ink.id}
+                </Flex>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {inks.slice(1).map((b, row) => (
+            <tr key={b.id}>
+              <td>
+                <Flex gap="1.5" align="center" pr="2">
+                  <Swatch hex={b.hex} size={12} round /> {b.name || b.id}
+                </Flex>
+              </td>
+              {inks.slice(0, row + 1).map((a) => {
+                const index = find(a.id, b.id)
+                const how = relations.fields[index]?.how ?? ''
+                return (
+                  <td key={a.id}>
+                    <Select
+                      aria-label={`${a.name || a.id} and ${b.name || b.id}`}
+                      value={how}
+                      onChange={(e) => set(a.id, b.id, e.target.value)}
+                      fontWeight={how ? '650' : '400'}
+                      color={how ? 'ink' : 'soft'}
+                    >
+                      {Object.entries(HOW).map(([value, label]) => (
+                        <option key={value} value={value}>
+                          {label}
+                        </option>
+                      ))}
+                    </Select>
+                    {how === 'overlap' && (
+                      <QuantityField
+                        bare
+                        name={`placements.${at}.relations.${index}.width`}
+                        label={`Width of the overlap of ${a.name || a.id} and ${b.name || b.id}`}
+                        kind="length"
+                        width="5rem"
+                      />
+                    )}
+                  </td>
+                )
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+      <ListMessage name={`placements.${at}.relations`} />
+    </Box>
+  )
+}
