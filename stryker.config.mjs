@@ -13,7 +13,8 @@ export default {
     `!src/core/${room}/**/*.test.ts`,
     `!src/core/${room}/**/*.fixtures.ts`,
     // Words, not computations.
-    `!src/core/${room}/rules.ts`,
+    `!src/core/${room}/definition.ts`,
+    `!src/core/${room}/*Rules.ts`,
     `!src/core/${room}/index.ts`,
   ]),
   mutator: { excludedMutations: ['StringLiteral'] },

@@ -1,108 +1,32 @@
-import { mkdtempSync, readdirSync, readFileSync } from 'node:fs'
+import { mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { partOf, SHOP_PARTS } from '@/core/equipment'
 import { noDecisions } from '@/core/plan'
-import { writeJob } from '@/formats'
 import { listBackups } from '@/store/backup'
 import { closeDatabase, type Database, database } from '@/store/database'
-import { DEMO_SHELF, DEMO_SHOP, demoOrders, seedDemo } from '@/store/demo'
+import { DEMO_SHELF, seedDemo } from '@/store/demo'
 import { ledger, loadBatch, loadInkStock } from '@/store/inkRoom'
 import { loadOrder } from '@/store/orders'
-import type { ActGiven, ActName } from './acts/table'
+import type { ActName } from './acts/table'
 import { ACTS } from './acts/table'
+import {
+  AT,
+  BODIES,
+  filesIn,
+  GIVEN,
+  GOOD,
+  type Handler,
+  HOST,
+  handlersOf,
+  NEW_BATCH,
+  once,
+  order,
+  ROUTES,
+  RUN,
+} from './door.fixtures'
 import { NONSENSE, placesIn, withAt } from './nonsense.fixtures'
-
-const HOST = 'http://127.0.0.1:3000'
-const AT = '2026-11-24T09:00'
-const API = join(import.meta.dirname, 'api')
-const RUN = 'R-1001-P1-dark'
-const once = () => crypto.randomUUID()
-
-/** Every file under a folder. */
-const filesIn = (folder: string): readonly string[] =>
-  readdirSync(folder, { recursive: true, encoding: 'utf8' }).map((f) => join(folder, f))
-/** Routes by their address, as the folders name it: `orders/[id]/job`. */
-const ROUTES = filesIn(API)
-  .filter((f) => f.endsWith('route.ts'))
-  .map((f) => f.slice(API.length + 1, -'/route.ts'.length))
-type Handler = (request: Request, context: { params: Promise<Record<string, string>> }) => Promise<Response>
-const METHODS = ['GET', 'POST', 'PUT', 'PATCH', 'DELETE'] as const
-const handlersOf = async (route: string) => {
-  const found = (await import(/* @vite-ignore */ join(API, route, 'route.ts'))) as Record<string, Handler>
-  return METHODS.flatMap((method) => (found[method] ? [{ method, handler: found[method] }] : []))
-}
-
-/** Parameters of an address that lead somewhere. */
-const GOOD: Readonly<Record<string, string>> = {
-  id: 'O-1001',
-  print: 'P1',
-  kind: 'order',
-  name: 'pour',
-  code: 'AAAAA',
-}
-const [order] = demoOrders('2026-11-23')
-if (!order) throw new Error('the demo has no order')
-const job = JSON.parse(writeJob({ order, shop: DEMO_SHOP, decisions: noDecisions(RUN) }))
-
-const NEW_BATCH = {
-  name: 'Comet blue',
-  system: 'plastisol',
-  target: { l: 61, a: -8, b: -30 },
-  parts: [{ code: 'W1', share: 1 }],
-  runId: RUN,
-  hitId: 'I2',
-  wanted: 0.6,
-}
-const curve = Array.from({ length: 16 }, () => 0.4)
-/** What each act takes, whole: an act without a sample does not compile. */
-const GIVEN: { readonly [N in ActName]: ActGiven<N> } = {
-  newOrder: {},
-  setUpShop: { template: 'manual', name: 'Corner prints' },
-  removeOrder: { id: 'O-1009' },
-  restoreOrder: { id: 'O-1009' },
-  markOrder: { id: 'O-1008', state: 'printing' },
-  releaseRun: { runId: RUN, seen: { order: 1, decisions: 1, shop: 1, revision: 0 } },
-  applyChanges: {
-    edited: { kind: 'order', id: 'O-1001' },
-    changes: [{ path: ['notes'], from: order.notes, to: 'New' }],
-  },
-  find: { text: 'tern' },
-  beginBatch: { batch: NEW_BATCH, at: AT },
-  receiveCans: { cans: [{ code: 'W1', lot: 'L7', mass: 1 }], at: AT },
-  pour: { batchId: 'B-0005', canId: 'C-0001', mass: 0.01, at: AT },
-  undoPour: { batchId: 'B-0005', at: AT },
-  setAdditive: { batchId: 'B-0005', code: 'EX', share: 0.1 },
-  restoreBatch: { batchId: 'B-0005', wanted: 0.7, out: 0, at: AT },
-  finishMix: { batchId: 'B-0005', at: AT, expires: AT },
-  moveInk: { batchId: 'B-0001', mass: -0.001, kind: 'used', note: '', at: AT },
-  addDrawdown: {
-    batchId: 'B-0001',
-    drawdown: { at: AT, onWhite: curve, onBlack: curve, difference: 1, verdict: 'read', who: '' },
-  },
-  backUpNow: {},
-  restoreBackup: { name: 'orvint-2026-01-01-000000.sqlite' },
-}
-/** Bodies that routes take, by address and method; the rest take none. */
-const BODIES: Readonly<Record<string, unknown>> = {
-  'POST save/[kind]': { id: order.id, value: order, version: 1 },
-  'POST plan': job,
-  'POST orders/import': [{ ...order, id: 'O-3001' }],
-  'PUT orders/[id]/job': job,
-  'POST orders/[id]/films/[print]/measure': {
-    pushes: [{ dx: 0.001, dy: 0, rotation: 0 }],
-    tolerance: 0.0005,
-    base: 0,
-    needing: [1],
-    others: [0],
-  },
-  'PATCH orders/[id]/films/[print]': { ink: 'I1', dpi: 300, negative: false },
-  'POST recover': { name: 'orvint-2026-01-01-000000.sqlite' },
-  'POST archive': { format: 'orvint-archive', version: 1 },
-  'POST act/[name]': { once: '0123456789abcdef', given: GIVEN.pour },
-  'POST orders/[id]/films/[print]': 'no film at all',
-}
 
 let db: Database
 beforeAll(async () => {

@@ -1,18 +1,15 @@
-import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { format } from 'date-fns'
 import { sql } from 'kysely'
-import Sqlite from 'libsql'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { partOf, TEMPLATES } from '@/core/equipment'
 import { keptGood, noDecisions, plan, settingsOf } from '@/core/plan'
 import { readArchive, replaceAll } from './archive'
-import { backUp, backUpNightly, listBackups, replaceDamaged, restore, sweepHalfMade } from './backup'
-import { changeStamp, closeDatabase, type Database, database, openDatabase } from './database'
+import { changeStamp, type Database, openDatabase } from './database'
 import { loadDecisions, saveDecisions } from './decisions'
 import { DEMO_SHELF, DEMO_SHOP, demoOrders, seedDemo } from './demo'
-import { addFilms, keepFile } from './films'
+import { addFilms } from './films'
 import { receiveCans } from './inkRoom'
 import {
   addOrders,
@@ -24,10 +21,8 @@ import {
   loadOrders,
   saveOrder,
 } from './orders'
-import { diskProblem } from './problems'
 import { latestRevisions, release, revisionByCode, revisionsOf } from './revisions'
 import { loadShop, putShop, savePart } from './shop'
-import { soundDatabase } from './sound'
 import { keepSummaries, keptSummaries } from './summaries'
 
 const TODAY = '2026-11-23'
@@ -281,168 +276,5 @@ describe('the archive', () => {
     await replaceAll(db, await readArchive(db))
     expect(await saveOrder(db, order, 1)).toMatchObject({ ok: false })
     expect(await saveDecisions(db, noDecisions(RUN), 1)).toMatchObject({ ok: false })
-  })
-})
-
-describe('backups', () => {
-  it('are restored as they were, and what was there is backed up first', async () => {
-    await release(db, frozen(), 0, NOW)
-    const before = await readArchive(db)
-    const name = await backUp(db, NOW)
-    const { order } = frozen()
-    await saveOrder(db, { ...order, notes: 'later' }, 1)
-    const settings = partOf(DEMO_SHELF, 'settings')
-    await savePart(db, 'settings', { ...settings, inks: [] }, 1)
-    await restore(db, name, days(1))
-    expect(await readArchive(db)).toEqual(before)
-    expect(await listBackups()).toHaveLength(2)
-    // Versions go on: whoever still has the page of before the restore is told.
-    expect(await saveOrder(db, order, 2)).toMatchObject({ ok: false })
-    expect(await saveOrder(db, order, 1)).toMatchObject({ ok: false })
-    for (const version of [1, 2])
-      expect(await savePart(db, 'settings', settings, version)).toMatchObject({ ok: false })
-    const sound = await sql<{ integrity_check: string }>`PRAGMA integrity_check`.execute(db)
-    expect(sound.rows[0]?.integrity_check).toBe('ok')
-    expect((await sql`PRAGMA foreign_key_check`.execute(db)).rows).toEqual([])
-  })
-  it('that are missing or damaged change nothing', async () => {
-    await backUp(db, NOW)
-    const before = await readArchive(db)
-    writeFileSync(
-      join(folder, 'backups', 'orvint-2026-01-01-000000.sqlite'),
-      'not a database, whatever it says',
-    )
-    for (const [name, said] of [
-      ['orvint-2026-01-01-000000.sqlite', /is damaged, so nothing was changed/],
-      ['orvint-2025-01-01-000000.sqlite', /There is no backup/],
-      ['../orvint.sqlite', /There is no backup/],
-    ] as const)
-      expect(await restore(db, name, NOW)).toEqual({ ok: false, message: expect.stringMatching(said) })
-    expect(await readArchive(db)).toEqual(before)
-  })
-  it('are made once a night, and the oldest go', async () => {
-    const now = new Date()
-    await backUpNightly(db, now)
-    await backUpNightly(db, now)
-    expect(await listBackups()).toHaveLength(1)
-    for (let i = 1; i <= 31; i++) await backUp(db, new Date(now.getTime() + i * 60_000))
-    expect(await listBackups()).toHaveLength(30)
-  })
-  it('torn by a kill or a full disk are no backups: never restored, never counted', async () => {
-    const now = new Date()
-    mkdirSync(join(folder, 'backups'), { recursive: true })
-    const torn = `orvint-${format(now, 'yyyy-MM-dd-HHmmss')}.sqlite`
-    writeFileSync(join(folder, 'backups', torn), '')
-    const before = await readArchive(db)
-    expect(await restore(db, torn, now)).toMatchObject({ ok: false })
-    expect(await readArchive(db)).toEqual(before)
-    await backUpNightly(db, now)
-    expect((await listBackups()).filter((b) => b.whole)).toHaveLength(1)
-  })
-  it('the oldest of thirty is restored and still there', async () => {
-    const first = await backUp(db, NOW)
-    for (let i = 1; i < 30; i++) await backUp(db, days(i))
-    await deleteOrder(db, 'O-1001', NOW)
-    expect(await restore(db, first, days(40))).toMatchObject({ ok: true })
-    expect((await loadOrder(db, 'O-1001'))?.deletedAt).toBeUndefined()
-    expect((await listBackups()).map((b) => b.name)).toContain(first)
-  })
-  it('two in one second are two', async () => {
-    const names = await Promise.all([backUp(db, NOW), backUp(db, NOW), backUp(db, NOW)])
-    expect(new Set(names).size).toBe(3)
-    expect(await listBackups()).toHaveLength(3)
-  })
-  it('hold the film files, each once, and bring them back', async () => {
-    mkdirSync(join(folder, 'films'), { recursive: true })
-    const incoming = join(folder, 'films', 'incoming-1')
-    writeFileSync(incoming, 'a film')
-    const hash = await keepFile(incoming)
-    await addFilms(db, 'O-1001', 'P1', [
-      { ink: '', name: 'a.png', hash, page: 0, across: 10, down: 10, raster: true },
-    ])
-    const name = await backUp(db, NOW)
-    await backUp(db, days(1))
-    expect(readdirSync(join(folder, 'backups', 'films'))).toEqual([hash])
-    rmSync(join(folder, 'films', hash))
-    expect(await restore(db, name, days(2))).toMatchObject({ ok: true })
-    expect(readFileSync(join(folder, 'films', hash), 'utf8')).toBe('a film')
-  })
-  it('what a crash left half made is swept away at the start', async () => {
-    mkdirSync(join(folder, 'backups'), { recursive: true })
-    mkdirSync(join(folder, 'films'), { recursive: true })
-    for (const name of ['making-1', 'backups/making-2', 'films/incoming-3'])
-      writeFileSync(join(folder, name), 'half')
-    await sweepHalfMade()
-    expect(
-      [folder, join(folder, 'backups'), join(folder, 'films')].flatMap((f) => readdirSync(f)).join(),
-    ).not.toMatch(/making|incoming/)
-  })
-})
-
-describe('a file in place of the database', () => {
-  const inPlace = async (bytes: string | Uint8Array) => {
-    const file = join(mkdtempSync(join(tmpdir(), 'orvint-odd-')), 'orvint.sqlite')
-    writeFileSync(file, bytes)
-    const found = await soundDatabase(file).catch((e: unknown) => e)
-    expect(Buffer.from(readFileSync(file))).toEqual(Buffer.from(bytes))
-    return diskProblem(found)
-  }
-  const made = (statements: string) => {
-    const file = join(mkdtempSync(join(tmpdir(), 'orvint-odd-')), 'x.sqlite')
-    const sqlite = new Sqlite(file)
-    sqlite.exec(statements)
-    sqlite.close()
-    return readFileSync(file)
-  }
-  it('of 0 bytes is no empty shop; text, another program and a newer Orvint are named; each stays as it was', async () => {
-    expect(await inPlace('')).toMatch(/empty, 0 bytes.*recover/)
-    expect(await inPlace('hello, this is a letter to the shop')).toMatch(/no database at all/)
-    expect(await inPlace(made('CREATE TABLE song (name TEXT)'))).toMatch(/another program/)
-    await backUp(db, NOW)
-    const [{ name = '' } = {}] = await listBackups()
-    const newer = join(folder, 'backups', name)
-    const sqlite = new Sqlite(newer)
-    sqlite.exec(`INSERT INTO kysely_migration VALUES ('999_from_tomorrow', '2030-01-01')`)
-    sqlite.close()
-    expect(await inPlace(readFileSync(newer))).toMatch(/newer Orvint/)
-  })
-  it('that is damaged gives way to a backup and is kept beside it; versions begin above those of before', async () => {
-    const name = await backUp(db, NOW)
-    await db.destroy()
-    await closeDatabase()
-    for (const end of ['-wal', '-shm']) rmSync(join(folder, `orvint.sqlite${end}`), { force: true })
-    writeFileSync(join(folder, 'orvint.sqlite'), 'SQLite format 3\0 and then nothing of it')
-    await expect(database()).rejects.toThrow()
-    expect(await replaceDamaged(name, NOW)).toMatchObject({ ok: true })
-    const again = await database()
-    expect((await loadOrders(again)).length).toBeGreaterThan(0)
-    expect((await loadOrder(again, 'O-1001'))?.version).toBeGreaterThan(1_000_000)
-    expect(readdirSync(folder).some((n) => n.startsWith('damaged-'))).toBe(true)
-    await closeDatabase()
-  })
-})
-
-describe('a disk that fails', () => {
-  it('full: says so, and nothing is half written', async () => {
-    const { rows } = await sql<{ page_count: number }>`PRAGMA page_count`.execute(db)
-    await sql.raw(`PRAGMA max_page_count = ${rows[0]?.page_count}`).execute(db)
-    const before = await readArchive(db)
-    const { order } = frozen()
-    const long = { ...order, notes: 'x'.repeat(2_000_000) }
-    const error = await saveOrder(db, long, 1).catch((e: unknown) => e)
-    expect(diskProblem(error)).toMatch(/^The disk is full/)
-    expect(await readArchive(db)).toEqual(before)
-    expect(await saveOrder(db, { ...order, notes: 'short' }, 1)).toEqual({ ok: true, version: 2 })
-  })
-  it('read-only: says so', async () => {
-    await sql`PRAGMA query_only = ON`.execute(db)
-    const error = await deleteOrder(db, 'O-1001', NOW).catch((e: unknown) => e)
-    expect(diskProblem(error)).toMatch(/cannot be written/)
-  })
-  it('knows the usual codes and leaves other errors alone', () => {
-    expect(diskProblem({ code: 'ENOSPC' })).toMatch(/full/)
-    expect(diskProblem({ code: 'EROFS' })).toMatch(/cannot be written/)
-    expect(diskProblem({ code: 'SQLITE_CORRUPT' })).toMatch(/damaged/)
-    expect(diskProblem(new Error('a bug'))).toBeUndefined()
   })
 })
