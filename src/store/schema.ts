@@ -1,5 +1,17 @@
 import type { ColumnType, Generated } from 'kysely'
-import type { ShopPart } from '@/core/equipment'
+import type {
+  Blade,
+  Emulsion,
+  Fabric,
+  FlashKind,
+  FrameState,
+  Lamp,
+  Press,
+  ShopPart,
+  Step,
+  StrokeUse,
+} from '@/core/equipment'
+import type { Weave } from '@/core/order'
 import type { InkTables } from './schemaOfInk'
 
 /** Columns that must hold one of a few words are checked by the database; quantities are SI. */
@@ -23,7 +35,7 @@ export interface Tables extends InkTables {
     kind: 'bench' | 'single' | 'manual' | 'automatic'
     pallet_width: number
     pallet_height: number
-    board: string
+    board: Press['board']
     heads: number | null
     pallets: number | null
   }
@@ -40,7 +52,7 @@ export interface Tables extends InkTables {
     id: string
     place: number
     name: string
-    kind: string
+    kind: FlashKind
     press_id: string
     takes: ColumnType<number, number | undefined, number>
     station: number | null
@@ -53,7 +65,7 @@ export interface Tables extends InkTables {
     height: number
     mesh: number
     tension: number
-    state: string
+    state: FrameState
   }
   frame_hangs: { frame_id: string; press_id: string; head: number }
   proven: {
@@ -62,7 +74,7 @@ export interface Tables extends InkTables {
     found_on: string
     words: string
     press_id: string
-    use: string
+    use: StrokeUse
     mesh: number
     dark_cloth: number
     water_based: number
@@ -87,11 +99,18 @@ export interface Tables extends InkTables {
     emulsion_id: string
     coats: number
   }
-  stencil_step: { frame_id: string; place: number; step: string; at: string }
+  stencil_step: { frame_id: string; place: number; step: Step; at: string }
   screen_room: { id: 1; humidity: number; frame_to_pallet: number; collar_line: number }
-  fabric: { place: number; count: number; thread: number; thickness: number; dyed: string }
-  emulsion: { id: string; place: number; name: string; kind: string; water: string; build: number }
-  lamp: { id: string; place: number; name: string; kind: string; distance: number }
+  fabric: { place: number; count: number; thread: number; thickness: number; dyed: Fabric['dyed'] }
+  emulsion: {
+    id: string
+    place: number
+    name: string
+    kind: Emulsion['kind']
+    water: Emulsion['water']
+    build: number
+  }
+  lamp: { id: string; place: number; name: string; kind: Lamp['kind']; distance: number }
   step_test: {
     id: string
     place: number
@@ -105,7 +124,7 @@ export interface Tables extends InkTables {
     low: number
     high: number
   }
-  blade: { id: string; place: number; hardness: string; length: number; edge: string }
+  blade: { id: string; place: number; hardness: string; length: number; edge: Blade['edge'] }
   ink: {
     id: string
     place: number
@@ -258,7 +277,7 @@ interface RevisionColumns {
 interface ClothColumns {
   name: string
   hex: string
-  weave: string
+  weave: Weave
   cotton: number
   polyester: number
   weight: number

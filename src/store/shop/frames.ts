@@ -1,5 +1,5 @@
 import { group } from 'd3-array'
-import type { Frame, Step } from '@/core/equipment'
+import type { Frame } from '@/core/equipment'
 import { bare, placed, type StoredPart } from './part'
 
 /** Frames with their tension, the stencil they carry and where they hang. */
@@ -25,11 +25,10 @@ export const frames: StoredPart<'frames'> = {
             words: s.words,
             emulsionId: s.emulsion_id,
             coats: s.coats,
-            done: (stepsOf.get(f.id) ?? []).map(({ step, at }) => ({ step: step as Step, at })),
+            done: (stepsOf.get(f.id) ?? []).map(({ step, at }) => ({ step, at })),
           }
           return {
             ...bare(f),
-            state: f.state as Frame['state'],
             readings: (readingsOf.get(f.id) ?? []).map((r) => ({ on: r.on_day, tension: r.tension })),
             ...(stencil && { stencil }),
             ...(at && { hangs: { pressId: at.press_id, head: at.head } }),

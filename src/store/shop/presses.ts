@@ -1,4 +1,4 @@
-import type { FlashUnit, Press } from '@/core/equipment'
+import type { Press } from '@/core/equipment'
 import { placed, type Row, type Rows, type StoredPart } from './part'
 
 /** Presses with their stations and pressure, and the flashes and dryers that go with them. */
@@ -23,7 +23,7 @@ export const presses: StoredPart<'presses'> = {
         flashes: flashes.map((f) => ({
           id: f.id,
           name: f.name,
-          kind: f.kind as FlashUnit['kind'],
+          kind: f.kind,
           pressId: f.press_id,
           takes: f.takes,
           ...(f.station === null ? {} : { station: f.station }),
@@ -75,7 +75,7 @@ function pressOf(
     name: p.name,
     palletWidth: p.pallet_width,
     palletHeight: p.pallet_height,
-    board: p.board as Press['board'],
+    board: p.board,
     ...(pressure && { pressure }),
   }
   const down = places.filter((s) => s.usable === 0).map((s) => s.number)

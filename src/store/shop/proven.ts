@@ -1,4 +1,3 @@
-import type { Proven } from '@/core/equipment'
 import { placed, type StoredPart } from './part'
 
 /** Settings approved at a sample. */
@@ -8,18 +7,17 @@ export const proven: StoredPart<'proven'> = {
     return {
       shop: {
         proven: rows.map(
-          ({ place: _, found_on, press_id, dark_cloth, water_based, gauge, off_contact, use, ...p }) => ({
+          ({ place: _, found_on, press_id, dark_cloth, water_based, gauge, off_contact, ...p }) => ({
             ...p,
             on: found_on,
             pressId: press_id,
-            use: use as Proven['use'],
             darkCloth: dark_cloth === 1,
             waterBased: water_based === 1,
             fleece: p.fleece === 1,
             ...(gauge === null ? {} : { gauge }),
             offContact: off_contact,
           }),
-        ) as readonly Proven[],
+        ),
       },
     }
   },

@@ -1,4 +1,4 @@
-import { type ScreenRoom, USUAL_SCREENS } from '@/core/equipment'
+import { USUAL_SCREENS } from '@/core/equipment'
 import { bare, placed, type StoredPart } from './part'
 
 /** What the screen room is like, and what is known of its stencils. */
@@ -25,7 +25,7 @@ export const screens: StoredPart<'screens'> = {
         lampId: lamp_id,
         emulsionId: emulsion_id,
       })),
-    } as ScreenRoom
+    }
     return { shop: { screens: room } }
   },
   rows: ({ shop: { screens } }) => ({

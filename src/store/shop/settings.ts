@@ -1,6 +1,5 @@
 import { DEFAULT_METHOD, knownSchools } from '@/core/advice'
-import { type Blade, USUAL_HOURS, USUAL_PRICES } from '@/core/equipment'
-import type { Weave } from '@/core/order'
+import { USUAL_HOURS, USUAL_PRICES } from '@/core/equipment'
 import { bare, placed, type StoredPart } from './part'
 
 /** Name, schools, hours, prices, blades, and the shelf. */
@@ -39,10 +38,10 @@ export const settings: StoredPart<'settings'> = {
               garment: price.garment,
             }
           : USUAL_PRICES,
-        blades: blades.map((b) => ({ ...bare(b), edge: b.edge as Blade['edge'] })),
+        blades: blades.map(bare),
       },
       inks: inks.map(bare),
-      cloths: cloths.map((c) => ({ ...bare(c), weave: c.weave as Weave })),
+      cloths: cloths.map(bare),
     }
   },
   rows: ({ shop: { name, method, hours, prices, blades }, inks, cloths }) => {
