@@ -15,12 +15,23 @@ export const TYPE_SCALE = {
 export type TypeSize = keyof typeof TYPE_SCALE
 
 /**
- * Neutral greys only: people judge ink on these screens, so nothing but inks and cloths has a hue. Beside coated
- * screens amber and deep red on black, without any blue.
+ * By day, in the dark, under a safelight. Neutral greys only: people judge ink on these screens, so nothing but inks and
+ * cloths has a hue. Beside coated screens amber and deep red on black, without any blue.
  */
-const tone = (light: string, dark: string, safelight: string) => ({
-  value: { base: light, _dark: dark, _safelight: safelight },
-})
+export const TONES = {
+  surround: ['#d6d6d6', '#1a1a1a', '#000000'],
+  work: ['#e6e6e6', '#222222', '#000000'],
+  rail: ['#c6c6c6', '#121212', '#140500'],
+  raised: ['#f1f1f1', '#2d2d2d', '#220a00'],
+  ink: ['#111111', '#ececec', '#ffa000'],
+  soft: ['#444444', '#b4b4b4', '#d07c00'],
+  rule: ['#b2b2b2', '#414141', '#6e1c00'],
+  /** Round swatches, so that white and black show on any surround. */
+  ring: ['#808080', '#808080', '#a05000'],
+  paper: ['#ffffff', '#ffffff', '#000000'],
+  paperShade: ['#e2e2e2', '#e2e2e2', '#3a1200'],
+  onPaper: ['#000000', '#000000', '#ffa000'],
+} as const satisfies Readonly<Record<string, readonly [day: string, dark: string, safelight: string]>>
 
 const config = defineConfig({
   conditions: { safelight: '.safelight &' },
@@ -72,20 +83,12 @@ const config = defineConfig({
       },
     },
     semanticTokens: {
-      colors: {
-        surround: tone('#d6d6d6', '#1a1a1a', '#000000'),
-        work: tone('#e6e6e6', '#222222', '#000000'),
-        rail: tone('#c6c6c6', '#121212', '#140500'),
-        raised: tone('#f1f1f1', '#2d2d2d', '#220a00'),
-        ink: tone('#111111', '#ececec', '#ffa000'),
-        soft: tone('#444444', '#b4b4b4', '#d07c00'),
-        rule: tone('#b2b2b2', '#414141', '#6e1c00'),
-        /** Round swatches, so that white and black show on any surround. */
-        ring: tone('#808080', '#808080', '#a05000'),
-        paper: tone('#ffffff', '#ffffff', '#000000'),
-        paperShade: tone('#e2e2e2', '#e2e2e2', '#3a1200'),
-        onPaper: tone('#000000', '#000000', '#ffa000'),
-      },
+      colors: Object.fromEntries(
+        Object.entries(TONES).map(([name, [light, dark, safelight]]) => [
+          name,
+          { value: { base: light, _dark: dark, _safelight: safelight } },
+        ]),
+      ),
     },
   },
 })
