@@ -1,3 +1,5 @@
+import { messageOf } from '@/core/quantity'
+
 const HOUR = 3_600_000
 
 /** Starts with the server: what is done by itself, once an hour. */
@@ -16,7 +18,7 @@ export async function register(): Promise<void> {
       await forgetDone(db, new Date())
       await backUpNightly(db, new Date())
     } catch (error) {
-      console.error(`The nightly backup could not be made: ${diskProblem(error) ?? (error as Error).message}`)
+      console.error(`The nightly backup could not be made: ${diskProblem(error) ?? messageOf(error)}`)
     }
   }
   setInterval(tidy, HOUR).unref()

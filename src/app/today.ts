@@ -1,6 +1,7 @@
 import type { Shop } from '@/core/equipment'
 import { groupLabel, type Order, type Run, splitOrder, WHERES } from '@/core/order'
 import { type InkNeedLine, NO_SUMMARY, type RunSummary, type ScreenJob } from '@/core/plan'
+import { messageOf } from '@/core/quantity'
 import type { Database } from '@/store/database'
 import { loadDecisions } from '@/store/decisions'
 import { picturedPrints } from '@/store/films'
@@ -73,7 +74,7 @@ function splitOf(stored: StoredOrder): Split {
   try {
     return { stored, runs: splitOrder(order), wrong: stored.wrong?.[0] ?? '' }
   } catch (error) {
-    return { stored, runs: [], wrong: `It cannot be read as it is stored: ${(error as Error).message}.` }
+    return { stored, runs: [], wrong: `It cannot be read as it is stored: ${messageOf(error)}.` }
   }
 }
 

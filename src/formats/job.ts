@@ -3,6 +3,7 @@ import { DEFAULT_METHOD } from '@/core/advice'
 import { type CheckedShop, type InkRoom, methodSchema, type Shop, shopSchema } from '@/core/equipment'
 import { checkWith, type Order, orderSchema, splitOrder } from '@/core/order'
 import { type Decisions, overridesSchema, printOrderSchema, runIdSchema } from '@/core/plan'
+import { messageOf } from '@/core/quantity'
 import { filePath, toNamedUnits, toSi } from './namedUnits'
 
 /** What a job file holds: an order, the shop facts its plan needs, and what the lead decided for one run. */
@@ -39,7 +40,7 @@ export function readJob(text: string): JobRead {
   try {
     raw = JSON.parse(text)
   } catch (error) {
-    return { ok: false, wrong: [`Not JSON: ${(error as Error).message}`] }
+    return { ok: false, wrong: [`Not JSON: ${messageOf(error)}`] }
   }
   const checked = checkWith<yup.InferType<typeof jobSchema>>(jobSchema, toSi(raw))
   if (!checked.ok)

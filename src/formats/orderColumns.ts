@@ -1,3 +1,5 @@
+import { keysOf } from '@/core/quantity'
+
 /** The columns of an orders file, in the order they are written, with what they are called for a person. */
 export const ORDER_COLUMNS = {
   order: { label: 'Order number', needed: false },
@@ -17,7 +19,7 @@ export const ORDER_COLUMNS = {
 } as const
 
 export type OrderColumn = keyof typeof ORDER_COLUMNS
-export const ORDER_COLUMN_NAMES = Object.keys(ORDER_COLUMNS) as OrderColumn[]
+export const ORDER_COLUMN_NAMES = keysOf(ORDER_COLUMNS)
 
 /** Which column of the file holds what; a column that is not there is left out. */
 export type Mapping = Readonly<Partial<Record<OrderColumn, number>>>

@@ -1,6 +1,7 @@
 import { open as openFile, readdir, rm, stat } from 'node:fs/promises'
 import { join } from 'node:path'
 import Sqlite from 'libsql'
+import { messageOf } from '@/core/quantity'
 import { MIGRATIONS } from './migrations'
 
 /** Why a file cannot be opened as the shop's database; a sentence for a person. */
@@ -58,7 +59,7 @@ export async function soundDatabase(file: string, whole = false): Promise<void> 
     if (error instanceof Unopenable) throw error
     if (
       /CORRUPT|NOTADB|malformed|not a database/.test(
-        `${(error as { code?: string }).code} ${(error as Error).message}`,
+        `${(error as { code?: string }).code} ${messageOf(error)}`,
       )
     )
       throw new Unopenable('The data file is damaged.')

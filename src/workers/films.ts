@@ -213,18 +213,18 @@ const api = {
     const [w, h] = [at(set.print.width + 2 * border), at(set.print.height + 2 * border)]
     const ground = channels(cloth)
     const rgb = new Uint8Array(w * h * 3)
-    for (let i = 0; i < rgb.length; i++) rgb[i] = ground[i % 3] as number
+    for (let i = 0; i < rgb.length; i++) rgb[i] = ground[i % 3] ?? 0
     for (const { film, hex, clear } of films) {
       const print = set.arts[film]?.print
       if (!print) continue
       const ink = channels(hex)
       const shares = sharesOf(print, level, left, top, w, h)
       for (let i = 0; i < shares.length; i++) {
-        const share = (shares[i] as number) / 255
+        const share = (shares[i] ?? 0) / 255
         if (share === 0) continue
         for (let c = 0; c < 3; c++) {
-          const under = rgb[i * 3 + c] as number
-          const over = clear ? (under * (ink[c] as number)) / 255 : (ink[c] as number)
+          const under = rgb[i * 3 + c] ?? 0
+          const over = clear ? (under * (ink[c] ?? 0)) / 255 : (ink[c] ?? 0)
           rgb[i * 3 + c] = Math.round(under + share * (over - under))
         }
       }

@@ -2,8 +2,9 @@
 
 import { Box, Flex } from '@chakra-ui/react'
 import { useMemo, useState } from 'react'
-import { optionWords, type Rule, SCHOOLS, type School, type ShopMethod } from '@/core/advice'
+import { optionWords, type Rule, SCHOOLS, type ShopMethod } from '@/core/advice'
 import { ROOMS } from '@/core/plan'
+import { keysOf } from '@/core/quantity'
 import { Input } from '@/ui/elements'
 import { PageTitle } from '@/ui/parts'
 import { Section, Table } from '@/ui/Section'
@@ -84,7 +85,7 @@ export function RuleBook({ shopName, method }: Props) {
         <Section title="Schools: where printers disagree">
           <Table>
             <tbody>
-              {(Object.keys(SCHOOLS) as School[]).flatMap((s) =>
+              {keysOf(SCHOOLS).flatMap((s) =>
                 Object.keys(SCHOOLS[s].options).map((option, i) => (
                   <tr key={`${s} ${option}`}>
                     <td style={{ width: '18rem' }}>{i === 0 && <strong>{SCHOOLS[s].question}</strong>}</td>

@@ -1,3 +1,4 @@
+import { keysOf } from '../quantity'
 import { SCHOOLS, type School } from './method'
 
 const FACTS = {
@@ -86,6 +87,6 @@ export const comesOf = (
 
 /** Every fact that stands by itself. */
 export const BASIC_FACTS: readonly BasicFact[] = [
-  ...(Object.keys(FACTS) as (keyof typeof FACTS)[]),
-  ...(Object.keys(SCHOOLS) as School[]).map((s) => `school ${s}` as const),
+  ...keysOf(FACTS),
+  ...keysOf(SCHOOLS).map((s) => `school ${s}` as const),
 ]

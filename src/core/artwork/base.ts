@@ -40,7 +40,7 @@ function combined(like: Plane, rule: (word: number) => number): Plane {
 }
 
 const any = (films: readonly Art[]) => (i: number) =>
-  films.reduce((bits, f) => bits | (f.regions.bits[i] as number), 0)
+  films.reduce((bits, f) => bits | (f.regions.bits[i] ?? 0), 0)
 
 /** Worst places of a plane: coarse cells joined, largest area first. */
 function worst(plane: Plane): readonly Spot[] {
@@ -57,7 +57,7 @@ function worst(plane: Plane): readonly Spot[] {
     let y = 0
     while (stack.length > 0) {
       const t = stack.pop() as number
-      const n = counts[t] as number
+      const n = counts[t] ?? 0
       area += n
       x += n * ((t % columns) + 0.5) * TILE
       y += n * (Math.floor(t / columns) + 0.5) * TILE
@@ -91,12 +91,12 @@ function farFrom(
   for (let y = 0; y < plane.height; y++)
     for (let w = 0; w < plane.stride; w++) {
       const at = y * plane.stride + w
-      const word = plane.bits[at] as number
+      const word = plane.bits[at] ?? 0
       if (word === 0) continue
       let close = 0
       eachBit(word, (b) => {
         const x = w * 32 + b
-        const cells = away[Math.floor(y / CELL) * columns + Math.floor(x / CELL)] as number
+        const cells = away[Math.floor(y / CELL) * columns + Math.floor(x / CELL)] ?? 0
         if ((cells - 2) * CELL > px) return
         const d = bitAt(other, x, y) ? 0 : nearest(x, y)?.d
         if (d !== undefined && d - 1 <= px) close |= 1 << b
@@ -158,13 +158,10 @@ export function checkBase(base: Art, needing: readonly Art[], others: readonly A
   const w = base.regions
   const union = unionOf(base, needing)
   const other = combined(w, any(others))
-  const all = combined(w, (i) => (union.bits[i] as number) | (other.bits[i] as number))
-  const open = combined(w, (i) => (union.bits[i] as number) & ~(w.bits[i] as number))
-  const bare = combined(w, (i) => (w.bits[i] as number) & ~(all.bits[i] as number))
-  const needless = combined(
-    w,
-    (i) => (w.bits[i] as number) & (other.bits[i] as number) & ~(union.bits[i] as number),
-  )
+  const all = combined(w, (i) => (union.bits[i] ?? 0) | (other.bits[i] ?? 0))
+  const open = combined(w, (i) => (union.bits[i] ?? 0) & ~(w.bits[i] ?? 0))
+  const bare = combined(w, (i) => (w.bits[i] ?? 0) & ~(all.bits[i] ?? 0))
+  const needless = combined(w, (i) => (w.bits[i] ?? 0) & (other.bits[i] ?? 0) & ~(union.bits[i] ?? 0))
   const rim = farFrom(bare, distancesOf(all, tileCounts(all)), RIM_MM * mm)
   return {
     uncovered: found(farFrom(open, base.distances, TOLERANCE_MM * mm).far),

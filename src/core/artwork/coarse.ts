@@ -17,7 +17,7 @@ export function coarseOf(plane: Plane): Coarse {
   for (let y = 0; y < plane.height; y++) {
     const row = Math.floor(y / CELL) * columns
     for (let w = 0; w < plane.stride; w++) {
-      const word = plane.bits[y * plane.stride + w] as number
+      const word = plane.bits[y * plane.stride + w] ?? 0
       if (word === 0) continue
       for (let b = 0; b < 4; b++) if ((word >>> (8 * b)) & 0xff) filled[row + w * 4 + b] = 1
     }
@@ -63,10 +63,10 @@ export function coarseDistance({ columns, rows, filled }: Coarse): Float32Array 
   for (let y = 0; y < rows; y++)
     for (let x = 0; x < columns; x++) if (filled[y * columns + x]) d[(y + 1) * wide + x + 1] = 0
   const relax = (at: number, s: number) => {
-    const own = d[at] as number
+    const own = d[at] ?? 0
     if (own === 0) return
-    const beside = Math.min(d[at - s] as number, d[at - s * wide] as number) + 1
-    const aslant = Math.min(d[at - s * (wide + 1)] as number, d[at - s * (wide - 1)] as number) + DIAGONAL
+    const beside = Math.min(d[at - s] ?? 0, d[at - s * wide] ?? 0) + 1
+    const aslant = Math.min(d[at - s * (wide + 1)] ?? 0, d[at - s * (wide - 1)] ?? 0) + DIAGONAL
     if (beside < own || aslant < own) d[at] = Math.min(beside, aslant)
   }
   for (let y = 1; y <= rows; y++) for (let x = 1; x <= columns; x++) relax(y * wide + x, 1)

@@ -27,10 +27,10 @@ function smear({ bits, cols }: Patch, from: number, n: number): void {
     const c = n > 0 ? cols - 1 - i : i
     const at = n > 0 ? c - whole : c + whole
     const beyond = n > 0 ? at - 1 : at + 1
-    const own = at >= 0 && at < cols ? (bits[from + at] as number) : 0
-    const other = part !== 0 && beyond >= 0 && beyond < cols ? (bits[from + beyond] as number) : 0
+    const own = at >= 0 && at < cols ? (bits[from + at] ?? 0) : 0
+    const other = part !== 0 && beyond >= 0 && beyond < cols ? (bits[from + beyond] ?? 0) : 0
     const moved = n > 0 ? (own << part) | (other >>> (32 - part)) : (own >>> part) | (other << (32 - part))
-    bits[from + c] = (bits[from + c] as number) | (part === 0 ? own : moved)
+    bits[from + c] = (bits[from + c] ?? 0) | (part === 0 ? own : moved)
   }
 }
 
@@ -48,9 +48,8 @@ function spreadColumns({ bits, cols }: Patch, k: number, direction: 1 | -1): voi
   for (let done = 1; done < k; ) {
     const step = Math.min(done, k - done) * cols
     if (direction > 0)
-      for (let i = bits.length - 1; i >= step; i--) bits[i] = (bits[i] as number) | (bits[i - step] as number)
-    else
-      for (let i = 0; i < bits.length - step; i++) bits[i] = (bits[i] as number) | (bits[i + step] as number)
+      for (let i = bits.length - 1; i >= step; i--) bits[i] = (bits[i] ?? 0) | (bits[i - step] ?? 0)
+    else for (let i = 0; i < bits.length - step; i++) bits[i] = (bits[i] ?? 0) | (bits[i + step] ?? 0)
     done += step / cols
   }
 }
@@ -58,7 +57,7 @@ function spreadColumns({ bits, cols }: Patch, k: number, direction: 1 | -1): voi
 /** Closes a patch by a square of side `k`: gaps narrower than it fill, outer edges stay where they are. */
 function close(p: Patch, k: number): void {
   const turn = () => {
-    for (let i = 0; i < p.bits.length; i++) p.bits[i] = ~(p.bits[i] as number)
+    for (let i = 0; i < p.bits.length; i++) p.bits[i] = ~(p.bits[i] ?? 0)
   }
   spreadRows(p, k, 1)
   spreadColumns(p, k, 1)
@@ -91,13 +90,13 @@ export function descreen(plane: Plane, side: (tile: number) => number): Plane {
           const py = top + y
           const pc = left + c
           const inside = py >= 0 && py < plane.height && pc >= 0 && pc < plane.stride
-          bits[y * cols + c] = inside ? (plane.bits[py * plane.stride + pc] as number) : 0
+          bits[y * cols + c] = inside ? (plane.bits[py * plane.stride + pc] ?? 0) : 0
         }
       close(patch, k)
       for (let y = 0; y < TILE; y++)
         for (let c = 0; c < TILE / 32; c++) {
           const at = (ty * TILE + y) * out.stride + (tx * TILE) / 32 + c
-          out.bits[at] = bits[(y + k) * cols + c + around] as number
+          out.bits[at] = bits[(y + k) * cols + c + around] ?? 0
         }
     }
   return out

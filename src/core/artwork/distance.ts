@@ -38,7 +38,7 @@ function columnSteps(plane: Plane, tx: number, ty: number): Int8Array {
   const last = new Int32Array(TILE)
   const top = ty * TILE
   const word = (y: number, w: number) =>
-    y < 0 || y >= plane.height ? 0 : (plane.bits[y * plane.stride + tx * words + w] as number)
+    y < 0 || y >= plane.height ? 0 : (plane.bits[y * plane.stride + tx * words + w] ?? 0)
   // Down the columns: how far above the last change lies; then up again.
   for (const direction of [1, -1] as const) {
     last.fill(-direction * FAR)
@@ -57,9 +57,9 @@ function columnSteps(plane: Plane, tx: number, ty: number): Int8Array {
       }
       if (row < 0 || row >= TILE) continue
       for (let x = 0; x < TILE; x++) {
-        const steps = direction * (y - (last[x] as number)) + 1
+        const steps = direction * (y - (last[x] ?? 0)) + 1
         const at = row * TILE + x
-        if (steps <= REACH && steps < Math.abs(out[at] as number)) out[at] = -direction * steps
+        if (steps <= REACH && steps < Math.abs(out[at] ?? 0)) out[at] = -direction * steps
       }
     }
   }
@@ -71,7 +71,7 @@ function inReach({ tilesX, tilesY }: Plane, counts: Uint16Array): Uint8Array {
   const out = new Uint8Array(counts.length)
   for (let ty = 0; ty < tilesY; ty++)
     for (let tx = 0; tx < tilesX; tx++) {
-      const own = counts[ty * tilesX + tx] as number
+      const own = counts[ty * tilesX + tx] ?? 0
       let mixed = own !== 0 && own !== FULL
       for (let y = Math.max(0, ty - 1); y <= Math.min(tilesY - 1, ty + 1) && !mixed; y++)
         for (let x = Math.max(0, tx - 1); x <= Math.min(tilesX - 1, tx + 1) && !mixed; x++)
@@ -104,7 +104,7 @@ export function distancesOf(plane: Plane, counts: Uint16Array): Distances {
     const dx = xx - x
     let dy = 0
     if (bitAt(plane, xx, y) === own) {
-      dy = tile(xx >> SHIFT, y >> SHIFT)[(y % TILE) * TILE + (xx % TILE)] as number
+      dy = tile(xx >> SHIFT, y >> SHIFT)[(y % TILE) * TILE + (xx % TILE)] ?? 0
       if (dy === NONE) return
     }
     const d = dx * dx + dy * dy
@@ -115,7 +115,7 @@ export function distancesOf(plane: Plane, counts: Uint16Array): Distances {
   }
   const nearest = (x: number, y: number): Nearest | undefined => {
     if (!reach[Math.floor(y / TILE) * plane.tilesX + Math.floor(x / TILE)]) return undefined
-    if (((away[Math.floor(y / CELL) * columns + Math.floor(x / CELL)] as number) - 2) * CELL > REACH)
+    if (((away[Math.floor(y / CELL) * columns + Math.floor(x / CELL)] ?? 0) - 2) * CELL > REACH)
       return undefined
     const own = bitAt(plane, x, y)
     best = REACH * REACH + 1

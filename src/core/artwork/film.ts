@@ -47,8 +47,8 @@ export function readFilm(image: GreyImage, dpi: number, negative?: boolean): Fil
   const { plane: clean, specks } = despeckle(packed.bits, flat)
   const period = halftone.screens.map((s) => dpi / INCH / s.ruling)
   const regions = descreen(clean, (tile) => {
-    const screen = halftone.map[tile] as number
-    return screen === 0 ? 0 : BRIDGE * (period[screen - 1] as number)
+    const screen = halftone.map[tile] ?? 0
+    return screen === 0 ? 0 : BRIDGE * (period[screen - 1] ?? 0)
   })
   const marks = findMarks(clean, coarseOf(clean), dpi)
   const strokes = (kind: 0 | 1) => thinStrokes(clean, image, table, kind, dpi, flat)
@@ -120,7 +120,7 @@ function cleared(plane: Plane, art: Box, marks: readonly Box[]): Plane {
       const at = y * out.stride + (x >> 5)
       const n = Math.min(32 - (x & 31), to - x)
       const bits = (n === 32 ? 0xffffffff : (1 << n) - 1) << (x & 31)
-      out.bits[at] = (out.bits[at] as number) & ~bits
+      out.bits[at] = (out.bits[at] ?? 0) & ~bits
       x += n
     }
   }
@@ -148,9 +148,9 @@ function moved(plane: Plane, [dx, dy]: readonly [number, number]): Plane {
       const start = w * 32 - dx
       const word = Math.floor(start / 32)
       const part = start - word * 32
-      const low = word >= 0 && word < plane.stride ? (plane.bits[from * plane.stride + word] as number) : 0
+      const low = word >= 0 && word < plane.stride ? (plane.bits[from * plane.stride + word] ?? 0) : 0
       const high =
-        word + 1 >= 0 && word + 1 < plane.stride ? (plane.bits[from * plane.stride + word + 1] as number) : 0
+        word + 1 >= 0 && word + 1 < plane.stride ? (plane.bits[from * plane.stride + word + 1] ?? 0) : 0
       out.bits[y * plane.stride + w] = part === 0 ? low : (low >>> part) | (high << (32 - part))
     }
   }
@@ -166,14 +166,14 @@ function inkBox(plane: Plane, counts: Uint16Array): Box | undefined {
   let right = 0
   let bottom = 0
   for (let t = 0; t < counts.length; t++) {
-    if ((counts[t] as number) < DUST) continue
+    if ((counts[t] ?? 0) < DUST) continue
     const x0 = (t % plane.tilesX) * TILE
     const y0 = Math.floor(t / plane.tilesX) * TILE
     // A tile inside what is known cannot widen it.
     if (x0 >= left && x0 + TILE <= right && y0 >= top && y0 + TILE <= bottom) continue
     for (let y = y0; y < y0 + TILE; y++)
       for (let w = 0; w < 2; w++) {
-        const word = plane.bits[y * plane.stride + x0 / 32 + w] as number
+        const word = plane.bits[y * plane.stride + x0 / 32 + w] ?? 0
         if (word === 0) continue
         top = Math.min(top, y)
         bottom = Math.max(bottom, y + 1)

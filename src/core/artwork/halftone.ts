@@ -124,7 +124,7 @@ function explainer(image: GreyImage, table: Uint8Array, screens: readonly (reado
     for (let y = 0; y < h; y++) {
       const from = (ty * TILE + y) * image.width + tx * TILE
       for (let x = 0; x < w; x++) {
-        const ink = table[image.grey[from + x] as number] as number
+        const ink = table[image.grey[from + x] ?? 0] ?? 0
         signal[y * w + x] = ink
         sum += ink
       }
@@ -132,7 +132,7 @@ function explainer(image: GreyImage, table: Uint8Array, screens: readonly (reado
     const mean = sum / n
     let variation = 0
     for (let i = 0; i < n; i++) {
-      const off = (signal[i] as number) - mean
+      const off = (signal[i] ?? 0) - mean
       signal[i] = off
       variation += off * off
     }
@@ -160,8 +160,8 @@ export function findHalftone(
   const busy = dpi > 400 ? 110 : 150
   const candidates: number[] = []
   for (let t = 0; t < edges.length; t++) {
-    const ink = inkSums[t] as number
-    if ((edges[t] as number) >= busy && ink >= 60 && ink <= FULL - 60) candidates.push(t)
+    const ink = inkSums[t] ?? 0
+    if ((edges[t] ?? 0) >= busy && ink >= 60 && ink <= FULL - 60) candidates.push(t)
   }
   const n = windowSide(dpi)
   if (candidates.length === 0 || dpi < 120 || image.width < n || image.height < n) return NONE(edges.length)
@@ -169,7 +169,7 @@ export function findHalftone(
   const asked = Math.min(WINDOWS, candidates.length)
   for (let k = 0; k < asked; k++) {
     const place = asked === candidates.length ? k : Math.floor(((k * 0.6180339887) % 1) * candidates.length)
-    const tile = candidates[place] as number
+    const tile = candidates[place] ?? 0
     const left = Math.round((tile % tilesX) * TILE + TILE / 2 - n / 2)
     const top = Math.round(Math.floor(tile / tilesX) * TILE + TILE / 2 - n / 2)
     const x = Math.min(Math.max(0, left), image.width - n)
@@ -181,7 +181,7 @@ export function findHalftone(
   if (groups.length === 0) return NONE(edges.length)
   const all = tileMap(image, table, candidates, groups, tilesX, tilesY)
   const sizes = groups.map((_, i) => all.reduce((sum, m) => sum + (m === i + 1 ? 1 : 0), 0))
-  const kept = groups.filter((_, i) => (sizes[i] as number) >= LEAST_TILES)
+  const kept = groups.filter((_, i) => (sizes[i] ?? 0) >= LEAST_TILES)
   const map = all.map((m) => kept.indexOf(groups[m - 1] as Cluster) + 1)
   const screens = kept.map((c, i): HalftoneScreen => {
     const share = median(c.repeats.map((r) => r.share))
@@ -192,7 +192,7 @@ export function findHalftone(
       shape: c.lines ? 'lines' : balance < 0.45 ? 'long dots' : 'dots',
       confidence: (c.repeats.length / asked) * Math.min(1, share / 0.5),
       tints: tintsOf(inkSums, map, i + 1, bits),
-      tiles: sizes[groups.indexOf(c)] as number,
+      tiles: sizes[groups.indexOf(c)] ?? 0,
     }
   })
   return { screens, map }
@@ -212,7 +212,7 @@ function tileMap(
   const shown = new Float64Array(tilesX * tilesY)
   for (const t of candidates)
     explained(t % tilesX, Math.floor(t / tilesX)).forEach((share, i) => {
-      if (share <= (shown[t] as number)) return
+      if (share <= (shown[t] ?? 0)) return
       shown[t] = share
       best[t] = i + 1
     })
@@ -224,13 +224,13 @@ function tileMap(
     return round.filter((r) => r >= 0 && r < best.length)
   }
   const map = new Uint8Array(best.length)
-  const queue = candidates.filter((t) => (shown[t] as number) > SEED)
-  for (const t of queue) map[t] = best[t] as number
+  const queue = candidates.filter((t) => (shown[t] ?? 0) > SEED)
+  for (const t of queue) map[t] = best[t] ?? 0
   while (queue.length > 0) {
     const t = queue.pop() as number
     for (const r of near(t)) {
-      if (map[r] !== 0 || (shown[r] as number) <= GROW) continue
-      map[r] = best[r] as number
+      if (map[r] !== 0 || (shown[r] ?? 0) <= GROW) continue
+      map[r] = best[r] ?? 0
       queue.push(r)
     }
   }
@@ -246,7 +246,7 @@ function tintsOf(inkSums: Float64Array, map: Uint8Array, number: number, bits: P
     if (map[t] !== number) continue
     const whole = ((t % tilesX) + 1) * TILE <= width && (Math.floor(t / tilesX) + 1) * TILE <= height
     const beside = [t - 1, t + 1, t - tilesX, t + tilesX].filter((r) => r >= 0 && r < map.length)
-    if (whole && beside.every((r) => map[r] === number)) tints.push((inkSums[t] as number) / FULL)
+    if (whole && beside.every((r) => map[r] === number)) tints.push((inkSums[t] ?? 0) / FULL)
   }
   tints.sort((a, b) => a - b)
   const at = (q: number) => tints[Math.min(tints.length - 1, Math.floor(q * tints.length))] ?? 0

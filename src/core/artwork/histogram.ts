@@ -2,7 +2,7 @@
 export function median(values: readonly number[]): number {
   const s = [...values].sort((a, b) => a - b)
   const m = s.length >> 1
-  return s.length % 2 ? (s[m] as number) : ((s[m - 1] as number) + (s[m] as number)) / 2
+  return s.length % 2 ? (s[m] ?? 0) : ((s[m - 1] ?? 0) + (s[m] ?? 0)) / 2
 }
 
 /** Widths along an edge in pixels: what 5, 50, 95 and 99 % of its length stay below, and that length. */

@@ -21,8 +21,8 @@ const SAMPLE = 13
 function histogram(grey: Uint8Array): Float64Array {
   const h = new Float64Array(256)
   for (let i = 0; i < grey.length; i += SAMPLE) {
-    const v = grey[i] as number
-    h[v] = (h[v] as number) + 1
+    const v = grey[i] ?? 0
+    h[v] = (h[v] ?? 0) + 1
   }
   return h
 }
@@ -36,8 +36,8 @@ export function otsu(h: Float64Array): number {
   let best = -1
   let at = 127
   for (let i = 0; i < 255; i++) {
-    below += h[i] as number
-    belowSum += (h[i] as number) * i
+    below += h[i] ?? 0
+    belowSum += (h[i] ?? 0) * i
     if (below === 0 || below === total) continue
     const apart = belowSum / below - (sum - belowSum) / (total - below)
     const between = below * (total - below) * apart * apart
@@ -51,7 +51,7 @@ export function otsu(h: Float64Array): number {
 
 const mostIn = (h: Float64Array, from: number, to: number) => {
   let best = from
-  for (let i = from; i <= to; i++) if ((h[i] as number) > (h[best] as number)) best = i
+  for (let i = from; i <= to; i++) if ((h[i] ?? 0) > (h[best] ?? 0)) best = i
   return best
 }
 
@@ -66,7 +66,7 @@ function darkFrame({ width, height, grey }: GreyImage, margin: number, mid: numb
         continue
       }
       n++
-      if ((grey[y * width + x] as number) < mid) dark++
+      if ((grey[y * width + x] ?? 0) < mid) dark++
     }
   return n === 0 ? 0 : dark / n
 }

@@ -42,8 +42,8 @@ function line(points: readonly (readonly [t: number, at: number])[]) {
     b = kept.reduce((s, [t, y]) => s + (t - tm) * (y - am), 0) / tt
     a = am - b * tm
     const off = kept.map(([t, y]) => Math.abs(y - a - b * t))
-    const limit = Math.max(0.75, 2.5 * ([...off].sort((p, q) => p - q)[n >> 1] as number))
-    kept = kept.filter((_, i) => (off[i] as number) <= limit)
+    const limit = Math.max(0.75, 2.5 * ([...off].sort((p, q) => p - q)[n >> 1] ?? 0))
+    kept = kept.filter((_, i) => (off[i] ?? 0) <= limit)
   }
   return kept.length < points.length / 2 ? undefined : { a, b }
 }
@@ -85,7 +85,7 @@ function hasRing(plane: Plane, x: number, y: number, radius: number): boolean {
       const r = Math.round(Math.hypot(dx, dy) / thick)
       const quarters = bins.get(r) ?? [0, 0, 0, 0]
       const q = (dx > 0 ? 1 : 0) + (dy > 0 ? 2 : 0)
-      quarters[q] = (quarters[q] as number) + 1
+      quarters[q] = (quarters[q] ?? 0) + 1
       bins.set(r, quarters)
     }
   const least = radius * 0.15

@@ -20,18 +20,18 @@ export function pack({ width, height, grey }: GreyImage, table: Uint8Array): Pac
       const n = Math.min(32, width - w * 32)
       // Most of a film is clear.
       let clear = 0
-      while (clear < n && table[grey[from + clear] as number] === 0) clear++
+      while (clear < n && table[grey[from + clear] ?? 0] === 0) clear++
       if (clear === n) continue
       let word = 0
       let sum = 0
       for (let i = clear; i < n; i++) {
-        const ink = table[grey[from + i] as number] as number
+        const ink = table[grey[from + i] ?? 0] ?? 0
         sum += ink
         word |= (ink >>> 7) << i
       }
       bits.bits[y * bits.stride + w] = word
       const tile = tiles + (w >> 1)
-      inkSums[tile] = (inkSums[tile] as number) + sum / 255
+      inkSums[tile] = (inkSums[tile] ?? 0) + sum / 255
     }
   }
   return { bits, inkSums }
@@ -63,7 +63,7 @@ export function inkIn({ bits, inkSums }: Packed, box: Box, without: readonly Box
   let sum = 0
   for (let ty = Math.floor(box.top / TILE); ty * TILE < box.bottom; ty++)
     for (let tx = Math.floor(box.left / TILE); tx * TILE < box.right; tx++) {
-      const tile = inkSums[ty * bits.tilesX + tx] as number
+      const tile = inkSums[ty * bits.tilesX + tx] ?? 0
       if (tile === 0) continue
       const own = tileBox(bits, tx, ty)
       const left = Math.max(box.left, own.left)

@@ -46,8 +46,8 @@ function overlapOf(a: Art, b: Art) {
   let all = 0
   let halftone = 0
   for (let t = 0; t < a.counts.length; t++) {
-    const na = a.counts[t] as number
-    const nb = b.counts[t] as number
+    const na = a.counts[t] ?? 0
+    const nb = b.counts[t] ?? 0
     if (na === 0 || nb === 0) continue
     const n = na === FULL ? nb : nb === FULL ? na : bothIn(a.regions, b.regions, t)
     all += n
@@ -62,8 +62,8 @@ function bothIn(a: Plane, b: Plane, tile: number): number {
   let n = 0
   for (let y = y0; y < y0 + TILE; y++) {
     const at = y * a.stride + x
-    n += popcount((a.bits[at] as number) & (b.bits[at] as number))
-    n += popcount((a.bits[at + 1] as number) & (b.bits[at + 1] as number))
+    n += popcount((a.bits[at] ?? 0) & (b.bits[at] ?? 0))
+    n += popcount((a.bits[at + 1] ?? 0) & (b.bits[at + 1] ?? 0))
   }
   return n
 }
@@ -107,7 +107,7 @@ function farGap(a: Art, b: Art): Pair['gap'] {
   if (!a.box || !b.box) return undefined
   let least = Number.POSITIVE_INFINITY
   a.coarse.filled.forEach((filled, i) => {
-    if (filled) least = Math.min(least, b.distances.away[i] as number)
+    if (filled) least = Math.min(least, b.distances.away[i] ?? 0)
   })
   return { least: Math.max(0, least - 1) * CELL, rough: true }
 }

@@ -27,7 +27,7 @@ export const copyPlane = (p: Plane): Plane => ({ ...p, bits: p.bits.slice() })
 /** 1 where there is ink; 0 also outside the film. */
 export function bitAt(p: Plane, x: number, y: number): number {
   if (x < 0 || y < 0 || x >= p.width || y >= p.height) return 0
-  return ((p.bits[y * p.stride + (x >> 5)] as number) >>> (x & 31)) & 1
+  return ((p.bits[y * p.stride + (x >> 5)] ?? 0) >>> (x & 31)) & 1
 }
 
 /** Number of bits set in a word. */
@@ -50,9 +50,9 @@ export function tileCounts(p: Plane): Uint16Array {
     const tiles = Math.floor(y / TILE) * p.tilesX
     for (let t = 0; t < p.tilesX; t++) {
       const at = row + t * TILE_WORDS
-      const a = p.bits[at] as number
-      const b = p.bits[at + 1] as number
-      if ((a | b) !== 0) counts[tiles + t] = (counts[tiles + t] as number) + popcount(a) + popcount(b)
+      const a = p.bits[at] ?? 0
+      const b = p.bits[at + 1] ?? 0
+      if ((a | b) !== 0) counts[tiles + t] = (counts[tiles + t] ?? 0) + popcount(a) + popcount(b)
     }
   }
   return counts
@@ -66,19 +66,17 @@ export function tileEdges(p: Plane, counts: Uint16Array): Uint16Array {
   for (let ty = 0; ty < p.tilesY; ty++)
     for (let tx = 0; tx < p.tilesX; tx++) {
       const tile = ty * p.tilesX + tx
-      const count = counts[tile] as number
+      const count = counts[tile] ?? 0
       if (count === 0 || count === FULL) continue
       let sum = 0
       for (let y = ty * TILE; y < ty * TILE + TILE; y++) {
         const at = y * p.stride + tx * TILE_WORDS
-        const a = p.bits[at] as number
-        const b = p.bits[at + 1] as number
+        const a = p.bits[at] ?? 0
+        const b = p.bits[at + 1] ?? 0
         const below = y + 1 < ty * TILE + TILE
         sum += popcount(a ^ ((a >>> 1) | (b << 31))) + popcount((b ^ (b >>> 1)) & 0x7fffffff)
         if (below)
-          sum +=
-            popcount(a ^ (p.bits[at + p.stride] as number)) +
-            popcount(b ^ (p.bits[at + p.stride + 1] as number))
+          sum += popcount(a ^ (p.bits[at + p.stride] ?? 0)) + popcount(b ^ (p.bits[at + p.stride + 1] ?? 0))
       }
       edges[tile] = sum
     }
@@ -88,12 +86,12 @@ export function tileEdges(p: Plane, counts: Uint16Array): Uint16Array {
 /** Ink with a pixel of none beside it, above or below: the edge of the ink, within one word of a row. */
 export function edgeWord(p: Plane, y: number, word: number): number {
   const at = y * p.stride + word
-  const w = p.bits[at] as number
+  const w = p.bits[at] ?? 0
   if (w === 0) return 0
-  const left = word > 0 ? (p.bits[at - 1] as number) : 0
-  const right = word + 1 < p.stride ? (p.bits[at + 1] as number) : 0
-  const up = y > 0 ? (p.bits[at - p.stride] as number) : 0
-  const down = at + p.stride < p.bits.length ? (p.bits[at + p.stride] as number) : 0
+  const left = word > 0 ? (p.bits[at - 1] ?? 0) : 0
+  const right = word + 1 < p.stride ? (p.bits[at + 1] ?? 0) : 0
+  const up = y > 0 ? (p.bits[at - p.stride] ?? 0) : 0
+  const down = at + p.stride < p.bits.length ? (p.bits[at + p.stride] ?? 0) : 0
   const within = ((w << 1) | (left >>> 31)) & ((w >>> 1) | (right << 31)) & up & down
   return w & ~within
 }
@@ -106,7 +104,7 @@ export function despeckle(
   const out = copyPlane(p)
   let specks = 0
   const word = (y: number, x: number) =>
-    y < 0 || x < 0 || x >= p.stride || y >= p.height ? 0 : (p.bits[y * p.stride + x] as number)
+    y < 0 || x < 0 || x >= p.stride || y >= p.height ? 0 : (p.bits[y * p.stride + x] ?? 0)
   for (let y = 0; y < p.height; y++) {
     const tiles = Math.floor(y / TILE) * p.tilesX
     for (let x = 0; x < p.stride; x++) {

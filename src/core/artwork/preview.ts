@@ -30,7 +30,7 @@ export function sharesOf(
       if (px < 0 || px >= plane.width || py < 0 || py >= plane.height) continue
       let ink = 0
       for (let r = py; r < Math.min(py + side, plane.height); r++)
-        ink += popcount(((plane.bits[r * plane.stride + (px >> 5)] as number) >>> (px & 31)) & mask)
+        ink += popcount(((plane.bits[r * plane.stride + (px >> 5)] ?? 0) >>> (px & 31)) & mask)
       out[y * width + x] = Math.round((255 * ink) / (side * side))
     }
   return out

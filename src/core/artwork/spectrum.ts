@@ -28,8 +28,8 @@ function windowAt(image: GreyImage, table: Uint8Array, left: number, top: number
   let weight = 0
   for (let y = 0; y < n; y++)
     for (let x = 0; x < n; x++) {
-      const ink = table[image.grey[(top + y) * image.width + left + x] as number] as number
-      const w = (fade[x] as number) * (fade[y] as number)
+      const ink = table[image.grey[(top + y) * image.width + left + x] ?? 0] ?? 0
+      const w = (fade[x] ?? 0) * (fade[y] ?? 0)
       out[y * n + x] = ink
       sum += ink * w
       weight += w
@@ -37,7 +37,7 @@ function windowAt(image: GreyImage, table: Uint8Array, left: number, top: number
   const mean = sum / weight
   for (let y = 0; y < n; y++)
     for (let x = 0; x < n; x++)
-      out[y * n + x] = ((out[y * n + x] as number) - mean) * (fade[x] as number) * (fade[y] as number)
+      out[y * n + x] = ((out[y * n + x] ?? 0) - mean) * (fade[x] ?? 0) * (fade[y] ?? 0)
   return out
 }
 
@@ -49,21 +49,21 @@ function power(signal: Float64Array, n: number): Float64Array {
   const out = fft.createComplexArray() as number[]
   for (let y = 0; y < n; y++) {
     for (let x = 0; x < n; x++) {
-      line[2 * x] = signal[y * n + x] as number
+      line[2 * x] = signal[y * n + x] ?? 0
       line[2 * x + 1] = 0
     }
     fft.transform(out, line)
-    for (let i = 0; i < 2 * n; i++) rows[y * 2 * n + i] = out[i] as number
+    for (let i = 0; i < 2 * n; i++) rows[y * 2 * n + i] = out[i] ?? 0
   }
   const p = new Float64Array(n * n)
   for (let x = 0; x <= n / 2; x++) {
     for (let y = 0; y < n; y++) {
-      line[2 * y] = rows[y * 2 * n + 2 * x] as number
-      line[2 * y + 1] = rows[y * 2 * n + 2 * x + 1] as number
+      line[2 * y] = rows[y * 2 * n + 2 * x] ?? 0
+      line[2 * y + 1] = rows[y * 2 * n + 2 * x + 1] ?? 0
     }
     fft.transform(out, line)
     for (let y = 0; y < n; y++) {
-      const value = (out[2 * y] as number) ** 2 + (out[2 * y + 1] as number) ** 2
+      const value = (out[2 * y] ?? 0) ** 2 + (out[2 * y + 1] ?? 0) ** 2
       p[y * n + x] = value
       // A real signal has the same power at the opposite frequency.
       p[((n - y) % n) * n + ((n - x) % n)] = value
@@ -97,12 +97,12 @@ export function powerOver(w: number, h: number, { u, v }: Wave): (signal: Float6
       let rowRe = 0
       let rowIm = 0
       for (let x = 0; x < w; x++) {
-        const s = signal[y * w + x] as number
-        rowRe += s * (across.cos[x] as number)
-        rowIm -= s * (across.sin[x] as number)
+        const s = signal[y * w + x] ?? 0
+        rowRe += s * (across.cos[x] ?? 0)
+        rowIm -= s * (across.sin[x] ?? 0)
       }
-      const c = down.cos[y] as number
-      const q = -(down.sin[y] as number)
+      const c = down.cos[y] ?? 0
+      const q = -(down.sin[y] ?? 0)
       re += rowRe * c - rowIm * q
       im += rowRe * q + rowIm * c
     }
@@ -118,7 +118,7 @@ const top3 = (a: number, b: number, c: number): number => {
 
 /** Sharpens a peak found at a whole bin: first by its neighbours, then by the power between the bins. */
 function refine(signal: Float64Array, p: Float64Array, n: number, i: number, j: number): Wave {
-  const log = (x: number, y: number) => Math.log((p[((y + n) % n) * n + ((x + n) % n)] as number) + 1e-9)
+  const log = (x: number, y: number) => Math.log((p[((y + n) % n) * n + ((x + n) % n)] ?? 0) + 1e-9)
   let u = i + top3(log(i - 1, j), log(i, j), log(i + 1, j))
   let v = j + top3(log(i, j - 1), log(i, j), log(i, j + 1))
   const step = 0.35
@@ -137,7 +137,7 @@ function around(p: Float64Array, n: number, { u, v }: Wave, total: number): numb
   const i = Math.round(u * n)
   const j = Math.round(v * n)
   for (let y = j - 2; y <= j + 2; y++)
-    for (let x = i - 2; x <= i + 2; x++) sum += p[((y + n) % n) * n + ((x + n) % n)] as number
+    for (let x = i - 2; x <= i + 2; x++) sum += p[((y + n) % n) * n + ((x + n) % n)] ?? 0
   return (2 * sum) / total
 }
 
@@ -171,7 +171,7 @@ export function repeatAt(
     for (let x = 0; x <= n / 2; x++) {
       const v = (y > n / 2 ? y - n : y) / n
       const f = Math.hypot(x / n, v)
-      const here = p[y * n + x] as number
+      const here = p[y * n + x] ?? 0
       if (f < least || f > most || here <= best) continue
       best = here
       i = x
@@ -201,7 +201,7 @@ function strongestNear(p: Float64Array, n: number, i: number, j: number) {
   let at: [number, number] = [i, j]
   for (let y = j - 1; y <= j + 1; y++)
     for (let x = i - 1; x <= i + 1; x++) {
-      const here = p[((y + n) % n) * n + ((x + n) % n)] as number
+      const here = p[((y + n) % n) * n + ((x + n) % n)] ?? 0
       if (here <= power) continue
       power = here
       at = [x, y]

@@ -59,11 +59,11 @@ function points(
     const tiles = Math.floor(y / 64) * plane.tilesX
     for (let w = 0; w < plane.stride; w++) {
       const at = y * plane.stride + w
-      const word = plane.bits[at] as number
+      const word = plane.bits[at] ?? 0
       const before = upright
-        ? (word << 1) | (w > 0 ? (plane.bits[at - 1] as number) >>> 31 : 0)
+        ? (word << 1) | (w > 0 ? (plane.bits[at - 1] ?? 0) >>> 31 : 0)
         : y > 0
-          ? (plane.bits[at - plane.stride] as number)
+          ? (plane.bits[at - plane.stride] ?? 0)
           : 0
       const starts = kind === 1 ? word & ~before : ~word & before
       if (starts === 0 || !counts(tiles + (w >> 1))) continue
@@ -149,7 +149,7 @@ function greyWidth(
   const share = (px: number, py: number) => {
     const ix = Math.min(image.width - 1, Math.max(0, px))
     const iy = Math.min(image.height - 1, Math.max(0, py))
-    const ink = (table[image.grey[iy * image.width + ix] as number] as number) / 255
+    const ink = (table[image.grey[iy * image.width + ix] ?? 0] ?? 0) / 255
     return kind ? ink : 1 - ink
   }
   const smooth = (px: number, py: number) => {

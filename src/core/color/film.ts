@@ -90,8 +90,7 @@ export const layered = (layers: readonly Layer[], ground: Spectrum): Spectrum =>
   ground.map((measured, i) =>
     outer(
       layers.reduce(
-        (under, { optics, thickness }) =>
-          overGround(optics.k[i] as number, optics.s[i] as number, thickness, under),
+        (under, { optics, thickness }) => overGround(optics.k[i] ?? 0, optics.s[i] ?? 0, thickness, under),
         inner(measured),
       ),
     ),

@@ -44,28 +44,26 @@ function smoothest(xyz: Xyz, light: Light): Spectrum | undefined {
     const rho = t.map((x) => (x + 1) / 2)
     const slope = t.map((x) => (1 - x * x) / 2)
     const bend = t.map((x) => -x * (1 - x * x))
-    const pull = t.map((_, i) =>
-      weights.reduce((s, w, k) => s + (w[i] as number) * (multipliers[k] as number), 0),
-    )
+    const pull = t.map((_, i) => weights.reduce((s, w, k) => s + (w[i] ?? 0) * (multipliers[k] ?? 0), 0))
     const lhs = Matrix.zeros(N + 3, N + 3)
     const rhs = Matrix.zeros(N + 3, 1)
     for (let i = 0; i < N; i++) {
-      let gradient = (slope[i] as number) * (pull[i] as number)
+      let gradient = (slope[i] ?? 0) * (pull[i] ?? 0)
       for (let j = 0; j < N; j++) {
         lhs.set(i, j, SMOOTH.get(i, j))
-        gradient += SMOOTH.get(i, j) * (z[j] as number)
+        gradient += SMOOTH.get(i, j) * (z[j] ?? 0)
       }
-      lhs.set(i, i, SMOOTH.get(i, i) + (bend[i] as number) * (pull[i] as number))
+      lhs.set(i, i, SMOOTH.get(i, i) + (bend[i] ?? 0) * (pull[i] ?? 0))
       rhs.set(i, 0, -gradient)
       weights.forEach((w, k) => {
-        const own = (w[i] as number) * (slope[i] as number)
+        const own = (w[i] ?? 0) * (slope[i] ?? 0)
         lhs.set(i, N + k, own)
         lhs.set(N + k, i, own)
       })
     }
     let off = 0
     weights.forEach((w, k) => {
-      const miss = w.reduce((s, x, i) => s + x * (rho[i] as number), 0) - (xyz[k] as number)
+      const miss = w.reduce((s, x, i) => s + x * (rho[i] ?? 0), 0) - (xyz[k] ?? 0)
       rhs.set(N + k, 0, -miss)
       off = Math.max(off, Math.abs(miss))
     })
@@ -73,8 +71,8 @@ function smoothest(xyz: Xyz, light: Light): Spectrum | undefined {
     const parts = new LuDecomposition(lhs)
     if (parts.isSingular()) return undefined
     const step = parts.solve(rhs)
-    for (let i = 0; i < N; i++) z[i] = (z[i] as number) + Math.max(-STRIDE, Math.min(STRIDE, step.get(i, 0)))
-    for (let k = 0; k < 3; k++) multipliers[k] = (multipliers[k] as number) + step.get(N + k, 0)
+    for (let i = 0; i < N; i++) z[i] = (z[i] ?? 0) + Math.max(-STRIDE, Math.min(STRIDE, step.get(i, 0)))
+    for (let k = 0; k < 3; k++) multipliers[k] = (multipliers[k] ?? 0) + step.get(N + k, 0)
     if (z.some((x) => !Number.isFinite(x) || Math.abs(x) > FARTHEST)) return undefined
   }
   return undefined
@@ -108,7 +106,7 @@ function searched(own: Xyz, light: Light): Spectrum {
   // Held between darkest and lightest, its hue stays.
   const held = own[1] > 0 ? own.map((x) => (x * y) / own[1]) : grey
   for (let mix = 0; mix < 1; mix += GREYER) {
-    const found = smoothest(held.map((x, i) => x + mix * ((grey[i] as number) - x)) as unknown as Xyz, light)
+    const found = smoothest(held.map((x, i) => x + mix * ((grey[i] ?? 0) - x)) as unknown as Xyz, light)
     if (found) return found
   }
   return BANDS.map(() => y)

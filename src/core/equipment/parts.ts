@@ -1,4 +1,5 @@
 import type { Cloth } from '../order'
+import { keysOf } from '../quantity'
 import type { ShelfInk, Shop } from './equipment'
 
 /** The shop with its shelf: what a plan reads, and what forms offer. */
@@ -51,7 +52,7 @@ const TAKEN: { readonly [P in ShopPart]: (shelf: ShopAndShelf) => ShopParts[P] }
   proven: ({ shop: { proven } }) => ({ shop: { proven } }),
 }
 
-export const SHOP_PARTS = Object.keys(TAKEN) as readonly ShopPart[]
+export const SHOP_PARTS = keysOf(TAKEN)
 export const isShopPart = (name: string): name is ShopPart => Object.hasOwn(TAKEN, name)
 
 /** One part of a shop. */

@@ -1,6 +1,7 @@
 import {
   type Duration,
   type Film,
+  keysOf,
   type Length,
   type MeshCount,
   micron,
@@ -80,7 +81,7 @@ export const STEPS = {
   hang: 'Hang',
 } as const
 export type Step = keyof typeof STEPS
-export const STEP_NAMES = Object.keys(STEPS) as readonly Step[]
+export const STEP_NAMES = keysOf(STEPS)
 
 /** What hangs on a frame: the screen of one colour of one print, and how far it has come. */
 export interface Stencil {

@@ -48,7 +48,7 @@ function onGround(layers: readonly Layer[], ground: Spectrum, tops: Share): Spec
     layers.map((l, i) => ({ ...l, thickness: l.thickness * (i === 0 ? FIRST_ON_TOPS : LATER_ON_TOPS) })),
     ground,
   )
-  return full.map((r, i) => (1 - tops) * r + tops * (thin[i] as number))
+  return full.map((r, i) => (1 - tops) * r + tops * (thin[i] ?? 0))
 }
 
 const groundOf = (cloth: Cloth): Spectrum =>

@@ -50,7 +50,7 @@ const withAt = (path: string, value: unknown) => {
 }
 
 it('a whole order passes, with and without its optional parts', () => {
-  expect(checkOrder(good)).toMatchObject({ ok: true, order: good })
+  expect(checkOrder(good)).toMatchObject({ ok: true, value: good })
   expect(checkOrder(withAt('placements[0].inks[0].ruling', 1968))).toMatchObject({ ok: true })
   expect(checkOrder(withAt('placements[0].relations', []))).toMatchObject({ ok: true })
 })

@@ -1,6 +1,7 @@
 import { type Reason, settled } from '../advice'
 import type { Shop } from '../equipment'
 import type { Order } from '../order'
+import { messageOf } from '../quantity'
 import { type InkNeedLine, inkNeedsOf } from './inkNeeds'
 import { runOf } from './ordering'
 import { plan } from './plan'
@@ -66,6 +67,6 @@ export function summarize({ order, runId, decisions, last }: RunAsk, shop: Shop)
       changed: last && planChanges(last, p).length,
     }
   } catch (error) {
-    return { ...NO_SUMMARY, wrong: `It cannot be planned as it is stored: ${(error as Error).message}.` }
+    return { ...NO_SUMMARY, wrong: `It cannot be planned as it is stored: ${messageOf(error)}.` }
   }
 }

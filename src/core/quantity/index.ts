@@ -1,4 +1,5 @@
 export * from './day'
+export * from './keys'
 export * from './kinds'
 export { readNumber } from './number'
 export * from './outcome'

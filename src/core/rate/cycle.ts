@@ -1,4 +1,5 @@
 import type { Duration } from '../quantity'
+import { keysOf } from '../quantity'
 import { carouselCycle, type Rhythm, rhythmsOf } from './carousel'
 import {
   AS_IT_IS,
@@ -84,7 +85,7 @@ export interface Gain {
 /** What the pace hangs on, worst first: a resource is a bottleneck by what it brings to quicken it. */
 export function bottlenecks(need: CycleNeed): readonly Gain[] {
   const now = cycleTime(need)
-  return (Object.keys(RESOURCES) as Resource[])
+  return keysOf(RESOURCES)
     .map((resource) => ({
       resource,
       gain: now / cycleTime(need, { ...AS_IT_IS, [resource]: 0.9 }) - 1,

@@ -92,7 +92,7 @@ export function* spreadOf(
     if (i % TELL === TELL - 1) yield { done: (i + 1) / runs }
   }
   times.sort()
-  const at = (share: number) => times[Math.min(runs - 1, Math.floor(share * runs))] as number
+  const at = (share: number) => times[Math.min(runs - 1, Math.floor(share * runs))] ?? 0
   const [from, to] = [at(0), at(0.995)]
   const step = Math.max(60, (to - from) / BINS)
   const bins = new Array<number>(BINS).fill(0)

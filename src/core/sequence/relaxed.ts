@@ -68,12 +68,11 @@ function memoOf(t: Tables) {
   }
   const weight = Array.from({ length: t.n }, (_, i) => 3 ** i)
   const sum = Int32Array.from({ length: 1 << t.n }, () => 0)
-  for (let m = 1; m < 1 << t.n; m++)
-    sum[m] = (sum[m & (m - 1)] as number) + (weight[31 - Math.clz32(m & -m)] as number)
+  for (let m = 1; m < 1 << t.n; m++) sum[m] = (sum[m & (m - 1)] ?? 0) + (weight[31 - Math.clz32(m & -m)] ?? 0)
   const cells = new Int32Array(3 ** t.n).fill(-1)
-  const cell = (mask: number, wet: number) => (sum[mask] as number) + (sum[wet] as number)
+  const cell = (mask: number, wet: number) => (sum[mask] ?? 0) + (sum[wet] ?? 0)
   return {
-    get: (mask: number, wet: number) => cells[cell(mask, wet)] as number,
+    get: (mask: number, wet: number) => cells[cell(mask, wet)] ?? 0,
     set: (mask: number, wet: number, cost: number) => {
       cells[cell(mask, wet)] = cost
     },

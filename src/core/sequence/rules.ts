@@ -1,4 +1,5 @@
 import { COVERS_ALONE } from '../order'
+import { keysOf } from '../quantity'
 import { FLASH, type Hit, isBase, type Job, type Relation } from './hit'
 
 /** What a pair rule forbids for "i before j": in any state, while wet, or once dried by a flash. */
@@ -87,7 +88,7 @@ export const PAIR_RULES = {
 
 export type PairCode = keyof typeof PAIR_RULES
 
-const CODES = Object.keys(PAIR_RULES) as PairCode[]
+const CODES = keysOf(PAIR_RULES)
 
 /** The codes of every rule that forbids "i before j", with what each forbids. */
 export function pairCodes(i: Hit, j: Hit, ctx: PairContext): readonly (readonly [PairCode, Verdict])[] {

@@ -88,11 +88,7 @@ export function layOut(
         key: done ? -1 : key(n),
         mark: markNumber(n.dried),
         bound:
-          n.cost +
-          rest +
-          short +
-          move * toHang +
-          (flashesLeft && flashesLeft * (leastStanding[n.at] as number)),
+          n.cost + rest + short + move * toHang + (flashesLeft && flashesLeft * (leastStanding[n.at] ?? 0)),
         depth: n.at,
         done,
       },
@@ -111,7 +107,7 @@ export function layOut(
         wet: 0,
         since: 0,
         flashes: flashes + 1,
-        cost: cost + COST.flash + (standing[at] as number),
+        cost: cost + COST.flash + (standing[at] ?? 0),
       }
       found.push(...node({ ...on, ...flashed, at: at + wide, mask, event }))
     }
@@ -157,12 +153,12 @@ function leastHanging(t: Tables, { stations }: Ring): (at: number, mask: number)
     const here = grips[at]
     if (!here) return NO_PLACE
     const key = at * (t.full + 1) + mask
-    if ((known[key] as number) >= 0) return known[key] as number
+    if ((known[key] ?? 0) >= 0) return known[key] ?? 0
     let best = least(at + 1, mask)
     for (let rest = t.full & ~mask; rest; rest &= rest - 1) {
       const j = 31 - Math.clz32(rest & -rest)
-      const grip = here[j] as number
-      if (grip < best && ((t.before[j] as number) & ~mask) === 0)
+      const grip = here[j] ?? 0
+      if (grip < best && ((t.before[j] ?? 0) & ~mask) === 0)
         best = Math.min(best, grip + least(at + 1, mask | (1 << j)))
     }
     best = Math.min(best, NO_PLACE)

@@ -145,14 +145,14 @@ export function buildTables(job: Job, wetOnWet: boolean, inTurn = false): Tables
 
 /** Prints `j` on what is printed: the cost, or FORBIDDEN. */
 export function printCost(t: Tables, j: number, mask: number, wet: number): number {
-  if (mask & (1 << j) || (t.before[j] as number) & ~mask) return FORBIDDEN
-  if ((wet & (t.notWet[j] as number)) | (mask & ~wet & (t.notDry[j] as number))) return FORBIDDEN
+  if (mask & (1 << j) || (t.before[j] ?? 0) & ~mask) return FORBIDDEN
+  if ((wet & (t.notWet[j] ?? 0)) | (mask & ~wet & (t.notDry[j] ?? 0))) return FORBIDDEN
   if (whiteOwed(t, mask) && !(t.whites & (1 << j))) return FORBIDDEN
   if (t.drying & (1 << j) && bits(wet & t.drying) >= t.mostWet) return FORBIDDEN
   let cost = 0
   for (let rest = mask; rest; rest &= rest - 1) {
     const i = 31 - Math.clz32(rest & -rest)
-    cost += (wet & (1 << i) ? t.wetCost : t.dryCost)[i * t.n + j] as number
+    cost += (wet & (1 << i) ? t.wetCost : t.dryCost)[i * t.n + j] ?? 0
   }
   return cost
 }
@@ -165,7 +165,7 @@ export const whiteOwed = (t: Tables, mask: number): boolean =>
 export const smoothingDue = (t: Tables, mask: number): boolean =>
   t.smoothing !== 0 &&
   (mask & t.smoothing) === 0 &&
-  ((t.before[31 - Math.clz32(t.smoothing)] as number) & ~mask) === 0 &&
+  ((t.before[31 - Math.clz32(t.smoothing)] ?? 0) & ~mask) === 0 &&
   mask !== 0
 
 export const flashAllowed = (t: Tables, mask: number): boolean =>
@@ -177,7 +177,7 @@ export function compactWet(t: Tables, mask: number, wet: number): number {
   const counted = t.drying & ~mask ? t.drying : 0
   for (let rest = wet; rest; rest &= rest - 1) {
     const i = 31 - Math.clz32(rest & -rest)
-    if (((t.cares[i] as number) & ~mask) === 0 && !(counted & (1 << i))) kept &= ~(1 << i)
+    if (((t.cares[i] ?? 0) & ~mask) === 0 && !(counted & (1 << i))) kept &= ~(1 << i)
   }
   return kept
 }

@@ -1,5 +1,6 @@
 import { defineRoom, words } from '../advice'
 import { EDGES } from '../equipment'
+import { keysOf } from '../quantity'
 
 export const BLADES = words('60', '70', '80', '90', '60/90/60', '70/90/70')
 export const PRESSURES = words('light', 'medium', 'firm')
@@ -7,7 +8,7 @@ export const FLOODS = words('even', 'hard', 'slow', 'full')
 export type BladeKind = keyof typeof BLADES
 export type Pressure = keyof typeof PRESSURES
 /** From the lightest to the firmest. */
-export const PRESSURE_STEPS = Object.keys(PRESSURES) as readonly Pressure[]
+export const PRESSURE_STEPS = keysOf(PRESSURES)
 export type Flood = keyof typeof FLOODS
 
 /** How each screen is struck. */

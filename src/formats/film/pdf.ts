@@ -133,9 +133,7 @@ export async function drawPage(
       const { data } = context.getImageData(0, top, width, rows)
       for (let i = 0; i < width * rows; i++)
         grey[top * width + i] = Math.round(
-          0.299 * (data[4 * i] as number) +
-            0.587 * (data[4 * i + 1] as number) +
-            0.114 * (data[4 * i + 2] as number),
+          0.299 * (data[4 * i] ?? 0) + 0.587 * (data[4 * i + 1] ?? 0) + 0.114 * (data[4 * i + 2] ?? 0),
         )
     }
     return { width, height, grey }

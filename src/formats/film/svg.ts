@@ -166,8 +166,8 @@ export function readDrawing(text: string): Drawing {
     text,
     size: known
       ? {
-          width: width.value * (MM[width.unit] as number),
-          height: height.value * (MM[height.unit] as number),
+          width: width.value * (MM[width.unit] ?? 0),
+          height: height.value * (MM[height.unit] ?? 0),
         }
       : undefined,
   }

@@ -1,9 +1,9 @@
-import type { Insertable, Kysely, Selectable } from 'kysely'
+import type { Kysely, Selectable } from 'kysely'
 import type { ShopPart, ShopParts } from '@/core/equipment'
 import type { Tables } from '../schema'
+import type { Rows } from './write'
 
 export type Row<T extends keyof Tables> = Selectable<Tables[T]>
-export type Rows = { readonly [T in keyof Tables]?: readonly Insertable<Tables[T]>[] }
 
 /** How a part of the shop lies in the database. */
 export interface StoredPart<P extends ShopPart> {

@@ -1,5 +1,6 @@
 import type { Press } from '@/core/equipment'
-import { placed, type Row, type Rows, type StoredPart } from './part'
+import { placed, type Row, type StoredPart } from './part'
+import type { Rows } from './write'
 
 /** Presses with their stations and pressure, and the flashes and dryers that go with them. */
 export const presses: StoredPart<'presses'> = {

@@ -1,7 +1,7 @@
 import { index } from 'd3-array'
-import type { Kysely } from 'kysely'
+import type { Insertable, Kysely } from 'kysely'
+import { keysOf } from '@/core/quantity'
 import type { Tables } from '../schema'
-import type { Rows } from './part'
 
 /** What names a row of each of the shop's tables. */
 const KEYS = {
@@ -35,6 +35,7 @@ const KEYS = {
 } as const satisfies { readonly [T in keyof Tables]?: readonly (keyof Tables[T])[] }
 
 type ShopTable = keyof typeof KEYS
+export type Rows = { readonly [T in ShopTable]?: readonly Insertable<Tables[T]>[] }
 /** A row of any table: its columns by name. */
 type Loose = Readonly<Record<string, unknown>>
 
@@ -43,7 +44,7 @@ const GO_FIRST: readonly ShopTable[] = ['frame_hangs']
 
 /** Makes the tables hold these rows and no others; writes only what is different. */
 export async function writeRows(tx: Kysely<Tables>, wanted: Rows): Promise<void> {
-  const tables = (Object.keys(wanted) as ShopTable[]).map((table) => ({
+  const tables = keysOf(wanted).map((table) => ({
     table,
     loose: table as 'frame',
     keys: KEYS[table] as readonly string[],

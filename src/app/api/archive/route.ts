@@ -3,6 +3,7 @@ import { open, readFile, stat } from 'node:fs/promises'
 import { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import type { ReadableStream as NodeStream } from 'node:stream/web'
+import { messageOf } from '@/core/quantity'
 import {
   ArchiveProblem,
   archiveText,
@@ -75,7 +76,7 @@ export async function POST(request: Request): Promise<Response> {
         await replaceAll(db, read.archive)
       } catch (error) {
         if (!isMisfit(error)) throw error
-        return json({ wrong: [`Its parts do not fit together: ${(error as Error).message}.`] }, 400)
+        return json({ wrong: [`Its parts do not fit together: ${messageOf(error)}.`] }, 400)
       }
       return json({ orders: read.archive.orders.length, films: films.length, backup })
     } catch (error) {

@@ -1,7 +1,7 @@
 import { numberOf, type Reason, type School } from '@/core/advice'
 import type { Order } from '@/core/order'
 import { type RoomId, type RunPlan, roomOfRule, screensOf, shownWith } from '@/core/plan'
-import { type System, writeQuantity } from '@/core/quantity'
+import { keysOf, type System, writeQuantity } from '@/core/quantity'
 
 /** The stages of the traveller, in working order, with the schools that belong to each. */
 export const STAGES = {
@@ -16,7 +16,7 @@ export const STAGES = {
 } as const satisfies Record<string, { label: string; schools: readonly School[] }>
 
 export type StageName = keyof typeof STAGES
-export const STAGE_NAMES = Object.keys(STAGES) as StageName[]
+export const STAGE_NAMES = keysOf(STAGES)
 export const isStage = (name: string): name is StageName => Object.hasOwn(STAGES, name)
 
 /** The stage that a room's settings and warnings are settled at. */

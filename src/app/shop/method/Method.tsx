@@ -5,6 +5,7 @@ import { X } from 'lucide-react'
 import { useController, useFieldArray, useFormContext } from 'react-hook-form'
 import { optionWords, SCHOOLS, type School } from '@/core/advice'
 import type { ShopAndShelf } from '@/core/equipment'
+import { keysOf } from '@/core/quantity'
 import { Fieldset, Input, Label } from '@/ui/elements'
 import { ClockField, ListMessage, QuantityField } from '@/ui/fields'
 import { Section, TextButton } from '@/ui/Section'
@@ -22,7 +23,7 @@ export function Method() {
       <FoundGood />
       <Section title="How this shop works">
         <Grid templateColumns="1fr 1fr" columnGap="8" rowGap="4">
-          {(Object.keys(SCHOOLS) as School[]).map((s) => (
+          {keysOf(SCHOOLS).map((s) => (
             <SchoolChoice key={s} school={s} />
           ))}
         </Grid>

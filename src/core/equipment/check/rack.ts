@@ -1,6 +1,7 @@
 import * as yup from 'yup'
 import { BANDS, LIGHTS } from '../../color'
 import { each, hexSchema, INK_SYSTEMS, OPACITIES } from '../../order'
+import { keysOf } from '../../quantity'
 import { ADDITIVES } from '../inkRoom'
 import { USUAL_INK_ROOM } from '../rack'
 import { id, name, oneOf, positive } from './fields'
@@ -64,7 +65,7 @@ const KNOWN = {
   additive: yup.object({ how: oneOf({ additive: 1 }), does: oneOf(ADDITIVES) }),
 }
 
-const KNOWN_WAYS = Object.keys(KNOWN) as (keyof typeof KNOWN)[]
+const KNOWN_WAYS = keysOf(KNOWN)
 
 /** An ink of the rack, on a form or in a file. */
 export const baseInkSchema = yup.object({

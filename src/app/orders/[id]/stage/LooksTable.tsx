@@ -5,6 +5,7 @@ import { printedDot } from '@/core/color'
 import { changeWord, INK, type Looks, type Printed, type Tint } from '@/core/ink'
 import type { InkColour } from '@/core/order'
 import { type Look, looksOfRun, type RunPlan } from '@/core/plan'
+import { keysOf } from '@/core/quantity'
 import { AdviceChoice } from '@/ui/AdviceValue'
 import { AskNumber } from '@/ui/AskNumber'
 import { Measure } from '@/ui/Measure'
@@ -73,7 +74,7 @@ function LookRow({
       </td>
       <td>{base && <AdviceChoice advice={base} size="lead" />}</td>
       {look ? (
-        (Object.keys(WAYS) as (keyof Looks)[]).map((way) => (
+        keysOf(WAYS).map((way) => (
           <td key={way}>
             <Seen
               name={`${ink.name}, ${WAYS[way].toLowerCase()}`}

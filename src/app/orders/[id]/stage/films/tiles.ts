@@ -68,7 +68,7 @@ function tinted(shares: Uint8Array, hex: string): HTMLCanvasElement {
     image.data[4 * i] = r
     image.data[4 * i + 1] = g
     image.data[4 * i + 2] = b
-    image.data[4 * i + 3] = shares[i] as number
+    image.data[4 * i + 3] = shares[i] ?? 0
   }
   context.putImageData(image, 0, 0)
   return canvas

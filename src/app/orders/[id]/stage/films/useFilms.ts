@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
 import type { PairFacts, SetFacts } from '@/core/artwork'
+import { messageOf } from '@/core/quantity'
 import type { FilmChange, Reading, StoredFilm } from '@/store/films'
 
 /** What is on the light table of one print. */
@@ -88,7 +89,7 @@ export function useFilms(orderId: string, print: string) {
         setProgress(now)
       }
     } catch (error) {
-      if (!own.signal.aborted) setProblems((p) => [...p, (error as Error).message])
+      if (!own.signal.aborted) setProblems((p) => [...p, messageOf(error)])
     }
     if (giveUp.current === own) setProgress(undefined)
   }, [base])

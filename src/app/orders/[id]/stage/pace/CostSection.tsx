@@ -2,6 +2,7 @@ import { Box, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
 import { q } from '@/core/advice'
 import { COST_PARTS, costsOf, PLAN } from '@/core/plan'
+import { keysOf } from '@/core/quantity'
 import { AskNumber } from '@/ui/AskNumber'
 import { Give } from '@/ui/given'
 import { Measure } from '@/ui/Measure'
@@ -11,7 +12,7 @@ import { useOrder } from '../../orderContext'
 import type { PlanProps } from '../planProps'
 
 const QUANTITIES = [24, 48, 96, 144, 288, 576] as const
-const PARTS = Object.keys(COST_PARTS) as (keyof typeof COST_PARTS)[]
+const PARTS = keysOf(COST_PARTS)
 
 /** What printing the run costs, a piece and in all, for other quantities too, and what it earns at a price. */
 export function CostSection({ plan }: PlanProps) {
