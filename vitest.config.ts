@@ -6,6 +6,8 @@ export default defineConfig({
   test: {
     include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
     testTimeout: 30_000,
+    // One core is left idle otherwise, which on two is half the machine.
+    maxWorkers: '100%',
     coverage: {
       include: ['src/core/**/*.ts'],
       exclude: ['**/*.test.ts', '**/index.ts'],

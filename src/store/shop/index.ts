@@ -74,21 +74,10 @@ async function versionsOf(db: Kysely<Tables>): Promise<ShopVersions> {
   return { ...none, ...Object.fromEntries(rows.map((r) => [r.part, r.version])) }
 }
 
-async function writePart<P extends ShopPart>(
-  tx: Kysely<Tables>,
-  part: P,
-  value: ShopParts[P],
-  version: number,
-): Promise<void> {
-  await writeRows(tx, PARTS[part].rows(value))
-  await tx
-    .insertInto('shop_part')
-    .values({ part, version })
-    .onConflict((c) => c.column('part').doUpdateSet({ version }))
-    .execute()
-}
+const writePart = <P extends ShopPart>(tx: Kysely<Tables>, part: P, value: ShopParts[P]) =>
+  writeRows(tx, PARTS[part].rows(value))
 
-/** Saves a part if it is still at `version`, in one transaction. */
+/** Saves a part of a shop that is set up if it is still at `version`, in one transaction. */
 export async function savePart<P extends ShopPart>(
   db: Database,
   part: P,
@@ -96,8 +85,14 @@ export async function savePart<P extends ShopPart>(
   version: number,
 ): Promise<Saved<{ readonly value: ShopParts[P]; readonly version: number }>> {
   const done = await inOne(db, async (tx) => {
-    if ((await versionsOf(tx))[part] !== version) return false
-    await writePart(tx, part, value, version + 1)
+    const { numUpdatedRows } = await tx
+      .updateTable('shop_part')
+      .set({ version: version + 1 })
+      .where('part', '=', part)
+      .where('version', '=', version)
+      .executeTakeFirst()
+    if (numUpdatedRows === 0n) return false
+    await writePart(tx, part, value)
     return true
   })
   if (done) return { ok: true, version: version + 1 }
@@ -108,7 +103,13 @@ export async function savePart<P extends ShopPart>(
 /** Puts a whole shop in place of what is there; every part's version goes on. */
 export async function putShop(db: Kysely<Tables>, shelf: ShopAndShelf): Promise<void> {
   await inOne(db, async (tx) => {
-    const versions = await versionsOf(tx)
-    for (const part of SHOP_PARTS) await writePart(tx, part, partOf(shelf, part), versions[part] + 1)
+    for (const part of SHOP_PARTS) {
+      await writePart(tx, part, partOf(shelf, part))
+      await tx
+        .insertInto('shop_part')
+        .values({ part, version: 1 })
+        .onConflict((c) => c.column('part').doUpdateSet((e) => ({ version: e('shop_part.version', '+', 1) })))
+        .execute()
+    }
   })
 }

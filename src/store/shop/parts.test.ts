@@ -1,7 +1,16 @@
 import fc from 'fast-check'
+import same from 'fast-deep-equal'
 import { sql } from 'kysely'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
-import { type Frame, partOf, SHOP_PARTS, type ShopAndShelf, TEMPLATES, together } from '@/core/equipment'
+import {
+  checkPart,
+  type Frame,
+  partOf,
+  SHOP_PARTS,
+  type ShopAndShelf,
+  TEMPLATES,
+  together,
+} from '@/core/equipment'
 import { type Database, openDatabase } from '../database'
 import { demoShelf } from '../demo'
 import { MIGRATIONS } from '../migrations'
@@ -46,6 +55,17 @@ describe('parts', () => {
     const fields = SHOP_PARTS.flatMap((part) => Object.keys(partOf(SHELF, part).shop))
     expect([...fields].sort()).toEqual(Object.keys(SHELF.shop).sort())
   })
+  it('read and checked is the same to the letter: a part no one touched is never saved', async () => {
+    for (const { shop, ...shelf } of [SHELF, ...TEMPLATES.map((t) => t.shelf)]) {
+      await putShop(db, { ...shelf, shop: { ...shop, name: 'Corner prints' } })
+      const read = (await loadShop(db)).shelf
+      for (const part of SHOP_PARTS) {
+        const whole = partOf(read, part)
+        const checked = checkPart(part, structuredClone(whole))
+        expect(checked.ok && same(checked.value, whole), part).toBe(true)
+      }
+    }
+  })
   it('a tap in the screen room writes its own row and the version of its part', async () => {
     expect(await written(() => savePart(db, 'frames', coated, 1))).toBe(2)
     expect((await loadShop(db)).shelf).toEqual({ ...SHELF, shop: { ...SHELF.shop, ...coated.shop } })
@@ -54,7 +74,7 @@ describe('parts', () => {
       frames: 2,
     })
   })
-  it('a tap takes a hundredth part of writing the shop anew', async () => {
+  it('a tap takes less than half the time of writing the shop anew', async () => {
     const clocked = async (deed: () => Promise<unknown>) => {
       const from = performance.now()
       await deed()

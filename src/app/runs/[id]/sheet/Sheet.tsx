@@ -165,7 +165,7 @@ export function Sheet({ facts, mark, standing }: SheetProps) {
             <Box key={row} borderBottom="1px solid" borderColor="onPaper" height="22px" />
           ))}
         </Box>
-        <Box mt="1.5" fontSize="small" lineHeight="1.25" borderTop="1px solid" borderColor="onPaper" pt="0.5">
+        <Box mt="2" fontSize="small" lineHeight="1.25">
           <div>{content.cautions}</div>
           <div>{content.foot}</div>
         </Box>
