@@ -1,3 +1,4 @@
+import { no } from '@/core/quantity'
 import { Unopenable } from './sound'
 
 /** Where a data file that cannot be opened is replaced. */
@@ -26,6 +27,17 @@ export function diskProblem(error: unknown): string | undefined {
   if (error instanceof Unopenable) return `${error.message} ${WAY_OUT}`
   const { code = '', message = '' } = error as { code?: string; message?: string }
   return SENTENCES.find(([test]) => test.test(`${code} ${message}`))?.[1]
+}
+
+/** Does something that needs the disk; what a disk can do comes back as a sentence. */
+export async function attempt<T>(act: () => Promise<T>): Promise<T | ReturnType<typeof no>> {
+  try {
+    return await act()
+  } catch (error) {
+    const problem = diskProblem(error)
+    if (problem === undefined) throw error
+    return no(problem)
+  }
 }
 
 /** Rows that break a rule of the tables: a file was edited by hand. */

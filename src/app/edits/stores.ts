@@ -6,7 +6,7 @@ import { no } from '@/core/quantity'
 import { type Database, database } from '@/store/database'
 import { loadDecisions, saveDecisions } from '@/store/decisions'
 import { loadOrders, saveOrder } from '@/store/orders'
-import { diskProblem } from '@/store/problems'
+import { attempt } from '@/store/problems'
 import { releasedRuns } from '@/store/revisions'
 import { loadShop, savePart } from '@/store/shop'
 import { alteredBy } from '../planning'
@@ -73,18 +73,13 @@ async function storePart(part: ShopPart, value: unknown, version: number): Promi
 }
 
 /** Saves what someone edited, seen at `version`. What a disk can do comes back as a sentence. */
-export async function storeEdit(
+export const storeEdit = (
   { kind, id }: Edited,
   value: unknown,
   version: number,
-): Promise<Stored<Order> | Stored<Decisions> | StoredPart> {
-  try {
-    if (kind === 'order') return await storeOrder(id, value, version)
-    if (kind === 'decisions') return await storeDecisions(id, value, version)
-    return isShopPart(id) ? await storePart(id, value, version) : no(`A shop has no part ${id}.`)
-  } catch (error) {
-    const problem = diskProblem(error)
-    if (problem === undefined) throw error
-    return no(problem)
-  }
-}
+): Promise<Stored<Order> | Stored<Decisions> | StoredPart> =>
+  attempt(async () => {
+    if (kind === 'order') return storeOrder(id, value, version)
+    if (kind === 'decisions') return storeDecisions(id, value, version)
+    return isShopPart(id) ? storePart(id, value, version) : no(`A shop has no part ${id}.`)
+  })

@@ -1,7 +1,7 @@
 import { object, string } from 'yup'
 import { database } from '@/store/database'
 import { onceOnly } from '@/store/once'
-import { diskProblem } from '@/store/problems'
+import { attempt } from '@/store/problems'
 import type { At } from '../../../acts/kinds'
 import { ACTS, isAct } from '../../../acts/table'
 import { fitting, json, nothing, parsed, textOf, write } from '../../answer'
@@ -33,12 +33,7 @@ export async function POST(
     const given = fitting(sent?.given ?? {}, takes)
     const now = new Date()
     const db = await database()
-    try {
-      return json(await does(given, { db, now, once: (act) => onceOnly(db, `${name} ${once}`, now, act) }))
-    } catch (error) {
-      const message = diskProblem(error)
-      if (message === undefined) throw error
-      return json({ ok: false, message })
-    }
+    const at: At = { db, now, once: (act) => onceOnly(db, `${name} ${once}`, now, act) }
+    return json(await attempt(() => does(given, at)))
   })
 }
