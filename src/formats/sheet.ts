@@ -61,11 +61,10 @@ export function sheetOf(
   units: System,
   mark?: SheetMark,
 ): SheetContent {
-  const { run, cure, placement } = plan
+  const { run, placement } = plan
   const write = (kind: Kind, x: number) => writeQuantity(kind, x, units)
   const ring = plan.press.kind === 'automatic'
   const sizes = [...new Set(run.lines.flatMap((l) => l.sizes.map((s) => s.size)))]
-  const fact = (label: string, text: string | undefined) => (text === undefined ? [] : [{ label, text }])
   return {
     title: [order.customer, order.title].filter(Boolean).join(', '),
     subtitle: [
@@ -99,42 +98,8 @@ export function sheetOf(
       'Flood',
       'Ink',
     ],
-    hits: plan.hits.map((h) => [
-      stationOf(plan, h),
-      h.hit.name,
-      h.sameScreenAs ? 'same' : (h.frame?.id ?? 'none'),
-      write('meshCount', numberOf(h.mesh)),
-      String(numberOf(h.stroke.strokes)),
-      choiceOf(h.stroke.blade),
-      write('angle', numberOf(h.stroke.angle)),
-      h.stroke.gauge
-        ? `${choiceOf(h.stroke.pressure)}, ${write(h.stroke.gauge.kind, numberOf(h.stroke.gauge))}`
-        : choiceOf(h.stroke.pressure),
-      write('duration', numberOf(h.stroke.time)),
-      choiceOf(h.stroke.flood),
-      h.ink ? write('mass', numberOf(h.ink)) : '',
-    ]),
-    facts: [
-      ...fact('Off-contact', write('length', numberOf(plan.offContact))),
-      ...fact('Blade length', write('length', numberOf(plan.bladeLength))),
-      ...fact('Stroke', plan.direction && choiceOf(plan.direction)),
-      ...fact(
-        plan.hold?.gauge ? 'Hold time, angle, pressure' : 'Hold time, angle',
-        plan.hold && heldWords(plan.hold, write),
-      ),
-      ...fact('Flash height', plan.flashHeight && write('length', numberOf(plan.flashHeight))),
-      ...fact(
-        plan.coolDown?.kind === 'count' ? 'Empty heads' : 'Cool-down',
-        plan.coolDown && write(plan.coolDown.kind, numberOf(plan.coolDown)),
-      ),
-      ...fact('Film at cure', write('temperature', numberOf(cure.film))),
-      ...fact('In the heat', write('duration', numberOf(cure.dwell))),
-      ...fact(
-        cure.dryer.choices.find((c) => c.value === choiceOf(cure.dryer))?.label ?? 'Belt',
-        cure.belt && write('beltSpeed', numberOf(cure.belt)),
-      ),
-      ...fact('Time, roughly', plan.time?.total.range.map((x) => write('workTime', x)).join(' to ')),
-    ],
+    hits: hitRows(plan, write),
+    facts: factsOf(plan, write),
     sizes,
     garments: run.lines.map((l) => ({
       name: `${l.style}, ${l.cloth.name}`,
@@ -163,14 +128,56 @@ export function sheetOf(
   }
 }
 
-const heldWords = ({ time, angle, gauge }: Hold, write: (kind: Kind, x: number) => string): string =>
+type Write = (kind: Kind, x: number) => string
+
+const hitRows = (plan: RunPlan, write: Write): SheetContent['hits'] =>
+  plan.hits.map((h) => [
+    stationOf(plan, h),
+    h.hit.name,
+    h.sameScreenAs ? 'same' : (h.frame?.id ?? 'none'),
+    write('meshCount', numberOf(h.mesh)),
+    String(numberOf(h.stroke.strokes)),
+    choiceOf(h.stroke.blade),
+    write('angle', numberOf(h.stroke.angle)),
+    h.stroke.gauge
+      ? `${choiceOf(h.stroke.pressure)}, ${write(h.stroke.gauge.kind, numberOf(h.stroke.gauge))}`
+      : choiceOf(h.stroke.pressure),
+    write('duration', numberOf(h.stroke.time)),
+    choiceOf(h.stroke.flood),
+    h.ink ? write('mass', numberOf(h.ink)) : '',
+  ])
+
+/** What holds for the whole run. */
+function factsOf(plan: RunPlan, write: Write): SheetContent['facts'] {
+  const { cure } = plan
+  const fact = (label: string, text: string | undefined) => (text === undefined ? [] : [{ label, text }])
+  return [
+    ...fact('Off-contact', write('length', numberOf(plan.offContact))),
+    ...fact('Blade length', write('length', numberOf(plan.bladeLength))),
+    ...fact('Stroke', plan.direction && choiceOf(plan.direction)),
+    ...fact(
+      plan.hold?.gauge ? 'Hold time, angle, pressure' : 'Hold time, angle',
+      plan.hold && heldWords(plan.hold, write),
+    ),
+    ...fact('Flash height', plan.flashHeight && write('length', numberOf(plan.flashHeight))),
+    ...fact(
+      plan.coolDown?.kind === 'count' ? 'Empty heads' : 'Cool-down',
+      plan.coolDown && write(plan.coolDown.kind, numberOf(plan.coolDown)),
+    ),
+    ...fact('Film at cure', write('temperature', numberOf(cure.film))),
+    ...fact('In the heat', write('duration', numberOf(cure.dwell))),
+    ...fact(
+      cure.dryer.choices.find((c) => c.value === choiceOf(cure.dryer))?.label ?? 'Belt',
+      cure.belt && write('beltSpeed', numberOf(cure.belt)),
+    ),
+    ...fact('Time, roughly', plan.time?.total.range.map((x) => write('workTime', x)).join(' to ')),
+  ]
+}
+
+const heldWords = ({ time, angle, gauge }: Hold, write: Write): string =>
   `± ${[time, angle, ...(gauge ? [gauge] : [])].map((a) => write(a.kind, numberOf(a))).join(', ')}`
 
-function placeWords(
-  plan: RunPlan,
-  cell: Cell,
-  write: (kind: Kind, x: number) => string,
-): Omit<SheetPlace, 'number'> {
+function placeWords(plan: RunPlan, cell: Cell, write: Write): Omit<SheetPlace, 'number'> {
   switch (cell.kind) {
     case 'print': {
       const hit = plan.hits.find((h) => h.hit.id === cell.hitId)

@@ -73,7 +73,7 @@ export const begun = <T>(held: Versioned<T>): Session<T> => ({
 })
 
 /** Nothing is stored until people agree, or the thing is back. */
-const halted = <T>({ state }: Session<T>): boolean => state === 'conflict' || state === 'gone'
+export const halted = <T>({ state }: Session<T>): boolean => state === 'conflict' || state === 'gone'
 
 /** Whether something here is not known to be stored. */
 export const unsent = <T>(s: Session<T>): boolean =>

@@ -11,7 +11,7 @@ import { settleBeforeUndo } from './history'
 import { type Enqueue, type Keeper, keeper } from './keeper'
 import { useReadAgain } from './leaving'
 import type { Stored, Versioned } from './save'
-import type { Conflict, SaveState, Session } from './session'
+import { type Conflict, halted, type SaveState, type Session } from './session'
 
 /** A part of a form that is stored by itself; a form may be one part. */
 export interface FormPart<T, P> {
@@ -59,6 +59,124 @@ function show<T extends FieldValues>(form: UseFormReturn<T>, value: T): void {
 /** What is said of several parts: the worst of them. */
 const WORST: readonly SaveState[] = ['conflict', 'gone', 'failed', 'incomplete', 'saving', 'saved']
 
+/** A form with what keeps its parts. */
+interface Kept<T extends FieldValues, P> {
+  readonly form: UseFormReturn<T>
+  readonly keepers: readonly Keeper<P>[]
+  /** The parts as they were rendered last. */
+  readonly latest: { readonly current: readonly FormPart<T, P>[] }
+  /** What is shown by the program is not typed. */
+  readonly showing: { current: boolean }
+}
+
+/** Each part with its keeper and what the form holds of it. */
+const looked = <T extends FieldValues, P>({ form, keepers, latest }: Kept<T, P>) => {
+  const typed = copyOf(form)
+  return latest.current.flatMap((part, i) => {
+    const kept = keepers[i]
+    return kept ? [{ kept, checked: part.check(part.of(typed)) }] : []
+  })
+}
+
+/** A keeper for each part; they show and mark in the form. */
+function useKeepers<T extends FieldValues, P>(
+  form: UseFormReturn<T>,
+  parts: readonly FormPart<T, P>[],
+  enqueue: Enqueue,
+  look: { readonly current: () => void },
+): Kept<T, P> {
+  const router = useRouter()
+  const latest = useRef(parts)
+  latest.current = parts
+  const showing = useRef(false)
+  const [keepers] = useState(() =>
+    parts.map((first, i) => {
+      const part = () => latest.current[i] ?? first
+      const put = (value: T) => {
+        showing.current = true
+        show(form, value)
+        showing.current = false
+      }
+      return keeper<P>(
+        first.subject,
+        first.read,
+        () => ({
+          store: part().store,
+          label: editLabel,
+          stored: () => router.refresh(),
+          show: (value) => put(part().laid(copyOf(form), value)),
+          rebase: (from, onto) => {
+            const typed = copyOf(form)
+            put(part().laid(typed, overlaid(onto, changes(from, part().of(typed)))))
+          },
+          mark: (errors) => {
+            for (const [path, message] of Object.entries(errors))
+              form.setError(path as FieldPath<T>, { message })
+          },
+          look: () => look.current(),
+        }),
+        enqueue,
+      )
+    }),
+  )
+  return useMemo(() => ({ form, keepers, latest, showing }), [form, keepers])
+}
+
+/** Looks at what was typed a moment after each change, and at once when the page is left. */
+function useSettling<T extends FieldValues, P>(kept: Kept<T, P>, look: { current: () => void }) {
+  const pending = useRef<ReturnType<typeof setTimeout>>(undefined)
+  const settle = useCallback(() => {
+    clearTimeout(pending.current)
+    pending.current = undefined
+    const parts = looked(kept)
+    for (const { kept: k, checked } of parts)
+      k.send(checked.ok ? { kind: 'whole', value: checked.value } : { kind: 'broken' })
+    if (parts.some((p) => !p.checked.ok)) void kept.form.trigger()
+  }, [kept])
+  look.current = settle
+  useEffect(() => {
+    const stop = kept.form.watch(() => {
+      if (kept.showing.current) return
+      clearTimeout(pending.current)
+      for (const k of kept.keepers) k.send({ kind: 'typed' })
+      pending.current = setTimeout(settle, PAUSE)
+    })
+    // The browser is leaving: what was typed in the last moment goes along with it.
+    const send = () => {
+      for (const { kept: k, checked } of looked(kept)) if (checked.ok) k.leave(checked.value)
+    }
+    window.addEventListener('pagehide', send)
+    return () => {
+      stop.unsubscribe()
+      window.removeEventListener('pagehide', send)
+      // Going to another page does not wait for the pause to end.
+      if (pending.current !== undefined) settle()
+    }
+  }, [kept, settle])
+  const rest = useCallback(async () => {
+    if (pending.current !== undefined) settle()
+    const versions = await Promise.all(kept.keepers.map((k) => k.rest()))
+    return versions.reduce((sum, v) => sum + v, 0)
+  }, [kept, settle])
+  useEffect(
+    () =>
+      settleBeforeUndo(async () => {
+        const broken = looked(kept).filter(({ kept: k, checked }) => !checked.ok && !halted(k.session()))
+        if (broken.length === 0) {
+          await rest()
+          return 'settled'
+        }
+        clearTimeout(pending.current)
+        pending.current = undefined
+        for (const { kept: k } of broken) k.send({ kind: 'reverted' })
+        settle()
+        return 'reverted'
+      }),
+    [kept, settle, rest],
+  )
+  return rest
+}
+
 /**
  * Saves a form a moment after each change, part by part as far as it is whole; half-typed input stays in the form with its
  * message at the field. Each saved edit can be undone.
@@ -73,112 +191,10 @@ export function useAutosave<T extends FieldValues, P>(
   there: boolean,
   enqueue: Enqueue,
 ): Autosave<T, P> {
-  const router = useRouter()
-  const pending = useRef<ReturnType<typeof setTimeout>>(undefined)
-  const showing = useRef(false)
-  const latest = useRef(parts)
-  latest.current = parts
-  const settleRef = useRef<() => void>(() => undefined)
-
-  const [keepers] = useState(() =>
-    parts.map(({ subject, read }, i) => {
-      const part = () => (latest.current[i] ?? parts[i]) as FormPart<T, P>
-      const put = (value: T) => {
-        showing.current = true
-        show(form, value)
-        showing.current = false
-      }
-      return keeper<P>(
-        subject,
-        read,
-        () => ({
-          store: part().store,
-          label: editLabel,
-          stored: () => router.refresh(),
-          show: (value) => put(part().laid(copyOf(form), value)),
-          rebase: (from, onto) => {
-            const typed = copyOf(form)
-            put(part().laid(typed, overlaid(onto, changes(from, part().of(typed)))))
-          },
-          mark: (errors) => {
-            for (const [path, message] of Object.entries(errors))
-              form.setError(path as FieldPath<T>, { message })
-          },
-          look: () => settleRef.current(),
-        }),
-        enqueue,
-      )
-    }),
-  )
-  const sessions = useSessions(keepers)
-
-  const settle = useCallback(() => {
-    clearTimeout(pending.current)
-    pending.current = undefined
-    const typed = copyOf(form)
-    for (const [i, k] of keepers.entries()) {
-      const part = latest.current[i]
-      if (!part) continue
-      const checked = part.check(part.of(typed))
-      if (checked.ok) k.send({ kind: 'whole', value: checked.value })
-      else {
-        void form.trigger()
-        k.send({ kind: 'broken' })
-      }
-    }
-  }, [form, keepers])
-  settleRef.current = settle
-
-  useEffect(() => {
-    const stop = form.watch(() => {
-      if (showing.current) return
-      clearTimeout(pending.current)
-      for (const k of keepers) k.send({ kind: 'typed' })
-      pending.current = setTimeout(settle, PAUSE)
-    })
-    // The browser is leaving: what was typed in the last moment goes along with it.
-    const send = () => {
-      const typed = copyOf(form)
-      for (const [i, k] of keepers.entries()) {
-        const checked = latest.current[i]?.check(latest.current[i]?.of(typed))
-        if (checked?.ok) k.leave(checked.value)
-      }
-    }
-    window.addEventListener('pagehide', send)
-    return () => {
-      stop.unsubscribe()
-      window.removeEventListener('pagehide', send)
-      // Going to another page does not wait for the pause to end.
-      if (pending.current !== undefined) settle()
-    }
-  }, [form, keepers, settle])
-  const atRest = useCallback(async () => {
-    if (pending.current !== undefined) settle()
-    const versions = await Promise.all(keepers.map((k) => k.rest()))
-    return versions.reduce((sum, v) => sum + v, 0)
-  }, [keepers, settle])
-  useEffect(
-    () =>
-      settleBeforeUndo(async () => {
-        const typed = copyOf(form)
-        const broken = keepers.filter((k, i) => {
-          const part = latest.current[i]
-          return (
-            part && !part.check(part.of(typed)).ok && !k.session().conflict && k.session().state !== 'gone'
-          )
-        })
-        if (broken.length === 0) {
-          await atRest()
-          return 'settled'
-        }
-        clearTimeout(pending.current)
-        pending.current = undefined
-        for (const k of broken) k.send({ kind: 'reverted' })
-        settle()
-        return 'reverted'
-      }),
-    [form, keepers, settle, atRest],
-  )
+  const look = useRef<() => void>(() => undefined)
+  const kept = useKeepers(form, parts, enqueue, look)
+  const rest = useSettling(kept, look)
+  const { keepers } = kept
   useEffect(() => {
     for (const [i, k] of keepers.entries()) {
       const read = parts[i]?.read
@@ -187,6 +203,7 @@ export function useAutosave<T extends FieldValues, P>(
   }, [parts, keepers, there])
   useReadAgain(useMemo(() => parts.map((p) => ({ subject: p.subject, value: p.read.value })), [parts]))
 
+  const sessions = useSessions(keepers)
   const mines = useSame(sessions.map((s) => s.mine))
   const value = useMemo(
     () => mines.reduce((whole: T, mine, i) => parts[i]?.laid(whole, mine) ?? whole, {} as T),
@@ -200,7 +217,7 @@ export function useAutosave<T extends FieldValues, P>(
       const conflict = sessions[i]?.conflict
       return conflict ? [{ conflict, agree: (value: P) => k.send({ kind: 'agreed', value }) }] : []
     }),
-    rest: atRest,
+    rest,
   }
 }
 

@@ -1,4 +1,5 @@
 import { choiceOf, numberOf, q, type Reason } from '../advice'
+import type { Press, Shop } from '../equipment'
 import { type Event, FLASH } from '../sequence'
 import { PLAN } from './definition'
 import { orderingOf } from './ordering'
@@ -80,12 +81,7 @@ export function waysOf({ order, shop, decisions, now }: VariantAsk): readonly Wa
     (p) => PLAN.because('WAY_BASE_ONLY', { ...had, mud: points(p) }),
     (p) => p.flashes.length < now.flashes.length,
   )
-  const fewer = [
-    ...whiteVariants({ order, shop, decisions, now }),
-    ...baseVariants({ order, shop, decisions, now }),
-  ]
-    .filter((v) => v.fits && v.screens < screensOf(now))
-    .sort((a, b) => b.screens - a.screens || (a.worst?.change ?? 0) - (b.worst?.change ?? 0))[0]
+  const fewer = oneScreenLess({ order, shop, decisions, now })
   if (fewer) {
     const kept = Object.entries(decisions.overrides).filter(([key]) => !fewer.keys.includes(key))
     const overrides = { ...Object.fromEntries(kept), ...fewer.overrides }
@@ -97,9 +93,7 @@ export function waysOf({ order, shop, decisions, now }: VariantAsk): readonly Wa
       }),
     )
   }
-  const able = rankPresses(now.run, screensOf(now), shop).presses
-  for (const other of shop.presses.filter((p) => able.includes(p))) {
-    if (other.id === choiceOf(now.pressAdvice)) continue
+  for (const other of otherPresses(now, shop)) {
     const overrides = { ...decisions.overrides, press: other.id }
     offer(
       `press.${other.id}`,
@@ -112,6 +106,18 @@ export function waysOf({ order, shop, decisions, now }: VariantAsk): readonly Wa
   offer('setUp', 'For the set-up: flash every colour', school('every'), () => PLAN.because('WAY_EVERY'))
   return ways
 }
+
+/** Presses beside the one in force that the run can be printed on. */
+function otherPresses(now: RunPlan, shop: Shop): readonly Press[] {
+  const able = rankPresses(now.run, screensOf(now), shop).presses
+  return shop.presses.filter((p) => able.includes(p) && p.id !== choiceOf(now.pressAdvice))
+}
+
+/** Of the ways with fewer screens the one that takes away least, and of those the one that looks best. */
+const oneScreenLess = (ask: VariantAsk) =>
+  [...whiteVariants(ask), ...baseVariants(ask)]
+    .filter((v) => v.fits && v.screens < screensOf(ask.now))
+    .sort((a, b) => b.screens - a.screens || (a.worst?.change ?? 0) - (b.worst?.change ?? 0))[0]
 
 const points = (p: RunPlan) => q('count', Math.round(p.sequence.mud))
 

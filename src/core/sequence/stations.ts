@@ -44,6 +44,55 @@ export function layOut(
   move: number = COST.move,
   effort = 1,
 ): readonly Ordered[] {
+  const { cap, places, wide, standing, stands, node } = roomOf(t, ring, relaxed, move)
+  const next = (spot: Node): readonly Node[] => {
+    const { at, mask, wet, since, flashes, dried, cost } = spot
+    const station = ring.stations[at]
+    if (!station || at >= places) return []
+    const on = { at: at + 1, from: spot, flashes, dried }
+    const spare = station.usable && since >= ring.cool ? COST.spareGap : 0
+    const found = node({ ...on, mask, wet, since: Math.min(cap, since + 1), cost: cost + spare })
+    if (stands(at) && flashes < ring.flashUnits && flashAllowed(t, mask) && (wet || smoothingDue(t, mask))) {
+      const event = { kind: 'flash', station: station.number } as const
+      const flashed = {
+        wet: 0,
+        since: 0,
+        flashes: flashes + 1,
+        cost: cost + COST.flash + (standing[at] ?? 0),
+      }
+      found.push(...node({ ...on, ...flashed, at: at + wide, mask, event }))
+    }
+    if (!station.usable) return found
+    for (let j = 0; j < t.n; j++) {
+      const step = printCost(t, j, mask, wet)
+      if (step >= FORBIDDEN) continue
+      const isSmoothing = (t.smoothing & (1 << j)) !== 0
+      if (isSmoothing && since !== 0) continue
+      const missing = isSmoothing ? 0 : Math.max(0, ring.cool - since)
+      const printed = mask | (1 << j)
+      found.push(
+        ...node({
+          ...on,
+          mask: printed,
+          wet: isSmoothing ? 0 : compactWet(t, printed, wet | (1 << j)),
+          since: isSmoothing ? Math.min(cap, 1) : cap,
+          dried: driedBefore(t, mask, wet, j, dried),
+          cost: cost + step + missing * COST.missingCool + move * hangingMoves(station, t.hits[j]?.id ?? ''),
+          event: { kind: 'print', hit: j, station: station.number },
+        }),
+      )
+    }
+    return found
+  }
+  const [start] = node({ at: 0, mask: 0, wet: 0, since: cap, flashes: 0, dried: NO_MARK, cost: 0 })
+  const { ways, floor } = cheapest(start, next, wanted, effort)
+  return ways.map((n) => ({ cost: n.cost, events: trace(n), ...gapOf(n.bound, floor) }))
+}
+
+const NO_PLACE = 1000
+
+/** The room of a press for a job: what each place costs, and whether a layout begun so can still be finished, at what least. */
+function roomOf(t: Tables, ring: Ring, relaxed: Relaxed, move: number) {
   const cap = Math.max(1, ring.cool)
   const places = ring.stations.length
   const wide = ring.flashWidth ?? 1
@@ -94,51 +143,8 @@ export function layOut(
       },
     ]
   }
-  const next = (spot: Node): readonly Node[] => {
-    const { at, mask, wet, since, flashes, dried, cost } = spot
-    const station = ring.stations[at]
-    if (!station || at >= places) return []
-    const on = { at: at + 1, from: spot, flashes, dried }
-    const spare = station.usable && since >= ring.cool ? COST.spareGap : 0
-    const found = node({ ...on, mask, wet, since: Math.min(cap, since + 1), cost: cost + spare })
-    if (stands(at) && flashes < ring.flashUnits && flashAllowed(t, mask) && (wet || smoothingDue(t, mask))) {
-      const event = { kind: 'flash', station: station.number } as const
-      const flashed = {
-        wet: 0,
-        since: 0,
-        flashes: flashes + 1,
-        cost: cost + COST.flash + (standing[at] ?? 0),
-      }
-      found.push(...node({ ...on, ...flashed, at: at + wide, mask, event }))
-    }
-    if (!station.usable) return found
-    for (let j = 0; j < t.n; j++) {
-      const step = printCost(t, j, mask, wet)
-      if (step >= FORBIDDEN) continue
-      const isSmoothing = (t.smoothing & (1 << j)) !== 0
-      if (isSmoothing && since !== 0) continue
-      const missing = isSmoothing ? 0 : Math.max(0, ring.cool - since)
-      const printed = mask | (1 << j)
-      found.push(
-        ...node({
-          ...on,
-          mask: printed,
-          wet: isSmoothing ? 0 : compactWet(t, printed, wet | (1 << j)),
-          since: isSmoothing ? Math.min(cap, 1) : cap,
-          dried: driedBefore(t, mask, wet, j, dried),
-          cost: cost + step + missing * COST.missingCool + move * hangingMoves(station, t.hits[j]?.id ?? ''),
-          event: { kind: 'print', hit: j, station: station.number },
-        }),
-      )
-    }
-    return found
-  }
-  const [start] = node({ at: 0, mask: 0, wet: 0, since: cap, flashes: 0, dried: NO_MARK, cost: 0 })
-  const { ways, floor } = cheapest(start, next, wanted, effort)
-  return ways.map((n) => ({ cost: n.cost, events: trace(n), ...gapOf(n.bound, floor) }))
+  return { cap, places, wide, standing, stands, node }
 }
-
-const NO_PLACE = 1000
 
 /**
  * The least handgrips that hang what is left, from a station on: only what must go before what is asked, flashes take no

@@ -72,10 +72,6 @@ export function strokeFor(
     )
   }
   const why = (usual: string, rule: StrokeRule): readonly Reason[] => [...own(usual), STROKE.because(rule)]
-  const release =
-    need.use === 'smoothing'
-      ? [STROKE.because(method.release === 'spray' ? 'RELEASE_SPRAY' : 'RELEASE_CLEAR')]
-      : []
   const [hardness] = s.blade
   const wanted = among(BLADES, found?.blade) ?? hardness
   const held = blades.some((b) => b.hardness === wanted)
@@ -91,8 +87,6 @@ export function strokeFor(
     },
     overrides,
   )
-  const [usualEdge, edgeRule] = edge
-  const [usualFlood, floodRule] = s.flood
   return {
     blade: STROKE.choice(
       'blade',
@@ -101,7 +95,7 @@ export function strokeFor(
         advised: wanted,
         reasons: [
           ...why(hardness, s.blade[1]),
-          ...release,
+          ...releaseOf(need, method),
           ...(held ? [] : [STROKE.because('BLADE_NOT_HELD', { name: need.name, wanted })]),
         ],
       },
@@ -109,7 +103,7 @@ export function strokeFor(
     ),
     edge: STROKE.choice(
       'edge',
-      { of, advised: among(EDGES, found?.edge) ?? usualEdge, reasons: why(usualEdge, edgeRule) },
+      { of, advised: among(EDGES, found?.edge) ?? edge[0], reasons: why(...edge) },
       overrides,
     ),
     angle: about('angle', 'angle', [angles.map(degrees) as unknown as Triple, angleRule]),
@@ -119,11 +113,15 @@ export function strokeFor(
     strokes: about('strokes', 'count', s.strokes),
     flood: STROKE.choice(
       'flood',
-      { of, advised: among(FLOODS, found?.flood) ?? usualFlood, reasons: why(usualFlood, floodRule) },
+      { of, advised: among(FLOODS, found?.flood) ?? s.flood[0], reasons: why(...s.flood) },
       overrides,
     ),
   }
 }
+
+/** How a smoothing screen lets go of the film. */
+const releaseOf = ({ use }: StrokeNeed, { release }: ShopMethod): readonly Reason[] =>
+  use === 'smoothing' ? [STROKE.because(release === 'spray' ? 'RELEASE_SPRAY' : 'RELEASE_CLEAR')] : []
 
 const told = ({ on, words }: Proven, count: number, press: Press, usual: Input) => ({
   press: press.name,

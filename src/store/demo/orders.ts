@@ -68,8 +68,7 @@ const day = (today: string, offset: number): string => {
   return date.toISOString().slice(0, 10)
 }
 
-/** The ten orders of the demo, due around `today` (`2026-11-23`). */
-export const demoOrders = (today: string): readonly Order[] => [
+const thisWeek = (today: string): readonly Order[] => [
   {
     id: 'O-1001',
     customer: 'Tide Observatory',
@@ -127,6 +126,9 @@ export const demoOrders = (today: string): readonly Order[] => [
       ),
     ],
   },
+]
+
+const nextWeek = (today: string): readonly Order[] => [
   {
     id: 'O-1004',
     customer: 'Wendle Valley Railway',
@@ -205,6 +207,9 @@ export const demoOrders = (today: string): readonly Order[] => [
       ),
     ],
   },
+]
+
+const later = (today: string): readonly Order[] => [
   {
     id: 'O-1008',
     customer: 'Marram Dune Trust',
@@ -242,6 +247,13 @@ export const demoOrders = (today: string): readonly Order[] => [
     lines: [line('G1', 'Crew sweat', 'Marigold sweat', { '12-13': 30, S: 40, M: 30, L: 20 })],
     placements: [print('P1', 'back', 300, 280, [ink('I1', 'pennant', 0.28)])],
   },
+]
+
+/** The ten orders of the demo, due around `today` (`2026-11-23`). */
+export const demoOrders = (today: string): readonly Order[] => [
+  ...thisWeek(today),
+  ...nextWeek(today),
+  ...later(today),
 ]
 
 /** What the lead of the demo has already decided. */

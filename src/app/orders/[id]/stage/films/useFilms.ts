@@ -51,24 +51,12 @@ const wrongOf = async (response: Response): Promise<string> =>
   ((await response.json().catch(() => ({}))) as { wrong?: readonly string[] }).wrong?.join(' ') ??
   'The server could not be reached: try again.'
 
-/** The films of a print: brings them in, corrects them, has them read. */
-export function useFilms(orderId: string, print: string) {
-  const base = `/api/orders/${orderId}/films/${print}`
-  const [table, setTable] = useState<Films>()
+/** Has the films of a print read, and tells how far it is. */
+function useReading(base: string, onWrong: (problem: string) => void, onKnown: (reading: Reading) => void) {
   const [progress, setProgress] = useState<Progress>()
-  const [problems, setProblems] = useState<readonly string[]>([])
-  const [coming, setComing] = useState<string>()
   const giveUp = useRef<AbortController>(undefined)
-
-  const load = useCallback(async () => {
-    const response = await fetch(base).catch(() => undefined)
-    if (response?.ok) setTable((await response.json()) as Films)
-  }, [base])
-  useEffect(() => {
-    void load()
-    return () => giveUp.current?.abort()
-  }, [load])
-
+  const cancel = useCallback(() => giveUp.current?.abort(), [])
+  useEffect(() => cancel, [cancel])
   const read = useCallback(async () => {
     giveUp.current?.abort()
     const own = new AbortController()
@@ -83,16 +71,36 @@ export function useFilms(orderId: string, print: string) {
         else if (line.step === 'read') now = { ...now, done: now.done + 1 }
         else if (line.step === 'films') now = { ...now, reading: undefined, facts: line }
         else if (line.step === 'pair') now = { ...now, pairs: now.pairs + 1 }
-        else if (line.step === 'wrong') setProblems((p) => [...p, line.problem])
-        else if (line.step === 'failed') setProblems((p) => [...p, 'Reading failed: try again.'])
-        else if (line.step === 'known') setTable((t) => t && { ...t, reading: line.reading })
+        else if (line.step === 'wrong') onWrong(line.problem)
+        else if (line.step === 'failed') onWrong('Reading failed: try again.')
+        else if (line.step === 'known') onKnown(line.reading)
         setProgress(now)
       }
     } catch (error) {
-      if (!own.signal.aborted) setProblems((p) => [...p, messageOf(error)])
+      if (!own.signal.aborted) onWrong(messageOf(error))
     }
     if (giveUp.current === own) setProgress(undefined)
+  }, [base, onWrong, onKnown])
+  return { progress, read, cancel }
+}
+
+/** The films of a print: brings them in, corrects them, has them read. */
+export function useFilms(orderId: string, print: string) {
+  const base = `/api/orders/${orderId}/films/${print}`
+  const [table, setTable] = useState<Films>()
+  const [problems, setProblems] = useState<readonly string[]>([])
+  const [coming, setComing] = useState<string>()
+
+  const load = useCallback(async () => {
+    const response = await fetch(base).catch(() => undefined)
+    if (response?.ok) setTable((await response.json()) as Films)
   }, [base])
+  useEffect(() => {
+    void load()
+  }, [load])
+  const wrong = useCallback((problem: string) => setProblems((p) => [...p, problem]), [])
+  const known = useCallback((reading: Reading) => setTable((t) => t && { ...t, reading }), [])
+  const { progress, read, cancel } = useReading(base, wrong, known)
 
   /** One film after another, so that a bad one stops none of the others. */
   const bring = useCallback(
@@ -139,7 +147,7 @@ export function useFilms(orderId: string, print: string) {
     coming,
     bring,
     read,
-    cancel: useCallback(() => giveUp.current?.abort(), []),
+    cancel,
     correct: useCallback((film: string, change: FilmChange) => send('PATCH', film, change), [send]),
     remove: useCallback((film: string) => send('DELETE', film), [send]),
   }
