@@ -11,7 +11,7 @@ import type {
   Step,
   StrokeUse,
 } from '@/core/equipment'
-import type { Weave } from '@/core/order'
+import type { InkColour, Weave } from '@/core/order'
 import type { InkTables } from './schemaOfInk'
 
 /** Columns that must hold one of a few words are checked by the database; quantities are SI. */
@@ -130,8 +130,8 @@ export interface Tables extends InkTables {
     place: number
     name: string
     hex: string
-    character: string
-    opacity: string
+    character: InkColour['character']
+    opacity: InkColour['opacity']
     system: string
   }
   cloth: ClothColumns & { place: number }

@@ -5,6 +5,7 @@ import { useState } from 'react'
 import type { Backup } from '@/store/backup'
 import { PageTitle } from '@/ui/parts'
 import { SeverityMark } from '@/ui/Severity'
+import { wrongIn } from '../acts/wrong'
 import { Backups } from '../Backups'
 
 const Main = chakra('main')
@@ -28,8 +29,8 @@ export function Recovery({
     )
     setBusy('')
     if (answer?.ok) return window.location.assign('/')
-    const said = answer && ((await answer.json()) as { wrong?: readonly string[] })
-    setTold(said?.wrong?.join(' ') ?? 'Orvint does not answer: look whether it is still running.')
+    const wrong = answer ? await wrongIn(answer) : []
+    setTold(wrong.join(' ') || 'Orvint does not answer: look whether it is still running.')
   }
   return (
     <Main p={{ base: '4', lg: '12' }} maxWidth="46rem">

@@ -9,6 +9,7 @@ import { PageTitle } from '@/ui/parts'
 import { RingDrawing } from '@/ui/RingDrawing'
 import { TextButton } from '@/ui/Section'
 import { act } from '../acts/act'
+import { wrongIn } from '../acts/wrong'
 import { Frame } from '../Frame'
 
 /** The first thing a new shop sees: a name and a template. Everything can be changed later. */
@@ -99,8 +100,7 @@ function ArchiveButton() {
   const take = async (file: File | undefined) => {
     if (!file) return
     const answer = await fetch('/api/archive', { method: 'POST', body: await file.text() })
-    const { wrong = [] } = (await answer.json()) as { wrong?: readonly string[] }
-    if (!answer.ok) return setProblem(wrong[0] ?? 'Nothing was taken.')
+    if (!answer.ok) return setProblem((await wrongIn(answer))[0] ?? 'Nothing was taken.')
     router.refresh()
   }
   return (

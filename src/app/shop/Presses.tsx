@@ -31,8 +31,8 @@ export function Presses() {
     const rows = getValues('shop.presses')
     const first = rows[0]
     list.append({
-      id: nextId(rows as never, 'p'),
-      name: nextName(rows as never, 'New press'),
+      id: nextId(rows, 'p'),
+      name: nextName(rows, 'New press'),
       kind: 'manual',
       heads: 6,
       pallets: 4,
@@ -82,7 +82,7 @@ export function Presses() {
 function PressEditor({ at, onRemove }: { readonly at: number; readonly onRemove: () => void }) {
   const { control, setValue } = useFormContext<ShopAndShelf>()
   const { shop } = useShop()
-  const press = useWatch({ control, name: `shop.presses.${at}` }) as Press
+  const press = useWatch({ control, name: `shop.presses.${at}` })
   const become = (next: Press) =>
     setValue(`shop.presses.${at}`, next as never, { shouldDirty: true, shouldValidate: true })
   const flashes = shop.flashes.filter((f) => f.pressId === press.id)

@@ -146,13 +146,13 @@ export function Rows({ title, name, columns, newRow, one, only = () => true, abo
 }
 
 /** The next free id: `B3` after `B1` and `B2`. */
-export function nextId(rows: readonly Row[], before: string): string {
+export function nextId(rows: readonly { readonly id?: unknown }[], before: string): string {
   const numbers = rows.map((r) => Number(String(r.id).slice(before.length))).filter(Number.isInteger)
   return `${before}${Math.max(0, ...numbers) + 1}`
 }
 
 /** The next free name: `New ink`, then `New ink 2`. */
-export function nextName(rows: readonly Row[], name: string): string {
+export function nextName(rows: readonly { readonly name?: unknown }[], name: string): string {
   const names = new Set(rows.map((r) => r.name))
   for (let n = 1; ; n++) {
     const found = n === 1 ? name : `${name} ${n}`

@@ -24,6 +24,7 @@ import { ConflictPanel } from '../edits/ConflictPanel'
 import { inLine } from '../edits/keeper'
 import { type StoredPart, save } from '../edits/save'
 import { SAVE_WORDS } from '../edits/saveWords'
+import { unlocked } from '../edits/unlocked'
 import { type FormPart, useAutosave } from '../edits/useAutosave'
 import { ShopProvider } from './shopContext'
 
@@ -37,7 +38,7 @@ interface Props {
 /** The shop on one desk: one form over all its pages, saved as it is typed. */
 export function ShopDesk({ stored, pages, children }: Props) {
   const form = useForm<ShopAndShelf>({
-    defaultValues: structuredClone(stored.shelf) as ShopAndShelf,
+    defaultValues: unlocked(stored.shelf),
     // The schema reads the same values that the form holds; the resolver's own types insist on exact inference.
     resolver: yupResolver(shelfSchema) as unknown as Resolver<ShopAndShelf>,
     mode: 'onChange',

@@ -56,7 +56,7 @@ function worst(plane: Plane): readonly Spot[] {
     let x = 0
     let y = 0
     while (stack.length > 0) {
-      const t = stack.pop() as number
+      const t = stack.pop() ?? 0
       const n = counts[t] ?? 0
       area += n
       x += n * ((t % columns) + 0.5) * TILE
@@ -143,7 +143,7 @@ export function peepingOf(base: Art, needing: readonly Art[], tolerance: number)
   return {
     edge: chokes.count,
     base: chokes.below(tolerance) / chokes.count,
-    more: Math.max(0, tolerance - (chokes.at(0.05) as number)),
+    more: Math.max(0, tolerance - (chokes.at(0.05) ?? 0)),
   }
 }
 

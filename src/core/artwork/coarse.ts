@@ -35,7 +35,7 @@ export function components({ columns, rows, filled }: Coarse, most: number): rea
     const stack = [start]
     seen[start] = 1
     while (stack.length > 0) {
-      const cell = stack.pop() as number
+      const cell = stack.pop() ?? 0
       cells.push(cell)
       const cx = cell % columns
       const cy = Math.floor(cell / columns)

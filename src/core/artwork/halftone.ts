@@ -227,7 +227,7 @@ function tileMap(
   const queue = candidates.filter((t) => (shown[t] ?? 0) > SEED)
   for (const t of queue) map[t] = best[t] ?? 0
   while (queue.length > 0) {
-    const t = queue.pop() as number
+    const t = queue.pop() ?? 0
     for (const r of near(t)) {
       if (map[r] !== 0 || (shown[r] ?? 0) <= GROW) continue
       map[r] = best[r] ?? 0

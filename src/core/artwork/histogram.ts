@@ -36,7 +36,7 @@ export class Widths {
     let last: number | undefined
     for (const bin of [...this.bins.keys()].sort((a, b) => a - b)) {
       last = bin / 4
-      left -= this.bins.get(bin) as number
+      left -= this.bins.get(bin) ?? 0
       if (left < 0) break
     }
     return last
@@ -57,7 +57,7 @@ export class Widths {
   /** Undefined when the edge is no longer than `shortest`. */
   spread(shortest: number): Spread | undefined {
     if (this.total <= shortest) return undefined
-    const at = (share: number) => this.at(share) as number
+    const at = (share: number) => this.at(share) ?? 0
     return { least: at(0.05), median: at(0.5), most: at(0.95), widest: at(0.99), edge: this.total }
   }
 }

@@ -58,7 +58,7 @@ export function exposureOf(
     else cloth++
   })
   if (traps.count <= mm) return undefined
-  const trap = traps.at(0.05) as number
+  const trap = traps.at(0.05) ?? 0
   return {
     edge: traps.count,
     cloth: cloth / traps.count,
@@ -128,7 +128,7 @@ export function openedBy(a: Art, pushA: Push, b: Art, pushB: Push): Opened | und
   return {
     edge: now.count,
     open: now.below(-0.25),
-    widest: Math.max(0, -(now.at(0.01) as number)),
-    trap: now.at(0.05) as number,
+    widest: Math.max(0, -(now.at(0.01) ?? 0)),
+    trap: now.at(0.05) ?? 0,
   }
 }

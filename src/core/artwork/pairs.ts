@@ -85,7 +85,7 @@ export function pairOf(a: Art, b: Art): Pair {
   })
   const edge = EDGE_MM * mm
   const trap = traps.spread(edge)
-  const gap = gaps.count > 0 ? { least: gaps.least(edge) as number, rough: false } : farGap(a, b)
+  const gap = gaps.count > 0 ? { least: gaps.least(edge) ?? 0, rough: false } : farGap(a, b)
   const how = ((): How => {
     if (all > OVERLAP_MM2 * mm * mm) {
       if (halftone > BLENDING) return 'blending'

@@ -1,5 +1,6 @@
 import type { ShopMethod } from '../advice'
 import type { Hex } from '../color'
+import type { InkColour } from '../order'
 import type { Duration, Length, MeshCount } from '../quantity'
 import type { InkRoom } from './inkRoom'
 import type { Prices } from './prices'
@@ -159,8 +160,8 @@ export interface ShelfInk {
   readonly id: string
   readonly name: string
   readonly hex: Hex
-  readonly character: string
-  readonly opacity: string
+  readonly character: InkColour['character']
+  readonly opacity: InkColour['opacity']
   readonly system: string
 }
 

@@ -21,9 +21,13 @@ const TABLE = {
 export type InkSystem = keyof typeof TABLE
 export const systemFacts = (system: InkSystem): System => TABLE[system]
 
+const isKnown = (system: string): system is InkSystem => Object.hasOwn(TABLE, system)
+
 /** Whether an ink dries in the screen; what no one knows does not. */
-export const isWaterBased = (system: string): boolean =>
-  Object.hasOwn(TABLE, system) && TABLE[system as InkSystem].waterBased
+export const isWaterBased = (system: string): boolean => isKnown(system) && TABLE[system].waterBased
+
+/** What a system is called; what no one knows by its own word. */
+export const systemName = (system: string): string => (isKnown(system) ? TABLE[system].label : system)
 
 const labels = Object.entries(TABLE).map(([id, { label }]) => [id, label])
 /** Ink systems by what they are called. */
@@ -34,4 +38,4 @@ export type OrderedSystem = keyof typeof SYSTEMS
 
 /** The system of an ink of the shelf as an order keeps it: of the house where it is the house's. */
 export const orderedSystem = (system: string, house: InkSystem): OrderedSystem =>
-  system === house || !Object.hasOwn(TABLE, system) ? 'house' : (system as InkSystem)
+  isKnown(system) && system !== house ? system : 'house'

@@ -24,8 +24,8 @@ const ink = (id: string, shelf: string, coverage: number, more: Partial<InkColou
   if (!found) throw new Error(`no ink ${shelf}`)
   const { name, hex } = found
   const kind = {
-    character: found.character as InkColour['character'],
-    opacity: found.opacity as InkColour['opacity'],
+    character: found.character,
+    opacity: found.opacity,
     system: orderedSystem(found.system, 'plastisol'),
   }
   return { id, name, hex, ...kind, coverage, lowCure: false, ...more }

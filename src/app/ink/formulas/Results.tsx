@@ -15,6 +15,7 @@ import { Section, Table } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { Swatch } from '@/ui/Swatch'
 import { act } from '../../acts/act'
+import { unlocked } from '../../edits/unlocked'
 import { nextId } from '../../shop/Rows'
 import { useShop } from '../../shop/shopContext'
 import { type Asked, type OnCloth, smearOn } from './asked'
@@ -47,8 +48,8 @@ export function Results({
   const keep = (c: Candidate) => {
     const before = getValues('shop.inkRoom.formulas')
     const others = before.filter((f) => f.name.toLowerCase() !== called.toLowerCase())
-    const formula = { id: nextId(before as never, 'M'), name: called, system, target, parts: [...c.parts] }
-    setValue('shop.inkRoom.formulas', [...others, structuredClone(formula)] as never)
+    const formula = { id: nextId(before, 'M'), name: called, system, target, parts: [...c.parts] }
+    setValue('shop.inkRoom.formulas', unlocked([...others, formula]))
   }
   const mix = async (c: Candidate) => {
     keep(c)

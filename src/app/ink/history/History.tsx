@@ -5,7 +5,7 @@ import { useState } from 'react'
 import { q } from '@/core/advice'
 import { difference, hexOf, hexOfLab, labOf } from '@/core/color'
 import { byColour, type ColourHistory, ENTRY_KINDS, type Entry, INK, type PastBatch } from '@/core/ink'
-import { INK_SYSTEMS, type InkSystem } from '@/core/order'
+import { systemName } from '@/core/order'
 import { momentOf } from '@/core/schedule'
 import { AskNumber } from '@/ui/AskNumber'
 import { sayMoment } from '@/ui/clock'
@@ -45,7 +45,7 @@ export function History({
 
 function Colour({ colour: { name, system, batches, sample } }: { readonly colour: ColourHistory }) {
   return (
-    <Section title={`${name}, ${INK_SYSTEMS[system as InkSystem].toLowerCase()}`}>
+    <Section title={`${name}, ${systemName(system).toLowerCase()}`}>
       <Table css={{ tableLayout: 'fixed', '& td': { paddingBlock: '3px', verticalAlign: 'middle' } }}>
         <thead>
           <tr>

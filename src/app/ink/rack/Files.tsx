@@ -1,7 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
 import { useFormContext } from 'react-hook-form'
-import type { BaseInk, Formula, ShopAndShelf } from '@/core/equipment'
+import type { BaseInk, ShopAndShelf } from '@/core/equipment'
 import { strangersIn } from '@/core/ink'
 import { readCgats, readingsFor } from '@/formats/cgats'
 import { readFormulasCsv, readStockCsv } from '@/formats/inkCsv'
@@ -9,6 +9,7 @@ import { localNow } from '@/ui/clock'
 import { Section } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { act } from '../../acts/act'
+import { unlocked } from '../../edits/unlocked'
 import { FileIn } from '../FileIn'
 
 const Link = chakra('a')
@@ -32,7 +33,7 @@ export function Files({ rack }: { readonly rack: readonly BaseInk[] }) {
         'No ink of the rack is read over both cards in it. Samples are called W1.white and W1.black.',
       )
     const next = rack.map((ink) => ({ ...ink, known: found.get(ink.code) ?? ink.known }))
-    setValue('shop.inkRoom.rack', structuredClone(next) as BaseInk[])
+    setValue('shop.inkRoom.rack', unlocked(next))
     say(true, `Read: ${[...found.keys()].join(', ')}.`, ...read.notes)
   }
   const takeFormulas = (text: string) => {
@@ -47,7 +48,7 @@ export function Files({ rack }: { readonly rack: readonly BaseInk[] }) {
       return say(false, `${mixedUp.name}: inks of another system stand in it; they never go into one pail.`)
     const ids = new Set(formulas.map((f) => f.id))
     const kept = getValues('shop.inkRoom.formulas').filter((f) => !ids.has(f.id))
-    setValue('shop.inkRoom.formulas', [...kept, ...structuredClone(formulas)] as Formula[])
+    setValue('shop.inkRoom.formulas', unlocked([...kept, ...formulas]))
     say(true, `${formulas.length} formulas taken in.`)
   }
   const takeStock = async (text: string) => {

@@ -4,6 +4,7 @@ import { hexOfLab } from '@/core/color'
 import type { Formula, ShopAndShelf } from '@/core/equipment'
 import { Section, TextButton } from '@/ui/Section'
 import { Swatch } from '@/ui/Swatch'
+import { unlocked } from '../../edits/unlocked'
 
 const Link = chakra('a')
 
@@ -30,7 +31,7 @@ export function Formulas() {
           <Box flex="1">{f.parts.map((p) => `${p.code} ${(p.share * 100).toFixed(1)} %`).join(', ')}</Box>
           <TextButton
             aria-label={`Remove ${f.name}`}
-            onClick={() => setValue('shop.inkRoom.formulas', formulas.filter((o) => o !== f) as Formula[])}
+            onClick={() => setValue('shop.inkRoom.formulas', unlocked(formulas.filter((o) => o !== f)))}
           >
             remove
           </TextButton>

@@ -27,6 +27,7 @@ import { act } from '../../acts/act'
 import { ConflictPanel } from '../../edits/ConflictPanel'
 import { inLine } from '../../edits/keeper'
 import { type Stored, save } from '../../edits/save'
+import { unlocked } from '../../edits/unlocked'
 import { type FormPart, useAutosave } from '../../edits/useAutosave'
 import { Frame } from '../../Frame'
 import { OrderHead } from './OrderHead'
@@ -54,7 +55,7 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, chi
   const { shelf } = shop
   const deleted = stored.deletedAt !== undefined
   const form = useForm<Order>({
-    defaultValues: structuredClone(stored.order) as Order,
+    defaultValues: unlocked(stored.order),
     // The schema reads the same values that the form holds; the resolver's own types insist on exact inference.
     resolver: yupResolver(orderSchema) as unknown as Resolver<Order>,
     mode: 'onChange',

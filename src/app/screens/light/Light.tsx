@@ -2,9 +2,10 @@
 
 import { Box, Grid } from '@chakra-ui/react'
 import { useFormContext } from 'react-hook-form'
-import type { ShopAndShelf, StepTest } from '@/core/equipment'
+import type { ShopAndShelf } from '@/core/equipment'
 import { Measure } from '@/ui/Measure'
 import { Section, Table, TextButton } from '@/ui/Section'
+import { unlocked } from '../../edits/unlocked'
 import { useShop } from '../../shop/shopContext'
 import { Calculator } from './Calculator'
 import { StepTestBench } from './StepTestBench'
@@ -30,10 +31,7 @@ function Tests() {
   const name = (list: readonly { readonly id: string; readonly name: string }[], id: string) =>
     list.find((x) => x.id === id)?.name ?? 'gone'
   const remove = (id: string) =>
-    setValue(
-      'shop.screens.tests',
-      structuredClone(getValues('shop.screens.tests').filter((t) => t.id !== id)) as StepTest[],
-    )
+    setValue('shop.screens.tests', unlocked(getValues('shop.screens.tests').filter((t) => t.id !== id)))
   return (
     <Section title={tests.length === 1 ? '1 step test kept' : `${tests.length} step tests kept`}>
       {tests.length === 0 ? (

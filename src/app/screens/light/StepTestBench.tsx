@@ -11,6 +11,7 @@ import { Give, Pick } from '@/ui/given'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
 import { Section, Table } from '@/ui/Section'
+import { unlocked } from '../../edits/unlocked'
 import { nextId } from '../../shop/Rows'
 import { useShop } from '../../shop/shopContext'
 
@@ -69,7 +70,7 @@ export function StepTestBench() {
     if (!found || !lamp) return
     const before = getValues('shop.screens.tests')
     const test: StepTest = {
-      id: nextId(before as never, 'T'),
+      id: nextId(before, 'T'),
       on: localNow().slice(0, 10),
       lampId,
       emulsionId,
@@ -78,7 +79,7 @@ export function StepTestBench() {
       distance: lamp.distance,
       ...found,
     }
-    setValue('shop.screens.tests', structuredClone([...before, test]) as StepTest[])
+    setValue('shop.screens.tests', unlocked([...before, test]))
     setKept('Kept: exposures follow it from now on.')
     setHeld(undefined)
     setOpen(undefined)

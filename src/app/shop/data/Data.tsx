@@ -10,6 +10,7 @@ import { sayDay } from '@/ui/day'
 import { Input, Link } from '@/ui/elements'
 import { Section, TextButton } from '@/ui/Section'
 import { act } from '../../acts/act'
+import { wrongIn } from '../../acts/wrong'
 import { Backups } from '../../Backups'
 
 interface Props {
@@ -28,7 +29,7 @@ async function takeArchive(file: File): Promise<Outcome> {
   const answer = await fetch('/api/archive', { method: 'POST', body: file }).catch(() => undefined)
   if (!answer) return { ok: false, message: 'Orvint does not answer: look whether it is still running.' }
   if (answer.ok) return { ok: true }
-  const { wrong = [] } = (await answer.json()) as { wrong?: readonly string[] }
+  const wrong = await wrongIn(answer)
   const more = wrong.length > 3 ? ` And ${wrong.length - 3} more.` : ''
   return { ok: false, message: `${wrong.slice(0, 3).join(' ')}${more}` }
 }

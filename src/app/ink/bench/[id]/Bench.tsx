@@ -4,7 +4,7 @@ import { Box, Flex, Grid } from '@chakra-ui/react'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { hexOfLab } from '@/core/color'
 import { type Batch, type BenchPart, benchOf, type Can, type PastBatch } from '@/core/ink'
-import { INK_SYSTEMS, type InkSystem } from '@/core/order'
+import { systemName } from '@/core/order'
 import type { Mass } from '@/core/quantity'
 import { localNow } from '@/ui/clock'
 import { Measure } from '@/ui/Measure'
@@ -106,8 +106,8 @@ export function Bench({ batch, sample, cans }: Props) {
               {batch.name}
             </Box>
             <Box color="soft">
-              {batch.id}, {INK_SYSTEMS[batch.system as InkSystem]}, <Measure kind="mass" value={batch.mass} />{' '}
-              of <Measure kind="mass" value={batch.wanted} /> in the pail
+              {batch.id}, {systemName(batch.system)}, <Measure kind="mass" value={batch.mass} /> of{' '}
+              <Measure kind="mass" value={batch.wanted} /> in the pail
             </Box>
           </Box>
           <Box ml="auto">

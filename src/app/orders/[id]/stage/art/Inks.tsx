@@ -37,8 +37,8 @@ export function Inks({ at }: { readonly at: number }) {
       ...newInk(nextId()),
       name: found.name,
       hex: found.hex,
-      character: found.character as InkColour['character'],
-      opacity: found.opacity as InkColour['opacity'],
+      character: found.character,
+      opacity: found.opacity,
       system: orderedSystem(found.system, shelf.shop.method.ink),
     })
   }

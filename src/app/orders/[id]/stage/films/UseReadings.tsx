@@ -8,6 +8,7 @@ import type { Reading, StoredFilm } from '@/store/films'
 import { changeWords } from '@/ui/changeWords'
 import { TextButton } from '@/ui/Section'
 import { useSettings } from '@/ui/settings'
+import { unlocked } from '../../../../edits/unlocked'
 
 interface Props {
   readonly at: number
@@ -51,7 +52,7 @@ export function UseReadings({ at, films, reading }: Props) {
         <Box ml="auto">
           <TextButton
             onClick={() =>
-              setValue(`placements.${at}`, structuredClone(read) as never, {
+              setValue(`placements.${at}`, unlocked(read), {
                 shouldDirty: true,
                 shouldValidate: true,
               })

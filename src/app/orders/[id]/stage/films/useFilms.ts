@@ -2,6 +2,7 @@ import { useCallback, useEffect, useRef, useState } from 'react'
 import type { PairFacts, SetFacts } from '@/core/artwork'
 import { messageOf } from '@/core/quantity'
 import type { FilmChange, Reading, StoredFilm } from '@/store/films'
+import { wrongIn } from '../../../../acts/wrong'
 
 /** What is on the light table of one print. */
 export interface Films {
@@ -48,8 +49,7 @@ async function* linesOf(response: Response): AsyncGenerator<Line> {
 
 /** What went wrong, in the words of the answer. */
 const wrongOf = async (response: Response): Promise<string> =>
-  ((await response.json().catch(() => ({}))) as { wrong?: readonly string[] }).wrong?.join(' ') ??
-  'The server could not be reached: try again.'
+  (await wrongIn(response)).join(' ') || 'The server could not be reached: try again.'
 
 /** Has the films of a print read, and tells how far it is. */
 function useReading(base: string, onWrong: (problem: string) => void, onKnown: (reading: Reading) => void) {

@@ -1,5 +1,5 @@
 import { format, parseISO } from 'date-fns'
-import { INK_SYSTEMS, type InkSystem } from '@/core/order'
+import { systemName } from '@/core/order'
 import { isMoment, writeQuantity } from '@/core/quantity'
 import { inkLabelPdf } from '@/formats/inkLabelPdf'
 import { database } from '@/store/database'
@@ -21,7 +21,7 @@ export async function GET(
     const label = await inkLabelPdf({
       batch: batch.id,
       name: batch.name,
-      system: INK_SYSTEMS[batch.system as InkSystem],
+      system: systemName(batch.system),
       parts: batch.parts.map((p) => `${p.code} ${(p.share * 100).toFixed(1)} %`),
       lots: (await lotsOf(db, [id])).get(id) ?? [],
       mass: writeQuantity('mass', batch.mass, units),
