@@ -2,20 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { similarity } from './agreement'
 import { disc, drawn, grown, mark, outside, type Shape, slab, together, within } from './film.fixtures'
+import { bare, DPI, FRAME, film, knockout, PX, px, setOf } from './filmsDrawn.fixtures'
 import { baseOf, exposures, meetingOf, opened, peeping, readFilm, settle } from './index'
-
-const DPI = 300
-const PX = 0.0254 / DPI
-/** Marks at the middle of each side of a 60 x 60 mm film. */
-const FRAME = together(mark(30, 6), mark(30, 54), mark(6, 30), mark(54, 30))
-
-const film = (shape: Shape, dpi = DPI) => readFilm(drawn(60, 60, dpi, together(FRAME, shape)), dpi)
-const bare = (shape: Shape, dpi = DPI, size = 40) => readFilm(drawn(size, size, dpi, shape), dpi)
-const setOf = (...shapes: readonly Shape[]) => settle(shapes.map((s) => film(s)))
-const px = (metres: number | undefined) => (metres ?? Number.NaN) / PX
-
-/** A hole cut for a shape, smaller by the trap or larger by the gap. */
-const knockout = (shape: Shape, trap: number) => outside(disc(30, 30, 17), grown(shape, -trap))
 
 describe('registration marks', () => {
   const places = [
