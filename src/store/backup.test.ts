@@ -6,22 +6,17 @@ import { sql } from 'kysely'
 import Sqlite from 'libsql'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { partOf } from '@/core/equipment'
-import { noDecisions, plan } from '@/core/plan'
 import { readArchive } from './archive'
 import { backUp, backUpNightly, listBackups, replaceDamaged, restore, sweepHalfMade } from './backup'
 import { closeDatabase, type Database, database, openDatabase } from './database'
-import { DEMO_SHELF, DEMO_SHOP, demoOrders, seedDemo } from './demo'
+import { DEMO_SHELF, seedDemo } from './demo'
 import { addFilms, keepFile } from './films'
 import { deleteOrder, loadOrder, loadOrders, saveOrder } from './orders'
 import { diskProblem } from './problems'
+import { days, frozen, NOW, TODAY } from './released.fixtures'
 import { release } from './revisions'
 import { savePart } from './shop'
 import { soundDatabase } from './sound'
-
-const TODAY = '2026-11-23'
-const NOW = new Date('2026-11-23T09:00:00Z')
-const days = (n: number) => new Date(NOW.getTime() + n * 86_400_000)
-const RUN = 'R-1001-P1-dark'
 
 let folder: string
 let db: Database
@@ -31,11 +26,6 @@ beforeEach(async () => {
   db = await openDatabase(join(folder, 'orvint.sqlite'))
   await seedDemo(db, TODAY)
 })
-const frozen = () => {
-  const [order] = demoOrders(TODAY)
-  if (!order) throw new Error('no order')
-  return { order, plan: plan(order, DEMO_SHOP, noDecisions(RUN)), shopName: DEMO_SHOP.name }
-}
 
 describe('backups', () => {
   it('are restored as they were, and what was there is backed up first', async () => {

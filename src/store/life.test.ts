@@ -4,11 +4,11 @@ import { join } from 'node:path'
 import { sql } from 'kysely'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { partOf, TEMPLATES } from '@/core/equipment'
-import { keptGood, noDecisions, plan, settingsOf } from '@/core/plan'
+import { keptGood, noDecisions, settingsOf } from '@/core/plan'
 import { readArchive, replaceAll } from './archive'
 import { changeStamp, type Database, openDatabase } from './database'
 import { loadDecisions, saveDecisions } from './decisions'
-import { DEMO_SHELF, DEMO_SHOP, demoOrders, seedDemo } from './demo'
+import { DEMO_SHELF, DEMO_SHOP, seedDemo } from './demo'
 import { addFilms } from './films'
 import { receiveCans } from './inkRoom'
 import {
@@ -21,14 +21,10 @@ import {
   loadOrders,
   saveOrder,
 } from './orders'
+import { days, frozen, NOW, RUN, TODAY } from './released.fixtures'
 import { latestRevisions, release, revisionByCode, revisionsOf } from './revisions'
 import { loadShop, putShop, savePart } from './shop'
 import { keepSummaries, keptSummaries } from './summaries'
-
-const TODAY = '2026-11-23'
-const NOW = new Date('2026-11-23T09:00:00Z')
-const days = (n: number) => new Date(NOW.getTime() + n * 86_400_000)
-const RUN = 'R-1001-P1-dark'
 
 let folder: string
 let db: Database
@@ -38,11 +34,6 @@ beforeEach(async () => {
   db = await openDatabase(join(folder, 'orvint.sqlite'))
   await seedDemo(db, TODAY)
 })
-const frozen = () => {
-  const [order] = demoOrders(TODAY)
-  if (!order) throw new Error('no order')
-  return { order, plan: plan(order, DEMO_SHOP, noDecisions(RUN)), shopName: DEMO_SHOP.name }
-}
 const asJson = (x: unknown) => JSON.parse(JSON.stringify(x))
 
 describe('a released revision', () => {
