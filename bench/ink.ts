@@ -106,7 +106,7 @@ const inks = TARGETS.slice(0, 12).map(
     id: `I${i}`,
     name: `ink ${i}`,
     hex,
-    character: 'spot',
+    inkType: 'spot',
     opacity: (['ordinary', 'opaque', 'transparent'] as const)[i % 3] ?? 'ordinary',
     coverage: 0.2,
     system: 'plastisol',

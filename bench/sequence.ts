@@ -11,14 +11,14 @@ import { milpOf } from '../src/core/sequence/milp.fixtures'
 import { DEMO_SHOP, demoOrders } from '../src/store/demo'
 import { SMALL } from './size'
 
-const ring = (stations: number, hangs: readonly (string | undefined)[] = []): Ring => ({
+const ring = (stations: number, mounted: readonly (string | undefined)[] = []): Ring => ({
   kind: 'stations',
   stations: Array.from({ length: stations }, (_, i) => ({
     number: i + 1,
     usable: i !== 6,
     flashAllowed: true,
-    ...(hangs[i] === undefined ? {} : { hangs: hangs[i] }),
-    flashStands: hangs.length > 0 && (i === 1 || i === 9),
+    ...(mounted[i] === undefined ? {} : { mounted: mounted[i] }),
+    flashStands: mounted.length > 0 && (i === 1 || i === 9),
   })),
   flashUnits: 3,
   cool: 1,
@@ -86,10 +86,10 @@ for (const screens of [6, 8, 10, 12, 14]) {
 let found = 0
 let saved = 0
 const busy = Array.from({ length: JOBS }, () => job(12)).map((j) => {
-  const hangs = Array.from({ length: 18 }, (_, i) =>
+  const mounted = Array.from({ length: 18 }, (_, i) =>
     i % 2 ? undefined : draw() < 0.5 ? OTHER_JOB : `h${i % 12}`,
   )
-  const on = ring(18, hangs)
+  const on = ring(18, mounted)
   let most = 0
   const usual = timed(() => {
     const s = solve(j, on, 'press')
@@ -103,9 +103,9 @@ const busy = Array.from({ length: JOBS }, () => job(12)).map((j) => {
   })
   return [usual, aside] as const
 })
-const [hung, least] = [0, 1].map((i) => busy.map((t) => t[i] as number)) as [number[], number[]]
+const [mountedNow, least] = [0, 1].map((i) => busy.map((t) => t[i] as number)) as [number[], number[]]
 console.log(
-  `12 screens, screens hanging: median ${median(hung).toFixed(1)} ms, worst ${Math.max(...hung).toFixed(0)} ms; least moving ${median(least).toFixed(1)} and ${Math.max(...least).toFixed(0)} ms, found for ${found} of ${JOBS}, ${(saved / found).toFixed(1)} handgrips saved`,
+  `12 screens, screens hanging: median ${median(mountedNow).toFixed(1)} ms, worst ${Math.max(...mountedNow).toFixed(0)} ms; least moving ${median(least).toFixed(1)} and ${Math.max(...least).toFixed(0)} ms, found for ${found} of ${JOBS}, ${(saved / found).toFixed(1)} set-up moves saved`,
 )
 
 // What a screen that is taken up asks for: a whole order of the demo, each place of it.

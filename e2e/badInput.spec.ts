@@ -1,4 +1,4 @@
-import { expect, saveStatus, test } from './house'
+import { expect, open, reload, saveStatus, test } from './house'
 
 /** Field label, what is typed, the message that must stand at the field. */
 const ORDER_FIELDS = [
@@ -38,7 +38,7 @@ for (const [stage, fields] of [
   test(`bad input at every field of ${stage}: a message there, nothing saved, nothing lost`, async ({
     page,
   }) => {
-    await page.goto(`/orders/O-1001/${stage}`)
+    await open(page, `/orders/O-1001/${stage}`)
     for (const [label, typed, message] of fields) {
       const field = page.getByLabel(label, { exact: true }).first()
       const before = await field.inputValue()
@@ -52,7 +52,7 @@ for (const [stage, fields] of [
       await expect(page.getByText(message, { exact: true })).toBeHidden()
       await expect(saveStatus(page)).toHaveText('Saved')
     }
-    await page.reload()
+    await reload(page)
     for (const [label] of fields.filter(([name]) => !name.startsWith('Ruling')))
       await expect(page.getByLabel(label, { exact: true }).first()).not.toHaveValue('')
   })
@@ -61,9 +61,9 @@ for (const [stage, fields] of [
 test('a number in the plan that no one can read is refused at its place with an example', async ({
   page,
 }) => {
-  await page.goto('/orders/O-1001/heat')
+  await open(page, '/orders/O-1001/heat')
   await page.locator('[data-advice="cureFilm"]').click()
-  await page.getByRole('textbox', { name: 'Film at the cure' }).fill('hot')
+  await page.getByRole('textbox', { name: 'Ink film at the cure' }).fill('hot')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('alert').filter({ hasText: 'Not a temperature' })).toHaveText(
     'Not a temperature: type, for example, 160 C or 320 F.',

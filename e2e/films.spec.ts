@@ -56,8 +56,8 @@ test('a film is pushed by the keyboard and the gap is measured', async ({ page }
     { ...black, name: 'yellow.svg' },
   ]
   await page.getByLabel('Films of print P1').setInputFiles(named)
-  await expect(page.getByLabel('Push on the table')).toBeVisible({ timeout: 45_000 })
-  const film = page.getByLabel('Push on the table')
+  await expect(page.getByLabel('Film to move')).toBeVisible({ timeout: 45_000 })
+  const film = page.getByLabel('Film to move')
   await film.focus()
   await film.selectOption({ index: 1 })
   await page.getByRole('application').focus()

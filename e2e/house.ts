@@ -37,6 +37,12 @@ export async function open(page: Page, path: string): Promise<void> {
   await page.locator('html[data-keys=on]').waitFor({ state: 'attached' })
 }
 
+/** Reads a page again and waits until it listens to keys: it shows its numbers before. */
+export async function reload(page: Page): Promise<void> {
+  await page.reload()
+  await page.locator('html[data-keys=on]').waitFor({ state: 'attached' })
+}
+
 /** How the page says that its input is saved. */
 export const saveStatus = (page: Page): Locator => page.getByRole('status', { name: 'Saving' })
 

@@ -4,7 +4,7 @@ test('units and light or dark are remembered on this device', async ({ page }) =
   await open(page, '/shop/stock')
   const dark = () => page.evaluate(() => document.documentElement.className)
   expect(await dark()).toBe('light')
-  await page.keyboard.press('m')
+  await page.keyboard.press('d')
   await expect.poll(dark).toBe('dark')
   await page.keyboard.press('u')
   await expect(page.locator('main')).toContainText('109 tpi')
@@ -12,12 +12,12 @@ test('units and light or dark are remembered on this device', async ({ page }) =
   expect(await dark()).toBe('dark')
   await expect(page.getByRole('button', { name: 'inches, °F' })).toBeVisible()
   await page.getByRole('button', { name: 'u inches, °F' }).click()
-  await page.getByRole('button', { name: 'm dark' }).click()
+  await page.getByRole('button', { name: 'd dark' }).click()
   await expect.poll(dark).toBe('light')
 })
 
 test('keys do nothing while someone types', async ({ page }) => {
-  await page.goto('/orders/O-1004/order')
+  await open(page, '/orders/O-1004/order')
   const notes = page.getByLabel('Notes')
   await expect(notes).toBeEnabled()
   await notes.fill('')
@@ -30,7 +30,7 @@ test('keys do nothing while someone types', async ({ page }) => {
 })
 
 test('a value is edited, left with Escape, and keeps the focus', async ({ page }) => {
-  await page.goto('/orders/O-1004/screens')
+  await open(page, '/orders/O-1004/screens')
   const gap = page.locator('[data-advice="offContact"]')
   await gap.focus()
   await page.keyboard.press('Enter')
@@ -49,7 +49,7 @@ test('a value is edited, left with Escape, and keeps the focus', async ({ page }
 
 test('every computed number and choice of every stage answers why', async ({ page }) => {
   for (const stage of ['screens', 'ink', 'sequence', 'placement', 'heat', 'run']) {
-    await page.goto(`/orders/O-1003/${stage}`)
+    await open(page, `/orders/O-1003/${stage}`)
     const values = page.locator('main [data-advice]')
     await expect(values.nth(1)).toBeVisible()
     for (const value of await values.all()) {

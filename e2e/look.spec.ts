@@ -22,16 +22,24 @@ for (const [name, path] of Object.entries(PAGES))
     // Hundreds of rows are alike.
     if (name === 'rules') await page.getByLabel('Find a rule').fill('flash')
     expect(await violations(new AxeBuilder({ page }))).toEqual([])
-    const wide = await page.evaluate(
-      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
-    )
-    expect(wide).toBeLessThanOrEqual(0)
+    for (const [width, height] of [
+      [1280, 800],
+      [820, 1180],
+      [390, 844],
+    ] as const) {
+      await page.setViewportSize({ width, height })
+      const wide = await page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      )
+      expect(wide, `sideways at ${width}`).toBeLessThanOrEqual(0)
+    }
+    await page.setViewportSize({ width: 1280, height: 800 })
     // Where something is to be typed at once the keys are letters.
     await page
       .locator('main')
       .evaluate((el) => (el.ownerDocument.activeElement as HTMLElement | null)?.blur())
     for (const [key, mode] of [
-      ['m', 'dark'],
+      ['d', 'dark'],
       ['s', 'safelight'],
     ] as const) {
       await page.keyboard.press(key)
@@ -44,7 +52,7 @@ for (const [name, path] of Object.entries(PAGES))
   })
 
 test('only inks and cloths have a hue', async ({ page }) => {
-  await page.goto('/orders/O-1003/sequence')
+  await open(page, '/orders/O-1003/sequence')
   await expect(page.getByRole('list', { name: 'Lap strip' })).toBeVisible()
   const hues = await page.evaluate(() => {
     const grey = (c: string) => {
@@ -77,12 +85,12 @@ test('the app’s own font is used, with figures of one width', async ({ page })
 })
 
 test('a page with a question asked and a mistake marked is accessible too', async ({ page }) => {
-  await page.goto('/orders/O-1003/art')
+  await open(page, '/orders/O-1003/art')
   await page.getByLabel('Coverage', { exact: true }).first().fill('lots')
   await expect(page.getByText('Not a share')).toBeVisible()
   const inArt = await new AxeBuilder({ page }).analyze()
   expect(inArt.violations.map((v) => v.id)).toEqual([])
-  await page.goto('/orders/O-1003/heat')
+  await open(page, '/orders/O-1003/heat')
   await page.locator('[data-advice="cureFilm"]').click()
   await page.locator('main input:focus').fill('hot')
   await page.keyboard.press('Enter')
@@ -92,7 +100,7 @@ test('a page with a question asked and a mistake marked is accessible too', asyn
 })
 
 test('the focus can be seen on everything that takes it', async ({ page }) => {
-  await page.goto('/orders/O-1001/sequence')
+  await open(page, '/orders/O-1001/sequence')
   await expect(page.getByRole('list', { name: 'Lap strip' })).toBeVisible()
   const unseen: string[] = []
   for (let i = 0; i < 40; i++) {

@@ -1,4 +1,4 @@
-import { expect, open, saveStatus, test } from './house'
+import { expect, open, reload, saveStatus, test } from './house'
 
 test('a new order by keyboard only: entered, planned, overridden, taken back, printed', async ({ page }) => {
   const key = (...keys: string[]) =>
@@ -69,7 +69,7 @@ test('a new order by keyboard only: entered, planned, overridden, taken back, pr
   await expect(mesh).toHaveText('120 T/cm')
   await expect(mesh).toBeFocused()
   await expect(page.getByText('advised 77 T/cm')).toBeVisible()
-  await page.reload()
+  await reload(page)
   await expect(mesh).toHaveText('120 T/cm')
   await mesh.focus()
   await key('Backspace')

@@ -1,4 +1,4 @@
-import { expect, open, test } from './house'
+import { expect, open, reload, test } from './house'
 
 test('a choice that no press could follow is refused at its place, in the reader’s units', async ({
   page,
@@ -22,7 +22,7 @@ test('a flash keeps its dwell with the hit it stands behind', async ({ page }) =
   await page.locator('main input:focus').fill('9 s')
   await page.keyboard.press('Enter')
   await expect(dwell).toContainText('9')
-  await page.reload()
+  await reload(page)
   await expect(dwell).toContainText('9')
   await dwell.focus()
   await page.keyboard.press('Backspace')

@@ -60,8 +60,8 @@ test('a key counts from the moment that what it acts on can be seen', async ({ p
   await expect(page.getByText('order by hand')).toBeHidden()
 })
 
-test('a school for this job changes the plan, the shop keeps its own', async ({ page }) => {
-  await page.goto('/orders/O-1001/ink')
+test('a practice for this job changes the plan, the shop keeps its own', async ({ page }) => {
+  await open(page, '/orders/O-1001/ink')
   await page.getByLabel('Bright white on dark cloth').selectOption('smoothing')
   await page.getByRole('link', { name: /Sequence/ }).click()
   await expect(page.getByRole('list', { name: 'Lap strip' })).toContainText('Smoothing screen')
@@ -74,7 +74,7 @@ test('a school for this job changes the plan, the shop keeps its own', async ({ 
 })
 
 test('cloth groups can be put together, and the runs follow', async ({ page }) => {
-  await page.goto('/orders/O-1002/order')
+  await open(page, '/orders/O-1002/order')
   await expect(page.getByRole('heading', { name: '4 runs' })).toBeVisible()
   await page.getByLabel('Prints with').first().selectOption('dark')
   await expect(page.getByRole('heading', { name: '2 runs' })).toBeVisible()
@@ -84,13 +84,13 @@ test('cloth groups can be put together, and the runs follow', async ({ page }) =
 })
 
 test('a press that cannot take the job says what does not fit', async ({ page }) => {
-  await page.goto('/orders/O-1003/sequence')
+  await open(page, '/orders/O-1003/sequence')
   await page.locator('[data-advice="press"]').selectOption('bench')
   await expect(page.getByRole('list', { name: 'Lap strip' })).toBeVisible()
-  await page.goto('/orders/O-1003/ink')
+  await open(page, '/orders/O-1003/ink')
   await page.getByLabel('Bright white on dark cloth').selectOption('smoothing')
   await page.locator('[data-advice="press"]').selectOption('four')
-  await page.goto('/orders/O-1003/sequence')
+  await open(page, '/orders/O-1003/sequence')
   await expect(
     page.getByRole('alert').filter({ hasText: '7 screens do not fit Carousel Four, which has 6 heads.' }),
   ).toBeVisible()
@@ -100,10 +100,10 @@ test('a press that cannot take the job says what does not fit', async ({ page })
 })
 
 test('u shows inches and degrees Fahrenheit everywhere, and remembers', async ({ page }) => {
-  await page.goto('/orders/O-1001/heat')
+  await open(page, '/orders/O-1001/heat')
   await expect(page.locator('[data-advice="cureFilm"]')).toHaveText('160 °C')
   await page.keyboard.press('u')
   await expect(page.locator('[data-advice="cureFilm"]')).toHaveText('320 °F')
-  await page.goto('/orders/O-1001/art')
+  await open(page, '/orders/O-1001/art')
   await expect(page.getByLabel('Width', { exact: true })).toHaveValue('11.02 in')
 })

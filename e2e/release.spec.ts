@@ -21,7 +21,7 @@ test('a run is released, changed and released again by keyboard; the difference 
   const code = (await page.getByText('Code on the sheet:').locator('strong').textContent()) ?? ''
   expect(code).toMatch(/^[2-9A-Z]{5}$/)
 
-  await page.goto(`/orders/O-1009/heat?run=${RUN}`)
+  await open(page, `/orders/O-1009/heat?run=${RUN}`)
   const cure = page.locator('[data-advice="cureFilm"]')
   await cure.click()
   await page.locator('main input:focus').fill('165')
@@ -33,7 +33,7 @@ test('a run is released, changed and released again by keyboard; the difference 
   await expect(page.getByText('Released; the plan has changed since (1)')).toBeVisible()
 
   await open(page, RUN_PAGE)
-  const change = 'Film at the cure: 160 °C → 165 °C'
+  const change = 'Ink film at the cure: 160 °C → 165 °C'
   await expect(page.locator('main')).toContainText(change)
   await page.keyboard.press('r')
   const dialog = page.getByRole('dialog', { name: 'Release revision 2' })
@@ -69,7 +69,7 @@ test('what changed while someone looked is not released', async ({ page, browser
   await open(page, path)
   await expect(page.locator('[data-advice="press"]')).toBeVisible()
   const other = await browser.newPage()
-  await other.goto('/orders/O-1008/heat')
+  await open(other, '/orders/O-1008/heat')
   await other.locator('[data-advice="cureDwell"]').click()
   await other.locator('main input:focus').fill('170')
   await other.keyboard.press('Enter')

@@ -3,7 +3,7 @@ import { mkdirSync, mkdtempSync, rmSync, statfsSync, writeFileSync } from 'node:
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { startServer } from '../scripts/lib.mjs'
-import { expect, open, saveStatus, test } from './house'
+import { expect, open, reload, saveStatus, test } from './house'
 import { BROKEN_PORT } from './ports'
 
 test('the server is killed in a stream of all that is written: what it acknowledged is there, once', () => {
@@ -71,7 +71,7 @@ test.describe('a disk that fails', () => {
     rmSync(filler)
     await page.getByLabel('Job').fill('Open nights')
     await expect(saveStatus(page)).toHaveText('Saved')
-    await page.reload()
+    await reload(page)
     await expect(notes).toHaveValue(typed)
   })
 

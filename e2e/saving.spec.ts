@@ -1,7 +1,7 @@
-import { deafen, expect, open, saveStatus, test } from './house'
+import { deafen, expect, open, reload, saveStatus, test } from './house'
 
 test('every field of an order is saved by itself and read back', async ({ page }) => {
-  await page.goto('/orders/O-1009/order')
+  await open(page, '/orders/O-1009/order')
   const fields = {
     Customer: 'Ropewalk Bakehouse and Sons',
     Job: 'Aprons',
@@ -19,7 +19,7 @@ test('every field of an order is saved by itself and read back', async ({ page }
   await page.getByLabel('Weave').selectOption('coarse')
   await page.getByLabel('Prints with').selectOption('apart')
   await expect(saveStatus(page)).toHaveText('Saved')
-  await page.reload()
+  await reload(page)
   for (const [label, text] of Object.entries(fields))
     await expect(page.getByLabel(label, { exact: true })).toHaveValue(text)
   await expect(page.getByLabel('Cotton')).toHaveValue('70 %')
@@ -55,7 +55,7 @@ test('every field of a print is saved by itself and read back', async ({ page })
   await page.getByLabel('Signal red and Chalk', { exact: true }).selectOption('overlap')
   await page.getByLabel('Width of the overlap of Signal red and Chalk').fill('0.5 mm')
   await expect(saveStatus(page)).toHaveText('Saved')
-  await page.reload()
+  await reload(page)
   await expect(first('Where')).toHaveValue('front')
   await expect(first('Width')).toHaveValue('266.7 mm')
   await expect(first('Height')).toHaveValue('250 mm')
@@ -80,7 +80,7 @@ test('every field of a print is saved by itself and read back', async ({ page })
 })
 
 test('garments and sizes come and go', async ({ page }) => {
-  await page.goto('/orders/O-1006/order')
+  await open(page, '/orders/O-1006/order')
   await page.getByRole('button', { name: 'Add garments' }).click()
   const lines = page.getByLabel('Style', { exact: true })
   await expect(lines).toHaveCount(2)
@@ -98,7 +98,7 @@ test('garments and sizes come and go', async ({ page }) => {
 test.describe('when the server cannot be reached', () => {
   test.use({ mayFail: /Failed to load resource|Failed to fetch/ })
   test('it says so, keeps what was typed, and saves with the next change', async ({ page }) => {
-    await page.goto('/orders/O-1006/order')
+    await open(page, '/orders/O-1006/order')
     const status = saveStatus(page)
     await expect(page.getByLabel('Notes')).toBeEnabled()
     await page.route('**/api/save/**', (route) => route.abort())
@@ -110,7 +110,7 @@ test.describe('when the server cannot be reached', () => {
     await page.getByLabel('Job').fill('Copper moth, again')
     await page.locator('[data-advice="press"]').selectOption('twelve')
     await expect(status).toHaveText('Saved')
-    await page.reload()
+    await reload(page)
     await expect(page.getByLabel('Notes')).toHaveValue('Typed while the line was down.')
     await expect(page.locator('[data-advice="press"]')).toHaveValue('twelve')
     await page.locator('[data-advice="press"]').press('Backspace')
@@ -119,7 +119,7 @@ test.describe('when the server cannot be reached', () => {
 })
 
 test('leaving at once and coming back loses nothing and collides with nothing', async ({ page }) => {
-  await page.goto('/orders/O-1005/order')
+  await open(page, '/orders/O-1005/order')
   for (const words of ['first', 'second']) {
     await page.getByLabel('Notes').fill(`Neck label ${words}.`)
     await page.getByRole('link', { name: 'Today' }).click()
@@ -151,7 +151,7 @@ test('choices made in the moment before the page is closed are all kept', async 
     await value('pressure.I1').selectOption(pressure)
     await value('flood.I1').selectOption(flood)
     await value('direction').selectOption(direction)
-    await page.goto('/orders/O-1009/sequence')
+    await open(page, '/orders/O-1009/sequence')
     await expect(value('pressure.I1')).toHaveValue(pressure)
     await expect(value('flood.I1')).toHaveValue(flood)
     await expect(value('direction')).toHaveValue(direction)
@@ -169,7 +169,7 @@ test('closing the page in the middle of a word loses nothing', async ({ page }) 
   const notes = page.getByLabel('Notes')
   const before = await notes.inputValue()
   await notes.fill('Five inks to choose from, in a hurry.')
-  await page.reload()
+  await reload(page)
   await expect(notes).toHaveValue('Five inks to choose from, in a hurry.')
   await notes.fill(before)
   await expect(saveStatus(page)).toHaveText('Saved')

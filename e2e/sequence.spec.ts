@@ -43,12 +43,13 @@ test('by keyboard: a screen taken up tells what would break, put down well it is
   await expect(page.locator('[data-cell=flash]')).toHaveCount(2)
 
   // A head goes down: the rest is planned anew, and what changes is told.
+  await page.getByText('On the press now').click()
   const head = page.getByRole('button', { name: 'Head 4: works' })
   await head.focus()
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('status', { name: 'What changes' })).toContainText('Head 4 is down')
-  await expect(page.getByRole('button', { name: 'Head 4: down' })).toBeVisible()
-  await page.getByRole('button', { name: 'Head 4: down' }).focus()
+  await expect(page.getByRole('status', { name: 'What changes' })).toContainText('Head 4 is out of service')
+  await expect(page.getByRole('button', { name: 'Head 4: out of service' })).toBeVisible()
+  await page.getByRole('button', { name: 'Head 4: out of service' }).focus()
   await page.keyboard.press('Enter')
   await expect(page.getByRole('button', { name: 'Head 4: works' })).toBeVisible()
 
@@ -79,15 +80,15 @@ test('a screen is dragged, what would follow is told before it is dropped, and t
   await page.keyboard.press('r')
   await expect(page.getByRole('dialog', { name: 'Release revision 1 of R-1002-P2-dark?' })).toBeVisible()
   await page.keyboard.press('Enter')
-  await expect(page.getByText('Revision 1', { exact: true })).toBeVisible()
+  await expect(page.getByText('Released, revision 1', { exact: true })).toBeVisible()
   // Taken back, the plan is not what was released any more.
   await page.keyboard.press('Backspace')
   await expect(page.getByText('order by hand')).toBeHidden()
   await expect.poll(order).toEqual(ids)
-  await expect(page.getByText(/^Revision 1, \d+ changed since/)).toBeVisible()
+  await expect(page.getByText(/^Released, revision 1, \d+ changed since/)).toBeVisible()
 })
 
-test('a flash is wanted by hand, an impossible press says what would help, the dance card follows the crew', async ({
+test('a flash is wanted by hand, an impossible press says what would help, the press cycle follows the crew', async ({
   page,
 }) => {
   await open(page, '/orders/O-1001/sequence')
@@ -98,13 +99,13 @@ test('a flash is wanted by hand, an impossible press says what would help, the d
   await expect(flashes).toHaveCount(3)
   await page.keyboard.press('Backspace')
   await expect(flashes).toHaveCount(2)
-  await expect(page.getByRole('heading', { name: 'Dance card' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Press cycle' })).toBeVisible()
   await expect(page.getByRole('columnheader', { name: 'Loader' })).toHaveCount(0)
   await open(page, '/orders/O-1001/run')
   await value(page, 'crew').selectOption('loader')
   await open(page, '/orders/O-1001/sequence')
   await expect(page.getByRole('columnheader', { name: 'Loader' })).toBeVisible()
-  await expect(page.locator('[data-dance]')).toContainText('off and on')
+  await expect(page.locator('[data-cycle]')).toContainText('off and on')
   await open(page, '/orders/O-1001/run')
   await value(page, 'crew').focus()
   await page.keyboard.press('Backspace')
@@ -124,10 +125,10 @@ test('what is seen at the sample: the first thing to change is one press away', 
 
 test('the run is timed many times over; what holds it up and what would help is told', async ({ page }) => {
   await open(page, '/orders/O-1002/run')
-  await expect(page.getByText('Promise this')).toBeVisible()
+  await expect(page.getByText('95 %').first()).toBeVisible()
   await expect(page.getByRole('img', { name: 'How often the run ends when' }).locator('svg')).toBeVisible()
   await expect(page.getByRole('img', { name: 'Who is at work when' }).locator('svg')).toBeVisible()
-  await expect(page.getByText('The pace hangs on')).toBeVisible()
+  await expect(page.getByText('Pace limited by')).toBeVisible()
   await expect(page.getByText('What would change it')).toBeVisible()
   const pace = value(page, 'rate')
   const before = await pace.textContent()
@@ -138,23 +139,24 @@ test('the run is timed many times over; what holds it up and what would help is 
   await expect.poll(() => pace.textContent()).toBe(before)
 })
 
-test('what hangs stays: a screen put at a head is printed there, what is not ready is named, all comes down', async ({
+test('what is mounted stays: a screen put at a head is printed there, what is not ready is named, all comes down', async ({
   page,
 }) => {
   await open(page, '/orders/O-1001/sequence')
-  const figure = page.locator('[data-why="Handgrips"]')
+  const figure = page.locator('[data-why="Set-up moves"]')
   await expect(figure).toHaveText('4')
-  await page.getByLabel('Hangs at head 3').selectOption({ label: 'F61-2 Base white' })
+  await page.getByText('On the press now').click()
+  await page.getByLabel('Mounted at head 3').selectOption({ label: 'F61-2 Base white' })
   await expect(cell(page, 'base')).toContainText('head 3')
   await expect(figure).toHaveText('3')
   const told = page.getByRole('status', { name: 'What changes' })
-  await expect(told).toContainText('F61-2 hangs at head 3')
-  await expect(told).toContainText('Hangs at, Base white')
-  await page.getByRole('button', { name: 'hung as planned' }).click()
+  await expect(told).toContainText('F61-2 is mounted at head 3')
+  await expect(told).toContainText('Mounted at, Base white')
+  await page.getByRole('button', { name: 'mounted as planned' }).click()
   await expect(page.getByText('not through the screen room yet')).toContainText('Moon yellow')
   await page.getByRole('button', { name: 'take all down' }).click()
   await expect(figure).toHaveText('4')
-  await expect(page.getByLabel('Hangs at head 3')).toHaveValue('')
+  await expect(page.getByLabel('Mounted at head 3')).toHaveValue('')
   await expect(page.getByRole('button', { name: 'take all down' })).toBeHidden()
 })
 
@@ -167,11 +169,11 @@ test('a good sample: its settings come back as the shop’s own, and say so', as
   await expect(page.getByText('Kept as this shop’s own')).toBeVisible()
   await pressure.focus()
   await page.keyboard.press('Backspace')
-  // Nothing is chosen any more: it is what the shop found good.
+  // Nothing is chosen any more: it is what the shop approved.
   await expect(pressure).toHaveValue('firm')
   await pressure.focus()
   await page.keyboard.press('w')
-  await expect(page.getByRole('complementary').last()).toContainText('Found good at Carousel Four')
+  await expect(page.getByRole('complementary').last()).toContainText('Approved at Carousel Four')
   await open(page, '/shop/method')
   await expect(page.getByRole('row').filter({ hasText: 'Comet blue' })).toContainText('firm')
   await open(page, '/orders/O-1001/sequence')
@@ -222,7 +224,8 @@ for (const stations of ['4', '18'])
     expect(await sticksOut(page)).toEqual([])
     const picture = await strip.screenshot()
     await info.attach(`strip on ${stations} stations`, { body: picture, contentType: 'image/png' })
-    expect(picture.length).toBeGreaterThan(5000)
+    // More than an empty field; a strip of one screen holds little.
+    expect(picture.length).toBeGreaterThan(3000)
     await page.goto(`/runs/${run}/strip`)
     await page.emulateMedia({ media: 'print' })
     await expect(page.getByRole('list', { name: 'Lap strip' })).toBeVisible()

@@ -1,4 +1,4 @@
-import { expect, saveStatus, test } from './house'
+import { expect, open, saveStatus, test } from './house'
 
 /** Pages of a PDF, counted by its page objects. */
 const pagesOf = (pdf: Buffer) => pdf.toString('latin1').match(/\/Type\s*\/Page\b/g)?.length ?? 0
@@ -13,7 +13,7 @@ test('the set-up sheet prints on one page of A4 and of Letter', async ({ page })
 })
 
 test('eight screens still fit one page, black on white', async ({ page }) => {
-  await page.goto('/orders/O-1003/art')
+  await open(page, '/orders/O-1003/art')
   for (const name of ['Plum', 'Bottle green'])
     await page.getByLabel('Add a colour from the shelf').selectOption({ label: name })
   await page.getByLabel('Width', { exact: true }).fill('340 mm')
@@ -37,7 +37,7 @@ test('eight screens still fit one page, black on white', async ({ page }) => {
     )
   expect(inks).toEqual([])
   await page.emulateMedia({ media: 'screen' })
-  await page.goto('/orders/O-1003/art')
+  await open(page, '/orders/O-1003/art')
   await page.getByRole('button', { name: /Press: take back/ }).click()
   await page.getByLabel('Width', { exact: true }).fill('290 mm')
   for (const name of ['Plum', 'Bottle green'])

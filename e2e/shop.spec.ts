@@ -1,4 +1,4 @@
-import { deafen, expect, open, saveStatus, test } from './house'
+import { deafen, expect, open, reload, saveStatus, test } from './house'
 
 test('presses are edited: kind, heads, stations, pallets, heads down, flash places', async ({ page }) => {
   await open(page, '/shop')
@@ -10,12 +10,12 @@ test('presses are edited: kind, heads, stations, pallets, heads down, flash plac
   await section.getByLabel('Heads').selectOption('4')
   await section.getByRole('button', { name: 'Head 3 works' }).focus()
   await page.keyboard.press('Space')
-  await expect(section.getByRole('button', { name: 'Head 3 down' })).toBeFocused()
+  await expect(section.getByRole('button', { name: 'Head 3 out of service' })).toBeFocused()
   await section.getByLabel('Pallet width').fill('16 in')
   await expect(saveStatus(page)).toHaveText('Saved')
-  await page.reload()
+  await reload(page)
   await expect(section.getByLabel('Pallets')).toHaveValue('8')
-  await expect(section.getByRole('button', { name: 'Head 3 down' })).toBeVisible()
+  await expect(section.getByRole('button', { name: 'Head 3 out of service' })).toBeVisible()
   await expect(section.getByLabel('Pallet width')).toHaveValue('406.4 mm')
 
   await section.getByLabel('Kind').selectOption('Automatic carousel')
@@ -24,9 +24,9 @@ test('presses are edited: kind, heads, stations, pallets, heads down, flash plac
   await section.getByRole('button', { name: 'Station 9 works' }).click()
   await expect(section.getByRole('img', { name: 'Automatic carousel from above, 12 places' })).toBeVisible()
   await expect(saveStatus(page)).toHaveText('Saved')
-  await page.reload()
+  await reload(page)
   await expect(section.getByRole('button', { name: 'Flash at station 5: may not stand' })).toBeVisible()
-  await expect(section.getByRole('button', { name: 'Station 9 down' })).toBeVisible()
+  await expect(section.getByRole('button', { name: 'Station 9 out of service' })).toBeVisible()
   await section.getByRole('button', { name: 'Remove New press' }).click()
   await expect(section).toBeHidden()
   await expect(saveStatus(page)).toHaveText('Saved')
@@ -54,7 +54,7 @@ test('what cannot be is said at its place, and nothing is lost', async ({ page }
 
 const LISTS = [
   ['/shop/stock', 'a frame', 'Tension', '28', '28 N/cm'],
-  ['/shop/stock', 'a blade', 'Hardness, Shore A', '75', '75'],
+  ['/shop/stock', 'a squeegee', 'Hardness, Shore A', '75', '75'],
   ['/shop/stock', 'a dryer', 'Heated length', '6 ft', '1828.8 mm'],
   ['/shop', 'flash unit', 'Name', 'Quartz C', 'Quartz C'],
   ['/shop/shelf', 'an ink', 'Name', 'Gull grey', 'Gull grey'],
@@ -84,16 +84,16 @@ for (const [path, one, field, value, shown] of LISTS)
     await expect(remove).toHaveCount(before)
   })
 
-test('hours, breaks and schools are the shop’s own, and plans follow', async ({ page }) => {
+test('hours, breaks and practices are the shop’s own, and plans follow', async ({ page }) => {
   await open(page, '/shop/method')
   await page.getByLabel('Sat').check()
   await page.getByLabel('Opens').fill('7')
   await page.getByRole('button', { name: 'Add a break' }).click()
   await page.getByLabel('A palm, 100 mm', { exact: false }).check()
   await expect(saveStatus(page)).toHaveText('Saved')
-  await page.goto('/orders/O-1001/run')
-  await expect(page.getByRole('heading', { name: /opens at 07:00/ })).toBeVisible()
-  await page.goto('/orders/O-1001/placement')
+  await open(page, '/orders/O-1001/run')
+  await expect(page.getByRole('heading', { name: /opening, 07:00/ })).toBeVisible()
+  await open(page, '/orders/O-1001/placement')
   await expect(page.locator('[data-advice="down.adult"]')).toHaveText('100 mm')
   await open(page, '/shop/method')
   const note = page.getByRole('status', { name: 'Undo' })
@@ -161,7 +161,7 @@ test('a backup is made, and restoring asks first and brings everything back', as
     .getByRole('button', { name: /^Restore/ })
     .first()
     .click()
-  await expect(page.getByRole('dialog')).toContainText('What is here now is backed up first')
+  await expect(page.getByRole('dialog')).toContainText('A backup is made first')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('status', { name: 'Data' })).toHaveText('Everything was replaced.')
   await open(page, '/orders/O-1009/order')

@@ -1,4 +1,4 @@
-import { deafen, expect, open, saveStatus, test } from './house'
+import { deafen, expect, open, reload, saveStatus, test } from './house'
 
 test('a stale write is refused, shown side by side, and both edits stay', async ({ page, browser }) => {
   await deafen(page)
@@ -24,7 +24,7 @@ test('a stale write is refused, shown side by side, and both edits stay', async 
   await expect(panel).toBeHidden()
   await expect(saveStatus(page)).toHaveText('Saved')
   await expect(page.getByLabel('Job')).toHaveValue('Two colours, both soft')
-  await page.reload()
+  await reload(page)
   await expect(page.getByLabel('Notes')).toHaveValue('From the press.')
 
   // Without a reload the other sees it, and theirs can be taken as it is.
@@ -98,7 +98,7 @@ test('an order someone else deleted says so and keeps what was typed', async ({ 
   await expect(saveStatus(page)).toHaveText('Saved')
   await page.getByLabel('Notes').fill(before)
   await expect(saveStatus(page)).toHaveText('Saved')
-  await other.goto('/orders/O-1003/order')
+  await open(other, '/orders/O-1003/order')
   await expect(other.getByLabel('Notes')).toHaveValue(before)
   await other.close()
 })

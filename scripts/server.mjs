@@ -55,6 +55,9 @@ function stamp() {
 }
 const answer = keptPages(stamp, handle)
 
+/** The run that an address names, for what shows a whole order and is not told its address. */
+const runOf = (url) => /[?&]run=([\w-]{1,80})(?:&|$)/.exec(url ?? '')?.[1] ?? ''
+
 /** A body that no one reads on is not waited for; the answer has time to arrive. */
 const hangUp = (request) => setTimeout(() => request.complete || request.destroy(), 500).unref()
 
@@ -79,6 +82,7 @@ const server = createServer(
     }
     // The app takes the nonce for its own scripts from here.
     request.headers['content-security-policy'] = csp
+    request.headers['x-orvint-run'] = runOf(request.url)
     try {
       await answer(request, response, nonce)
     } catch (error) {

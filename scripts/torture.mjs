@@ -215,7 +215,7 @@ function check(round) {
   done.edits = [edit, edit]
   done.dwell = [dwell, dwell]
   const [{ poured }] = read(
-    `SELECT count(*) AS poured FROM stock_entry WHERE vessel = ? AND kind = 'mixed'`,
+    `SELECT count(*) AS poured FROM stock_entry WHERE tub = ? AND kind = 'mixed'`,
     batchId,
   )
   if (poured !== done.pours.size) say(round, `${poured} pours are there, ${done.pours.size} were made`)

@@ -1,9 +1,8 @@
 'use client'
 
-import { type ReactNode, useMemo, useState } from 'react'
-import type { Asked } from '@/ui/desk'
+import { type ReactNode, useMemo } from 'react'
+import { useAnswer } from '@/ui/answer'
 import { DeskProvider } from '@/ui/desk'
-import { useKeys } from '@/ui/keys'
 import { WhyPanel } from '@/ui/WhyPanel'
 import { Frame } from './Frame'
 
@@ -17,12 +16,12 @@ interface Props {
 
 /** A page whose numbers answer why, but are not decided here. The answer opens beside them. */
 export function AskFrame({ shopName, rail, children }: Props) {
-  const [asked, setAsked] = useState<Asked>()
-  const desk = useMemo(() => ({ ask: setAsked, override: NOTHING, takeBack: NOTHING }), [])
-  useKeys(useMemo(() => [{ keys: 'Escape', label: 'Close the answer', act: () => setAsked(undefined) }], []))
+  const answer = useAnswer()
+  const { ask } = answer
+  const desk = useMemo(() => ({ ask, override: NOTHING, takeBack: NOTHING }), [ask])
   return (
     <DeskProvider value={desk}>
-      <Frame shopName={shopName} rail={rail} aside={asked && <WhyPanel asked={asked} warnings={[]} />}>
+      <Frame shopName={shopName} rail={rail} aside={answer.shown && <WhyPanel answer={answer} />}>
         {children}
       </Frame>
     </DeskProvider>

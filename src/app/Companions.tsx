@@ -6,7 +6,7 @@ import { useCallback, useEffect, useMemo, useState } from 'react'
 import { useKeys } from '@/ui/keys'
 import { useSettings } from '@/ui/settings'
 import { ACTED } from './acts/act'
-import { redo, type Told, undo, useHistory } from './edits/history'
+import { type Notice, redo, undo, useHistory } from './edits/history'
 import { KeySheet } from './KeySheet'
 import { useNewOrder } from './orders/useNewOrder'
 import { Palette } from './Palette'
@@ -22,7 +22,7 @@ export function Companions() {
   const router = useRouter()
   const { switchUnits, switchMode, switchSafelight } = useSettings()
   const [open, setOpen] = useState<'palette' | 'keys'>()
-  const [told, setTold] = useState<Told>()
+  const [notice, setNotice] = useState<Notice>()
   const newOrder = useNewOrder()
   const history = useHistory()
   const refresh = useCallback(() => router.refresh(), [router])
@@ -32,13 +32,13 @@ export function Companions() {
     return () => window.removeEventListener(ACTED, refresh)
   }, [refresh])
   useEffect(() => {
-    if (!told) return
-    const end = setTimeout(() => setTold(undefined), NOTE)
+    if (!notice) return
+    const end = setTimeout(() => setNotice(undefined), NOTE)
     return () => clearTimeout(end)
-  }, [told])
+  }, [notice])
   const step = useCallback(
-    async (take: () => Promise<Told>) => {
-      setTold(await take())
+    async (take: () => Promise<Notice>) => {
+      setNotice(await take())
       router.refresh()
     },
     [router],
@@ -75,7 +75,7 @@ export function Companions() {
           commands={[
             ...commands,
             { keys: 'u', label: 'Switch units', act: switchUnits },
-            { keys: 'm', label: 'Light or dark', act: switchMode },
+            { keys: 'd', label: 'Light or dark', act: switchMode },
             { keys: 's', label: 'Safelight', act: switchSafelight },
             { keys: '?', label: 'Keys', act: () => setOpen('keys') },
           ]}
@@ -89,13 +89,13 @@ export function Companions() {
         left="50%"
         transform="translateX(-50%)"
         zIndex="20"
-        bg={told ? 'ink' : undefined}
+        bg={notice ? 'ink' : undefined}
         color="work"
-        px={told ? '4' : '0'}
-        py={told ? '2' : '0'}
+        px={notice ? '4' : '0'}
+        py={notice ? '2' : '0'}
         fontWeight="600"
       >
-        {told?.message}
+        {notice?.message}
       </Box>
     </>
   )

@@ -12,29 +12,43 @@ interface FrameProps {
   readonly children: ReactNode
 }
 
-/** Rail, work surface, optional right panel. */
+/** Rail, work surface, optional panel: beside the work where there is room, else a sheet from below. */
 export function Frame({ shopName, rail, aside, children }: FrameProps) {
   return (
     <Flex minHeight="100vh" align="stretch" direction={{ base: 'column', md: 'row' }}>
       <Rail shopName={shopName} places={PAGES}>
         {rail}
       </Rail>
-      <Box as="main" flex="1" minWidth="0" bg="work" px={{ base: '3', md: '6' }} py="4">
+      <Box
+        as="main"
+        flex="1"
+        minWidth="0"
+        bg="work"
+        px={{ base: '3', md: '6' }}
+        pt="4"
+        pb={{ base: aside ? '24' : '4', lg: '4' }}
+      >
         {children}
       </Box>
       {aside && (
         <Box
           as="aside"
           aria-label="Why"
-          width="18.5rem"
+          width={{ base: 'auto', lg: '18.5rem' }}
           flex="none"
           bg="surround"
-          height="100vh"
+          height={{ base: 'auto', lg: '100vh' }}
+          maxHeight={{ base: '55dvh', lg: '100vh' }}
           position={{ base: 'fixed', lg: 'sticky' }}
+          left={{ base: '0', lg: 'auto' }}
           right="0"
-          top="0"
+          top={{ base: 'auto', lg: '0' }}
+          bottom={{ base: '0', lg: 'auto' }}
+          borderTop={{ base: '2px solid', lg: 'none' }}
+          borderColor="ink"
           zIndex={{ base: '10', lg: 'auto' }}
           overflowY="auto"
+          className="no-print"
         >
           {aside}
         </Box>

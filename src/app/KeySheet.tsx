@@ -22,7 +22,12 @@ export function KeySheet({ onClose }: { readonly onClose: () => void }) {
   return (
     <Dialog title="Keys" onClose={onClose} width="46rem">
       <Box overflowY="auto" tabIndex={0} role="region" aria-label="List of keys">
-        <Grid templateColumns="7rem 1fr 7rem 1fr" rowGap="1.5" columnGap="3" fontSize="small">
+        <Grid
+          templateColumns={{ base: '7rem 1fr', md: '7rem 1fr 7rem 1fr' }}
+          rowGap="1.5"
+          columnGap="3"
+          fontSize="small"
+        >
           {here.map((b) => (
             <Line key={b.keys} keys={b.keys} label={b.label} />
           ))}
@@ -30,7 +35,12 @@ export function KeySheet({ onClose }: { readonly onClose: () => void }) {
         <Box as="h3" fontWeight="650" mt="4" mb="1.5">
           With the focus on a value
         </Box>
-        <Grid templateColumns="7rem 1fr 7rem 1fr" rowGap="1.5" columnGap="3" fontSize="small">
+        <Grid
+          templateColumns={{ base: '7rem 1fr', md: '7rem 1fr 7rem 1fr' }}
+          rowGap="1.5"
+          columnGap="3"
+          fontSize="small"
+        >
           {AT_A_VALUE.map(([keys, label]) => (
             <Line key={keys} keys={keys} label={label} />
           ))}

@@ -2,7 +2,7 @@
 
 import { Box, Flex } from '@chakra-ui/react'
 import { differenceInCalendarDays, parseISO } from 'date-fns'
-import { q, tell } from '@/core/advice'
+import { message, q } from '@/core/advice'
 import { PLAN } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
 import { sayDay } from '@/ui/day'
@@ -11,14 +11,14 @@ import { type PageOf, Pager } from '@/ui/Pager'
 import { PageTitle } from '@/ui/parts'
 import { Table, TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
-import { InkRow } from '@/ui/Swatch'
+import { PrintLook } from '@/ui/Swatch'
 import { useSettings } from '@/ui/settings'
 import { AskFrame } from './AskFrame'
 import { Filling } from './Filling'
-import { PotLife } from './ink/PotLife'
 import { MISSING } from './missing'
 import { useNewOrder } from './orders/useNewOrder'
 import { settledAt } from './settledAt'
+import { InkNews, type LimitedInk, ScreenNews, type ScreensToday } from './TodayNews'
 import type { OrderLine, RunLine } from './today'
 
 interface TodayProps {
@@ -31,15 +31,6 @@ interface TodayProps {
   /** Orders whose plans are being renewed. */
   readonly planning: number
   readonly page: PageOf
-}
-
-/** What the screen room has before it. */
-interface ScreensToday {
-  readonly waiting: number
-  /** That should have been begun. */
-  readonly late: number
-  /** Without a free frame. */
-  readonly bare: number
 }
 
 /** How far away a day is, in the words of a shop. */
@@ -66,11 +57,13 @@ export function TodayBoard({ shopName, today, lines, screens, limited, planning,
   return (
     <AskFrame shopName={shopName}>
       <Flex align="baseline" gap="4" mb="3">
-        <PageTitle>{sayDay(today, 'EEEE d MMMM')}</PageTitle>
+        <PageTitle>
+          {rows.length} {rows.length === 1 ? 'run' : 'runs'}
+          {stops > 0 && `, ${stops} cannot go to press`}
+        </PageTitle>
         <Box color="soft">
-          {rows.length} {rows.length === 1 ? 'run' : 'runs'}{' '}
-          {page.total > lines.length ? `of the ${page.total.toLocaleString('en')} orders` : 'to print'}
-          {stops > 0 && `, ${stops} cannot go to press yet`}
+          {sayDay(today, 'EEEE d MMMM')}
+          {page.total > lines.length && `, of ${page.total.toLocaleString('en')} orders`}
         </Box>
         <Filling planning={planning} />
         <TextButton onClick={() => void make()} ml="auto">
@@ -84,7 +77,7 @@ export function TodayBoard({ shopName, today, lines, screens, limited, planning,
           No orders yet. <TextButton onClick={() => void make()}>Enter the first one</TextButton> or press n.
         </Box>
       ) : (
-        <Table>
+        <Table css={IN_BLOCKS}>
           <thead>
             <tr>
               <th style={{ width: '6rem' }}>Due</th>
@@ -93,7 +86,7 @@ export function TodayBoard({ shopName, today, lines, screens, limited, planning,
               <th className="num">Pieces</th>
               <th>Press</th>
               <th className="num">Minutes</th>
-              <th style={{ width: '36%' }}>Open</th>
+              <th style={{ width: '31%' }}>Open</th>
             </tr>
           </thead>
           <tbody>
@@ -108,55 +101,31 @@ export function TodayBoard({ shopName, today, lines, screens, limited, planning,
   )
 }
 
-/** One line about the screen room, worst first; nothing when no screen waits. */
-function ScreenNews({ waiting, late, bare }: ScreensToday) {
-  if (waiting === 0) return null
-  return (
-    <Link
-      href="/screens"
-      display="flex"
-      gap="3"
-      alignItems="baseline"
-      bg="raised"
-      px="3"
-      py="1.5"
-      mb="3"
-      _hover={{ textDecoration: 'underline' }}
-    >
-      {late + bare > 0 && <SeverityMark severity="Watch" />}
-      <Box as="span" fontWeight="650">
-        {late > 0 && `${late} ${late === 1 ? 'screen' : 'screens'} should have been begun. `}
-        {bare > 0 && `${bare} ${bare === 1 ? 'has' : 'have'} no free frame. `}
-      </Box>
-      <Box as="span" color="soft">
-        {waiting} not hung yet
-      </Box>
-    </Link>
-  )
-}
-
-/** Ink that runs out of time, with how much of it is left. */
-export interface LimitedInk {
-  readonly id: string
-  readonly name: string
-  readonly expires: string
-}
-
-function InkNews({ tubs }: { readonly tubs: readonly LimitedInk[] }) {
-  if (tubs.length === 0) return null
-  return (
-    <Flex bg="raised" px="3" py="1.5" mb="3" columnGap="6" wrap="wrap">
-      {tubs.map((t) => (
-        <Flex key={t.id} gap="2" align="baseline">
-          <Link href={`/ink/bench/${t.id}`} _hover={{ textDecoration: 'underline' }}>
-            {t.name}, {t.id}
-          </Link>
-          <PotLife expires={t.expires} />
-        </Flex>
-      ))}
-    </Flex>
-  )
-}
+/** Where the window is narrow a run is a block: due and pieces at its edges, what is open below. */
+const IN_BLOCKS = {
+  '& td': { verticalAlign: 'middle' },
+  '@media (max-width: 63.99em)': {
+    display: 'block',
+    minWidth: '0',
+    '& thead': { display: 'none' },
+    '& tbody': { display: 'block' },
+    '& tr': {
+      display: 'grid',
+      gridTemplateColumns: '5rem minmax(0, 1fr) auto',
+      columnGap: '2',
+      alignItems: 'center',
+      borderTop: '1px solid',
+      borderColor: 'rule',
+      py: '1.5',
+    },
+    '& td': { border: 'none', p: '0', py: '0.5' },
+    '& td:nth-of-type(3)': { gridColumn: '2', gridRow: '2' },
+    '& td:nth-of-type(4)': { gridColumn: '3', gridRow: '1' },
+    '& td:nth-of-type(5)': { gridColumn: '2', gridRow: '3' },
+    '& td:nth-of-type(6)': { gridColumn: '3', gridRow: '2' },
+    '& td:nth-of-type(7)': { gridColumn: '2 / 4', gridRow: '4' },
+  },
+} as const
 
 interface LineProps {
   readonly line: OrderLine
@@ -195,12 +164,9 @@ function Line({ line, run, today, before }: LineProps) {
       </td>
       <td>
         {run && (
-          <>
-            <InkRow cloth={run.cloth} inks={run.inks} picture={run.picture} />
-            <Box fontSize="small" color="soft" whiteSpace="nowrap">
-              {run.where}
-            </Box>
-          </>
+          <PrintLook cloth={run.cloth} inks={run.inks} picture={run.picture}>
+            {run.where}
+          </PrintLook>
         )}
       </td>
       <td className="num">
@@ -284,7 +250,7 @@ function OpenPoints({ line, run }: { readonly line: OrderLine; readonly run: Run
     >
       <SeverityMark severity={worst.severity ?? 'Note'} />
       <span>
-        {tell(worst, units)}
+        {message(worst, units)}
         {more.length > 0 && (
           <Box as="span" color="soft">
             {' '}

@@ -44,13 +44,13 @@ describe('rows that are stored wrong', () => {
     await db.updateTable('placement').set({ location: 'the moon' }).where('order_id', '=', 'O-1004').execute()
     await db
       .updateTable('placement_ink')
-      .set({ character: 'loud', opacity: 'so-so' })
+      .set({ ink_type: 'loud', opacity: 'so-so' })
       .where('order_id', '=', 'O-1006')
       .execute()
     await db.updateTable('method').set({ option: 'magic' }).execute()
     await db
       .insertInto('decision')
-      .values({ run_id: 'R-1001-P1-dark', kind: 'school', key: 'white', number: null, word: 'nonsense' })
+      .values({ run_id: 'R-1001-P1-dark', kind: 'practice', key: 'white', number: null, word: 'nonsense' })
       .execute()
     const { lines } = await settledLines(db, ALL)
     expect(lines).toHaveLength(10)
@@ -261,7 +261,7 @@ describe('the traveller', () => {
     expect(stageOf({ rule: 'FRAMES_SHORT', inputs: {} })).toBe('screens')
     expect(stageOf({ rule: 'OFF_PALLET', inputs: {} })).toBe('placement')
     expect(stageOf({ rule: 'BASE_MAYBE', inputs: {} })).toBe('ink')
-    expect(stageOf({ rule: 'BLADE_SHORT', inputs: {} })).toBe('sequence')
+    expect(stageOf({ rule: 'SQUEEGEE_SHORT', inputs: {} })).toBe('sequence')
     expect(stageOf({ rule: 'POLY_HOT', inputs: {} })).toBe('heat')
     expect(stageOf({ rule: 'RATE_DRYER', inputs: {} })).toBe('run')
     // What once led to the print order.
@@ -269,7 +269,7 @@ describe('the traveller', () => {
       expect(stageOf({ rule, inputs: {} })).toBe('screens')
     // A warning about the lead's own choice leads to where it was made.
     const own = (key: string) => stageOf({ rule: 'OVERRIDE_RANGE', inputs: { key } })
-    expect([own('offContact'), own('dwell.base'), own('film.I1'), own('crew')]).toEqual([
+    expect([own('offContact'), own('dwell.base'), own('deposit.I1'), own('crew')]).toEqual([
       'screens',
       'heat',
       'ink',

@@ -1,4 +1,4 @@
-import { SCHOOLS } from '@/core/advice'
+import { PRACTICES } from '@/core/advice'
 import { looksLikeSheetCode } from '@/core/plan'
 import { database } from '@/store/database'
 import { findOrders, loadOrders } from '@/store/orders'
@@ -8,7 +8,7 @@ import { loadShop } from '@/store/shop'
 
 /** Something that was found, and where it is. */
 export interface Found {
-  readonly kind: 'Order' | 'Run' | 'Ink' | 'Cloth' | 'Frame' | 'Press' | 'School' | 'Sheet'
+  readonly kind: 'Order' | 'Run' | 'Ink' | 'Cloth' | 'Frame' | 'Press' | 'Practice' | 'Sheet'
   readonly label: string
   readonly detail: string
   readonly href: string
@@ -16,7 +16,7 @@ export interface Found {
 
 const MOST = 8
 
-/** Finds orders, runs, inks, cloths, frames, presses, schools, and the sheet with this code. */
+/** Finds orders, runs, inks, cloths, frames, presses, practices, and the sheet with this code. */
 export async function find(text: string): Promise<readonly Found[]> {
   const wanted = text.trim()
   if (wanted === '') return []
@@ -65,8 +65,8 @@ export async function find(text: string): Promise<readonly Found[]> {
     ...shop.presses
       .filter((p) => has(p.name))
       .map((p) => ({ kind: 'Press' as const, label: p.name, detail: p.kind, href: '/shop' })),
-    ...Object.values(SCHOOLS)
+    ...Object.values(PRACTICES)
       .filter((s) => has(s.question))
-      .map((s) => ({ kind: 'School' as const, label: s.question, detail: '', href: '/shop/method' })),
+      .map((s) => ({ kind: 'Practice' as const, label: s.question, detail: '', href: '/shop/method' })),
   ].slice(0, 3 * MOST)
 }

@@ -11,7 +11,7 @@ export const PAGES = [
 /** The parts of Shop. */
 export const SHOP_PAGES = [
   { href: '/shop', label: 'Presses' },
-  { href: '/shop/stock', label: 'Frames, blades, dryers' },
+  { href: '/shop/stock', label: 'Frames, squeegees, dryers' },
   { href: '/shop/stencils', label: 'Stencils and light' },
   { href: '/shop/shelf', label: 'Inks and cloths' },
   { href: '/shop/method', label: 'Method and hours' },

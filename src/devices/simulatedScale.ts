@@ -16,7 +16,7 @@ export interface Hand {
 interface Habits {
   /** Of the noise. */
   readonly seed?: number
-  /** kg that lie on it at first: the pail and what is in it. */
+  /** kg that lie on it at first: the tub and what is in it. */
   readonly load?: number
   readonly capacity?: number
   readonly tares?: boolean

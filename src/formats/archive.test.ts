@@ -33,7 +33,7 @@ const archive = {
       {
         id: 1,
         at: '2026-11-20T09:00',
-        vessel: 'C-0001',
+        tub: 'C-0001',
         kind: 'received',
         mass: 5,
         batch_id: '',

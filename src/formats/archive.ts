@@ -3,7 +3,7 @@ import type { FilmOfPrint } from '@/core/artwork'
 import { BANDS } from '@/core/color'
 import { checkShelf, type ShopAndShelf } from '@/core/equipment'
 import { checkHeldOrder, INK_SYSTEMS, idSchema, type Order } from '@/core/order'
-import { type Decisions, decisionsSchema, orderOfRun, runIdSchema } from '@/core/plan'
+import { type Decisions, decisionsSchema, inTodaysWords, orderOfRun, runIdSchema } from '@/core/plan'
 import { isDay, isMoment } from '@/core/quantity'
 import { filePath, toNamedUnits, toSi } from './namedUnits'
 
@@ -119,7 +119,7 @@ const bookSchema = yup
     stock_entry: rows({
       id: whole,
       at,
-      vessel: word,
+      tub: word,
       kind: word,
       mass: figure,
       batch_id: word,
@@ -195,7 +195,7 @@ const sure = <T>(value: unknown): T => value as T
 export function readArchiveFile<Revision, Book>(text: string): ArchiveRead<Revision, Book> {
   let raw: unknown
   try {
-    raw = withCodes(JSON.parse(text))
+    raw = withCodes(inTodaysWords(JSON.parse(text)) as OldBook | null)
     archiveSchema.validateSync(raw, { abortEarly: false, strict: true })
   } catch (error) {
     if (error instanceof yup.ValidationError) {
@@ -220,8 +220,10 @@ export function readArchiveFile<Revision, Book>(text: string): ArchiveRead<Revis
   const ids = orders.flatMap(({ checked }) => (checked.ok ? [checked.value.id] : []))
   const known = new Set(ids)
   const wrong = [
-    ...(shelf.ok ? [] : told(shelf.errors, '')),
-    ...orders.flatMap(({ checked }, i) => (checked.ok ? [] : told(checked.errors, `orders[${i}].order.`))),
+    ...(shelf.ok ? [] : problems(shelf.errors, '')),
+    ...orders.flatMap(({ checked }, i) =>
+      checked.ok ? [] : problems(checked.errors, `orders[${i}].order.`),
+    ),
     ...ids.flatMap((id, i) =>
       ids.indexOf(id) < i ? [`orders[${i}].order.id: ${id} stands in it twice.`] : [],
     ),
@@ -248,7 +250,7 @@ export function readArchiveFile<Revision, Book>(text: string): ArchiveRead<Revis
   }
 }
 
-const told = (errors: Readonly<Record<string, string>>, before: string) =>
+const problems = (errors: Readonly<Record<string, string>>, before: string) =>
   Object.entries(errors).map(([path, message]) => `${before}${filePath(path)}: ${message}`)
 
 /** Writes an archive, piece by piece: quantities carry their units in their names, as in the job file. */

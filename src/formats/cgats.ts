@@ -1,5 +1,5 @@
 import { BANDS, type Lab, type Spectrum, takeCurve } from '@/core/color'
-import { type BaseInk, type Known, USUAL_SMEAR } from '@/core/equipment'
+import { type BaseInk, type Characterisation, USUAL_SMEAR } from '@/core/equipment'
 
 /** One sample of a measurement file: its name, and its curve or its colour. */
 export interface Sample {
@@ -142,23 +142,44 @@ export function writeCgats({ samples, light }: Omit<Measured, 'notes'>): string 
 export const readingsFor = (
   rack: readonly BaseInk[],
   { samples, light }: Measured,
-): readonly { readonly code: string; readonly known: Known }[] =>
-  rack.flatMap(({ code, known: before }): { code: string; known: Known }[] => {
-    const of = (card: string) => samples.find((s) => s.name.toLowerCase() === `${code}.${card}`.toLowerCase())
-    const [white, black] = [of('white'), of('black')]
-    if (before.how === 'additive') return []
-    const { film, ...letDown } =
-      before.how === 'class' ? { film: USUAL_SMEAR } : { film: before.film, letDown: before.letDown }
-    if (white?.spectrum && black?.spectrum)
-      return [
-        {
-          code,
-          known: { how: 'curves', film, onWhite: white.spectrum, onBlack: black.spectrum, ...letDown },
-        },
-      ]
-    if (white?.lab && black?.lab)
-      return [
-        { code, known: { how: 'labs', film, light, onWhite: white.lab, onBlack: black.lab, ...letDown } },
-      ]
-    return []
-  })
+): readonly { readonly code: string; readonly characterisation: Characterisation }[] =>
+  rack.flatMap(
+    ({ code, characterisation: before }): { code: string; characterisation: Characterisation }[] => {
+      const of = (card: string) =>
+        samples.find((s) => s.name.toLowerCase() === `${code}.${card}`.toLowerCase())
+      const [white, black] = [of('white'), of('black')]
+      if (before.how === 'additive') return []
+      const { deposit, ...letDown } =
+        before.how === 'class'
+          ? { deposit: USUAL_SMEAR }
+          : { deposit: before.deposit, letDown: before.letDown }
+      if (white?.spectrum && black?.spectrum)
+        return [
+          {
+            code,
+            characterisation: {
+              how: 'curves',
+              deposit,
+              onWhite: white.spectrum,
+              onBlack: black.spectrum,
+              ...letDown,
+            },
+          },
+        ]
+      if (white?.lab && black?.lab)
+        return [
+          {
+            code,
+            characterisation: {
+              how: 'labs',
+              deposit,
+              light,
+              onWhite: white.lab,
+              onBlack: black.lab,
+              ...letDown,
+            },
+          },
+        ]
+      return []
+    },
+  )

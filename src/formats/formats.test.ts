@@ -106,7 +106,7 @@ describe('npm run plan', () => {
       format: 'orvint-plan',
       version: 1,
       press: { value: 'twelve' },
-      cure: { film: { value: 160, unit: '°C' } },
+      cure: { inkFilm: { value: 160, unit: '°C' } },
     })
     expect(out.sequence.places[2]).toEqual({ does: 'cool', station: 3 })
     expect(out.hits[0].mesh).toMatchObject({ value: 61, unit: 'T/cm', range: [43, 64] })
@@ -141,7 +141,7 @@ describe('any job', () => {
     const { order, shop } = example.job
     const length = fc.integer({ min: 100, max: 12_000 }).map((x) => x / 10_000)
     const anyPress = fc.constantFrom<Press>(
-      { id: 'p', name: 'Bench', kind: 'bench', palletWidth: 0.4, palletHeight: 0.5, board: 'wood' },
+      { id: 'p', name: 'Bench', kind: 'bench', palletWidth: 0.4, palletHeight: 0.5, palletMaterial: 'wood' },
       {
         id: 'p',
         name: 'Single',
@@ -150,7 +150,7 @@ describe('any job', () => {
         down: [2],
         palletWidth: 0.4,
         palletHeight: 0.5,
-        board: 'wood',
+        palletMaterial: 'wood',
       },
       {
         id: 'p',
@@ -161,7 +161,7 @@ describe('any job', () => {
         pallets: 4,
         palletWidth: 0.4,
         palletHeight: 0.5,
-        board: 'honeycomb',
+        palletMaterial: 'honeycomb',
       },
       {
         id: 'p',
@@ -170,7 +170,7 @@ describe('any job', () => {
         stations: [{ number: 1, usable: true, flashAllowed: false }],
         palletWidth: 0.4,
         palletHeight: 0.5,
-        board: 'aluminium',
+        palletMaterial: 'aluminium',
       },
     )
     const within = (least: number, most: number) => fc.double({ min: least, max: most, noNaN: true })
@@ -207,7 +207,7 @@ describe('any job', () => {
           expect(read.job.decisions).toEqual(job.decisions)
           const bare = Object.fromEntries(
             Object.entries(p).filter(([k]) =>
-              ['id', 'name', 'kind', 'board', 'heads', 'pallets', 'stations'].includes(k),
+              ['id', 'name', 'kind', 'palletMaterial', 'heads', 'pallets', 'stations'].includes(k),
             ),
           )
           expect(read.job.shop.presses[0]).toMatchObject(bare)

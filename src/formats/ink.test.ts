@@ -94,9 +94,15 @@ describe('CGATS text', () => {
     ]
     const found = readingsFor(STARTER_RACK, { samples, light: 'D65', notes: [] })
     expect(found.map((f) => f.code)).toEqual(['K1'])
-    expect(found[0]!.known).toMatchObject({ how: 'curves', onWhite: CURVE, letDown: { share: 0.02 } })
+    expect(found[0]!.characterisation).toMatchObject({
+      how: 'curves',
+      onWhite: CURVE,
+      letDown: { share: 0.02 },
+    })
     const labs = ['white', 'black'].map((card) => ({ name: `Y1.${card}`, lab: { l: 80, a: 0, b: 60 } }))
-    expect(readingsFor(STARTER_RACK, { samples: labs, light: 'D50', notes: [] })[0]!.known).toMatchObject({
+    expect(
+      readingsFor(STARTER_RACK, { samples: labs, light: 'D50', notes: [] })[0]!.characterisation,
+    ).toMatchObject({
       how: 'labs',
       light: 'D50',
     })

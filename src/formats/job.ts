@@ -2,7 +2,7 @@ import * as yup from 'yup'
 import { DEFAULT_METHOD } from '@/core/advice'
 import { type CheckedShop, type InkRoom, methodSchema, type Shop, shopSchema } from '@/core/equipment'
 import { checkWith, type Order, orderSchema, splitOrder } from '@/core/order'
-import { type Decisions, overridesSchema, printOrderSchema, runIdSchema } from '@/core/plan'
+import { type Decisions, inTodaysWords, overridesSchema, printOrderSchema, runIdSchema } from '@/core/plan'
 import { messageOf } from '@/core/quantity'
 import { filePath, toNamedUnits, toSi } from './namedUnits'
 
@@ -42,7 +42,7 @@ export function readJob(text: string): JobRead {
   } catch (error) {
     return { ok: false, wrong: [`Not JSON: ${messageOf(error)}`] }
   }
-  const checked = checkWith<yup.InferType<typeof jobSchema>>(jobSchema, toSi(raw))
+  const checked = checkWith<yup.InferType<typeof jobSchema>>(jobSchema, toSi(inTodaysWords(raw)))
   if (!checked.ok)
     return {
       ok: false,

@@ -1,10 +1,10 @@
-import { type Advice, type Reason, settled, tell } from '@/core/advice'
+import { type Advice, message, type Reason, settled } from '@/core/advice'
 import type { RunPlan } from '@/core/plan'
 import { shownUnit, showQuantity } from '@/core/quantity'
 
 const reasonOut = (r: Reason) => ({
   rule: r.rule,
-  says: tell(r, 'metric'),
+  says: message(r, 'metric'),
   source: r.source,
   ...(r.severity === undefined ? {} : { severity: r.severity }),
 })
@@ -46,7 +46,7 @@ export const planOut = (p: RunPlan) => ({
     fits: p.sequence.fits,
     byHand: p.sequence.byHand,
     laps: p.sequence.laps,
-    mudPoints: Number(p.sequence.mud.toFixed(1)),
+    wetRiskOf: Number(p.sequence.wetRisk.toFixed(1)),
     moves: p.sequence.moves,
     places: p.sequence.cells.map((c) => {
       const station = 'station' in c && c.station !== undefined ? { station: c.station } : {}
@@ -63,7 +63,7 @@ export const planOut = (p: RunPlan) => ({
     frame: h.frame?.id ?? null,
     ...(h.head === undefined ? {} : { head: h.head }),
     mesh: adviceOut(h.mesh),
-    blade: adviceOut(h.stroke.blade),
+    squeegee: adviceOut(h.stroke.squeegee),
     edge: adviceOut(h.stroke.edge),
     angle: adviceOut(h.stroke.angle),
     pressure: adviceOut(h.stroke.pressure),
@@ -71,7 +71,7 @@ export const planOut = (p: RunPlan) => ({
     strokeTime: adviceOut(h.stroke.time),
     strokes: adviceOut(h.stroke.strokes),
     flood: adviceOut(h.stroke.flood),
-    ...maybe('film', h.film),
+    ...maybe('deposit', h.deposit),
     ...maybe('ink', h.ink),
     why: h.reasons.map(reasonOut),
   })),
@@ -83,7 +83,7 @@ export const planOut = (p: RunPlan) => ({
   ...maybe('flashHeight', p.flashHeight),
   ...maybe('coolDown', p.coolDown),
   offContact: adviceOut(p.offContact),
-  bladeLength: adviceOut(p.bladeLength),
+  squeegeeLength: adviceOut(p.squeegeeLength),
   ...maybe('direction', p.direction),
   ...(p.hold && {
     hold: {
@@ -95,7 +95,7 @@ export const planOut = (p: RunPlan) => ({
     },
   }),
   cure: {
-    film: adviceOut(p.cure.film),
+    inkFilm: adviceOut(p.cure.inkFilm),
     dwell: adviceOut(p.cure.dwell),
     dryer: adviceOut(p.cure.dryer),
     ...maybe('belt', p.cure.belt),

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import Ajv from 'ajv/dist/2020'
 import { describe, expect, it } from 'vitest'
-import { CHARACTERS, SIZE_NAMES, splitOrder, WEAVES, WHERES } from '@/core/order'
+import { INK_TYPES, SIZE_NAMES, splitOrder, WEAVES, WHERES } from '@/core/order'
 import { noDecisions, plan } from '@/core/plan'
 import { DEMO_SHOP, demoOrders } from '@/store/demo'
 import { formulasJson } from './formulasJson'
@@ -71,7 +71,7 @@ describe('the JSON Schemas', () => {
     const { $defs } = schema('orvint-job')
     expect($defs.cloth.properties.weave.enum).toEqual(Object.keys(WEAVES))
     expect($defs.size.properties.size.enum).toEqual(SIZE_NAMES)
-    expect($defs.ink.properties.character.enum).toEqual(Object.keys(CHARACTERS))
+    expect($defs.ink.properties.inkType.enum).toEqual(Object.keys(INK_TYPES))
     expect($defs.placement.properties.where.enum).toEqual(Object.keys(WHERES))
   })
 })

@@ -1,5 +1,5 @@
 import { format, parseISO } from 'date-fns'
-import { choiceOf, numberOf, type Severity, tell } from '@/core/advice'
+import { choiceOf, message, numberOf, type Severity } from '@/core/advice'
 import { type Order, WHERES } from '@/core/order'
 import type { Cell, HitPlan, RunPlan } from '@/core/plan'
 import { isDay, type Kind, type System, writeQuantity } from '@/core/quantity'
@@ -80,7 +80,7 @@ export function sheetOf(
       ? `Revision ${mark.number}, released ${format(parseISO(mark.releasedAt), 'd MMM yyyy HH:mm')}`
       : 'Draft, not released',
     code: mark?.code ?? '',
-    problem: plan.sequence.fits ? '' : plan.sequence.reasons.map((r) => tell(r, units)).join(' '),
+    problem: plan.sequence.fits ? '' : plan.sequence.reasons.map((r) => message(r, units)).join(' '),
     places: plan.sequence.cells.map((cell, i) => ({
       number: `${ring && 'station' in cell ? cell.station : i + 1}${cell.lap === 2 ? ' II' : ''}`,
       ...placeWords(plan, cell, write),
@@ -91,7 +91,7 @@ export function sheetOf(
       'Frame',
       'Mesh',
       'Strokes',
-      'Blade',
+      'Squeegee',
       'Angle',
       'Pressure',
       'A stroke',
@@ -116,13 +116,13 @@ export function sheetOf(
     ],
     warnings: plan.warnings
       .flatMap((w) =>
-        w.severity && w.severity !== 'Note' ? [{ severity: w.severity, text: tell(w, units) }] : [],
+        w.severity && w.severity !== 'Note' ? [{ severity: w.severity, text: message(w, units) }] : [],
       )
       .slice(0, WARNINGS),
     notes: order.notes.slice(0, NOTES),
     cautions: plan.cautions
       .slice(0, 2)
-      .map((c) => tell(c, units))
+      .map((c) => message(c, units))
       .join(' '),
     foot: `${shopName}. Computed from common practice, not measured at this press.`,
   }
@@ -137,7 +137,7 @@ const hitRows = (plan: RunPlan, write: Write): SheetContent['hits'] =>
     h.sameScreenAs ? 'same' : (h.frame?.id ?? 'none'),
     write('meshCount', numberOf(h.mesh)),
     String(numberOf(h.stroke.strokes)),
-    choiceOf(h.stroke.blade),
+    choiceOf(h.stroke.squeegee),
     write('angle', numberOf(h.stroke.angle)),
     h.stroke.gauge
       ? `${choiceOf(h.stroke.pressure)}, ${write(h.stroke.gauge.kind, numberOf(h.stroke.gauge))}`
@@ -153,7 +153,7 @@ function factsOf(plan: RunPlan, write: Write): SheetContent['facts'] {
   const fact = (label: string, text: string | undefined) => (text === undefined ? [] : [{ label, text }])
   return [
     ...fact('Off-contact', write('length', numberOf(plan.offContact))),
-    ...fact('Blade length', write('length', numberOf(plan.bladeLength))),
+    ...fact('Squeegee length', write('length', numberOf(plan.squeegeeLength))),
     ...fact('Stroke', plan.direction && choiceOf(plan.direction)),
     ...fact(
       plan.hold?.gauge ? 'Hold time, angle, pressure' : 'Hold time, angle',
@@ -164,7 +164,7 @@ function factsOf(plan: RunPlan, write: Write): SheetContent['facts'] {
       plan.coolDown?.kind === 'count' ? 'Empty heads' : 'Cool-down',
       plan.coolDown && write(plan.coolDown.kind, numberOf(plan.coolDown)),
     ),
-    ...fact('Film at cure', write('temperature', numberOf(cure.film))),
+    ...fact('Film at cure', write('temperature', numberOf(cure.inkFilm))),
     ...fact('In the heat', write('duration', numberOf(cure.dwell))),
     ...fact(
       cure.dryer.choices.find((c) => c.value === choiceOf(cure.dryer))?.label ?? 'Belt',
@@ -208,7 +208,7 @@ function placeWords(plan: RunPlan, cell: Cell, write: Write): Omit<SheetPlace, '
   }
 }
 
-/** Where a screen hangs; where that is not known, its station or its step. */
+/** Where a screen is mounted; where that is not known, its station or its step. */
 function stationOf(plan: RunPlan, h: HitPlan): string {
   if (h.head !== undefined) return String(h.head)
   const at = plan.sequence.cells.findIndex((c) => c.kind === 'print' && c.hitId === h.hit.id)

@@ -1,5 +1,5 @@
 import { group } from 'd3-array'
-import { knownSchools } from '@/core/advice'
+import { knownPractices } from '@/core/advice'
 import { type Decisions, knownChoices } from '@/core/plan'
 import type { Database } from './database'
 import { inOne, type Saved } from './once'
@@ -21,7 +21,7 @@ function decisionsOf(runId: string, rows: readonly Tables['decision'][]): Omit<S
   return {
     decisions: {
       runId,
-      method: knownSchools(Object.fromEntries(of('school').map((r) => [r.key, r.word]))),
+      method: knownPractices(Object.fromEntries(of('practice').map((r) => [r.key, r.word]))),
       overrides,
       order: of('order').flatMap((r) => (r.word ?? '').split(',').filter(Boolean)),
     },
@@ -92,7 +92,7 @@ export function decisionRows({ runId, method, overrides, order }: Decisions): re
     })),
     ...Object.entries(method).map(([key, word]) => ({
       run_id: runId,
-      kind: 'school' as const,
+      kind: 'practice' as const,
       key,
       number: null,
       word,

@@ -68,7 +68,7 @@ describe('cans and batches', () => {
     expect((await loadInkStock(db)).cans[0]?.opened).toBe(AT)
     const found = await loadBatch(db, batch)
     expect(found).toMatchObject({ poured: { W1: 0.42 }, mass: 0.42 })
-    expect((await ledger(db, 10)).filter((e) => e.batchId === batch).map((e) => [e.vessel, e.mass])).toEqual([
+    expect((await ledger(db, 10)).filter((e) => e.batchId === batch).map((e) => [e.tub, e.mass])).toEqual([
       [batch, 0.42],
       [white, -0.42],
     ])
@@ -110,7 +110,7 @@ describe('cans and batches', () => {
     const { blue } = await stocked()
     const row = {
       at: AT,
-      vessel: blue,
+      tub: blue,
       kind: 'used' as const,
       mass: -2,
       batch_id: '',
@@ -119,7 +119,7 @@ describe('cans and batches', () => {
     }
     await expect(db.insertInto('stock_entry').values(row).execute()).rejects.toThrow('stock below nothing')
   })
-  it('no order of pours, returns and losses brings a vessel below nothing or loses a gram (property)', async () => {
+  it('no order of pours, returns and losses brings a tub below nothing or loses a gram (property)', async () => {
     const step = fc.record({
       what: fc.constantFrom('pour', 'undo', 'discard', 'use', 'return'),
       mass: fc.double({ min: 0.001, max: 0.9, noNaN: true }),

@@ -2,8 +2,8 @@ import type { Kysely } from 'kysely'
 import { isHex } from '@/core/color'
 import {
   type ArtRelation,
-  CHARACTERS,
   type GarmentLine,
+  INK_TYPES,
   type InkColour,
   OPACITIES,
   type Order,
@@ -64,12 +64,7 @@ export const placementOf = (
       id: i.id,
       name: i.name,
       hex: mend(i.hex, isHex, '#808080', `${i.name}: the colour`),
-      character: mend<InkColour['character']>(
-        i.character,
-        oneOf(CHARACTERS),
-        'spot',
-        `${i.name}: the ink type`,
-      ),
+      inkType: mend<InkColour['inkType']>(i.ink_type, oneOf(INK_TYPES), 'spot', `${i.name}: the ink type`),
       opacity: mend<InkColour['opacity']>(i.opacity, oneOf(OPACITIES), 'ordinary', `${i.name}: the opacity`),
       coverage: i.coverage,
       ...(i.ruling === null ? {} : { ruling: i.ruling }),
@@ -114,7 +109,7 @@ export async function writeParts(tx: Kysely<Tables>, order: Order): Promise<void
       .insertInto('placement')
       .values({ order_id, id, place, location: where, width, height, sizes })
       .execute()
-    const inks = p.inks.map(({ lowCure, ...i }, at) => ({
+    const inks = p.inks.map(({ lowCure, inkType, ...i }, at) => ({
       order_id,
       placement_id: id,
       place: at,
@@ -124,6 +119,7 @@ export async function writeParts(tx: Kysely<Tables>, order: Order): Promise<void
       line: i.line ?? null,
       particle: i.particle ?? null,
       deposit: i.deposit ?? null,
+      ink_type: inkType,
       low_cure: Number(lowCure),
     }))
     if (inks.length > 0) await tx.insertInto('placement_ink').values(inks).execute()

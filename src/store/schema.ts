@@ -1,6 +1,5 @@
 import type { ColumnType, Generated } from 'kysely'
 import type {
-  Blade,
   Emulsion,
   Fabric,
   FlashKind,
@@ -8,6 +7,7 @@ import type {
   Lamp,
   Press,
   ShopPart,
+  Squeegee,
   Step,
   StrokeUse,
 } from '@/core/equipment'
@@ -27,7 +27,7 @@ export interface Tables extends InkTables {
   /** How often each part of the shop was saved. */
   shop_part: { part: ShopPart; version: number }
   pause: { place: number; begins: number; ends: number }
-  method: { school: string; option: string }
+  method: { practice: string; option: string }
   press: {
     id: string
     place: number
@@ -35,7 +35,7 @@ export interface Tables extends InkTables {
     kind: 'bench' | 'single' | 'manual' | 'automatic'
     pallet_width: number
     pallet_height: number
-    board: Press['board']
+    pallet_material: Press['palletMaterial']
     heads: number | null
     pallets: number | null
   }
@@ -67,8 +67,8 @@ export interface Tables extends InkTables {
     tension: number
     state: FrameState
   }
-  frame_hangs: { frame_id: string; press_id: string; head: number }
-  proven: {
+  frame_mounted: { frame_id: string; press_id: string; head: number }
+  approved: {
     id: string
     place: number
     found_on: string
@@ -77,9 +77,9 @@ export interface Tables extends InkTables {
     use: StrokeUse
     mesh: number
     dark_cloth: number
-    water_based: number
+    dries_in_screen: number
     fleece: number
-    blade: string
+    squeegee: string
     edge: string
     angle: number
     pressure: string
@@ -124,13 +124,13 @@ export interface Tables extends InkTables {
     low: number
     high: number
   }
-  blade: { id: string; place: number; hardness: string; length: number; edge: Blade['edge'] }
+  squeegee: { id: string; place: number; hardness: string; length: number; edge: Squeegee['edge'] }
   ink: {
     id: string
     place: number
     name: string
     hex: string
-    character: InkColour['character']
+    ink_type: InkColour['inkType']
     opacity: InkColour['opacity']
     system: string
   }
@@ -145,14 +145,14 @@ export interface Tables extends InkTables {
   }
   colour_limits: {
     id: 1
-    as_meant: number
-    toned_down: number
+    match_up_to: number
+    visible_up_to: number
     accept: number
     again: number
     white: number
     laid: number
   }
-  /** `known` is JSON: readings come whole. */
+  /** `characterisation` is JSON: readings come whole. */
   base_ink: {
     code: string
     place: number
@@ -160,7 +160,7 @@ export interface Tables extends InkTables {
     system: string
     cost: number
     density: number
-    known: string
+    characterisation: string
   }
   formula: { id: string; place: number; name: string; system: string; l: number; a: number; b: number }
   formula_part: { formula_id: string; place: number; code: string; share: number }
@@ -208,7 +208,7 @@ export interface Tables extends InkTables {
     place: number
     name: string
     hex: string
-    character: string
+    ink_type: string
     opacity: string
     coverage: number
     ruling: number | null
@@ -248,7 +248,7 @@ export interface Tables extends InkTables {
   run: { id: string; order_id: string; version: ColumnType<number, number | undefined, number> }
   decision: {
     run_id: string
-    kind: 'override' | 'school' | 'order'
+    kind: 'override' | 'practice' | 'order'
     key: string
     number: number | null
     word: string | null

@@ -23,7 +23,7 @@ export interface InkTables {
   stock_entry: {
     id: Generated<number>
     at: string
-    vessel: string
+    tub: string
     kind: 'received' | 'poured' | 'mixed' | 'used' | 'returned' | 'discarded' | 'corrected'
     mass: number
     batch_id: string

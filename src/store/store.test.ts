@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { sql } from 'kysely'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { partOf, SHOP_PARTS, STEP_NAMES, USUAL_SCREENS } from '@/core/equipment'
-import { CHARACTERS, OPACITIES, type Order, SIZE_NAMES, SYSTEMS, WEAVES, WHERES } from '@/core/order'
+import { INK_TYPES, OPACITIES, type Order, SIZE_NAMES, SYSTEMS, WEAVES, WHERES } from '@/core/order'
 import { noDecisions } from '@/core/plan'
 import { type Database, openDatabase } from './database'
 import { loadDecisions, saveDecisions } from './decisions'
@@ -175,7 +175,7 @@ describe('any order', () => {
     const ink = fc.record({
       name: text,
       hex: fc.constantFrom('#000000', '#b8232c', '#f4f4f0'),
-      character: word(CHARACTERS),
+      inkType: word(INK_TYPES),
       opacity: word(OPACITIES),
       coverage: share,
       system: word(SYSTEMS),

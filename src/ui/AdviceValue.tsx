@@ -100,7 +100,7 @@ export function AdviceNumber({ advice, size = 'body' }: SizeProps & { readonly a
           data-advice={advice.key}
           onKeyDown={keys}
           onClick={() => {
-            ask(advice)
+            ask(advice, 'touched')
             setText(writeQuantity(advice.kind, numberOf(advice), units))
           }}
           fontSize={size}
@@ -198,7 +198,8 @@ export function AdviceChoice({ advice, size = 'body' }: SizeProps & { readonly a
         data-advice={advice.key}
         value={String(settled(advice))}
         onKeyDown={keys}
-        onFocus={() => ask(advice)}
+        onFocus={() => ask(advice, 'passing')}
+        onMouseDown={() => ask(advice, 'touched')}
         onChange={(e) =>
           e.target.value === advice.advised ? takeBack(advice.key) : override(advice.key, e.target.value)
         }

@@ -1,7 +1,7 @@
 'use client'
 
 import { Box } from '@chakra-ui/react'
-import { inputText, tell } from '@/core/advice'
+import { inputText, message } from '@/core/advice'
 import type { PlanChange } from '@/core/plan'
 import { useSettings } from './settings'
 
@@ -17,7 +17,7 @@ export function Differences({ changes }: { readonly changes: readonly PlanChange
           {c.because && (
             <Box as="span" color="soft">
               {' '}
-              because: {tell(c.because, units)}
+              because: {message(c.because, units)}
             </Box>
           )}
         </Box>

@@ -1,12 +1,13 @@
 import { Box } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
 
-/** A key of the keyboard. */
+/** A key of the keyboard; not shown where there is none. */
 export function Key({ children }: { readonly children: ReactNode }) {
   return (
     <Box
       as="kbd"
-      display="inline-block"
+      display={{ base: 'none', md: 'inline-block' }}
+      css={{ '@media (hover: none)': { display: 'none' } }}
       minWidth="1.5em"
       textAlign="center"
       border="1px solid"

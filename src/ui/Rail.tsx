@@ -32,6 +32,7 @@ export function Rail({ shopName, places, children }: RailProps) {
     <Flex
       as="nav"
       aria-label="Places"
+      className="no-print"
       direction="column"
       width={{ base: '100%', md: '13.6rem' }}
       flex="none"
@@ -43,14 +44,22 @@ export function Rail({ shopName, places, children }: RailProps) {
       py="3"
       overflowY="auto"
     >
-      <Box fontSize="figure" fontWeight="800" fontStretch="62%" letterSpacing="0.01em" lineHeight="1">
-        Orvint
-      </Box>
-      <Box fontSize="small" color="soft" mb="3">
-        {shopName || 'No shop set up yet'}
-      </Box>
+      <Flex
+        direction={{ base: 'row', md: 'column' }}
+        align="baseline"
+        columnGap="3"
+        mb={{ base: '1.5', md: '3' }}
+      >
+        <Box fontSize="figure" fontWeight="800" fontStretch="62%" letterSpacing="0.01em" lineHeight="1">
+          Orvint
+        </Box>
+        <Box fontSize="small" color="soft" truncate maxWidth="100%">
+          {shopName || 'No shop set up yet'}
+        </Box>
+      </Flex>
       <Grid
-        templateColumns={{ base: 'repeat(5, auto)', md: '1fr 1fr' }}
+        templateColumns={{ base: 'repeat(6, auto)', md: '1fr 1fr' }}
+        columnGap={{ base: '2', md: '0' }}
         rowGap="1.5"
         mb={{ base: '2', md: '4' }}
         justifyItems="start"
@@ -84,7 +93,7 @@ export function Rail({ shopName, places, children }: RailProps) {
           <Key>u</Key> {units === 'metric' ? 'millimetres, °C' : 'inches, °F'}
         </Button>
         <Button type="button" onClick={switchMode} cursor="pointer">
-          <Key>m</Key> {mode === 'light' ? 'light' : 'dark'}
+          <Key>d</Key> {mode === 'light' ? 'light' : 'dark'}
         </Button>
         <Button type="button" onClick={switchSafelight} aria-pressed={mode === 'safelight'} cursor="pointer">
           <Key>s</Key> safelight {mode === 'safelight' ? 'on' : 'off'}
@@ -92,6 +101,7 @@ export function Rail({ shopName, places, children }: RailProps) {
         {SHOWN.map(([keys, label]) => (
           <Button
             key={keys}
+            display={keys === '?' ? { base: 'none', md: 'inline' } : 'inline'}
             type="button"
             onClick={() => bound.findLast((b) => b.keys === keys)?.act()}
             cursor="pointer"

@@ -24,6 +24,37 @@ export function Section({
   )
 }
 
+/** A part that is opened when it is wanted; its head says what is in it. */
+export function Folded({
+  title,
+  says,
+  children,
+}: {
+  readonly title: string
+  readonly says: ReactNode
+  readonly children: ReactNode
+}) {
+  return (
+    <Box as="section" mb="6">
+      <details>
+        <Summary>
+          <Box as="h2" display="inline" fontSize="lead" fontWeight="700" mr="4">
+            {title}
+          </Box>
+          <Box as="span" color="soft">
+            {says}
+          </Box>
+        </Summary>
+        <Box pt="2">{children}</Box>
+      </details>
+    </Box>
+  )
+}
+
+const Summary = chakra('summary', {
+  base: { borderBottom: '2px solid', borderColor: 'ink', pb: '0.5', cursor: 'pointer' },
+})
+
 const Plain = chakra('button')
 
 /** A quiet button in words. */
@@ -31,6 +62,7 @@ export function TextButton(props: ComponentProps<typeof Plain>) {
   return (
     <Plain
       type="button"
+      className="no-print"
       cursor="pointer"
       textDecoration="underline"
       textUnderlineOffset="3px"
@@ -41,9 +73,10 @@ export function TextButton(props: ComponentProps<typeof Plain>) {
   )
 }
 
-export const Table = chakra('table', {
+const Rows = chakra('table', {
   base: {
     width: '100%',
+    minWidth: { base: '36rem', md: '0' },
     borderCollapse: 'collapse',
     '& th': {
       fontWeight: '450',
@@ -58,3 +91,16 @@ export const Table = chakra('table', {
     '& .num': { textAlign: 'right' },
   },
 })
+
+/** A table; where the window is narrower than its columns it moves sideways by itself, the page does not. */
+export function Table(props: ComponentProps<typeof Rows>) {
+  return (
+    <Box
+      overflowX={{ base: 'auto', lg: 'visible' }}
+      position={{ base: 'relative', lg: 'static' }}
+      maxWidth="100%"
+    >
+      <Rows {...props} />
+    </Box>
+  )
+}

@@ -1,6 +1,7 @@
 'use client'
 
 import { Box, Flex } from '@chakra-ui/react'
+import type { ReactNode } from 'react'
 import { usePaint } from './paint'
 
 /** A patch of ink or cloth, ringed in grey so that white and black show on any surround. */
@@ -50,43 +51,43 @@ function Picture({ of, ground }: { readonly of: Pictured; readonly ground: strin
     <img
       src={`/api/orders/${of.orderId}/films/${of.print}/picture?${query}`}
       alt=""
+      width={46}
       height={40}
       loading="lazy"
-      style={{ height: 40, width: 'auto', maxWidth: 64, ...(safe ? { filter: 'url(#amber)' } : {}) }}
+      style={{ width: 46, height: 40, objectFit: 'contain', ...(safe ? { filter: 'url(#amber)' } : {}) }}
     />
   )
 }
 
-/** A print by its picture and its inks laid side by side on its cloth; their names where colours may not be shown. */
-export function InkRow({
-  cloth,
-  inks,
-  picture,
-}: {
+interface LookProps {
   readonly cloth: Coloured | undefined
   readonly inks: readonly Coloured[]
   readonly picture?: Pictured | undefined
-}) {
+  /** What it is, under its inks. */
+  readonly children?: ReactNode
+}
+
+/** A print by its picture, where there is one, and its inks on its cloth. Of one height, whether the picture has come or not. */
+export function PrintLook({ cloth, inks, picture, children }: LookProps) {
   const ground = cloth?.hex ?? '#808080'
-  const dots = <Dots cloth={cloth} ground={ground} inks={inks} />
-  if (!picture) return dots
   return (
-    <Flex as="span" display="inline-flex" align="center" gap="2">
-      <Picture of={picture} ground={ground} />
-      {dots}
+    <Flex as="span" display="inline-flex" align="center" gap="2.5" minHeight="40px">
+      <Box as="span" width="46px" flex="none" textAlign="center">
+        {picture && <Picture of={picture} ground={ground} />}
+      </Box>
+      <Box as="span" display="block">
+        <InkRow cloth={cloth} inks={inks} />
+        <Box as="span" display="block" fontSize="small" color="soft" lineHeight="1.3" whiteSpace="nowrap">
+          {children}
+        </Box>
+      </Box>
     </Flex>
   )
 }
 
-function Dots({
-  cloth,
-  ground,
-  inks,
-}: {
-  readonly cloth: Coloured | undefined
-  readonly ground: string
-  readonly inks: readonly Coloured[]
-}) {
+/** The inks of a print laid side by side on its cloth; their names where colours may not be shown. */
+export function InkRow({ cloth, inks }: Pick<LookProps, 'cloth' | 'inks'>) {
+  const ground = cloth?.hex ?? '#808080'
   const { safe, background } = usePaint()
   if (safe)
     return (

@@ -8,9 +8,12 @@ export type Asked =
   | Advice
   | { readonly kind: 'event'; readonly label: string; readonly reasons: readonly Reason[] }
 
+/** A question was asked; a value was touched to change it; a value has the focus. */
+export type How = 'asked' | 'touched' | 'passing'
+
 /** What a value on the desk can do: be asked why, be overridden, be taken back. */
 export interface Desk {
-  readonly ask: (asked: Asked) => void
+  readonly ask: (asked: Asked, how?: How) => void
   readonly override: (key: string, value: number | string) => void
   readonly takeBack: (key: string) => void
 }

@@ -51,7 +51,7 @@ export function Pick({
 }
 
 /** A quantity typed in any unit, for a computation that is not stored; what cannot be read says so. */
-export function Give({
+export function QuantityInput({
   label,
   kind,
   value,
@@ -98,7 +98,7 @@ export function Give({
 }
 
 /** A few words, for something that is done at once and not stored here. */
-export function Write({
+export function TextInput({
   label,
   value,
   onWrite,

@@ -76,7 +76,7 @@ export function SettingsProvider({ children }: { readonly children: ReactNode })
     useMemo(
       () => [
         { keys: 'u', label: 'Millimetres and °C, or inches and °F', act: value.switchUnits },
-        { keys: 'm', label: 'Light or dark', act: value.switchMode },
+        { keys: 'd', label: 'Light or dark', act: value.switchMode },
         { keys: 's', label: 'Safelight, for beside coated screens', act: value.switchSafelight },
       ],
       [value],

@@ -21,7 +21,7 @@ describe('the lap strip', () => {
   it('lays colours on the base, side by side, to scale', () => {
     const last = cells.at(-1)?.layers ?? []
     const base = last.find((l) => l.hitId === 'base')
-    const film = (id: string) => p.hits.find((h) => h.hit.id === id)?.film?.advised ?? 0
+    const film = (id: string) => p.hits.find((h) => h.hit.id === id)?.deposit?.advised ?? 0
     for (const id of ['I1', 'I2', 'I3', 'I4']) {
       const layer = last.find((l) => l.hitId === id)
       expect(layer?.bottom).toBeCloseTo(base?.top ?? -1, 12)

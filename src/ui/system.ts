@@ -33,6 +33,17 @@ export const TONES = {
   onPaper: ['#000000', '#000000', '#ffa000'],
 } as const satisfies Readonly<Record<string, readonly [day: string, dark: string, safelight: string]>>
 
+/** Paper is white and ink on it black, whatever the screen shows. */
+const ON_PAPER = {
+  surround: '#ffffff',
+  work: '#ffffff',
+  rail: '#ffffff',
+  raised: '#ffffff',
+  ink: '#000000',
+  soft: '#333333',
+  rule: '#999999',
+} as const satisfies Partial<Record<keyof typeof TONES, string>>
+
 const config = defineConfig({
   conditions: { safelight: '.safelight &' },
   globalCss: {
@@ -69,6 +80,29 @@ const config = defineConfig({
     '.safelight :is([type=radio], [type=checkbox])': { filter: 'url(#safelight)' },
     '.safelight textarea': { resize: 'none' },
     '.safelight ::-webkit-search-cancel-button': { display: 'none' },
+    // The browser's own meters come in green; nothing but inks and cloths has a hue.
+    'meter, progress': {
+      appearance: 'none',
+      height: '0.5rem',
+      width: '9rem',
+      bg: 'rule',
+      verticalAlign: 'middle',
+    },
+    ':is(meter, progress)::-webkit-meter-bar, progress::-webkit-progress-bar': {
+      bg: 'rule',
+      border: 'none',
+      borderRadius: '0',
+    },
+    'meter::-webkit-meter-optimum-value, progress::-webkit-progress-value': { bg: 'ink' },
+    'progress::-moz-progress-bar, meter::-moz-meter-bar': { bg: 'ink' },
+    'html:is(.light, .dark, .safelight)': {
+      '@media print': Object.fromEntries(
+        Object.entries(ON_PAPER).map(([name, hex]) => [`--chakra-colors-${name}`, `${hex} !important`]),
+      ) as Record<`--${string}`, string>,
+    },
+    '.no-print': { '@media print': { display: 'none !important' } },
+    'tr, li': { '@media print': { breakInside: 'avoid' } },
+    'h1, h2, h3': { '@media print': { breakAfter: 'avoid' } },
     // A place that keeps the focus for what went away.
     '[tabindex="-1"]:focus': { outline: 'none' },
     dialog: { border: 'none', color: 'ink', bg: 'raised' },

@@ -52,9 +52,9 @@ describe('a change in words', () => {
       to: '1/8 in',
     })
     expect(editLabel(list)).toBe('Own choice, off-contact')
-    const blade = changes({ overrides: { 'blade.I1': '70' } }, { overrides: { 'blade.I1': '80' } })
-    expect(editLabel(blade, screenNames(order))).toBe(
-      `Own choice, blade, ${order.placements[0]?.inks[0]?.name.toLowerCase()}`,
+    const squeegee = changes({ overrides: { 'squeegee.I1': '70' } }, { overrides: { 'squeegee.I1': '80' } })
+    expect(editLabel(squeegee, screenNames(order))).toBe(
+      `Own choice, squeegee, ${order.placements[0]?.inks[0]?.name.toLowerCase()}`,
     )
   })
   it('counts what else an edit did', () => {

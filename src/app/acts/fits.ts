@@ -36,7 +36,7 @@ export const mass = yup
   .number()
   .strict()
   .typeError('A weight, please, for example 600 g.')
-  .moreThan(0, 'More than nothing, please.')
+  .moreThan(0, 'Must be more than zero.')
   .max(MOST_MASS, 'That is over 200 kg: type grams as 600 g.')
   .required('How much?')
 

@@ -60,7 +60,7 @@ export const setAdditive = (
     const all = share > 0 ? [...others, { code, share }] : others
     if (all.reduce((sum, a) => sum + a.share, 0) > MOST_ADDITIVE)
       return no('From 0 to 50 % of the whole, all additives together.')
-    if (share === 0 && (batch.poured[code] ?? 0) > 0) return no('It is in the pail already.')
+    if (share === 0 && (batch.poured[code] ?? 0) > 0) return no('It is in the tub already.')
     await stock.setParts(tx, batchId, withAdditives(inks, all))
     return { ok: true }
   })

@@ -109,7 +109,7 @@ export async function jobText(request: Request, most: number = MOST.edit): Promi
 }
 
 /** What stands against a schema, each at its place. */
-export function toldBy(error: ValidationError): readonly string[] {
+export function messagesOf(error: ValidationError): readonly string[] {
   const rows = error.inner.length > 0 ? error.inner : [error]
   return rows.map((e) => (e.path ? `${e.path}: ${e.message}` : e.message))
 }
@@ -119,7 +119,7 @@ export function fitting<T>(value: unknown, schema: Schema<T>): T {
   try {
     return schema.validateSync(value, { abortEarly: false, stripUnknown: true })
   } catch (error) {
-    if (error instanceof ValidationError) throw new Refused(400, ...toldBy(error))
+    if (error instanceof ValidationError) throw new Refused(400, ...messagesOf(error))
     if (error instanceof TypeError)
       throw new Refused(400, 'A part of it is missing or is not what it should be.')
     throw error

@@ -73,12 +73,12 @@ export function settleBeforeUndo(settle: Settle): () => void {
 }
 
 /** What happened, in words. */
-export interface Told {
+export interface Notice {
   readonly ok: boolean
   readonly message: string
 }
 
-async function step(back: boolean): Promise<Told> {
+async function step(back: boolean): Promise<Notice> {
   for (const settle of pages) {
     if ((await settle()) === 'reverted') return { ok: true, message: 'Unfinished input taken back' }
   }
@@ -101,13 +101,13 @@ async function step(back: boolean): Promise<Told> {
 
 let turn: Promise<unknown> = Promise.resolve()
 /** One after another, however fast the key repeats. */
-const inTurn = (back: boolean): Promise<Told> => {
+const inTurn = (back: boolean): Promise<Notice> => {
   const next = turn.then(() => step(back))
   turn = next.catch(() => undefined)
   return next
 }
-export const undo = (): Promise<Told> => inTurn(true)
-export const redo = (): Promise<Told> => inTurn(false)
+export const undo = (): Promise<Notice> => inTurn(true)
+export const redo = (): Promise<Notice> => inTurn(false)
 
 /** What undo and redo would take next, in words. */
 export function useHistory(): { readonly undo: string | undefined; readonly redo: string | undefined } {

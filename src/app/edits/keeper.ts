@@ -2,7 +2,7 @@ import type { Change } from '@/core/change'
 import type { FieldErrors } from '@/core/order'
 import type { Edited } from './edited'
 import { recordEdit } from './history'
-import { leaveBehind, leftBehind } from './leaving'
+import { leftBehind, sendOnLeave } from './leaving'
 import type { Stored, Versioned } from './save'
 import { begun, type Session, type SessionEvent, step, unsent } from './session'
 
@@ -27,7 +27,7 @@ export interface Keeper<T> {
   readonly session: () => Session<T>
   readonly send: (event: SessionEvent<T>) => void
   /** Waits until everything wanted is stored, or cannot be; the version it then has. */
-  readonly rest: () => Promise<number>
+  readonly flush: () => Promise<number>
   /** Sends along with a page that is left what is not known to be stored. */
   readonly leave: (value: T) => void
   readonly subscribe: (listener: () => void) => () => void
@@ -35,12 +35,12 @@ export interface Keeper<T> {
 
 export function keeper<T>(
   subject: Edited,
-  held: Versioned<T>,
+  acknowledged: Versioned<T>,
   around: () => Around<T>,
   enqueue: Enqueue,
   overlays = false,
 ): Keeper<T> {
-  let session = begun(held)
+  let session = begun(acknowledged)
   const listeners = new Set<() => void>()
   const store = async (value: T, version: number): Promise<void> => {
     try {
@@ -84,12 +84,12 @@ export function keeper<T>(
     subject,
     session: () => session,
     send,
-    rest: async () => {
+    flush: async () => {
       while (session.line.length > 0) await enqueue(async () => undefined)
-      return session.held.version
+      return session.acknowledged.version
     },
     leave: (value) => {
-      if (unsent(session)) leaveBehind(subject, session.held.value, value)
+      if (unsent(session)) sendOnLeave(subject, session.acknowledged.value, value)
     },
     subscribe: (listener) => {
       listeners.add(listener)

@@ -11,7 +11,7 @@ const key = ({ kind, id }: Edited) => `orvint.left.${kind}.${id}`
  * Sends what is not known to be stored while the browser leaves the page, as differences: they may arrive before or
  * after a save that is still on its way, and make the same of it. Notes it: the next page may be read before it is stored.
  */
-export function leaveBehind({ kind, id }: Edited, stored: unknown, value: unknown): void {
+export function sendOnLeave({ kind, id }: Edited, stored: unknown, value: unknown): void {
   sessionStorage.setItem(key({ kind, id }), JSON.stringify(value))
   void post(kind, { id, changes: changes(stored, value) })
 }

@@ -43,7 +43,7 @@ describe('one edit', () => {
     expect(asked.at(-1)).toEqual({ do: 'record', changes: [{ path: ['title'], from: 'Tees', to: 'Hoods' }] })
     expect(session).toMatchObject({
       state: 'saved',
-      held: { value: { title: 'Hoods' }, version: 4 },
+      acknowledged: { value: { title: 'Hoods' }, version: 4 },
       line: [],
     })
     expect(unsent(session)).toBe(false)
@@ -67,7 +67,7 @@ describe('one edit', () => {
       { kind: 'answered', answer: { ok: false, errors }, own: undefined },
     ])
     expect(asked.at(-1)).toEqual({ do: 'mark', errors })
-    expect(session).toMatchObject({ state: 'incomplete', held: HELD })
+    expect(session).toMatchObject({ state: 'incomplete', acknowledged: HELD })
   })
 })
 
@@ -148,7 +148,7 @@ describe('someone else', () => {
     }
     expect(ended([read]).asked).toEqual([{ do: 'show', value: titled('Theirs') }])
     expect(ended([{ kind: 'typed' }, read]).asked).toEqual([])
-    expect(ended([whole('A'), read]).session.held).toEqual(HELD)
+    expect(ended([whole('A'), read]).session.acknowledged).toEqual(HELD)
     expect(ended([{ kind: 'read', read: HELD, there: true }]).asked).toEqual([])
   })
   it('deleted it: nothing is lost, and it is looked at again when it is back', () => {

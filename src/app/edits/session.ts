@@ -16,7 +16,7 @@ export type SaveState = 'saved' | 'saving' | 'incomplete' | 'conflict' | 'gone' 
 /** How what is edited here stands to what the server holds. */
 export interface Session<T> {
   /** What the server is known to hold. */
-  readonly held: Versioned<T>
+  readonly acknowledged: Versioned<T>
   /** The last whole value that is wanted here, stored or not. */
   readonly mine: T
   /** Whole values to be stored one after another; the first is under way. */
@@ -61,9 +61,9 @@ interface Step<T> {
   readonly effects: readonly Effect<T>[]
 }
 
-export const begun = <T>(held: Versioned<T>): Session<T> => ({
-  held,
-  mine: held.value,
+export const begun = <T>(acknowledged: Versioned<T>): Session<T> => ({
+  acknowledged,
+  mine: acknowledged.value,
   line: [],
   typing: false,
   unanswered: undefined,
@@ -91,7 +91,7 @@ function onward<T>(session: Session<T>, before: readonly Effect<T>[] = []): Step
     }
   return {
     session: { ...session, state: 'saving' },
-    effects: [...before, { do: 'store', value: first, version: session.held.version }],
+    effects: [...before, { do: 'store', value: first, version: session.acknowledged.version }],
   }
 }
 
@@ -99,7 +99,7 @@ function wanted<T>(session: Session<T>, value: T): Step<T> {
   const s = { ...session, typing: false, mine: value }
   if (s.conflict) return still({ ...s, conflict: { ...s.conflict, mine: value } })
   if (halted(s)) return still(s)
-  if (s.unanswered === undefined && same(s.line.at(-1) ?? s.held.value, value))
+  if (s.unanswered === undefined && same(s.line.at(-1) ?? s.acknowledged.value, value))
     return still({ ...s, state: s.line.length > 0 ? 'saving' : 'saved' })
   const next = { ...s, state: 'saving' as const, line: [...s.line, value] }
   return s.line.length > 0 ? still(next) : onward(next)
@@ -108,11 +108,11 @@ function wanted<T>(session: Session<T>, value: T): Step<T> {
 function answered<T>(session: Session<T>, answer: Stored<T>, own: unknown, overlays: boolean): Step<T> {
   const [sent, ...line] = session.line
   const s = { ...session, unanswered: undefined, problem: 'message' in answer ? answer.message : '' }
-  const { held } = s
+  const { acknowledged } = s
   if (sent === undefined) return still(s)
   if (answer.ok)
-    return onward({ ...s, line, held: { value: sent, version: answer.version } }, [
-      { do: 'record', changes: changes(held.value, sent) },
+    return onward({ ...s, line, acknowledged: { value: sent, version: answer.version } }, [
+      { do: 'record', changes: changes(acknowledged.value, sent) },
     ])
   if ('errors' in answer)
     return onward({ ...s, line, state: 'incomplete' }, [{ do: 'mark', errors: answer.errors }])
@@ -120,27 +120,30 @@ function answered<T>(session: Session<T>, answer: Stored<T>, own: unknown, overl
   const { now } = answer
   if (!now) return still({ ...s, line: [], state: 'gone' })
   // It had arrived after all; what is wanted now was made knowing of it.
-  if (same(now.value, session.unanswered)) return onward({ ...s, held: now })
+  if (same(now.value, session.unanswered)) return onward({ ...s, acknowledged: now })
   // `own`: not someone else either, but made before this page was read.
   if (overlays || same(now.value, own)) {
-    const laid = (value: T): T => overlaid(now.value, changes(held.value, value))
-    return onward({ ...s, held: now, line: s.line.map(laid), mine: laid(s.mine) }, [
-      { do: 'rebase', from: held.value, onto: now.value },
+    const laid = (value: T): T => overlaid(now.value, changes(acknowledged.value, value))
+    return onward({ ...s, acknowledged: now, line: s.line.map(laid), mine: laid(s.mine) }, [
+      { do: 'rebase', from: acknowledged.value, onto: now.value },
     ])
   }
-  const conflict = { base: held.value, mine: s.mine, theirs: now.value, version: now.version }
+  const conflict = { base: acknowledged.value, mine: s.mine, theirs: now.value, version: now.version }
   return still({ ...s, line: [], state: 'conflict', conflict })
 }
 
 function read<T>(session: Session<T>, now: Versioned<T>, there: boolean): Step<T> {
-  const { held, state, typing, line } = session
-  if (!there || now.version <= held.version) return still(session)
+  const { acknowledged, state, typing, line } = session
+  if (!there || now.version <= acknowledged.version) return still(session)
   // It was brought back: what was typed meanwhile can be saved after all.
   if (state === 'gone')
-    return { session: { ...session, held: now, state: 'saving' }, effects: [{ do: 'look' }] }
+    return { session: { ...session, acknowledged: now, state: 'saving' }, effects: [{ do: 'look' }] }
   // What others saved is shown as long as nothing typed here waits to be saved.
   if (state !== 'saved' || typing || line.length > 0) return still(session)
-  return { session: { ...session, held: now, mine: now.value }, effects: [{ do: 'show', value: now.value }] }
+  return {
+    session: { ...session, acknowledged: now, mine: now.value },
+    effects: [{ do: 'show', value: now.value }],
+  }
 }
 
 /**
@@ -171,15 +174,15 @@ export function step<T>(session: Session<T>, event: SessionEvent<T>, overlays = 
     case 'agreed': {
       const { conflict } = session
       if (!conflict) return still(session)
-      const held = { value: conflict.theirs, version: conflict.version }
+      const acknowledged = { value: conflict.theirs, version: conflict.version }
       const { session: s, effects } = wanted(
-        { ...session, held, conflict: undefined, state: 'saving' },
+        { ...session, acknowledged, conflict: undefined, state: 'saving' },
         event.value,
       )
       return { session: s, effects: [{ do: 'show', value: event.value }, ...effects] }
     }
     case 'reverted': {
-      const { value } = session.held
+      const { value } = session.acknowledged
       return {
         session: { ...session, mine: value, typing: false, state: 'saved' },
         effects: [{ do: 'show', value }],

@@ -31,7 +31,7 @@ interface Autosave<T, P> {
   readonly problem: string
   readonly conflicts: readonly { readonly conflict: Conflict<P>; readonly agree: (value: P) => void }[]
   /** Waits until everything typed is stored; the version it then has. */
-  readonly rest: () => Promise<number>
+  readonly flush: () => Promise<number>
 }
 
 const PAUSE = 350
@@ -153,9 +153,9 @@ function useSettling<T extends FieldValues, P>(kept: Kept<T, P>, look: { current
       if (pending.current !== undefined) settle()
     }
   }, [kept, settle])
-  const rest = useCallback(async () => {
+  const flush = useCallback(async () => {
     if (pending.current !== undefined) settle()
-    const versions = await Promise.all(kept.keepers.map((k) => k.rest()))
+    const versions = await Promise.all(kept.keepers.map((k) => k.flush()))
     return versions.reduce((sum, v) => sum + v, 0)
   }, [kept, settle])
   useEffect(
@@ -163,7 +163,7 @@ function useSettling<T extends FieldValues, P>(kept: Kept<T, P>, look: { current
       settleBeforeUndo(async () => {
         const broken = looked(kept).filter(({ kept: k, checked }) => !checked.ok && !halted(k.session()))
         if (broken.length === 0) {
-          await rest()
+          await flush()
           return 'settled'
         }
         clearTimeout(pending.current)
@@ -172,9 +172,9 @@ function useSettling<T extends FieldValues, P>(kept: Kept<T, P>, look: { current
         settle()
         return 'reverted'
       }),
-    [kept, settle, rest],
+    [kept, settle, flush],
   )
-  return rest
+  return flush
 }
 
 /**
@@ -193,7 +193,7 @@ export function useAutosave<T extends FieldValues, P>(
 ): Autosave<T, P> {
   const look = useRef<() => void>(() => undefined)
   const kept = useKeepers(form, parts, enqueue, look)
-  const rest = useSettling(kept, look)
+  const flush = useSettling(kept, look)
   const { keepers } = kept
   useEffect(() => {
     for (const [i, k] of keepers.entries()) {
@@ -217,7 +217,7 @@ export function useAutosave<T extends FieldValues, P>(
       const conflict = sessions[i]?.conflict
       return conflict ? [{ conflict, agree: (value: P) => k.send({ kind: 'agreed', value }) }] : []
     }),
-    rest,
+    flush,
   }
 }
 

@@ -6,9 +6,9 @@ import type { Paint } from '@/workers/films'
 export const BASE_HEX = '#f3f2ee'
 
 /** Process inks are looked through. */
-const CLEAR: ReadonlySet<InkColour['character']> = new Set(['yellow', 'magenta', 'cyan', 'key', 'clear'])
+const CLEAR: ReadonlySet<InkColour['inkType']> = new Set(['yellow', 'magenta', 'cyan', 'key', 'clear'])
 
-export const paintOf = (ink: InkColour): Paint => ({ hex: ink.hex, clear: CLEAR.has(ink.character) })
+export const paintOf = (ink: InkColour): Paint => ({ hex: ink.hex, clear: CLEAR.has(ink.inkType) })
 
 /** How films are laid on each other in a picture: the base first, then the colours as the print lists them. */
 export function paintsOf(

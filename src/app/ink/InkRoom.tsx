@@ -6,9 +6,10 @@ import { useFormContext } from 'react-hook-form'
 import { q } from '@/core/advice'
 import { hexOfLab } from '@/core/color'
 import type { ShopAndShelf } from '@/core/equipment'
-import { type Batch, type Can, colourOfBatch, INK, type Learnt, learntFrom } from '@/core/ink'
+import { type Batch, type Can, colourOfBatch, INK, inksWanted, type Learnt, learntFrom } from '@/core/ink'
 import type { InkNeedLine } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
+import { Cautions } from '@/ui/Cautions'
 import { Link } from '@/ui/elements'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
@@ -17,10 +18,10 @@ import { Section } from '@/ui/Section'
 import { Filling } from '../Filling'
 import { Later } from '../Later'
 import { useShop } from '../shop/shopContext'
-import { NeedRow } from './NeedRow'
 import { PotLife } from './PotLife'
+import { WantedRow } from './WantedRow'
 
-/** All ink that the orders want, by due date, with what there is already; then what stands in tubs. */
+/** What the orders want ink by ink, against what there is; then what stands in tubs. */
 export function InkRoom({
   needs,
   cans,
@@ -37,7 +38,8 @@ export function InkRoom({
   readonly cans: readonly Can[]
   readonly batches: readonly Batch[]
 }) {
-  const { laid } = useShop().shop.inkRoom
+  const room = useShop().shop.inkRoom
+  const { laid } = room
   const learnt = useMemo(() => {
     const needOf = new Map(needs.map((n) => [`${n.runId}.${n.hitId}`, n.mass]))
     return learntFrom(
@@ -48,14 +50,16 @@ export function InkRoom({
       laid,
     )
   }, [needs, used, laid])
-  const open = batches.filter((b) => b.state === 'mixing')
-  const tubs = batches.filter((b) => b.state !== 'mixing')
+  const open = useMemo(() => batches.filter((b) => b.state === 'mixing'), [batches])
+  const tubs = useMemo(() => batches.filter((b) => b.state !== 'mixing'), [batches])
+  const inks = useMemo(() => inksWanted(needs, room, cans, tubs, open), [needs, room, cans, tubs, open])
+  const short = inks.filter((i) => i.short > 0).length
   return (
     <>
       {open.length > 0 && (
         <Section title={`On the bench: ${open.length}`}>
           {open.map((b) => (
-            <Flex key={b.id} align="center" gap="4" py="1" borderTop="1px solid" borderColor="rule">
+            <Flex key={b.id} align="center" gap="4" py="1">
               <Box fontSize="title" fontWeight="700" width="5.4rem">
                 {b.id}
               </Box>
@@ -70,13 +74,17 @@ export function InkRoom({
           ))}
         </Section>
       )}
-      <Section title={`Wanted by the orders: ${needs.length}`}>
+      <Section
+        title={`${inks.length} ${inks.length === 1 ? 'ink' : 'inks'} wanted${short > 0 ? `, ${short} short` : ''}`}
+      >
         <Filling planning={planning} />
         {needs.length === 0 && planning === 0 && <Box fontSize="lead">No open order asks for ink.</Box>}
         {learnt && Math.abs(learnt.factor - laid) > 0.02 && <Learned {...learnt} />}
-        {needs.map((need) => (
-          <NeedRow key={`${need.runId}.${need.hitId}`} need={need} cans={cans} tubs={tubs} />
-        ))}
+        <Box>
+          {inks.map((ink) => (
+            <WantedRow key={ink.key} ink={ink} />
+          ))}
+        </Box>
         <Later orders={later} />
       </Section>
       <Section title={`In tubs: ${tubs.length}`}>
@@ -85,6 +93,7 @@ export function InkRoom({
           <Tub key={b.id} batch={b} />
         ))}
       </Section>
+      <Cautions at="ink" />
     </>
   )
 }
@@ -92,7 +101,15 @@ export function InkRoom({
 function Tub({ batch }: { readonly batch: Batch }) {
   const last = batch.drawdowns.at(-1)
   return (
-    <Flex align="center" gap="4" py="1" borderTop="1px solid" borderColor="rule" wrap="wrap">
+    <Flex
+      align="center"
+      gap="4"
+      py="1"
+      borderTop="1px solid"
+      borderColor="rule"
+      _first={{ borderTop: 'none' }}
+      wrap="wrap"
+    >
       <Box fontSize="title" fontWeight="700" width="5.4rem">
         {batch.id}
       </Box>
@@ -104,7 +121,7 @@ function Tub({ batch }: { readonly batch: Batch }) {
       </Box>
       <Box flex="1" color="soft">
         {batch.state === 'accepted' && last
-          ? `accepted by ${last.who}, off by ${last.difference.toFixed(1)}`
+          ? `accepted by ${last.who}, ΔE ${last.difference.toFixed(1)}`
           : 'no drawdown accepted yet'}
       </Box>
       <PotLife expires={batch.expires} />

@@ -1,7 +1,7 @@
 import { addMinutes, format, parseISO } from 'date-fns'
 import { POT_LIFE } from '@/core/ink'
-import { isWaterBased } from '@/core/order'
+import { driesInScreen } from '@/core/order'
 
 /** When a batch mixed at this time is past its time; none for ink that keeps. */
 export const expiryOf = (system: string, mixed: string): string | undefined =>
-  isWaterBased(system) ? format(addMinutes(parseISO(mixed), POT_LIFE / 60), "yyyy-MM-dd'T'HH:mm") : undefined
+  driesInScreen(system) ? format(addMinutes(parseISO(mixed), POT_LIFE / 60), "yyyy-MM-dd'T'HH:mm") : undefined

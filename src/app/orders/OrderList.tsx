@@ -15,7 +15,7 @@ import { type PageOf, Pager } from '@/ui/Pager'
 import { PageTitle } from '@/ui/parts'
 import { Table, TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
-import { InkRow } from '@/ui/Swatch'
+import { PrintLook } from '@/ui/Swatch'
 import { AskFrame } from '../AskFrame'
 import { act } from '../acts/act'
 import { recordEdit } from '../edits/history'
@@ -181,7 +181,7 @@ function Line({ line }: { readonly line: OrderLine }) {
       <td>
         <Flex gap="2" wrap="wrap">
           {line.runs.map((r) => (
-            <InkRow key={r.id} cloth={r.cloth} inks={r.inks} picture={r.picture} />
+            <PrintLook key={r.id} cloth={r.cloth} inks={r.inks} picture={r.picture} />
           ))}
         </Flex>
       </td>

@@ -20,7 +20,7 @@ export function Recovery({
   readonly folder: string
   readonly backups: readonly Backup[]
 }) {
-  const [told, setTold] = useState('')
+  const [notice, setNotice] = useState('')
   const [busy, setBusy] = useState('')
   const put = async (name: string) => {
     setBusy(name)
@@ -30,7 +30,7 @@ export function Recovery({
     setBusy('')
     if (answer?.ok) return window.location.assign('/')
     const wrong = answer ? await wrongIn(answer) : []
-    setTold(wrong.join(' ') || 'Orvint does not answer: look whether it is still running.')
+    setNotice(wrong.join(' ') || 'Orvint does not answer: look whether it is still running.')
   }
   return (
     <Main p={{ base: '4', lg: '12' }} maxWidth="46rem">
@@ -52,7 +52,7 @@ export function Recovery({
             with damaged-. What was entered since that backup is not in it.
           </Box>
           <Box role="status" aria-label="Recovery" minHeight="1.6rem" fontWeight="650">
-            {busy ? 'Working …' : told}
+            {busy ? 'Working …' : notice}
           </Box>
           {backups.length === 0 && (
             <Box>

@@ -2,8 +2,8 @@
 
 import { Box, Flex } from '@chakra-ui/react'
 import { useMemo, useState } from 'react'
-import { optionWords, type Rule, SCHOOLS, type ShopMethod } from '@/core/advice'
-import { ROOMS } from '@/core/plan'
+import { message, optionWords, PRACTICES, type Rule, type ShopMethod } from '@/core/advice'
+import { exampleOf, ROOMS } from '@/core/plan'
 import { keysOf } from '@/core/quantity'
 import { Input } from '@/ui/elements'
 import { PageTitle } from '@/ui/parts'
@@ -25,9 +25,11 @@ export function RuleBook({ shopName, method }: Props) {
     const has = (words: string) => words.toLowerCase().includes(text.trim().toLowerCase())
     return ROOMS.map((c) => ({
       ...c,
-      rules: Object.entries<Rule>(c.rules).filter(([id, r]) => has(`${id} ${r.says} ${r.source} ${c.title}`)),
+      rules: Object.entries<Rule>(c.rules)
+        .map(([id, r]) => ({ id, rule: r, says: message(exampleOf(id, r), units) }))
+        .filter(({ rule, says }) => has(`${says} ${rule.source} ${c.title}`)),
     })).filter((c) => c.rules.length > 0)
-  }, [text])
+  }, [text, units])
   const count = chapters.reduce((sum, c) => sum + c.rules.length, 0)
   return (
     <AskFrame shopName={shopName}>
@@ -52,43 +54,44 @@ export function RuleBook({ shopName, method }: Props) {
         />
       </Flex>
       <Box maxWidth="46rem" color="soft" mb="5">
-        What every plan is computed with. Words in braces are filled in for each run. The figures follow
-        common practice and were never measured at a press.
+        What every plan is computed with, each rule with an example in it. The figures follow common practice
+        and were never measured at a press.
       </Box>
       {chapters.map((c) => (
         <Section key={c.title} title={c.title}>
           <Box mb="2" maxWidth="52rem">
             {c.model}{' '}
             <Box as="span" color="soft">
-              {c.sources} More in {c.pages.map((p) => `docs/models/${p}.md`).join(', ')}.
+              {c.sources}
             </Box>
           </Box>
           <Table>
             <tbody>
-              {c.rules.map(([id, r]) => (
-                <tr key={id}>
-                  <td style={{ width: '5.5rem' }}>{r.severity && <SeverityMark severity={r.severity} />}</td>
-                  <td>{r.says}</td>
-                  <td style={{ width: '10rem' }}>{r.source}</td>
-                  <td style={{ width: '13rem' }}>
+              {c.rules.map(({ id, rule, says }) => (
+                <Box as="tr" key={id} id={id} _target={{ bg: 'raised', fontWeight: '600' }}>
+                  <td style={{ width: '5.5rem' }}>
+                    {rule.severity && <SeverityMark severity={rule.severity} />}
+                  </td>
+                  <td>{says}</td>
+                  <td style={{ width: '10rem' }}>
                     <Box color="soft" fontSize="small">
-                      {id.toLowerCase().replaceAll('_', ' ')}
+                      {rule.source}
                     </Box>
                   </td>
-                </tr>
+                </Box>
               ))}
             </tbody>
           </Table>
         </Section>
       ))}
       {text === '' && (
-        <Section title="Schools: where printers disagree">
+        <Section title="House practice: where printers disagree">
           <Table>
             <tbody>
-              {keysOf(SCHOOLS).flatMap((s) =>
-                Object.keys(SCHOOLS[s].options).map((option, i) => (
+              {keysOf(PRACTICES).flatMap((s) =>
+                Object.keys(PRACTICES[s].options).map((option, i) => (
                   <tr key={`${s} ${option}`}>
-                    <td style={{ width: '18rem' }}>{i === 0 && <strong>{SCHOOLS[s].question}</strong>}</td>
+                    <td style={{ width: '18rem' }}>{i === 0 && <strong>{PRACTICES[s].question}</strong>}</td>
                     <td>{optionWords(s, option, units)}</td>
                     <td style={{ width: '8rem' }}>{method[s] === option ? 'this shop' : ''}</td>
                   </tr>

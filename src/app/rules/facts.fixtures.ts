@@ -1,5 +1,5 @@
-import { type BasicFact, SCHOOLS, type School } from '@/core/advice'
-import { type Proven, type Shop, STROKE_USES, type StrokeUse } from '@/core/equipment'
+import { type BasicFact, PRACTICES, type Practice } from '@/core/advice'
+import { type ApprovedSetting, type Shop, STROKE_USES, type StrokeUse } from '@/core/equipment'
 import {
   type ArtRelation,
   type Cloth,
@@ -60,7 +60,7 @@ const green: InkColour = {
   id: 'extra',
   name: 'Fern green',
   hex: '#2f7d3b',
-  character: 'spot',
+  inkType: 'spot',
   opacity: 'ordinary',
   coverage: 0.15,
   system: 'house',
@@ -95,12 +95,12 @@ const frames = (count: number) => (s: Shop) => ({
 /** A good sample of every use on every press, struck as nobody would. */
 const found = (s: Shop): Shop => ({
   ...s,
-  proven: s.presses.flatMap((p) =>
+  approved: s.presses.flatMap((p) =>
     (Object.keys(STROKE_USES) as StrokeUse[]).flatMap((use) =>
       [43, 61, 77, 90, 120].flatMap((mesh) =>
         [true, false].flatMap((darkCloth) =>
           [true, false].map(
-            (waterBased): Proven => ({
+            (driesInScreen): ApprovedSetting => ({
               id: 'R/x',
               words: 'Another job: x',
               on: '2026-10-01',
@@ -108,9 +108,9 @@ const found = (s: Shop): Shop => ({
               use,
               mesh: perCm(mesh),
               darkCloth,
-              waterBased,
+              driesInScreen,
               fleece: false,
-              blade: '80',
+              squeegee: '80',
               edge: 'rounded',
               angle: degrees(8),
               pressure: 'firm',
@@ -127,7 +127,7 @@ const found = (s: Shop): Shop => ({
   ),
 })
 
-const CHANGES: Readonly<Record<Exclude<BasicFact, `school ${School}`>, Vary>> = {
+const CHANGES: Readonly<Record<Exclude<BasicFact, `practice ${Practice}`>, Vary>> = {
   quantities: order(times(5), times(0.05)),
   sizes: order(sized('9-11'), sized('M'), sized('3XL')),
   printWidth: order(
@@ -145,9 +145,9 @@ const CHANGES: Readonly<Record<Exclude<BasicFact, `school ${School}`>, Vary>> = 
   ),
   inkColour: order(ink({ hex: '#d9262c' }), ink({ hex: '#fbf7e8' }), first({ hex: '#101114' })),
   inkType: order(
-    ...(['black', 'white', 'metallic', 'expanding', 'clear', 'cyan'] as const).flatMap((character) => [
-      first({ character }),
-      ink({ character }),
+    ...(['black', 'white', 'metallic', 'expanding', 'clear', 'cyan'] as const).flatMap((inkType) => [
+      first({ inkType }),
+      ink({ inkType }),
     ]),
   ),
   opacity: order(ink({ opacity: 'transparent' }), ink({ opacity: 'opaque' }), ink({ opacity: 'ordinary' })),
@@ -213,25 +213,28 @@ const CHANGES: Readonly<Record<Exclude<BasicFact, `school ${School}`>, Vary>> = 
     })),
     screens(() => ({ tests: [] })),
   ),
-  blades: shop(
-    (s) => ({ ...s, blades: [{ id: 'n', hardness: '60', length: mm(390), edge: 'rounded' }] }),
-    (s) => ({ ...s, blades: s.blades.map((b) => ({ ...b, edge: 'square', length: b.length + mm(7) })) }),
+  squeegees: shop(
+    (s) => ({ ...s, squeegees: [{ id: 'n', hardness: '60', length: mm(390), edge: 'rounded' }] }),
+    (s) => ({
+      ...s,
+      squeegees: s.squeegees.map((b) => ({ ...b, edge: 'square', length: b.length + mm(7) })),
+    }),
   ),
-  proven: shop(found),
+  approved: shop(found),
   measuredInks: shop(inkRoom({ rack: [], formulas: [] })),
   colourLimits: shop(
-    inkRoom({ limits: { asMeant: 1, tonedDown: 2, white: 99, accept: 2, again: 3 } }),
-    inkRoom({ limits: { asMeant: 40, tonedDown: 60, white: 20, accept: 2, again: 3 } }),
+    inkRoom({ limits: { match: 1, visible: 2, white: 99, accept: 2, again: 3 } }),
+    inkRoom({ limits: { match: 40, visible: 60, white: 20, accept: 2, again: 3 } }),
   ),
   inkLaid: shop(inkRoom({ laid: 1.3 })),
 }
 
 /** The same job with one fact changed, in every way that is tried. */
 export function changed(fact: BasicFact, c: Case): readonly Case[] {
-  if (!fact.startsWith('school ')) return CHANGES[fact as keyof typeof CHANGES](c)
-  const school = fact.slice('school '.length) as School
-  return Object.keys(SCHOOLS[school].options).map((option) => ({
+  if (!fact.startsWith('practice ')) return CHANGES[fact as keyof typeof CHANGES](c)
+  const practice = fact.slice('practice '.length) as Practice
+  return Object.keys(PRACTICES[practice].options).map((option) => ({
     ...c,
-    shop: { ...c.shop, method: { ...c.shop.method, [school]: option } },
+    shop: { ...c.shop, method: { ...c.shop.method, [practice]: option } },
   }))
 }

@@ -100,8 +100,8 @@ const SPECIAL: readonly ((c: Case) => Case)[] = [
   (c) => changed('flakes', c)[0] ?? c,
   (c) => changed('ruling', c)[0] ?? c,
   (c) =>
-    inShop((s) => ({ proven: s.proven.filter((p) => p.pressId === s.presses[0]?.id) }))(
-      changed('proven', c)[0] ?? c,
+    inShop((s) => ({ approved: s.approved.filter((p) => p.pressId === s.presses[0]?.id) }))(
+      changed('approved', c)[0] ?? c,
     ),
   inShop((s) => ({ method: { ...s.method, white: 'sameScreen' } })),
   inScreens(({ emulsions }) => ({ emulsions: [...emulsions].reverse() })),
@@ -111,7 +111,9 @@ const SPECIAL: readonly ((c: Case) => Case)[] = [
   inScreens(({ lamps }) => ({
     lamps: lamps.flatMap((l) => [l, { ...l, id: `${l.id}2`, kind: 'halogen' as const }]),
   })),
-  inShop((s) => ({ blades: s.blades.map((b, i) => (i === 0 ? { ...b, edge: 'rounded' as const } : b)) })),
+  inShop((s) => ({
+    squeegees: s.squeegees.map((b, i) => (i === 0 ? { ...b, edge: 'rounded' as const } : b)),
+  })),
   inShop((s) => ({ inkRoom: { ...s.inkRoom, limits: { ...s.inkRoom.limits, white: 20 } } })),
 ]
 const byChance = (c: Case): Case =>

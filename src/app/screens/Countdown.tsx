@@ -64,10 +64,10 @@ export function Countdown({ seconds, label }: { readonly seconds: number; readon
           } else start()
         }}
       >
-        {running ? 'Stop' : done ? 'Again' : 'Start light'}
+        {running ? 'Stop' : done ? 'Again' : 'Start timer'}
       </PushButton>
       <Box role="status" fontWeight="700">
-        {done ? 'Light off. Take the screen out.' : ''}
+        {done ? 'Time up. Switch the lamp off.' : ''}
       </Box>
     </Flex>
   )

@@ -1,19 +1,16 @@
 'use client'
 
-import { Box, Flex, Grid } from '@chakra-ui/react'
+import { Box, Grid } from '@chakra-ui/react'
 import { STEPS } from '@/core/equipment'
 import type { RoomLine } from '@/core/plan'
-import { AskNumber } from '@/ui/AskNumber'
 import { sayMoment } from '@/ui/clock'
 import { useDesk } from '@/ui/desk'
-import { Link } from '@/ui/elements'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
 import { InkName } from '@/ui/parts'
 import { TextButton } from '@/ui/Section'
-import { SeverityMark } from '@/ui/Severity'
 
-/** One screen: its frame, what it is, by when, and one button for what is next. */
+/** One screen: its frame, what it is, and one button for what is next. */
 export function LineRow({
   line,
   now,
@@ -29,13 +26,11 @@ export function LineRow({
     <Grid
       templateColumns={{
         base: '4.6rem minmax(0, 1fr) 7.5rem',
-        lg: '5.4rem minmax(0, 1.1fr) minmax(0, 1.3fr) 4.6rem 9.6rem 8.5rem',
+        lg: '5.4rem minmax(0, 1fr) 6rem 6rem 8.5rem',
       }}
       gap="3"
       alignItems="center"
-      borderTop="1px solid"
-      borderColor="rule"
-      py="1"
+      py="0.5"
       data-screen={line.key}
     >
       <TextButton
@@ -49,19 +44,8 @@ export function LineRow({
         {frame ? frame.id : 'no frame'}
       </TextButton>
       <InkName hex={screen.hex} name={screen.name} />
-      <Box minWidth="0" lineHeight="1.2">
-        <Link
-          href={`/orders/${job.orderId}/screens?run=${job.runId}`}
-          _hover={{ textDecoration: 'underline' }}
-        >
-          <Box truncate>{job.words}</Box>
-        </Link>
-        <Box fontSize="small" color="soft">
-          {job.orderId} {job.print}
-        </Box>
-      </Box>
       <Measure kind="meshCount" value={screen.mesh} />
-      <ByWhen line={line} now={now} />
+      <DryAt line={line} now={now} />
       {next ? (
         <PushButton
           type="button"
@@ -73,7 +57,7 @@ export function LineRow({
           {DONE[next]}
         </PushButton>
       ) : (
-        <Box>hangs</Box>
+        <Box>mounted</Box>
       )}
     </Grid>
   )
@@ -87,40 +71,18 @@ const DONE = {
   dryOff: 'It is dry',
   check: 'Checked',
   tape: 'Taped',
-  hang: 'Hangs',
+  mount: 'Mounted',
 } as const
 
-/** When it is dry, or when it must be begun; late in word and shape. */
-function ByWhen({
-  line: { dryAt, latest, latestWhy, screen },
-  now,
-}: {
-  readonly line: RoomLine
-  readonly now: number | undefined
-}) {
-  if (dryAt !== undefined && (now === undefined || dryAt > now)) {
-    return (
-      <Box lineHeight="1.2">
-        <Box fontSize="small" color="soft">
-          dry at
-        </Box>
-        <Box fontWeight="650">{sayMoment(dryAt, 'HH:mm')}</Box>
-      </Box>
-    )
-  }
-  if (latest === undefined || !latestWhy) return <Box />
-  const late = now !== undefined && latest < now
+/** When it should be dry. */
+function DryAt({ line: { dryAt }, now }: { readonly line: RoomLine; readonly now: number | undefined }) {
+  if (dryAt === undefined || (now !== undefined && dryAt <= now)) return <Box />
   return (
-    <AskNumber label={`Latest start, ${screen.name}`} reasons={[latestWhy]}>
-      <Flex direction="column" align="start" lineHeight="1.2">
-        <Box fontSize="small" color={late ? 'ink' : 'soft'}>
-          {late ? <SeverityMark severity="Watch" /> : 'begin by'}
-        </Box>
-        <Box fontWeight={late ? '750' : '600'} whiteSpace="nowrap">
-          {late ? 'was ' : ''}
-          {sayMoment(latest)}
-        </Box>
-      </Flex>
-    </AskNumber>
+    <Box lineHeight="1.2">
+      <Box fontSize="small" color="soft">
+        dry at
+      </Box>
+      <Box fontWeight="650">{sayMoment(dryAt, 'HH:mm')}</Box>
+    </Box>
   )
 }

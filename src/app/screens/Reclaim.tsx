@@ -38,7 +38,7 @@ export function Reclaim({ frames, onPut }: Props) {
               {days > KEEPS ? ', too old to print from' : ''}
             </Box>
             <TextButton
-              onClick={() => onPut([{ ...f, stencil: undefined, hangs: undefined, state: 'clean' }])}
+              onClick={() => onPut([{ ...f, stencil: undefined, mounted: undefined, state: 'clean' }])}
             >
               Reclaimed
             </TextButton>

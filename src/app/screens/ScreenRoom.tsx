@@ -16,6 +16,7 @@ import {
 } from '@/core/plan'
 import { stepTime, whyStepTime } from '@/core/schedule'
 import { AskNumber } from '@/ui/AskNumber'
+import { Cautions } from '@/ui/Cautions'
 import { localNow, sayMoment, useNow } from '@/ui/clock'
 import { Button, Link } from '@/ui/elements'
 import { QuantityField } from '@/ui/fields'
@@ -24,7 +25,7 @@ import { Section, TextButton } from '@/ui/Section'
 import { Filling } from '../Filling'
 import { Later } from '../Later'
 import { Countdown } from './Countdown'
-import { LineRow } from './LineRow'
+import { PrintGroups } from './PrintGroups'
 import { Reclaim } from './Reclaim'
 import { useFrames } from './useFrames'
 
@@ -49,7 +50,7 @@ export function ScreenRoom({
   const steps = STEP_NAMES.filter(
     (s) => (only === undefined || s === only) && lines.some((l) => l.next === s),
   )
-  const hanging = lines.filter((l) => l.next === undefined)
+  const mounted = lines.filter((l) => l.next === undefined)
   return (
     <>
       <Flex align="end" gap="5" mb="3" wrap="wrap">
@@ -82,15 +83,14 @@ export function ScreenRoom({
           onAdvance={advance}
         />
       ))}
-      {only === undefined && hanging.length > 0 && (
-        <Section title={`${hanging.length} hanging at the press`}>
-          {hanging.map((l) => (
-            <LineRow key={l.key} line={l} now={now} onAdvance={advance} />
-          ))}
+      {only === undefined && mounted.length > 0 && (
+        <Section title={`${mounted.length} mounted at the press`}>
+          <PrintGroups lines={mounted} now={now} onAdvance={advance} />
         </Section>
       )}
       <Later orders={later} />
       {only === undefined && <Reclaim frames={reclaimable(lines, shop)} onPut={put} />}
+      {only === undefined && <Cautions at="screenRoom" />}
     </>
   )
 }
@@ -148,7 +148,7 @@ const SHORT: Readonly<Record<Step, string>> = {
   dryOff: 'dry again',
   check: 'check',
   tape: 'tape',
-  hang: 'hang',
+  mount: 'mount',
 }
 
 /** One step with its batches. */
@@ -216,9 +216,7 @@ function StepList({
                 )}
               </Flex>
             )}
-            {batch.lines.map((l) => (
-              <LineRow key={l.key} line={l} now={now} onAdvance={onAdvance} />
-            ))}
+            <PrintGroups lines={batch.lines} now={now} onAdvance={onAdvance} />
           </Box>
         )
       })}

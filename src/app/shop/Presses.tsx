@@ -3,9 +3,9 @@
 import { Box, Flex, Grid } from '@chakra-ui/react'
 import { useFieldArray, useFormContext, useWatch } from 'react-hook-form'
 import {
-  BOARDS,
   FLASH_KINDS,
   headTurned,
+  PALLET_MATERIALS,
   PRESS_KINDS,
   PRESSURE_SCALES,
   type Press,
@@ -39,12 +39,12 @@ export function Presses() {
       down: [],
       palletWidth: first?.palletWidth ?? 0.406,
       palletHeight: first?.palletHeight ?? 0.56,
-      board: first?.board ?? 'aluminium',
+      palletMaterial: first?.palletMaterial ?? 'aluminium',
     })
   }
   return (
     <>
-      <Grid templateColumns="1fr auto" gap="4" mb="5" alignItems="end">
+      <Grid templateColumns="minmax(0, 1fr) auto" gap="4" mb="5" alignItems="end">
         <Box maxWidth="22rem">
           <TextField name="shop.name" label="Name of the shop" />
         </Box>
@@ -95,10 +95,20 @@ function PressEditor({ at, onRemove }: { readonly at: number; readonly onRemove:
         </TextButton>
       }
     >
-      <Grid templateColumns="12.5rem 1fr" gap="5" alignItems="center">
+      <Grid
+        templateColumns={{ base: 'minmax(0, 1fr)', lg: '12.5rem minmax(0, 1fr)' }}
+        gap="5"
+        alignItems="center"
+      >
         <RingDrawing press={press} shop={shop} />
         <Box>
-          <Grid templateColumns="1.2fr 1.4fr 4.6rem 4.2rem 5.6rem 5.6rem 7.6rem" gap="3">
+          <Grid
+            templateColumns={{
+              base: 'repeat(auto-fill, minmax(7.5rem, 1fr))',
+              lg: '1.2fr 1.4fr 4.6rem 4.2rem 5.6rem 5.6rem 7.6rem',
+            }}
+            gap="3"
+          >
             <TextField name={`shop.presses.${at}.name`} label="Name" />
             <Choice
               id={`kind-${at}`}
@@ -127,10 +137,12 @@ function PressEditor({ at, onRemove }: { readonly at: number; readonly onRemove:
             <QuantityField name={`shop.presses.${at}.palletHeight`} label="Pallet height" kind="length" />
             <Choice
               id={`board-${at}`}
-              label="Board"
-              value={press.board}
-              options={BOARDS}
-              onChoose={(board) => become({ ...press, board: board as Press['board'] })}
+              label="Pallet material"
+              value={press.palletMaterial}
+              options={PALLET_MATERIALS}
+              onChoose={(palletMaterial) =>
+                become({ ...press, palletMaterial: palletMaterial as Press['palletMaterial'] })
+              }
             />
           </Grid>
           <Strip press={press} onChange={become} />
@@ -165,7 +177,12 @@ function PressureEditor({
         : { ...press, pressure: { scale: scale as PressureNote['scale'], ...FIRST_NOTE[scale as 'turns'] } },
     )
   return (
-    <Grid templateColumns="12rem 6rem 6rem 6rem" gap="3" mt="3" alignItems="end">
+    <Grid
+      templateColumns={{ base: 'repeat(auto-fill, minmax(7.5rem, 1fr))', lg: '12rem 6rem 6rem 6rem' }}
+      gap="3"
+      mt="3"
+      alignItems="end"
+    >
       <Choice
         id={`scale-${at}`}
         label="Pressure is counted in"
@@ -234,7 +251,7 @@ function Strip({ press, onChange }: { readonly press: Press; readonly onChange: 
           <Button
             type="button"
             aria-pressed={!p.usable}
-            aria-label={`${press.kind === 'automatic' ? 'Station' : 'Head'} ${p.number} ${p.usable ? 'works' : 'down'}`}
+            aria-label={`${press.kind === 'automatic' ? 'Station' : 'Head'} ${p.number} ${p.usable ? 'works' : 'out of service'}`}
             onClick={() => onChange(headTurned(press, p.number))}
             display="block"
             width="100%"
@@ -250,7 +267,7 @@ function Strip({ press, onChange }: { readonly press: Press; readonly onChange: 
               {p.number}
             </Box>
             <Box as="span" fontSize="small">
-              {p.usable ? '' : 'down'}
+              {p.usable ? '' : 'out'}
             </Box>
           </Button>
           {press.kind === 'automatic' && (

@@ -29,7 +29,7 @@ type ListName =
   | 'shop.flashes'
   | 'shop.dryers'
   | 'shop.frames'
-  | 'shop.blades'
+  | 'shop.squeegees'
   | 'shop.hours.breaks'
   | 'shop.screens.emulsions'
   | 'shop.screens.lamps'

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { decideChoice, decideNumber } from './advice'
-import { numberOf, q, settled, tell, warnings } from './index'
+import { message, numberOf, q, settled, warnings } from './index'
 import { because } from './reason'
 
 const TABLE = {
@@ -12,15 +12,15 @@ const reason = because(TABLE, 'HOT', { film: q('temperature', 433.15) })
 
 describe('reasons', () => {
   it('tell in the unit the reader uses', () => {
-    expect(tell(reason, 'metric')).toBe('Film at 160 °C is hot.')
-    expect(tell(reason, 'inch')).toBe('Film at 320 °F is hot.')
+    expect(message(reason, 'metric')).toBe('Film at 160 °C is hot.')
+    expect(message(reason, 'inch')).toBe('Film at 320 °F is hot.')
   })
   it('tell one of something as one', () => {
     const counts = {
       COUNT: { says: '{n} pieces in {m} flashes, {n} is {n}.', source: 'the order' },
     } as const
     const said = (n: number, m: number) =>
-      tell(because(counts, 'COUNT', { n: q('count', n), m: q('count', m) }), 'metric')
+      message(because(counts, 'COUNT', { n: q('count', n), m: q('count', m) }), 'metric')
     expect(said(1, 1)).toBe('1 piece in 1 flash, 1 is 1.')
     expect(said(2, 0)).toBe('2 pieces in 0 flashes, 2 is 2.')
   })
@@ -49,7 +49,7 @@ describe('overrides', () => {
   })
   it('outside the range raise a Watch that names the range', () => {
     const [watch] = decideNumber(dwell, { 'flash.dwell': 30 }).reasons
-    expect(watch && tell(watch, 'metric')).toBe('Dwell: the lead chose 30 s; advised is 5 s to 10 s.')
+    expect(watch && message(watch, 'metric')).toBe('Dwell: the lead chose 30 s; advised is 5 s to 10 s.')
   })
   it.each([Number.NaN, Number.POSITIVE_INFINITY, 'warm'])('ignore %s for a number', (value) => {
     expect(settled(decideNumber(dwell, { 'flash.dwell': value }))).toBe(8)

@@ -1,5 +1,5 @@
 import { keysOf } from '../quantity'
-import { SCHOOLS, type School } from './method'
+import { PRACTICES, type Practice } from './method'
 
 const FACTS = {
   // The order.
@@ -20,12 +20,12 @@ const FACTS = {
   lowCure: 'low-cure additive',
   ruling: 'ruling and angle of halftones',
   line: 'smallest line',
-  flakes: 'largest flake in the ink',
-  wantedFilm: 'wanted dry film',
+  flakes: 'particle size of the ink',
+  wantedFilm: 'wanted dry deposit',
   touching: 'what touches or overlaps in the art',
   // The shop.
   presses: 'presses and heads of the shop',
-  pressures: 'what the shop wrote down for the pressure of the press',
+  pressures: 'the pressure scale noted for the press',
   flashUnits: 'flash units of the shop',
   dryers: 'dryers of the shop',
   frames: 'frames in stock',
@@ -33,8 +33,8 @@ const FACTS = {
   emulsions: 'emulsions of the shop',
   lamps: 'lamps of the shop and their distance',
   stepTests: 'step tests of the shop',
-  blades: 'blades of the shop',
-  proven: 'samples found good',
+  squeegees: 'squeegees of the shop',
+  approved: 'approved settings',
   measuredInks: 'inks measured by the shop',
   colourLimits: 'how far the shop lets a colour be off',
   inkLaid: 'what the shop weighed back',
@@ -55,17 +55,17 @@ const DERIVED = {
       'touching',
       'clothColour',
       'flashUnits',
-      'school flash',
-      'school colourOrder',
-      'school wetMost',
-      'school ink',
+      'practice flash',
+      'practice colourOrder',
+      'practice wetMost',
+      'practice ink',
     ],
     after: ['base', 'white'],
   },
 } as const satisfies Record<string, { words: string; from: readonly BasicFact[]; after: readonly string[] }>
 
-/** A fact of the order or the shop, or the school of the shop or the job. */
-export type BasicFact = keyof typeof FACTS | `school ${School}`
+/** A fact of the order or the shop, or the practice of the shop or the job. */
+export type BasicFact = keyof typeof FACTS | `practice ${Practice}`
 type DerivedFact = keyof typeof DERIVED
 /** What a setting may follow from. */
 export type Fact = BasicFact | DerivedFact
@@ -76,7 +76,7 @@ const isDerived = (fact: Fact): fact is DerivedFact => Object.hasOwn(DERIVED, fa
 export function factWords(fact: Fact): string {
   if (isDerived(fact)) return DERIVED[fact].words
   if (Object.hasOwn(FACTS, fact)) return FACTS[fact as keyof typeof FACTS]
-  return `school: ${SCHOOLS[fact.replace('school ', '') as School].question.toLowerCase()}`
+  return `practice: ${PRACTICES[fact.replace('practice ', '') as Practice].question.toLowerCase()}`
 }
 
 /** The facts that one comes of, itself if of none, and the settings it is worked out after. */
@@ -88,5 +88,5 @@ export const comesOf = (
 /** Every fact that stands by itself. */
 export const BASIC_FACTS: readonly BasicFact[] = [
   ...keysOf(FACTS),
-  ...keysOf(SCHOOLS).map((s) => `school ${s}` as const),
+  ...keysOf(PRACTICES).map((s) => `practice ${s}` as const),
 ]

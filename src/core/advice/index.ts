@@ -15,11 +15,11 @@ export {
   type Input,
   type Inputs,
   inputText,
+  message,
   q,
   type Reason,
   type Rule,
   type Severity,
-  tell,
   warnings,
 } from './reason'
 export * from './room'

@@ -1,12 +1,12 @@
 import { expect, it } from 'vitest'
-import { DEFAULT_METHOD, optionWords, SCHOOLS } from './method'
+import { DEFAULT_METHOD, optionWords, PRACTICES } from './method'
 
-it('every question has at least two schools, each with what it costs or gives, and a default', () => {
-  for (const [school, { question, options }] of Object.entries(SCHOOLS)) {
-    expect(question.length, school).toBeGreaterThan(3)
-    expect(Object.keys(options).length, school).toBeGreaterThanOrEqual(2)
-    expect(Object.keys(options), school).toContain(DEFAULT_METHOD[school as keyof typeof DEFAULT_METHOD])
-    expect(new Set(Object.values(options)).size, school).toBe(Object.keys(options).length)
+it('every question has at least two practices, each with what it costs or gives, and a default', () => {
+  for (const [practice, { question, options }] of Object.entries(PRACTICES)) {
+    expect(question.length, practice).toBeGreaterThan(3)
+    expect(Object.keys(options).length, practice).toBeGreaterThanOrEqual(2)
+    expect(Object.keys(options), practice).toContain(DEFAULT_METHOD[practice as keyof typeof DEFAULT_METHOD])
+    expect(new Set(Object.values(options)).size, practice).toBe(Object.keys(options).length)
   }
 })
 
@@ -14,7 +14,9 @@ it('options are told in the reader’s units', () => {
   expect(optionWords('placement', 'palm', 'metric')).toMatch(/^A palm, 100 mm: /)
   expect(optionWords('placement', 'palm', 'inch')).toMatch(/^A palm, 3 15\/16 in: /)
   expect(optionWords('cureTemperature', 'standard', 'inch')).toBe('320 °F: the usual cure')
-  for (const [school, { options }] of Object.entries(SCHOOLS))
+  for (const [practice, { options }] of Object.entries(PRACTICES))
     for (const option of Object.keys(options))
-      expect(optionWords(school as keyof typeof SCHOOLS, option, 'inch')).not.toMatch(/[{}]|NaN|undefined/)
+      expect(optionWords(practice as keyof typeof PRACTICES, option, 'inch')).not.toMatch(
+        /[{}]|NaN|undefined/,
+      )
 })

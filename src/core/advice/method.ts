@@ -1,10 +1,10 @@
 import { type Kind, type System, writeQuantity } from '../quantity'
 
 /**
- * Where printers disagree: each question with its schools. A shop picks once; a job may differ. Rules read the
+ * Where printers disagree: each question with its practices. A shop picks once; a job may differ. Rules read the
  * method as data. The first option of each question is the default. `{kind:value}` is a quantity in SI.
  */
-export const SCHOOLS = {
+export const PRACTICES = {
   white: {
     question: 'Bright white on dark cloth',
     options: {
@@ -31,14 +31,14 @@ export const SCHOOLS = {
     question: 'Colour on dark cloth',
     options: {
       base: 'White base: bright',
-      direct: 'Opaque ink straight on the cloth: softer hand, fewer screens, slightly toned down',
+      direct: 'Opaque ink straight on the cloth: softer hand, fewer screens, a visible change',
     },
   },
   flash: {
     question: 'Flash',
     options: {
       where: 'Where wet ink would spoil the next print: fewest flashes that print clean',
-      afterBase: 'After the base only: widest blends, more risk of mud',
+      afterBase: 'After the base only: widest blends, colours may go muddy',
       every: 'After every colour: safest register, slower, no wet blends but declared ones',
     },
   },
@@ -94,7 +94,7 @@ export const SCHOOLS = {
   cure: {
     question: 'Cure',
     options: {
-      tunnel: 'Tunnel: even heat, keeps up with the press',
+      tunnel: 'Dryer: even heat, keeps up with the press',
       panel: 'Flash panel for a minute a piece: at most 60 an hour',
     },
   },
@@ -116,28 +116,28 @@ export const SCHOOLS = {
   },
 } as const
 
-export type School = keyof typeof SCHOOLS
-export type ShopMethod = { readonly [S in School]: keyof (typeof SCHOOLS)[S]['options'] }
+export type Practice = keyof typeof PRACTICES
+export type ShopMethod = { readonly [S in Practice]: keyof (typeof PRACTICES)[S]['options'] }
 
 /** The first option of every question. */
 export const DEFAULT_METHOD = Object.fromEntries(
-  Object.entries(SCHOOLS).map(([school, { options }]) => [school, Object.keys(options)[0]]),
+  Object.entries(PRACTICES).map(([practice, { options }]) => [practice, Object.keys(options)[0]]),
 ) as ShopMethod
 
-/** Of schools and options by their names those that there are: a stored word of another program is left out. */
-export const knownSchools = (options: Readonly<Record<string, unknown>>): Partial<ShopMethod> =>
+/** Of practices and options by their names those that there are: a stored word of another program is left out. */
+export const knownPractices = (options: Readonly<Record<string, unknown>>): Partial<ShopMethod> =>
   Object.fromEntries(
     Object.entries(options).filter(
-      ([school, option]) =>
-        Object.hasOwn(SCHOOLS, school) &&
+      ([practice, option]) =>
+        Object.hasOwn(PRACTICES, practice) &&
         typeof option === 'string' &&
-        Object.hasOwn(SCHOOLS[school as School].options, option),
+        Object.hasOwn(PRACTICES[practice as Practice].options, option),
     ),
   ) as Partial<ShopMethod>
 
 /** What an option means and what it costs, in the reader's units. */
-export function optionWords(school: School, option: string, units: System): string {
-  const words = (SCHOOLS[school].options as Readonly<Record<string, string>>)[option] ?? option
+export function optionWords(practice: Practice, option: string, units: System): string {
+  const words = (PRACTICES[practice].options as Readonly<Record<string, string>>)[option] ?? option
   return words.replace(/\{(\w+):([\d.]+)\}/g, (_, kind: Kind, value: string) =>
     writeQuantity(kind, Number(value), units),
   )

@@ -69,7 +69,7 @@ export function inputText(input: Input, system: System): string {
 const single = (many: string) => many.replace(/(?<=sh|ch|ss)es$|s$/, '')
 
 /** The statement of a reason with its inputs filled in; one of something is told as one. */
-export const tell = (reason: Reason, system: System): string =>
+export const message = (reason: Reason, system: System): string =>
   reason.says.replace(/\{(\w+)\}( [a-z]{3,}s\b)?/g, (_, name: string, counted = '') => {
     const input = reason.inputs[name] ?? ''
     const one = typeof input === 'object' && 'value' in input && input.kind === 'count' && input.value === 1
@@ -83,7 +83,7 @@ export function warnings(reasons: readonly Reason[]): readonly Reason[] {
   const seen = new Set<string>()
   return reasons
     .filter((r) => {
-      const id = tell(r, 'metric')
+      const id = message(r, 'metric')
       if (r.severity === undefined || seen.has(id)) return false
       seen.add(id)
       return true

@@ -37,7 +37,7 @@ export const ARTWORK = defineRoom({
     READ_APART: { says: '{gap}: the nearest the two come over a millimetre of edge.', source: 'geometry' },
     READ_ROUGH: { says: 'About {gap}: far from each other, read to a millimetre.', source: 'geometry' },
     READ_OPENED: {
-      says: '{open} of {edge} of shared edge gapes once the films are pushed so; the gap stays below {widest}.',
+      says: 'With this shift {open} of {edge} of shared edge opens; gaps stay below {widest}.',
       source: 'geometry',
     },
     READ_EXPOSED: {
@@ -53,7 +53,7 @@ export const ARTWORK = defineRoom({
       source: 'geometry',
     },
     MARKS_NONE: {
-      says: 'No registration marks are shared by the films: nothing tells whether they lie alike.',
+      says: 'The films share no registration marks: whether they line up cannot be checked.',
       source: 'common practice',
       severity: 'Watch',
     },
@@ -64,7 +64,7 @@ export const ARTWORK = defineRoom({
       severity: 'Watch',
     },
     MARKS_SHIFTED: {
-      says: '{film} lies {dx} across and {dy} down from the others on its sheet; it is laid back by its marks here.',
+      says: '{film} is {dx} across and {dy} down from the others; its marks were used to move it back.',
       source: 'geometry',
       severity: 'Note',
     },
@@ -79,7 +79,7 @@ export const ARTWORK = defineRoom({
       severity: 'Stop',
     },
     FILM_NEGATIVE: {
-      says: '{film} was taken for light ink on a dark ground. Say so if it is not.',
+      says: '{film} was read as a negative. Correct it if it is not one.',
       source: 'geometry',
       severity: 'Note',
     },

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { tell } from '../advice'
+import { message } from '../advice'
 import { degrees } from '../quantity'
 import { artBox } from './agreement'
 import type { FilmFacts } from './facts'
@@ -60,7 +60,7 @@ describe('what is said of films', () => {
       ['red.png', 'blue.png'],
     )
     expect(found.map((r) => r.severity)).toEqual(['Stop', 'Note', 'Note'])
-    expect(tell(found[0] as (typeof found)[0], 'metric')).toBe(
+    expect(message(found[0] as (typeof found)[0], 'metric')).toBe(
       'blue.png is turned by 0.11° against the others: its marks cannot meet. Export it again.',
     )
   })
@@ -96,8 +96,8 @@ describe('what is said of a base', () => {
       choke: undefined,
     })
     expect(found.map((r) => r.rule)).toEqual(['BASE_OPEN', 'BASE_PEEPS', 'BASE_BARE', 'BASE_NEEDLESS'])
-    expect(tell(found[0] as (typeof found)[0], 'metric')).toContain('2 mm²')
-    expect(tell(found[2] as (typeof found)[0], 'metric')).toContain('40 cm²')
+    expect(message(found[0] as (typeof found)[0], 'metric')).toContain('2 mm²')
+    expect(message(found[2] as (typeof found)[0], 'metric')).toContain('40 cm²')
   })
 })
 

@@ -2,12 +2,12 @@ import type { ShopMethod } from '../advice'
 import type { Hex } from '../color'
 import type { InkColour } from '../order'
 import type { Duration, Length, MeshCount } from '../quantity'
+import type { ApprovedSetting } from './approved'
 import type { InkRoom } from './inkRoom'
 import type { Prices } from './prices'
-import type { Proven } from './proven'
 import type { ScreenRoom, Stencil, TensionReading } from './screenRoom'
 
-export const BOARDS = {
+export const PALLET_MATERIALS = {
   aluminium: 'aluminium',
   honeycomb: 'honeycomb',
   'rubber-topped': 'rubber-topped',
@@ -19,7 +19,7 @@ interface PressBase {
   readonly name: string
   readonly palletWidth: Length
   readonly palletHeight: Length
-  readonly board: keyof typeof BOARDS
+  readonly palletMaterial: keyof typeof PALLET_MATERIALS
   /** None where the press has no scale: pressure is a word there. */
   readonly pressure?: PressureNote | undefined
 }
@@ -54,7 +54,7 @@ export type Press =
   | (PressBase & Heads & { readonly kind: 'manual'; readonly pallets: number })
   | (PressBase & { readonly kind: 'automatic'; readonly stations: readonly Station[] })
 
-/** Heads a screen can hang in; a bench takes one screen after another. */
+/** Heads a screen can be mounted at; a bench takes one screen after another. */
 export const usableHeads = (press: Press & Heads): number =>
   Array.from({ length: press.heads }, (_, i) => i + 1).filter((n) => !press.down.includes(n)).length
 
@@ -136,18 +136,18 @@ export interface Frame {
   /** Earlier readings, oldest first. */
   readonly readings: readonly TensionReading[]
   readonly stencil?: Stencil | undefined
-  /** Where it hangs now: the head of a manual press, the station of an automatic. */
-  readonly hangs?: HangingPlace | undefined
+  /** Where it is mounted now: the head of a manual press, the station of an automatic. */
+  readonly mounted?: MountedAt | undefined
 }
 
-export interface HangingPlace {
+export interface MountedAt {
   readonly pressId: string
   readonly head: number
 }
 
 export const EDGES = { square: 'square', rounded: 'rounded' } as const
 
-export interface Blade {
+export interface Squeegee {
   readonly id: string
   /** `70` or layered `70/90/70`, Shore A. */
   readonly hardness: string
@@ -160,7 +160,7 @@ export interface ShelfInk {
   readonly id: string
   readonly name: string
   readonly hex: Hex
-  readonly character: InkColour['character']
+  readonly inkType: InkColour['inkType']
   readonly opacity: InkColour['opacity']
   readonly system: string
 }
@@ -189,18 +189,18 @@ export interface Shop {
   readonly flashes: readonly FlashUnit[]
   readonly dryers: readonly Dryer[]
   readonly frames: readonly Frame[]
-  readonly blades: readonly Blade[]
+  readonly squeegees: readonly Squeegee[]
   readonly hours: Hours
   readonly screens: ScreenRoom
   readonly inkRoom: InkRoom
   readonly prices: Prices
   /** Settings that printed a good sample, oldest first. */
-  readonly proven: readonly Proven[]
+  readonly approved: readonly ApprovedSetting[]
 }
 
 export const flashesAt = (shop: Shop, press: Press): readonly FlashUnit[] =>
   shop.flashes.filter((f) => f.pressId === press.id)
 
-/** Frames a job may be burnt on: clean, and nothing hangs on them. */
+/** Frames a job may be burnt on: clean, and nothing is mounted on them. */
 export const freeFrames = (shop: Shop): readonly Frame[] =>
   shop.frames.filter((f) => f.state === 'clean' && f.stencil === undefined)

@@ -3,18 +3,18 @@ import type { OpacityClass } from '../order'
 import { type Film, micron, type Share } from '../quantity'
 
 /** How the colour of an ink is known: the better the reading, the surer what follows from it. */
-export type Known =
+export type Characterisation =
   /** A smear of this dry thickness, read over a white and a black card, at the bands of `BANDS`. */
   | {
       readonly how: 'curves'
-      readonly film: Film
+      readonly deposit: Film
       readonly onWhite: Spectrum
       readonly onBlack: Spectrum
       readonly letDown?: LetDown | undefined
     }
   | {
       readonly how: 'labs'
-      readonly film: Film
+      readonly deposit: Film
       readonly light: Light
       readonly onWhite: Lab
       readonly onBlack: Lab
@@ -53,15 +53,15 @@ export interface BaseInk {
   readonly cost: number
   /** kg/m3; 1120 to 1340 is usual. */
   readonly density: number
-  readonly known: Known
+  readonly characterisation: Characterisation
 }
 
 /** How near is near enough, in CIEDE2000, and how bright a white has to be. */
 export interface ColourLimits {
   /** What the cloth may do to a colour before anyone minds. */
-  readonly asMeant: number
-  /** Up to here it looks toned down and the customer is asked; above it a base is needed. */
-  readonly tonedDown: number
+  readonly match: number
+  /** Up to here the change is visible and the customer is asked; above it is off, and a base is needed. */
+  readonly visible: number
   /** A drawdown up to here is accepted. */
   readonly accept: number
   /** Up to here it is looked at again; above it the batch is mended or made anew. */
@@ -71,7 +71,7 @@ export interface ColourLimits {
 }
 
 /** Common practice for drawdowns; the others tuned so that the facts of the trade come out. */
-export const USUAL_LIMITS: ColourLimits = { asMeant: 4.5, tonedDown: 7, accept: 2, again: 3, white: 85 }
+export const USUAL_LIMITS: ColourLimits = { match: 4.5, visible: 7, accept: 2, again: 3, white: 85 }
 
 /** A part of a formula, by mass. */
 export interface Part {

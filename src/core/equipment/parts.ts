@@ -15,16 +15,16 @@ export interface ShopAndShelf {
  */
 export interface ShopParts {
   readonly settings: Pick<ShopAndShelf, 'inks' | 'cloths'> & {
-    readonly shop: Pick<Shop, 'name' | 'method' | 'hours' | 'prices' | 'blades'>
+    readonly shop: Pick<Shop, 'name' | 'method' | 'hours' | 'prices' | 'squeegees'>
   }
   readonly presses: { readonly shop: Pick<Shop, 'presses' | 'flashes' | 'dryers'> }
-  /** With the stencils they carry and where they hang. */
+  /** With the stencils they carry and where they are mounted. */
   readonly frames: { readonly shop: Pick<Shop, 'frames'> }
   /** What the screen room is like: humidity, meshes, emulsions, lamps, step tests. */
   readonly screens: { readonly shop: Pick<Shop, 'screens'> }
   readonly rack: { readonly shop: Pick<Shop, 'inkRoom'> }
   /** Settings approved at a sample. */
-  readonly proven: { readonly shop: Pick<Shop, 'proven'> }
+  readonly approved: { readonly shop: Pick<Shop, 'approved'> }
 }
 
 export type ShopPart = keyof ShopParts
@@ -40,8 +40,8 @@ export const versionOf = (versions: ShopVersions): number =>
   Object.values(versions).reduce((sum, version) => sum + version, 0)
 
 const TAKEN: { readonly [P in ShopPart]: (shelf: ShopAndShelf) => ShopParts[P] } = {
-  settings: ({ shop: { name, method, hours, prices, blades }, inks, cloths }) => ({
-    shop: { name, method, hours, prices, blades },
+  settings: ({ shop: { name, method, hours, prices, squeegees }, inks, cloths }) => ({
+    shop: { name, method, hours, prices, squeegees },
     inks,
     cloths,
   }),
@@ -49,7 +49,7 @@ const TAKEN: { readonly [P in ShopPart]: (shelf: ShopAndShelf) => ShopParts[P] }
   frames: ({ shop: { frames } }) => ({ shop: { frames } }),
   screens: ({ shop: { screens } }) => ({ shop: { screens } }),
   rack: ({ shop: { inkRoom } }) => ({ shop: { inkRoom } }),
-  proven: ({ shop: { proven } }) => ({ shop: { proven } }),
+  approved: ({ shop: { approved } }) => ({ shop: { approved } }),
 }
 
 export const SHOP_PARTS = keysOf(TAKEN)
@@ -74,6 +74,6 @@ export const together = ({ settings, ...others }: ShopParts): ShopAndShelf => ({
     ...others.frames.shop,
     ...others.screens.shop,
     ...others.rack.shop,
-    ...others.proven.shop,
+    ...others.approved.shop,
   },
 })

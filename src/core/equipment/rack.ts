@@ -16,9 +16,9 @@ const ink = (
   system: 'plastisol',
   cost,
   density,
-  known: {
+  characterisation: {
     how: 'curves',
-    film: USUAL_SMEAR,
+    deposit: USUAL_SMEAR,
     onWhite,
     onBlack,
     ...(share !== undefined && lightness !== undefined ? { letDown: { share, lightness } } : {}),

@@ -13,9 +13,9 @@ export interface RingPlace {
 }
 
 export interface RingShape {
-  /** Where screens hang. */
+  /** Where screens are mounted. */
   readonly heads: readonly RingPlace[]
-  /** Boards, as angles in radians from the loader, clockwise. */
+  /** Pallets, as angles in radians from the loader, clockwise. */
   readonly pallets: readonly number[]
   /** Names of the flash units that stand here. */
   readonly flashes: readonly string[]
@@ -30,7 +30,7 @@ const at = (turn: number, radius: number) => ({
 
 /**
  * A press from above. An automatic is a ring of stations with two places for loading and unloading at the bottom; a
- * carousel has heads over boards; a bench and a single station stand in a row.
+ * carousel has heads over pallets; a bench and a single station stand in a row.
  */
 export function ringShape(press: Press, shop: Shop): RingShape {
   const flashes = flashesAt(shop, press).map((f) => f.name)

@@ -78,12 +78,12 @@ export const STEPS = {
   dryOff: 'Dry',
   check: 'Check, spot out',
   tape: 'Tape',
-  hang: 'Hang',
+  mount: 'Mount',
 } as const
 export type Step = keyof typeof STEPS
 export const STEP_NAMES = keysOf(STEPS)
 
-/** What hangs on a frame: the screen of one colour of one print, and how far it has come. */
+/** What is mounted on a frame: the screen of one colour of one print, and how far it has come. */
 export interface Stencil {
   readonly order: string
   readonly print: string

@@ -135,7 +135,7 @@ describe('a press from above (geometry)', () => {
       .map((h) => (Math.atan2(-h.x, h.y) + 2 * Math.PI) % (2 * Math.PI))
     expect(turns).toEqual([...turns].sort((a, b) => a - b))
   })
-  it('a carousel has as many heads and boards as it has', () => {
+  it('a carousel has as many heads and pallets as it has', () => {
     const { press, shop } = pressOf('manual')
     const { heads, pallets } = ringShape({ ...press, down: [2] } as Press, shop)
     expect(heads.map((h) => h.down)).toEqual([false, true, false, false, false, false])

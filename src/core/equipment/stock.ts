@@ -1,6 +1,6 @@
 import type { Cloth } from '../order'
 import { gsm, mm, perCm } from '../quantity'
-import type { Blade, Frame, FrameState, ShelfInk } from './equipment'
+import type { Frame, FrameState, ShelfInk, Squeegee } from './equipment'
 
 /** Frames of one mesh: tension in N/cm, and what is wrong with a frame if anything. 58 x 79 cm. */
 export const frameStock = (
@@ -17,10 +17,10 @@ export const frameStock = (
     readings: [],
   }))
 
-/** Blades by hardness (Shore A, or layered) and length in mm. */
-export const bladeStock = (
+/** Squeegees by hardness (Shore A, or layered) and length in mm. */
+export const squeegeeStock = (
   ...rows: readonly (readonly [hardness: string, lengthMm: number])[]
-): readonly Blade[] =>
+): readonly Squeegee[] =>
   rows.map(([hardness, length], i) => ({ id: `B${i + 1}`, hardness, length: mm(length), edge: 'square' }))
 
 export const shelfInk = (
@@ -28,9 +28,9 @@ export const shelfInk = (
   name: string,
   hex: string,
   opacity: ShelfInk['opacity'] = 'ordinary',
-  character: ShelfInk['character'] = 'spot',
+  inkType: ShelfInk['inkType'] = 'spot',
   system: ShelfInk['system'] = 'plastisol',
-): ShelfInk => ({ id, name, hex, character, opacity, system })
+): ShelfInk => ({ id, name, hex, inkType, opacity, system })
 
 /** A cloth by its weight in g/m2; what is not polyester is cotton. */
 export const shelfCloth = (

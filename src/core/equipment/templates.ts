@@ -5,10 +5,10 @@ import type { ShopAndShelf } from './parts'
 import { USUAL_PRICES } from './prices'
 import { USUAL_INK_ROOM } from './rack'
 import { USUAL_SCREENS } from './screenRoom'
-import { bladeStock, frameStock, shelfCloth, shelfInk } from './stock'
+import { frameStock, shelfCloth, shelfInk, squeegeeStock } from './stock'
 
-const PALLET = { palletWidth: mm(406), palletHeight: mm(560), board: 'aluminium' } as const
-const bench: Press = { id: 'bench', name: 'Bench', kind: 'bench', ...PALLET, board: 'wood' }
+const PALLET = { palletWidth: mm(406), palletHeight: mm(560), palletMaterial: 'aluminium' } as const
+const bench: Press = { id: 'bench', name: 'Bench', kind: 'bench', ...PALLET, palletMaterial: 'wood' }
 const carousel = (id: string, name: string, heads: number, pallets: number): Press => ({
   id,
   name,
@@ -56,7 +56,7 @@ const CLOTHS = [
   shelfCloth('Heather grey', '#b3b5b8', 180),
   shelfCloth('Natural', '#ece3d0', 170),
 ]
-const BLADES = bladeStock(['70', 240], ['70', 300], ['70', 350], ['70/90/70', 350], ['80', 350])
+const SQUEEGEES = squeegeeStock(['70', 240], ['70', 300], ['70', 350], ['70/90/70', 350], ['80', 350])
 
 const shop = (
   presses: readonly Press[],
@@ -71,12 +71,12 @@ const shop = (
     flashes,
     dryers,
     frames,
-    blades: BLADES,
+    squeegees: SQUEEGEES,
     hours: USUAL_HOURS,
     screens: USUAL_SCREENS,
     inkRoom: USUAL_INK_ROOM,
     prices: USUAL_PRICES,
-    proven: [],
+    approved: [],
   },
   inks: INKS,
   cloths: CLOTHS,

@@ -16,35 +16,35 @@ import { HEAT } from './definition'
 /** What the heat has to cure. */
 export interface CureNeed {
   readonly system: InkSystem
-  readonly character: string
+  readonly inkType: string
   readonly lowCure: boolean
 }
 
 interface CureRow {
   readonly rule: RuleOf<typeof HEAT>
   /** Degrees Celsius: lowest, aim, highest. */
-  readonly film: readonly [number, number, number]
+  readonly inkFilm: readonly [number, number, number]
   /** Seconds in a normal tunnel. */
   readonly dwell: readonly [number, number, number]
 }
 
 const CURES = {
-  plastisol: { rule: 'CURE_PLASTISOL', film: [160, 160, 175], dwell: [50, 60, 75] },
-  highSolids: { rule: 'CURE_HIGH_SOLIDS', film: [160, 160, 175], dwell: [90, 120, 150] },
-  waterBased: { rule: 'CURE_WATER', film: [160, 160, 175], dwell: [90, 120, 150] },
-  metallic: { rule: 'CURE_METALLIC', film: [160, 170, 190], dwell: [60, 65, 75] },
-  expanding: { rule: 'CURE_EXPANDING', film: [160, 165, 170], dwell: [55, 60, 65] },
-  low: { rule: 'CURE_LOW', film: [125, 130, 140], dwell: [75, 90, 120] },
+  plastisol: { rule: 'CURE_PLASTISOL', inkFilm: [160, 160, 175], dwell: [50, 60, 75] },
+  highSolids: { rule: 'CURE_HIGH_SOLIDS', inkFilm: [160, 160, 175], dwell: [90, 120, 150] },
+  waterBased: { rule: 'CURE_WATER', inkFilm: [160, 160, 175], dwell: [90, 120, 150] },
+  metallic: { rule: 'CURE_METALLIC', inkFilm: [160, 170, 190], dwell: [60, 65, 75] },
+  expanding: { rule: 'CURE_EXPANDING', inkFilm: [160, 165, 170], dwell: [55, 60, 65] },
+  low: { rule: 'CURE_LOW', inkFilm: [125, 130, 140], dwell: [75, 90, 120] },
 } as const satisfies Record<InkSystem, CureRow> & Record<string, CureRow>
 
 const rowOf = (need: CureNeed): CureRow => {
   if (need.lowCure) return CURES.low
-  if (need.character === 'metallic' || need.character === 'expanding') return CURES[need.character]
+  if (need.inkType === 'metallic' || need.inkType === 'expanding') return CURES[need.inkType]
   return CURES[need.system]
 }
 
 export interface Cure {
-  readonly film: NumberAdvice
+  readonly inkFilm: NumberAdvice
   readonly dwell: NumberAdvice
   readonly dryer: ChoiceAdvice
   readonly belt: NumberAdvice | undefined
@@ -70,9 +70,9 @@ function filmTemperature(
   overrides: Overrides,
 ): NumberAdvice {
   const hotter = method.cureTemperature === 'hotter' && rows.every((r) => r.rule !== 'CURE_LOW')
-  const low = Math.max(...rows.map((r) => r.film[0]), hotter ? 165 : 0)
-  const high = Math.min(...rows.map((r) => r.film[2]))
-  const aim = Math.max(low, Math.min(high, Math.max(...rows.map((r) => r.film[1]), hotter ? 167 : 0)))
+  const low = Math.max(...rows.map((r) => r.inkFilm[0]), hotter ? 165 : 0)
+  const high = Math.min(...rows.map((r) => r.inkFilm[2]))
+  const aim = Math.max(low, Math.min(high, Math.max(...rows.map((r) => r.inkFilm[1]), hotter ? 167 : 0)))
   const reasons: Reason[] = [...new Set(rows.map((r) => r.rule))].map((rule) => HEAT.because(rule))
   if (reasons.length > 1) reasons.push(HEAT.because('CURE_STRICTEST'))
   if (hotter) reasons.push(HEAT.because('CURE_HOTTER'))
@@ -155,7 +155,7 @@ export function cureFor(
   )
   const chosen = dryers.find((d) => d.id === (dryer.chosen ?? dryer.advised))
   const film = filmTemperature(rows, cloth, method, overrides)
-  if (panel || !chosen) return { film, dwell, dryer, belt: undefined }
+  if (panel || !chosen) return { inkFilm: film, dwell, dryer, belt: undefined }
   const time = numberOf(dwell)
   const [fast, slow] = [dwell.range[0], dwell.range[1]].map((t) => chosen.heatedLength / t) as [
     number,
@@ -172,5 +172,5 @@ export function cureFor(
     },
     overrides,
   )
-  return { film, dwell, dryer, belt }
+  return { inkFilm: film, dwell, dryer, belt }
 }

@@ -10,18 +10,18 @@ export const HEAT = defineRoom({
   pages: ['heat'],
   rules: {
     FLASH_PANEL: {
-      says: 'Black panel on a warm board: gelled, dry to the touch, not cured.',
+      says: 'Black panel on a warm pallet: gelled, dry to the touch, not cured.',
       source: 'common practice',
     },
     FLASH_QUARTZ: { says: 'Quartz gels faster than a black panel.', source: 'from memory' },
     FLASH_AIR: { says: 'Moving air takes the vapour away.', source: 'from memory' },
     FLASH_GUN: { says: 'A heat gun takes 30 to 45 s.', source: 'common practice' },
     FLASH_LIMIT: {
-      says: 'Over 12 s the film closes: the next colour peels in the wash.',
+      says: 'Over 12 s the ink film cures: the next colour peels in the wash.',
       source: 'common practice',
     },
     FLASH_COLD: {
-      says: 'A cold damp morning takes longer: warm the boards first.',
+      says: 'A cold damp morning takes longer: warm the pallets first.',
       source: 'common practice',
     },
     FLASH_WATER: {
@@ -55,7 +55,7 @@ export const HEAT = defineRoom({
       source: 'common practice',
     },
     CURE_EXPANDING: {
-      says: 'Expanding ink: 165 °C at the surface; hotter turns glossy and collapses.',
+      says: 'Puff (expanding ink): 165 °C at the surface; hotter turns glossy and collapses.',
       source: 'common practice',
     },
     CURE_LOW: { says: 'Low-cure additive: as its data sheet says, here 130 °C.', source: 'common practice' },
@@ -65,26 +65,29 @@ export const HEAT = defineRoom({
       source: 'common practice',
     },
     CURE_CLASH: {
-      says: 'No film temperature cures every ink here: one needs {low}, another stands at most {high}.',
+      says: 'No temperature cures every ink here: one needs {low}, another stands at most {high}.',
       source: 'common practice',
       severity: 'Stop',
     },
     CURE_READ: {
-      says: 'Read it in the film with a wire probe; an infrared gun sees the surface only.',
+      says: 'Read it in the ink film with a wire probe; an infrared gun sees the surface only.',
       source: 'common practice',
     },
-    DWELL: { says: 'Usual time in a tunnel for these inks; the slowest decides.', source: 'common practice' },
+    DWELL: {
+      says: 'Usual time in the dryer for these inks; the slowest decides.',
+      source: 'common practice',
+    },
     DWELL_PANEL: {
       says: 'Cured under the flash panel, about a minute a piece: at most 60 an hour.',
       source: "the shop's choice",
     },
-    BELT: { says: 'Heated length {length} / {dwell} in the tunnel.', source: 'geometry' },
+    BELT: { says: 'Heated length (the tunnel) {length} / {dwell} in it.', source: 'geometry' },
     BELT_NARROW: {
       says: '{dryer}: the belt of {belt} is narrower than a garment laid flat with this print ({width}).',
       source: 'common practice',
       severity: 'Watch',
     },
-    DRYER_LONGEST: { says: 'The longest tunnel runs the fastest belt.', source: 'geometry' },
+    DRYER_LONGEST: { says: 'The longest dryer runs the fastest belt.', source: 'geometry' },
     POLY_HOT: {
       says: 'Polyester dye bleeds from about {limit}; this print cures at {cure}. Use low-cure ink and a blocking base.',
       source: 'common practice',
@@ -100,26 +103,13 @@ export const HEAT = defineRoom({
       source: 'common practice',
       severity: 'Note',
     },
-    // What can hurt someone here. Orvint certifies nothing: data sheet, local code and licensed trades decide.
-    CAUTION_HOT: {
-      says: 'Flash panels, tunnel mouths and boards burn skin. Never leave a running flash, nor a garment under a panel.',
-      source: 'common practice',
-    },
-    CAUTION_FUMES: {
-      says: 'Curing gives off vapour: ducted exhaust as the ink’s data sheet and local code require.',
-      source: 'common practice',
-    },
-    CAUTION_WEAR: {
-      says: 'Under-cured ink sheds: wash-test anything new. For children’s wear, local rules bind the seller.',
-      source: 'common practice',
-    },
   },
   settings: {
     dwell: {
       kind: 'duration',
       within: [0.1, 600],
       label: 'Flash after {name}',
-      follows: ['flashUnits', 'inkSystem', 'school ink', 'printOrder'],
+      follows: ['flashUnits', 'inkSystem', 'practice ink', 'printOrder'],
       after: ['press'],
     },
     flashHeight: {
@@ -139,21 +129,21 @@ export const HEAT = defineRoom({
     cureFilm: {
       kind: 'temperature',
       within: [300, 600],
-      label: 'Film at the cure',
-      follows: ['inkType', 'lowCure', 'colours', 'school cureTemperature'],
+      label: 'Ink film at the cure',
+      follows: ['inkType', 'lowCure', 'colours', 'practice cureTemperature'],
     },
     cureDwell: {
       kind: 'duration',
       within: [1, 3_600],
-      label: 'In the tunnel',
-      follows: ['inkType', 'inkSystem', 'lowCure', 'colours', 'school cure', 'school ink'],
+      label: 'Time in the dryer',
+      follows: ['inkType', 'inkSystem', 'lowCure', 'colours', 'practice cure', 'practice ink'],
     },
     dryer: { kind: 'choice', label: 'Dryer', follows: ['dryers'] },
     belt: {
       kind: 'beltSpeed',
       within: [5e-4, 1],
       label: 'Belt speed',
-      follows: ['dryers', 'school cure'],
+      follows: ['dryers', 'practice cure'],
       after: ['cureDwell', 'dryer'],
     },
   },

@@ -28,14 +28,14 @@ const WATER_LONGER = 1.25
 export function flashDwell(
   behind: Subject,
   unit: FlashUnit,
-  waterBased: boolean,
+  driesInScreen: boolean,
   overrides: Overrides,
 ): NumberAdvice {
   const { rule, time } = DWELLS[unit.kind]
   const [low, usual, high] = time.map(seconds) as [number, number, number]
-  const slower = waterBased && unit.kind !== 'air' ? WATER_LONGER : 1
+  const slower = driesInScreen && unit.kind !== 'air' ? WATER_LONGER : 1
   const reasons: Reason[] = [HEAT.because(rule)]
-  if (waterBased && unit.kind !== 'air') reasons.push(HEAT.because('FLASH_WATER'))
+  if (driesInScreen && unit.kind !== 'air') reasons.push(HEAT.because('FLASH_WATER'))
   if (unit.kind !== 'gun') reasons.push(HEAT.because('FLASH_LIMIT'))
   reasons.push(HEAT.because('FLASH_COLD'))
   return HEAT.number(

@@ -13,14 +13,14 @@ const cloth = (polyester = 0): Cloth => ({
   polyester,
   weight: 0.18,
 })
-const plastisol: CureNeed = { system: 'plastisol', character: 'spot', lowCure: false }
+const plastisol: CureNeed = { system: 'plastisol', inkType: 'spot', lowCure: false }
 const DRYERS: readonly Dryer[] = [
   { id: 'short', name: 'Short', heatedLength: 1.2, beltWidth: 0.4 },
   { id: 'long', name: 'Long', heatedLength: 2.4, beltWidth: 0.9 },
 ]
 const cure = (needs: readonly CureNeed[], on = cloth(), method = {}, overrides = {}) =>
   cureFor(needs, on, mm(300), DRYERS, { ...DEFAULT_METHOD, ...method }, overrides)
-const film = (...needs: CureNeed[]) => numberOf(cure(needs).film) - 273.15
+const film = (...needs: CureNeed[]) => numberOf(cure(needs).inkFilm) - 273.15
 const rules = (reasons: readonly { rule: string }[]) => reasons.map((r) => r.rule)
 const flash = (kind: FlashKind, waterBased = false) =>
   flashDwell(
@@ -78,22 +78,22 @@ describe('cool-down', () => {
 describe('cure', () => {
   it('the ink that needs most decides', () => {
     expect(film(plastisol)).toBeCloseTo(160)
-    expect(film(plastisol, { ...plastisol, character: 'metallic' })).toBeCloseTo(170)
-    expect(film(plastisol, { ...plastisol, character: 'expanding' })).toBeCloseTo(165)
+    expect(film(plastisol, { ...plastisol, inkType: 'metallic' })).toBeCloseTo(170)
+    expect(film(plastisol, { ...plastisol, inkType: 'expanding' })).toBeCloseTo(165)
     expect(film({ ...plastisol, lowCure: true })).toBeCloseTo(130)
     expect(numberOf(cure([plastisol]).dwell)).toBe(60)
     expect(numberOf(cure([plastisol, { ...plastisol, system: 'highSolids' }]).dwell)).toBe(120)
   })
   it('metallic and expanding inks meet at no more than the expanding ink stands', () => {
     const both = cure([
-      { ...plastisol, character: 'metallic' },
-      { ...plastisol, character: 'expanding' },
-    ]).film
+      { ...plastisol, inkType: 'metallic' },
+      { ...plastisol, inkType: 'expanding' },
+    ]).inkFilm
     expect(numberOf(both)).toBeCloseTo(celsius(170))
     expect(both.range[1]).toBeCloseTo(celsius(170))
   })
   it('says when no temperature cures all', () => {
-    expect(rules(cure([plastisol, { ...plastisol, lowCure: true }]).film.reasons)).toContain('CURE_CLASH')
+    expect(rules(cure([plastisol, { ...plastisol, lowCure: true }]).inkFilm.reasons)).toContain('CURE_CLASH')
   })
   it('belt speed is heated length over time in the tunnel (geometry): 2.4 m in 60 s is 2.4 m/min', () => {
     const c = cure([plastisol])
@@ -114,17 +114,17 @@ describe('cure', () => {
   })
   it('polyester stops above 130 °C, blends are watched above 140 °C, cotton is left alone', () => {
     const low = { ...plastisol, lowCure: true }
-    expect(rules(cure([plastisol], cloth(1)).film.reasons)).toContain('POLY_HOT')
-    expect(rules(cure([low], cloth(1)).film.reasons)).not.toContain('POLY_HOT')
-    expect(rules(cure([low], cloth(1), {}, { cureFilm: celsius(150) }).film.reasons)).toContain('POLY_HOT')
-    expect(rules(cure([plastisol], cloth(0.5)).film.reasons)).toContain('BLEND_HOT')
-    expect(rules(cure([plastisol], cloth(0)).film.reasons).filter((r) => /POLY|BLEND/.test(r))).toEqual([])
+    expect(rules(cure([plastisol], cloth(1)).inkFilm.reasons)).toContain('POLY_HOT')
+    expect(rules(cure([low], cloth(1)).inkFilm.reasons)).not.toContain('POLY_HOT')
+    expect(rules(cure([low], cloth(1), {}, { cureFilm: celsius(150) }).inkFilm.reasons)).toContain('POLY_HOT')
+    expect(rules(cure([plastisol], cloth(0.5)).inkFilm.reasons)).toContain('BLEND_HOT')
+    expect(rules(cure([plastisol], cloth(0)).inkFilm.reasons).filter((r) => /POLY|BLEND/.test(r))).toEqual([])
   })
-  it('the hotter school aims at 165 to 170 °C, never for low-cure ink', () => {
-    expect(numberOf(cure([plastisol], cloth(), { cureTemperature: 'hotter' }).film)).toBeGreaterThan(
+  it('the hotter practice aims at 165 to 170 °C, never for low-cure ink', () => {
+    expect(numberOf(cure([plastisol], cloth(), { cureTemperature: 'hotter' }).inkFilm)).toBeGreaterThan(
       celsius(164),
     )
     const low = cure([{ ...plastisol, lowCure: true }], cloth(), { cureTemperature: 'hotter' })
-    expect(numberOf(low.film)).toBeCloseTo(celsius(130))
+    expect(numberOf(low.inkFilm)).toBeCloseTo(celsius(130))
   })
 })

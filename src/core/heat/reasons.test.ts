@@ -14,9 +14,9 @@ const cloth = (polyester: number): Cloth => ({
   polyester,
   weight: 0.18,
 })
-const plain: CureNeed = { system: 'plastisol', character: 'spot', lowCure: false }
+const plain: CureNeed = { system: 'plastisol', inkType: 'spot', lowCure: false }
 const low: CureNeed = { ...plain, lowCure: true }
-const metallic: CureNeed = { ...plain, character: 'metallic' }
+const metallic: CureNeed = { ...plain, inkType: 'metallic' }
 const TUNNEL: Dryer = { id: 'long', name: 'Long', heatedLength: 2.4, beltWidth: 0.5 }
 const cure = (
   needs: readonly CureNeed[],
@@ -26,28 +26,28 @@ const rules = ({ reasons }: { readonly reasons: readonly { rule: string }[] }) =
 
 describe('the film at the cure says why', () => {
   it('one ink: its own row, and how to read it', () => {
-    expect(rules(cure([plain]).film)).toEqual(['CURE_PLASTISOL', 'CURE_READ'])
-    expect(rules(cure([plain, plain]).film)).toEqual(['CURE_PLASTISOL', 'CURE_READ'])
+    expect(rules(cure([plain]).inkFilm)).toEqual(['CURE_PLASTISOL', 'CURE_READ'])
+    expect(rules(cure([plain, plain]).inkFilm)).toEqual(['CURE_PLASTISOL', 'CURE_READ'])
   })
   it('two kinds: both, and that the strictest decides', () => {
-    expect(rules(cure([plain, metallic]).film)).toEqual([
+    expect(rules(cure([plain, metallic]).inkFilm)).toEqual([
       'CURE_PLASTISOL',
       'CURE_METALLIC',
       'CURE_STRICTEST',
       'CURE_READ',
     ])
   })
-  it('the school that cures hotter says so, but never burns an ink that cures low', () => {
+  it('the practice that cures hotter says so, but never burns an ink that cures low', () => {
     const hot = { method: { cureTemperature: 'hotter' } }
-    const { film } = cure([plain], hot)
+    const { inkFilm: film } = cure([plain], hot)
     expect(rules(film)).toEqual(['CURE_PLASTISOL', 'CURE_HOTTER', 'CURE_READ'])
     expect(film.advised).toBeCloseTo(celsius(167))
     expect(film.range).toEqual([celsius(165), celsius(175)])
-    expect(rules(cure([low], hot).film)).toEqual(['CURE_LOW', 'CURE_READ'])
-    expect(rules(cure([plain, low], hot).film)).not.toContain('CURE_HOTTER')
+    expect(rules(cure([low], hot).inkFilm)).toEqual(['CURE_LOW', 'CURE_READ'])
+    expect(rules(cure([plain, low], hot).inkFilm)).not.toContain('CURE_HOTTER')
   })
   it('inks that cannot be cured together are told, with both temperatures; those that just can are not', () => {
-    const { film } = cure([plain, low])
+    const { inkFilm: film } = cure([plain, low])
     expect(rules(film)).toContain('CURE_CLASH')
     expect(film.reasons.find((r) => r.rule === 'CURE_CLASH')?.inputs).toEqual({
       low: { kind: 'temperature', value: celsius(160) },
@@ -55,17 +55,17 @@ describe('the film at the cure says why', () => {
     })
     // No range upside down.
     expect(film.range).toEqual([celsius(160), celsius(160)])
-    expect(rules(cure([plain, metallic]).film)).not.toContain('CURE_CLASH')
+    expect(rules(cure([plain, metallic]).inkFilm)).not.toContain('CURE_CLASH')
   })
   it('the ink of the house where no colour says what it is', () => {
-    expect(rules(cure([]).film)).toEqual(['CURE_PLASTISOL', 'CURE_READ'])
-    expect(rules(cure([], { method: { ink: 'waterBased' } }).film)).toEqual(['CURE_WATER', 'CURE_READ'])
+    expect(rules(cure([]).inkFilm)).toEqual(['CURE_PLASTISOL', 'CURE_READ'])
+    expect(rules(cure([], { method: { ink: 'waterBased' } }).inkFilm)).toEqual(['CURE_WATER', 'CURE_READ'])
   })
 })
 
 describe('dye that bleeds', () => {
   const at = (polyester: number, temperature: number) =>
-    cure([plain], { on: cloth(polyester), overrides: { cureFilm: celsius(temperature) } }).film
+    cure([plain], { on: cloth(polyester), overrides: { cureFilm: celsius(temperature) } }).inkFilm
   it.each([
     ['all polyester at 160', 1, 160, ['POLY_HOT', 'POLY_BASE']],
     ['all polyester a degree over 130', 1, 131, ['POLY_HOT', 'POLY_BASE']],

@@ -11,7 +11,7 @@ const additive = (code: string, does: AdditiveKind): BaseInk => ({
   system: 'plastisol',
   cost: 20,
   density: 1000,
-  known: { how: 'additive', does },
+  characterisation: { how: 'additive', does },
 })
 const RACK = [...STARTER_RACK, additive('RISE', 'expands'), additive('THIN', 'thins')]
 const SMEAR = { ground: BANDS.map(() => WHITE_CARD), film: USUAL_SMEAR }

@@ -7,7 +7,7 @@ import { type Condition, colourOn, inOrder, mixed, partsOf } from './formula'
 
 /** What an ink of the rack does when it is an additive. */
 export const doesOf = (ink: BaseInk): AdditiveKind | undefined =>
-  ink.known.how === 'additive' ? ink.known.does : undefined
+  ink.characterisation.how === 'additive' ? ink.characterisation.does : undefined
 
 /** Additives of a system, as far as they are on the rack. */
 export const additivesFor = (system: string, rack: readonly BaseInk[]): readonly BaseInk[] =>

@@ -23,7 +23,7 @@ import { CONFIDENCE } from './optics'
 
 type Verdict = { readonly base: boolean; readonly why: readonly Reason[] }
 
-/** Whether one ink needs white under it on this cloth: by what no film can tell, else by how it is predicted to look. */
+/** Whether one ink needs white under it on this cloth: by what no film can message, else by how it is predicted to look. */
 function needsBase(
   ink: InkColour,
   cloth: Cloth,
@@ -40,16 +40,16 @@ function needsBase(
   const numbers = {
     change: q('difference', direct?.change ?? 0),
     based: q('difference', based?.change ?? 0),
-    meant: q('difference', limits.asMeant),
-    toned: q('difference', limits.tonedDown),
-    within: q('difference', limits.asMeant - (direct?.change ?? 0)),
-    over: q('difference', (direct?.change ?? 0) - limits.tonedDown),
+    meant: q('difference', limits.match),
+    toned: q('difference', limits.visible),
+    within: q('difference', limits.match - (direct?.change ?? 0)),
+    over: q('difference', (direct?.change ?? 0) - limits.visible),
   }
   const opaque = OPACITIES[ink.opacity].opacity >= COVERS_ALONE
   const dark = toneOf(cloth) === 'dark'
-  if (ink.character === 'black') return say(false, 'BASE_BLACK')
-  if (ink.character === 'expanding') return say(false, 'BASE_EXPANDING')
-  if (ink.character === 'clear') return say(false, 'BASE_CLEAR')
+  if (ink.inkType === 'black') return say(false, 'BASE_BLACK')
+  if (ink.inkType === 'expanding') return say(false, 'BASE_EXPANDING')
+  if (ink.inkType === 'clear') return say(false, 'BASE_CLEAR')
   if (cloth.weave === 'canvas' && opaque) return say(false, 'BASE_OPEN_WEAVE')
   if (!looks || !direct)
     return dark && !(opaque && method.darkCloth === 'direct')
@@ -66,10 +66,10 @@ function needsBase(
           how: CONFIDENCE[looks.how].label.toLowerCase(),
           within: q('difference', CONFIDENCE[looks.how].within),
         })
-  if (direct.change <= limits.asMeant) return say(false, 'BASE_HOLDS', [known])
-  if (ink.character === 'white')
+  if (direct.change <= limits.match) return say(false, 'BASE_HOLDS', [known])
+  if (ink.inkType === 'white')
     return say(true, 'BASE_WHITE', [INK.because('BASE_SWALLOWED', { ...names, ...numbers }), known])
-  if (direct.change > limits.tonedDown) return say(true, 'BASE_SWALLOWED', [known])
+  if (direct.change > limits.visible) return say(true, 'BASE_SWALLOWED', [known])
   if (!dark) return say(false, 'BASE_MAYBE', [known])
   return method.darkCloth === 'direct'
     ? say(false, 'BASE_DIRECT', [known])
@@ -97,17 +97,17 @@ export function baseFor(
   )
   const processBased = first.some((f, i) => f.base && isProcess(inks[i]!))
   const needing = first.filter((f) => f.base).length
-  const optional = inks.filter((ink, i) => !first[i]?.base && !NEVER_BASED.has(ink.character)).length
+  const optional = inks.filter((ink, i) => !first[i]?.base && !NEVER_BASED.has(ink.inkType)).length
   const spread = toneOf(cloth) === 'in-between' && needing >= 2 && optional > 0
   return inks.map((ink, i) => {
     const own = first[i]
     if (!own) throw new Error('an ink without a verdict')
-    const all = spread && method.inBetween === 'allButBlack' && !NEVER_BASED.has(ink.character)
+    const all = spread && method.inBetween === 'allButBlack' && !NEVER_BASED.has(ink.inkType)
     const based = own.base || (isProcess(ink) && processBased) || all
     const reasons = [
       ...(all && !own.base ? [INK.because('BASE_ALL')] : []),
       ...own.why,
-      ...(spread && method.inBetween === 'needed' && !own.base && !NEVER_BASED.has(ink.character)
+      ...(spread && method.inBetween === 'needed' && !own.base && !NEVER_BASED.has(ink.inkType)
         ? [INK.because('BASE_OFFER', { count: q('count', needing) })]
         : []),
     ]
@@ -135,7 +135,7 @@ export function baseCoverage(onBase: readonly InkColour[], overrides: Overrides)
   )
 }
 
-/** How the white is made bright: none where one hit is bright enough, else the school of the shop. */
+/** How the white is made bright: none where one hit is bright enough, else the practice of the shop. */
 export function secondWhiteFor(
   inks: readonly InkColour[],
   based: ReadonlySet<string>,
@@ -144,18 +144,18 @@ export function secondWhiteFor(
   overrides: Overrides,
 ): ChoiceAdvice<SecondWhite> {
   const { room, method } = facts
-  const white = inks.find((ink) => ink.character === 'white' && based.has(ink.id))
-  const school = SECOND_WHITES[method.white].toLowerCase()
+  const white = inks.find((ink) => ink.inkType === 'white' && based.has(ink.id))
+  const practice = SECOND_WHITES[method.white].toLowerCase()
   const verdict = (): readonly [SecondWhite, readonly Reason[]] => {
     if (based.size === 0) return ['none', [INK.because('WHITE_NONE')]]
     if (!white)
       return method.white === 'sameScreen' && toneOf(cloth) === 'dark'
-        ? ['sameScreen', [INK.because('WHITE_CARRIES', { school })]]
+        ? ['sameScreen', [INK.because('WHITE_CARRIES', { practice })]]
         : ['none', [INK.because('WHITE_NO_WHITE')]]
     const looks = expectedLooks(white, cloth, facts)
     const inputs = {
       cloth: cloth.name,
-      school,
+      practice,
       one: q('difference', looks?.direct.lightness ?? 0),
       reached: q('difference', looks?.based.lightness ?? 0),
       wanted: q('difference', room.limits.white),
@@ -166,8 +166,8 @@ export function secondWhiteFor(
     return [
       method.white,
       [
-        INK.because('WHITE_SCHOOL', inputs),
-        ...(short ? [INK.because('WHITE_SHORT', { ...inputs, school: SECOND_WHITES[method.white] })] : []),
+        INK.because('WHITE_PRACTICE', inputs),
+        ...(short ? [INK.because('WHITE_SHORT', { ...inputs, practice: SECOND_WHITES[method.white] })] : []),
       ],
     ]
   }
@@ -195,5 +195,5 @@ export const whiteOverColours = (
   relations.some((r) => {
     if (r.how !== 'overlap' || (r.a !== ink.id && r.b !== ink.id)) return false
     const other = inks.find((x) => x.id === (r.a === ink.id ? r.b : r.a))
-    return other !== undefined && !NEVER_BASED.has(other.character)
+    return other !== undefined && !NEVER_BASED.has(other.inkType)
   })

@@ -42,13 +42,13 @@ describe('parts of a batch', () => {
   })
   it('read with tare and read in one go are the same pour (property)', () => {
     fc.assert(
-      fc.property(formula, mass, fc.double({ min: 0, max: 2, noNaN: true }), (parts, batch, pail) => {
+      fc.property(formula, mass, fc.double({ min: 0, max: 2, noNaN: true }), (parts, batch, tub) => {
         const list = amounts(parts, batch)
-        const gross = cumulative(list, pail)
+        const gross = cumulative(list, tub)
         list.forEach((p, i) => {
-          expect(gross[i]! - (i === 0 ? pail : gross[i - 1]!)).toBeCloseTo(p.mass, 9)
+          expect(gross[i]! - (i === 0 ? tub : gross[i - 1]!)).toBeCloseTo(p.mass, 9)
         })
-        expect(gross.at(-1)! - pail).toBeCloseTo(batch, 9)
+        expect(gross.at(-1)! - tub).toBeCloseTo(batch, 9)
       }),
     )
   })
@@ -83,19 +83,19 @@ describe('too much of one part', () => {
         formula,
         fc.array(fc.double({ min: 0, max: 3, noNaN: true }), { minLength: 5, maxLength: 5 }),
         (parts, poured) => {
-          const pail = Object.fromEntries(parts.map((p, i) => [p.code, poured[i]!]))
-          if (sum(pail) === 0) return
-          const fixed = restored(parts, pail, STARTER_RACK)!
+          const tub = Object.fromEntries(parts.map((p, i) => [p.code, poured[i]!]))
+          if (sum(tub) === 0) return
+          const fixed = restored(parts, tub, STARTER_RACK)!
           for (const { code, share } of parts) {
             expect(fixed.add[code]!).toBeGreaterThanOrEqual(0)
-            expect(pail[code]! + fixed.add[code]!).toBeCloseTo(share * fixed.total, 6)
+            expect(tub[code]! + fixed.add[code]!).toBeCloseTo(share * fixed.total, 6)
           }
           expect(parts.some((p) => fixed.add[p.code]! < 1e-9)).toBe(true)
         },
       ),
     )
   })
-  it('a pail too small is emptied of a stirred share first, and ends full', () => {
+  it('a tub too small is emptied of a stirred share first, and ends full', () => {
     const fixed = restored(TAN, g({ W1: 813.5, O1: 120, R1: 86.9, K1: 40 }), STARTER_RACK, 0, grams(1500))!
     expect(fixed.total * 1000).toBeCloseTo(1500, 6)
     const kept = 1060.4 * (1 - fixed.out)

@@ -3,7 +3,7 @@ import type { BaseInk, Part } from '../equipment'
 import type { Mass, Share } from '../quantity'
 import { type Condition, colourOn, type MixInk, mixed, mixInk } from './formula'
 
-/** What is in the pail: kg by code. */
+/** What is in the tub: kg by code. */
 export type Poured = Readonly<Record<string, Mass>>
 
 const total = (poured: Poured): Mass => Object.values(poured).reduce((a, b) => a + b, 0)
@@ -29,9 +29,9 @@ export const band = (part: Mass): readonly [low: Mass, high: Mass] => {
 export interface Restored {
   /** kg of each part to add, none negative. */
   readonly add: Poured
-  /** kg in the pail then. */
+  /** kg in the tub then. */
   readonly total: Mass
-  /** Share to take out of the stirred pail before adding; 0 when it fits. */
+  /** Share to take out of the stirred tub before adding; 0 when it fits. */
   readonly out: Share
   /** Money for what is added. */
   readonly cost: number
@@ -41,7 +41,7 @@ export interface Restored {
  * The smallest additions that make what was poured the formula again. What is not in the formula cannot be undone: none.
  *
  * @param off a part may stay above its share by this much of itself (0: exactly the formula)
- * @param capacity kg that the pail holds
+ * @param capacity kg that the tub holds
  */
 export function restored(
   parts: readonly Part[],
@@ -71,7 +71,7 @@ export function restored(
   return { add, total: wanted * (1 - out), out, cost }
 }
 
-/** How far what is in the pail lies from the formula, CIEDE2000; none when an ink is not on the rack. */
+/** How far what is in the tub lies from the formula, CIEDE2000; none when an ink is not on the rack. */
 export function offBy(
   parts: readonly Part[],
   poured: Poured,
@@ -95,9 +95,9 @@ export function offBy(
 }
 
 /**
- * What the pail would have to hold after every part, so that a scale without tare can be read too.
+ * What the tub would have to hold after every part, so that a scale without tare can be read too.
  *
- * @param tare kg of the empty pail
+ * @param tare kg of the empty tub
  */
 export function cumulative(parts: readonly { readonly mass: Mass }[], tare: Mass): readonly Mass[] {
   let sum = tare

@@ -8,7 +8,7 @@ export interface BenchPart {
   readonly share: number
   /** kg that the whole batch wants of it. */
   readonly wanted: Mass
-  /** kg in the pail. */
+  /** kg in the tub. */
   readonly have: Mass
   /** kg still to pour; below 0 when too much was poured. */
   readonly left: Mass

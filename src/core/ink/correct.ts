@@ -41,7 +41,7 @@ const steps = (of: (t: readonly number[]) => Lab, at: readonly number[]): readon
  * than thought; what that does not explain is carried over to the aim. Then every one to three inks, at most one of them
  * new to the formula, are tried.
  *
- * @param batch what is in the pail, kg, by ink
+ * @param batch what is in the tub, kg, by ink
  * @param read colour of the drawdown, D65; @param on what it was drawn on
  */
 export function correction(
@@ -67,8 +67,8 @@ export function correction(
     const step = solve(lhs, Matrix.columnVector(pull))
     t = t.map((x, i) => x + Math.max(-0.3, Math.min(0.3, step.get(i, 0))))
   }
-  const pail = shifted(t)
-  const seen = colourOn(pail, on)
+  const tub = shifted(t)
+  const seen = colourOn(tub, on)
   const aim = {
     l: target.l - (read.l - seen.l),
     a: target.a - (read.a - seen.a),
@@ -83,8 +83,7 @@ export function correction(
     const mean = (pick: (o: Optics) => readonly number[]) =>
       BANDS.map(
         (_, b) =>
-          (own * pick(pail)[b]! + inks.reduce((s, ink, i) => s + volumes[i]! * pick(ink.optics)[b]!, 0)) /
-          sum,
+          (own * pick(tub)[b]! + inks.reduce((s, ink, i) => s + volumes[i]! * pick(ink.optics)[b]!, 0)) / sum,
       )
     return colourOn({ k: mean((o) => o.k), s: mean((o) => o.s) }, on)
   }
@@ -133,7 +132,7 @@ export function mendingFor(batch: Batch, rack: readonly BaseInk[]): Correction |
     const ink = rack.find((i) => i.code === code)
     return ink && mass > 0 ? [{ mass, of: mixInk(ink) }] : []
   })
-  const usable = rack.filter((i) => i.system === batch.system && isRead(i.known)).map(mixInk)
+  const usable = rack.filter((i) => i.system === batch.system && isRead(i.characterisation)).map(mixInk)
   return correction(own, labOf(last.onWhite), batch.target, usable, SMEAR)
 }
 

@@ -24,23 +24,23 @@ export const INK = defineRoom({
       source: 'common practice',
     },
     BASE_HOLDS: {
-      says: '{ink} straight on {cloth}: {change} from the same film on white (CIEDE2000), {within} under {meant}: it looks as meant without a base.',
+      says: '{ink} straight on {cloth}: ΔE {change} from the same deposit on white (CIEDE2000), under the match limit {meant} by {within}: no base needed.',
       source: 'common practice',
     },
     BASE_SWALLOWED: {
-      says: '{ink} straight on {cloth}: {change} from the same film on white (CIEDE2000), {over} over {toned}: the cloth shows through. On one base {based}.',
+      says: '{ink} straight on {cloth}: ΔE {change} from the same deposit on white (CIEDE2000), over the limit {toned} by {over}: off, the cloth shows through. On one base {based}.',
       source: 'common practice',
     },
     BASE_DIRECT: {
-      says: '{ink} straight on {cloth}: {change} (CIEDE2000), up to {toned} is toned down, and this shop takes that on dark cloth: softer, a screen less.',
+      says: '{ink} straight on {cloth}: ΔE {change} (CIEDE2000), a visible change (limit {toned}); house practice takes that on dark cloth: softer, a screen less.',
       source: "the shop's choice",
     },
     BASE_BRIGHT: {
-      says: '{ink} straight on {cloth} would look toned down: {change} (CIEDE2000), over {meant}; this shop prints bright on dark cloth. On one base {based}.',
+      says: '{ink} straight on {cloth}: ΔE {change} (CIEDE2000), over the match limit {meant}; house practice prints bright on dark cloth. On one base {based}.',
       source: "the shop's choice",
     },
     BASE_MAYBE: {
-      says: '{ink} straight on {cloth}: {change} (CIEDE2000), between {meant} and {toned}: it prints toned down. Ask the customer, or give it a base ({based}).',
+      says: '{ink} straight on {cloth}: ΔE {change} (CIEDE2000), between match {meant} and visible {toned}. Ask the customer, or give it a base ({based}).',
       source: 'common practice',
       severity: 'Watch',
     },
@@ -49,7 +49,7 @@ export const INK = defineRoom({
       source: 'common practice',
     },
     BASE_FLAKES_DARK: {
-      says: '{cloth} would show between the flakes of {ink}: no film of one colour describes them, so the rule of thumb decides.',
+      says: '{cloth} would show between the flakes of {ink}: this cannot be computed, so a rule of thumb decides.',
       source: 'common practice',
     },
     BASE_EXPANDING: { says: 'A base would hold back the rise of expanding ink.', source: 'common practice' },
@@ -73,24 +73,24 @@ export const INK = defineRoom({
       source: 'common practice',
     },
     WHITE_NO_WHITE: {
-      says: 'No white shows in this art: one hit of base carries the colours.',
+      says: 'No white shows in this art: one hit of base is enough.',
       source: 'common practice',
     },
-    WHITE_SCHOOL: {
-      says: 'One hit of white comes to L* {one} on {cloth}, {wanted} is bright; this shop: {school}, which comes to {reached}.',
+    WHITE_PRACTICE: {
+      says: 'One hit of white comes to L* {one} on {cloth}, {wanted} is bright. House practice: {practice}, which comes to {reached}.',
       source: "the shop's choice",
     },
     WHITE_SHORT: {
-      says: '{school} comes to L* {reached}, still under {wanted}: a coarser base, or one more hit.',
+      says: '{practice} comes to L* {reached}, still under {wanted}: a coarser base, or one more hit.',
       source: 'common practice',
       severity: 'Watch',
     },
     WHITE_CARRIES: {
-      says: 'No white shows, but colours on dark cloth are brighter on two hits; this shop: {school}.',
+      says: 'No white shows, but colours on dark cloth are brighter on two hits. House practice: {practice}.',
       source: "the shop's choice",
     },
     PREDICTED: {
-      says: '{print}: L* {lightness}, {change} from the very same films on white (CIEDE2000), {film} of ink in all. Up to {meant} it looks as meant, up to {toned} toned down: ask the customer. Two-constant films, tuned to common practice; no print was measured.',
+      says: '{print}: L* {lightness}, ΔE {change} from the same deposits on white (CIEDE2000), {film} of ink in all. Up to {meant} is a match, up to {toned} visible (ask the customer), above that off. Two-constant model, tuned to common practice; no print was measured.',
       source: 'common practice',
     },
     KNOWN_CLASS: {
@@ -110,11 +110,11 @@ export const INK = defineRoom({
       source: 'common practice',
     },
     INK_MASS: {
-      says: '{area} of print x {coverage} covered x {deposit} laid x {pieces} pieces + {waste} waste + {left} left in screen and pail.',
+      says: '{area} of print x {coverage} covered x {deposit} laid x {pieces} pieces + {waste} waste + {left} left in screen and tub.',
       source: 'geometry',
     },
     INK_LAID: {
-      says: '{laid} of that is laid here, by what this shop weighed back.',
+      says: '{laid} of that is laid here, by runs that this shop weighed back.',
       source: "the shop's choice",
     },
     INK_DEPOSIT: {
@@ -132,11 +132,11 @@ export const INK = defineRoom({
       severity: 'Note',
     },
     PART: {
-      says: '{part} of {batch}: {share} by weight. Largest first, so that no small part is stuck to the bottom of the pail.',
+      says: '{part} of {batch}: {share} by weight. Largest first, so that no small part is stuck to the bottom of the tub.',
       source: 'common practice',
     },
     READING: {
-      says: 'What the scale says now, less what was in the pail before this part.',
+      says: 'The scale’s reading, less what was in the tub before this part.',
       source: 'geometry',
     },
     BAND: {
@@ -144,15 +144,15 @@ export const INK = defineRoom({
       source: 'common practice',
     },
     OVERPOUR: {
-      says: '{over} too much of {part}: everything else has to go up in the same ratio, to {total} in all.',
+      says: '{over} too much of {part}: raise the rest in the same ratio, to {total} in all.',
       source: 'geometry',
     },
     OVERPOUR_ACCEPT: {
-      says: 'Left as it is the colour is off by {difference} (CIEDE2000). Computed, not measured.',
+      says: 'Left as it is: ΔE {difference} (CIEDE2000). Computed, not measured.',
       source: 'common practice',
     },
     OVERPOUR_FULL: {
-      says: 'The pail holds {capacity}: take out {out} of what is in it, stirred, before adding.',
+      says: 'The tub holds {capacity}: take out {out} of what is in it, stirred, before adding.',
       source: 'geometry',
     },
     NEED: {
@@ -160,28 +160,28 @@ export const INK = defineRoom({
       source: 'geometry',
     },
     LEARNT: {
-      says: '{factor} of what is computed was laid, by the middle of {runs} runs that were weighed back.',
+      says: '{factor} of the computed ink was laid: the median of {runs} runs that were weighed back.',
       source: "the shop's choice",
     },
     FOUND: {
-      says: '{difference} from the target in daylight (CIEDE2000), {lamp} under lamplight; hides {hides} of a black card; two-constant films from the readings of the rack, in a smear over white. Model, not measured: draw it down.',
+      says: 'ΔE {difference} from the target in daylight (CIEDE2000), {lamp} under lamplight; hides {hides} of a black card. Computed from the rack’s readings as a drawdown on white: draw it down to be sure.',
       source: 'common practice',
     },
     ON_CLOTH: {
-      says: 'As thick as a smear straight on {cloth}, nothing white below: {difference} from the target (CIEDE2000). The Ink stage of the order tells it in the films that are printed.',
+      says: 'As thick as a drawdown straight on {cloth}, no white below: ΔE {difference} from the target (CIEDE2000). The order’s Ink stage says it for the deposits printed.',
       source: 'common practice',
     },
     MONEY: { says: 'What the parts cost by weight, as entered for the rack.', source: "the shop's choice" },
     PAST: {
-      says: '{difference} from the target (CIEDE2000) when its drawdown was accepted.',
+      says: 'ΔE {difference} from the target (CIEDE2000) when its drawdown was accepted.',
       source: 'common practice',
     },
     PAST_SAMPLE: {
-      says: '{difference} from the accepted drawdown of {batch}, the first of this colour (CIEDE2000): what the customer has seen.',
+      says: 'ΔE {difference} from the accepted drawdown of {batch}, the first of this colour (CIEDE2000): what the customer has seen.',
       source: 'common practice',
     },
     READ: {
-      says: '{difference} from the target (CIEDE2000): {word}. Accepted up to {accept}, looked at again up to {again}.',
+      says: 'ΔE {difference} from the target (CIEDE2000): {word}. Accept up to {accept}, look again up to {again}.',
       source: 'common practice',
     },
     ADDITIVE: {
@@ -194,11 +194,11 @@ export const INK = defineRoom({
       severity: 'Watch',
     },
     ADDITIVE_RISES: {
-      says: 'As it rises the print goes lighter by about L* {lighter}, {change} in all (CIEDE2000); between half and twice of that. Bubbles are taken to scatter half as much as white does: assumed, not measured. A flat smear does not show it.',
+      says: 'As puff rises the print goes lighter by about L* {lighter}, ΔE {change} (CIEDE2000); half to twice of that. Bubbles are taken to scatter half as much as white: assumed. A flat drawdown does not show it.',
       source: 'common practice',
     },
     ADDITIVE_WEAKENS: {
-      says: 'What has no colour weakens the ink: {change} (CIEDE2000) in a smear over white.',
+      says: 'An additive without colour weakens the ink: ΔE {change} (CIEDE2000) in a drawdown on white.',
       source: 'common practice',
     },
   },
@@ -216,17 +216,17 @@ export const INK = defineRoom({
         'inkSystem',
         'measuredInks',
         'colourLimits',
-        'school darkCloth',
-        'school inBetween',
-        'school ink',
+        'practice darkCloth',
+        'practice inBetween',
+        'practice ink',
       ],
-      after: ['mesh', 'strokes', 'blade', 'edge', 'angle', 'pressure', 'time', 'flood'],
+      after: ['mesh', 'strokes', 'squeegee', 'edge', 'angle', 'pressure', 'time', 'flood'],
     },
     white: {
       kind: 'choice',
       label: 'Second white',
       options: SECOND_WHITES,
-      follows: ['inkType', 'colours', 'clothColour', 'colourLimits', 'school white'],
+      follows: ['inkType', 'colours', 'clothColour', 'colourLimits', 'practice white'],
       after: ['base'],
     },
     coverage: {
@@ -245,7 +245,7 @@ export const INK = defineRoom({
       after: [
         'mesh',
         'strokes',
-        'blade',
+        'squeegee',
         'edge',
         'angle',
         'pressure',

@@ -8,7 +8,7 @@ import { type Films, type Looks, looksOf } from './predict'
 
 /** Inks that do more than lie on the cloth as a film of one colour. */
 const BEYOND: ReadonlySet<string> = new Set(['metallic', 'expanding', 'clear'])
-export const isFilm = (ink: InkColour): boolean => !BEYOND.has(ink.character)
+export const isFilm = (ink: InkColour): boolean => !BEYOND.has(ink.inkType)
 
 /** What an ink of the order does to light, and how that is known. */
 export interface InkOptics {
@@ -25,7 +25,7 @@ export function opticsOfInk(ink: InkColour, room: InkRoom): InkOptics {
   const formula = room.formulas.find((f) => f.name.toLowerCase() === ink.name.toLowerCase())
   const parts = formula && partsOf(formula.parts, room.rack)
   if (parts && parts.length > 0) {
-    const least = Math.min(...parts.map((p) => SURENESS.indexOf(p.of.ink.known.how as Read)))
+    const least = Math.min(...parts.map((p) => SURENESS.indexOf(p.of.ink.characterisation.how as Read)))
     return { optics: mixed(parts), how: SURENESS[least] ?? 'class' }
   }
   const key = `${ink.hex} ${ink.opacity}`

@@ -1,7 +1,7 @@
 import { BANDS, type Lab, labOf, layered, type Optics, type Spectrum, xyzOf } from '../color'
 import { type BaseInk, type Part, USUAL_SMEAR } from '../equipment'
 import type { Film } from '../quantity'
-import { BLACK_CARD, opticsOfKnown, WHITE_CARD } from './optics'
+import { BLACK_CARD, opticsOfCharacterisation, WHITE_CARD } from './optics'
 
 /** An ink of the rack with what it does to light. */
 export interface MixInk {
@@ -13,7 +13,7 @@ const known = new WeakMap<BaseInk, MixInk>()
 
 /** Readings are worked out once. */
 export function mixInk(ink: BaseInk): MixInk {
-  const found = known.get(ink) ?? { ink, optics: opticsOfKnown(ink.known) }
+  const found = known.get(ink) ?? { ink, optics: opticsOfCharacterisation(ink.characterisation) }
   known.set(ink, found)
   return found
 }

@@ -20,7 +20,7 @@ export {
 } from './expected'
 export { colourOn, inOrder, mixed, mixInk, partsOf, SMEAR } from './formula'
 export { type Learnt, learntFrom, strangersIn } from './learnt'
-export { BLACK_CARD, CONFIDENCE, colourOfKnown, isRead, WHITE_CARD } from './optics'
+export { BLACK_CARD, CONFIDENCE, colourOfCharacterisation, isRead, WHITE_CARD } from './optics'
 export {
   changeWord,
   type Films,
@@ -42,5 +42,6 @@ export {
   ENTRY_KINDS,
   type Entry,
   type PastBatch,
-  pailOf,
+  tubContents,
 } from './stock'
+export * from './wanted'

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { choiceOf, DEFAULT_METHOD, tell } from '../advice'
+import { choiceOf, DEFAULT_METHOD, message } from '../advice'
 import { FABRICS, type InkRoom, STARTER_RACK, USUAL_INK_ROOM } from '../equipment'
 import { type Cloth, type InkColour, isProcess, OPACITIES } from '../order'
 import { perCm } from '../quantity'
@@ -26,13 +26,13 @@ const cloth = (hex: string, weave: Cloth['weave'] = 'jersey'): Cloth => ({
 const ink = (
   id: string,
   hex: string,
-  character: InkColour['character'] = 'spot',
+  inkType: InkColour['inkType'] = 'spot',
   opacity: InkColour['opacity'] = 'ordinary',
 ): InkColour => ({
   id,
   name: id,
   hex,
-  character,
+  inkType,
   opacity,
   coverage: 0.2,
   system: 'plastisol',
@@ -120,13 +120,13 @@ describe('base or none from mixed inks (facts of the trade: common practice, no 
     ['strong red', 'spot', 'opaque', BROWNS.dark, 5.07, 2.09],
     ['white', 'white', 'blocking', NATURAL, 4.03, undefined],
     ['white', 'white', 'blocking', BLACK, 8.01, undefined],
-  ] as const)('%s (%s, %s): the change by the cloth', (name, character, opacity, on, direct, based) => {
-    const looks = change(ink(name, '#808080', character, opacity), on)
+  ] as const)('%s (%s, %s): the change by the cloth', (name, inkType, opacity, on, direct, based) => {
+    const looks = change(ink(name, '#808080', inkType, opacity), on)
     expect(Math.abs(looks.direct.change - direct)).toBeLessThan(0.8)
     if (based !== undefined) expect(Math.abs(looks.based.change - based)).toBeLessThan(0.8)
     expect(looks.how).toBe('curves')
   })
-  it('strong orange and red go direct on brown, toned down, where the shop takes that; else on a base', () => {
+  it('strong orange and red go direct on brown, a visible change, where the shop takes that; else on a base', () => {
     for (const on of Object.values(BROWNS))
       for (const name of ['strong orange', 'strong red'] as const) {
         const looks = change(ink(name, '#d05020', 'spot', 'opaque'), on)
@@ -182,14 +182,14 @@ describe('base or none from colour and class; common practice, no source', () =>
   })
   it('says how far it is from the limit, and how the ink is known', () => {
     const [advice] = baseFor([ink('red', '#b8232c')], BLACK, facts(), {})
-    const words = advice!.reasons.map((r) => tell(r, 'metric'))
+    const words = advice!.reasons.map((r) => message(r, 'metric'))
     expect(words[0]).toMatch(
-      /red straight on Cloth: 18\.\d from the same film on white \(CIEDE2000\), 11\.\d over 7/,
+      /red straight on Cloth: ΔE 18\.\d from the same deposit on white \(CIEDE2000\), over the limit 7 by 11\.\d/,
     )
     expect(words[1]).toMatch(/known by its colour and how it covers.*nine of ten predictions lie within 9\.6/)
   })
   it('another shop with other limits decides otherwise', () => {
-    const strict = { ...USUAL_INK_ROOM, limits: { ...USUAL_INK_ROOM.limits, asMeant: 1, tonedDown: 2 } }
+    const strict = { ...USUAL_INK_ROOM, limits: { ...USUAL_INK_ROOM.limits, match: 1, visible: 2 } }
     const green = ink('dark green', '#1d4d33')
     expect(baseFor([green], GOLDEN, { ...facts(), room: strict }, {}).map(choiceOf)).toEqual(['base'])
   })
@@ -212,7 +212,7 @@ describe('second white', () => {
   const white = ink('white', '#f1f1f1', 'white', 'blocking')
   const advised = (on: Cloth, inks: InkColour[], based: string[], method = {}) =>
     secondWhiteFor(inks, new Set(based), on, facts(method), {}).advised
-  it('one hit on in-between cloth, two on black by the school, none without base', () => {
+  it('one hit on in-between cloth, two on black by the practice, none without base', () => {
     expect(advised(cloth('#b3b5b8'), [white], ['white'])).toBe('none')
     expect(advised(BLACK, [white], ['white'])).toBe('highlight')
     expect(advised(GOLDEN, [white], ['white'])).toBe('none')

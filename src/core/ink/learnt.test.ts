@@ -28,7 +28,7 @@ describe('what weigh-backs say', () => {
   })
 })
 
-it('a part of another system is a stranger in the pail', () => {
+it('a part of another system is a stranger in the tub', () => {
   const water = { ...STARTER_RACK[0]!, code: 'Q-W', system: 'waterBased' }
   const rack = [...STARTER_RACK, water]
   const parts = [

@@ -20,7 +20,7 @@ const ENOUGH = 3
 const FARTHEST = [0.5, 2] as const
 
 /**
- * The median of what was laid against what was computed; what stays in screen and pail comes back and is left out of both.
+ * The median of what was laid against what was computed; what stays in screen and tub comes back and is left out of both.
  * None from fewer than three runs.
  *
  * @param held the multiple that the plans computed with
@@ -35,7 +35,7 @@ export function learntFrom(runs: readonly WeighBack[], held: number): Learnt | u
   return { factor: Math.min(FARTHEST[1], Math.max(FARTHEST[0], middle)), runs: ratios.length }
 }
 
-/** Inks of another system among the parts: ink on oil and ink on water never go into one pail. */
+/** Inks of another system among the parts: ink on oil and ink on water never go into one tub. */
 export const strangersIn = (
   parts: readonly Part[],
   system: string,

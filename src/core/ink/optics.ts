@@ -15,7 +15,7 @@ import {
   type Spectrum,
   xyzOf,
 } from '../color'
-import type { Known, LetDown } from '../equipment'
+import type { Characterisation, LetDown } from '../equipment'
 import { USUAL_SMEAR } from '../equipment'
 import type { OpacityClass } from '../order'
 import type { Film } from '../quantity'
@@ -77,7 +77,11 @@ interface Found {
 }
 
 /** From curves over both cards, band by band in closed form (Kubelka 1948). */
-function fromCurves({ film, onWhite, onBlack }: Known & { readonly how: 'curves' }): Found {
+function fromCurves({
+  deposit: film,
+  onWhite,
+  onBlack,
+}: Characterisation & { readonly how: 'curves' }): Found {
   const [gw, gb] = [inner(WHITE_CARD), inner(BLACK_CARD)]
   const found = onWhite.map((rw, i) => {
     const [w, b] = [inner(rw), inner(onBlack[i]!)]
@@ -129,7 +133,12 @@ const BOUNDS = [
  * From the colour of a smear over both cards: absorption and scattering of all bands fitted together (Levenberg and
  * Marquardt), since two colours leave most of the curve open.
  */
-function fromLabs({ film, light, onWhite, onBlack }: Known & { readonly how: 'labs' }): Optics {
+function fromLabs({
+  deposit: film,
+  light,
+  onWhite,
+  onBlack,
+}: Characterisation & { readonly how: 'labs' }): Optics {
   const start = byContrast(reflectanceOfLab(onWhite, light), reflectanceOfLab(onBlack, light), film)
   const x = [...start.k, ...start.s].map((v, i) => clamp(Math.log(v), BOUNDS[i < N ? 0 : 1]!))
   const grounds = [WHITE_CARD, BLACK_CARD].map(inner)
@@ -212,7 +221,7 @@ function byContrast(onWhite: Spectrum, onBlack: Spectrum, film: Film): Optics {
   return best
 }
 
-/** The same ink stronger or weaker where its smear did not tell, so that its tint in white is as light as read. */
+/** The same ink stronger or weaker where its smear did not message, so that its tint in white is as light as read. */
 function strengthened({ optics, hidden }: Found, { share, lightness }: LetDown, film: Film): Optics {
   const by = (f: number) => (x: number, i: number) => (hidden[i] ? x * f : x)
   const scaled = (f: number): Optics => ({ k: optics.k.map(by(f)), s: optics.s.map(by(f)) })
@@ -242,20 +251,24 @@ const CLEAR: Optics = { k: evenly(0), s: evenly(0) }
 const RISEN: Optics = { k: evenly(0), s: evenly(0.08e6) }
 
 /**
- * What an ink does to light, from whatever is known of it.
+ * What an ink does to light, from whatever is characterisation of it.
  *
  * @returns absorption and scattering of its dry film, 1/m, a value a band (two-constant films; models tuned, not measured)
  */
-export function opticsOfKnown(known: Known): Optics {
-  if (known.how === 'additive') return known.does === 'expands' ? RISEN : CLEAR
-  if (known.how === 'class') return opticsOf(known.hex, known.opacity)
+export function opticsOfCharacterisation(characterisation: Characterisation): Optics {
+  if (characterisation.how === 'additive') return characterisation.does === 'expands' ? RISEN : CLEAR
+  if (characterisation.how === 'class') return opticsOf(characterisation.hex, characterisation.opacity)
   const found =
-    known.how === 'curves' ? fromCurves(known) : { optics: fromLabs(known), hidden: BANDS.map(() => true) }
-  return known.letDown ? strengthened(found, known.letDown, known.film) : found.optics
+    characterisation.how === 'curves'
+      ? fromCurves(characterisation)
+      : { optics: fromLabs(characterisation), hidden: BANDS.map(() => true) }
+  return characterisation.letDown
+    ? strengthened(found, characterisation.letDown, characterisation.deposit)
+    : found.optics
 }
 
 /** Ways to know a colour. */
-export type Read = Exclude<Known['how'], 'additive'>
+export type Read = Exclude<Characterisation['how'], 'additive'>
 
 /** How far a direct print usually lies from its prediction, CIEDE2000: nine of ten are nearer (model against model). */
 export const CONFIDENCE: Readonly<Record<Read, { readonly label: string; readonly within: number }>> = {
@@ -265,12 +278,15 @@ export const CONFIDENCE: Readonly<Record<Read, { readonly label: string; readonl
 }
 
 /** Formulas are computed only from inks that were read: a class says nothing of strength, an additive has no colour. */
-export const isRead = (known: Known): boolean => known.how === 'curves' || known.how === 'labs'
+export const isRead = (characterisation: Characterisation): boolean =>
+  characterisation.how === 'curves' || characterisation.how === 'labs'
 
 /** The colour of a smear over the white card, D65. */
-export function colourOfKnown(known: Known): Lab {
-  if (known.how === 'class') return labOfXyz(xyzOf(reflectanceOf(known.hex)))
-  if (known.how === 'curves') return labOfXyz(xyzOf(known.onWhite))
-  if (known.how === 'additive') return labOfXyz(xyzOf(evenly(WHITE_CARD)))
-  return known.light === 'D65' ? known.onWhite : labOfXyz(xyzOf(reflectanceOfLab(known.onWhite, known.light)))
+export function colourOfCharacterisation(characterisation: Characterisation): Lab {
+  if (characterisation.how === 'class') return labOfXyz(xyzOf(reflectanceOf(characterisation.hex)))
+  if (characterisation.how === 'curves') return labOfXyz(xyzOf(characterisation.onWhite))
+  if (characterisation.how === 'additive') return labOfXyz(xyzOf(evenly(WHITE_CARD)))
+  return characterisation.light === 'D65'
+    ? characterisation.onWhite
+    : labOfXyz(xyzOf(reflectanceOfLab(characterisation.onWhite, characterisation.light)))
 }

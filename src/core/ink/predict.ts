@@ -17,7 +17,7 @@ import { WHITE, WHITE_CARD } from './optics'
 
 /** What the cloth does to a colour, in words. */
 export const changeWord = (change: number, limits: ColourLimits): string =>
-  change <= limits.asMeant ? 'as meant' : change <= limits.tonedDown ? 'toned down' : 'changed'
+  change <= limits.match ? 'match' : change <= limits.visible ? 'visible' : 'off'
 
 /** No cloth is darker or lighter than this, whatever a display shows. */
 const CLOTH: readonly [number, number] = [0.018, 0.9]
@@ -72,7 +72,7 @@ function printed(layers: readonly Layer[], cloth: Cloth): Printed {
   }
 }
 
-/** Dry films of a colour and of the whites under it, metres. */
+/** Dry deposit of a colour and of the whites under it, metres. */
 export interface Films {
   readonly direct: Film
   readonly onFilm: Film

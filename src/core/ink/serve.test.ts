@@ -115,7 +115,7 @@ describe('where ink for a screen comes from', () => {
       system: 'plastisol',
       cost: 20,
       density: 1100,
-      known: { how: 'additive', does: 'expands' },
+      characterisation: { how: 'additive', does: 'expands' },
     }
     const room = { ...ROOM, formulas: [formula], rack: [...STARTER_RACK, puff] }
     const risen = mixPlanFor({ ...TEAL, expands: true }, room)

@@ -10,7 +10,7 @@ import {
 import type { Mass } from '../quantity'
 import { additivesFor, doesOf, withAdditives } from './additive'
 import { coversAlone } from './formula'
-import { colourOfKnown } from './optics'
+import { colourOfCharacterisation } from './optics'
 import type { Batch, Can } from './stock'
 
 /** What a batch looks like: as last read, else as it was meant. */
@@ -101,7 +101,7 @@ export function servingFor(
   const [plain] = nearest(
     room.rack
       .filter((ink) => ink.system === want.system && coversAlone(ink))
-      .map((ink) => ({ ink, off: difference(colourOfKnown(ink.known), target) })),
+      .map((ink) => ({ ink, off: difference(colourOfCharacterisation(ink.characterisation), target) })),
     room.limits.accept,
   )
   if (plain) {

@@ -33,7 +33,7 @@ export interface Entry {
   /** ISO time. */
   readonly at: string
   /** The can or the batch. */
-  readonly vessel: string
+  readonly tub: string
   readonly kind: EntryKind
   /** kg, below 0 for out. */
   readonly mass: Mass
@@ -71,7 +71,7 @@ export interface Batch {
   readonly expires: string | undefined
   readonly state: 'mixing' | 'mixed' | 'accepted' | 'gone'
   readonly parts: readonly Part[]
-  /** What is in the pail, by code; what was taken out went in the ratio it was in. */
+  /** What is in the tub, by code; what was taken out went in the ratio it was in. */
   readonly poured: Poured
   /** kg in the tub. */
   readonly mass: Mass
@@ -118,22 +118,22 @@ export function byColour(batches: readonly PastBatch[]): readonly ColourHistory[
 }
 
 /**
- * What a pail holds, from its entries in the order they were made: what went in by code, and what was thrown away, used or
+ * What a tub holds, from its entries in the order they were made: what went in by code, and what was thrown away, used or
  * brought back in the ratio of that moment.
  */
-export function pailOf(
+export function tubContents(
   entries: readonly { readonly code: string | undefined; readonly mass: Mass }[],
 ): Poured {
-  let pail: Record<string, Mass> = {}
+  let tub: Record<string, Mass> = {}
   for (const { code, mass } of entries) {
     if (code !== undefined) {
-      pail[code] = Math.max(0, (pail[code] ?? 0) + mass)
+      tub[code] = Math.max(0, (tub[code] ?? 0) + mass)
       continue
     }
-    const all = Object.values(pail).reduce((a, b) => a + b, 0)
+    const all = Object.values(tub).reduce((a, b) => a + b, 0)
     if (all <= 0) continue
     const left = Math.max(0, (all + mass) / all)
-    pail = Object.fromEntries(Object.entries(pail).map(([c, m]) => [c, m * left]))
+    tub = Object.fromEntries(Object.entries(tub).map(([c, m]) => [c, m * left]))
   }
-  return pail
+  return tub
 }

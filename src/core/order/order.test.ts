@@ -37,7 +37,7 @@ const front = (id: string, sizes: Placement['sizes'] = 'all'): Placement => ({
 })
 const order = (lines: GarmentLine[], placements: Placement[]): Order => ({
   id: 'O-1002',
-  customer: 'Saltgate Regatta',
+  customer: 'Tarnquay Regatta',
   title: '',
   due: '2026-12-01',
   notes: '',

@@ -48,7 +48,7 @@ export type OpacityClass = keyof typeof OPACITIES
 export const COVERS_ALONE = 0.7
 
 /** What an ink is, as far as the order of printing and the heat are concerned. */
-export const CHARACTERS = {
+export const INK_TYPES = {
   spot: 'Spot colour',
   white: 'White',
   black: 'Black',
@@ -60,18 +60,18 @@ export const CHARACTERS = {
   expanding: 'Expanding',
   clear: 'Clear',
 } as const
-export type Character = keyof typeof CHARACTERS
+export type InkType = keyof typeof INK_TYPES
 
-const PROCESS: ReadonlySet<Character> = new Set(['yellow', 'magenta', 'cyan', 'key'])
+const PROCESS: ReadonlySet<InkType> = new Set(['yellow', 'magenta', 'cyan', 'key'])
 /** One of the four that make a picture together. */
-export const isProcess = (ink: { readonly character: Character }): boolean => PROCESS.has(ink.character)
+export const isProcess = (ink: { readonly inkType: InkType }): boolean => PROCESS.has(ink.inkType)
 
 /** One ink colour of the art: one separation. */
 export interface InkColour {
   readonly id: string
   readonly name: string
   readonly hex: Hex
-  readonly character: Character
+  readonly inkType: InkType
   readonly opacity: OpacityClass
   /** Share of the print's rectangle that this colour prints, 0..1. */
   readonly coverage: Share
@@ -81,9 +81,9 @@ export interface InkColour {
   readonly angle?: Angle
   /** Thinnest line. */
   readonly line?: Length
-  /** Largest flake or grain in the ink. */
+  /** Particle size or grain in the ink. */
   readonly particle?: Length
-  /** Dry film that one hit should leave. */
+  /** Dry deposit that one hit should leave. */
   readonly deposit?: Film
   readonly system: OrderedSystem
   /** A low-cure additive is mixed in. */

@@ -5,7 +5,7 @@ const ink = (id: string) => ({
   id,
   name: 'Red',
   hex: '#b8232c',
-  character: 'spot',
+  inkType: 'spot',
   opacity: 'opaque',
   coverage: 0.2,
   system: 'house',

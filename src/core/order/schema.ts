@@ -2,7 +2,7 @@ import * as yup from 'yup'
 import { isHex } from '../color'
 import { isDay, KINDS, type Kind, writeQuantity } from '../quantity'
 import { CLOTH_GROUPS } from './definition'
-import { CHARACTERS, OPACITIES, type Order, WEAVES, WHERES } from './order'
+import { INK_TYPES, OPACITIES, type Order, WEAVES, WHERES } from './order'
 import { SIZE_NAMES } from './sizes'
 import { SYSTEMS } from './systems'
 
@@ -116,14 +116,14 @@ const ink = yup.object({
   id: idSchema,
   name: name('Ink'),
   hex: hexSchema,
-  character: oneOf(CHARACTERS),
+  inkType: oneOf(INK_TYPES),
   opacity: oneOf(OPACITIES),
   coverage: quantity('share', 0.001, 1),
   ruling: quantity('ruling', 590, 5000).optional(),
   angle: quantity('angle', -Math.PI, Math.PI).optional(),
   line: quantity('fine', 0.00002, 0.05).optional(),
-  particle: quantity('film', 0.000001, 0.005).optional(),
-  deposit: quantity('film', 0.000001, 0.002).optional(),
+  particle: quantity('thickness', 0.000001, 0.005).optional(),
+  deposit: quantity('thickness', 0.000001, 0.002).optional(),
   system: oneOf(SYSTEMS),
   lowCure: yup.boolean().required(),
 })

@@ -1,15 +1,15 @@
 import { describe, expect, it } from 'vitest'
-import { INK_SYSTEMS, type InkSystem, isWaterBased, orderedSystem, SYSTEMS, systemFacts } from './index'
+import { driesInScreen, INK_SYSTEMS, type InkSystem, orderedSystem, SYSTEMS, systemFacts } from './index'
 
 const ALL = Object.keys(INK_SYSTEMS) as InkSystem[]
 
 describe('ink systems', () => {
   // Facts of the trade: plastisol has nothing to evaporate and stays open; water-based inks dry where they lie.
   it('only plastisol stays open in the screen and leaves all of its film', () => {
-    expect(ALL.filter((s) => !isWaterBased(s))).toEqual(['plastisol'])
+    expect(ALL.filter((s) => !driesInScreen(s))).toEqual(['plastisol'])
     for (const s of ALL) {
-      const { solids, drunk, waterBased } = systemFacts(s)
-      expect(solids === 1).toBe(!waterBased)
+      const { solids, drunk, driesInScreen } = systemFacts(s)
+      expect(solids === 1).toBe(!driesInScreen)
       expect(solids).toBeGreaterThan(0)
       expect(drunk).toBeGreaterThan(0)
       expect(drunk).toBeLessThan(0.5)
@@ -21,7 +21,7 @@ describe('ink systems', () => {
     expect(by('drunk')).toEqual([...by('drunk')].sort((a, b) => a - b))
   })
   it('a word that no one knows is no system', () => {
-    for (const word of ['', 'house', 'constructor', 'oil']) expect(isWaterBased(word)).toBe(false)
+    for (const word of ['', 'house', 'constructor', 'oil']) expect(driesInScreen(word)).toBe(false)
   })
   it('an ink of the shelf is of the house only where that is the house’s', () => {
     expect(orderedSystem('plastisol', 'plastisol')).toBe('house')

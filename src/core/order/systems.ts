@@ -4,7 +4,7 @@ import type { Share } from '../quantity'
 interface System {
   readonly label: string
   /** It is water-based: dries in the screen, eats ordinary emulsion, and its vapour wants moving air. */
-  readonly waterBased: boolean
+  readonly driesInScreen: boolean
   /** Of the wet film that is left when it is cured. */
   readonly solids: Share
   /** Of the first hit that the cloth drinks. */
@@ -13,9 +13,9 @@ interface System {
 
 /** Ink systems. Solids and what cloth drinks are tuned to common practice, never measured. */
 const TABLE = {
-  plastisol: { label: 'Plastisol', waterBased: false, solids: 1, drunk: 0.15 },
-  highSolids: { label: 'High-solids water-based', waterBased: true, solids: 0.6, drunk: 0.25 },
-  waterBased: { label: 'Water-based', waterBased: true, solids: 0.4, drunk: 0.35 },
+  plastisol: { label: 'Plastisol', driesInScreen: false, solids: 1, drunk: 0.15 },
+  highSolids: { label: 'High-solids water-based', driesInScreen: true, solids: 0.6, drunk: 0.25 },
+  waterBased: { label: 'Water-based', driesInScreen: true, solids: 0.4, drunk: 0.35 },
 } as const satisfies Record<string, System>
 
 export type InkSystem = keyof typeof TABLE
@@ -24,7 +24,7 @@ export const systemFacts = (system: InkSystem): System => TABLE[system]
 const isKnown = (system: string): system is InkSystem => Object.hasOwn(TABLE, system)
 
 /** Whether an ink dries in the screen; what no one knows does not. */
-export const isWaterBased = (system: string): boolean => isKnown(system) && TABLE[system].waterBased
+export const driesInScreen = (system: string): boolean => isKnown(system) && TABLE[system].driesInScreen
 
 /** What a system is called; what no one knows by its own word. */
 export const systemName = (system: string): string => (isKnown(system) ? TABLE[system].label : system)

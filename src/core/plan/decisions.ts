@@ -51,8 +51,8 @@ export const overridesSchema = yup
 
 const method = methodSchema
   .strict()
-  .required('Which schools?')
-  .noUnknown(({ unknown }) => `There is no school ${unknown}.`)
+  .required('Which practices?')
+  .noUnknown(({ unknown }) => `There is no practice ${unknown}.`)
 
 /** Screens in the order the lead wants. */
 export const printOrderSchema = yup

@@ -1,6 +1,6 @@
 import { defineRoom } from '../advice'
 
-/** Presses, what hangs on them, other ways and what a run costs. */
+/** Presses, what is mounted on them, other ways and what a run costs. */
 export const PLAN = defineRoom({
   id: 'plan',
   title: 'Presses and costs',
@@ -10,7 +10,7 @@ export const PLAN = defineRoom({
   pages: ['sequence', 'time'],
   rules: {
     PRESS_ODD: {
-      says: 'An odd item in one pass belongs on a bench or a manual press.',
+      says: 'An odd item in one pass goes on a bench or a manual press.',
       source: 'common practice',
     },
     PRESS_MANY: {
@@ -23,15 +23,10 @@ export const PLAN = defineRoom({
       source: 'common practice',
     },
     PRESS_NONE: {
-      says: 'It fits no press of this shop in one revolution; this is where it belongs.',
+      says: 'It fits no press of this shop in one revolution; this press suits it best.',
       source: 'geometry',
     },
     PRESS_FITS: { says: 'The first press in that order on which the print fits.', source: 'geometry' },
-    // What can hurt someone at the press; the maker's instructions and local rules decide.
-    CAUTION_MACHINE: {
-      says: 'The carousel strikes and pinches: lock out and bleed the air before reaching in; one person starts it and says so.',
-      source: 'common practice',
-    },
     // Numbers that no one advises: counted from facts, or facts themselves.
     PIECES: {
       says: '{pieces}: the quantities of the sizes this print goes on, added up.',
@@ -39,7 +34,7 @@ export const PLAN = defineRoom({
     },
     SIZE_PIECES: { says: '{pieces}: as the customer ordered this size.', source: 'the order' },
     TALLEST: {
-      says: '{film}: the dry films of the hits that lie on one another, added up.',
+      says: '{film}: the dry deposits of the hits that lie on one another, added up.',
       source: 'geometry',
     },
     ORDER_PIECES: {
@@ -51,16 +46,16 @@ export const PLAN = defineRoom({
       source: 'geometry',
     },
     FLASHES: {
-      says: '{value}: where inks would smear wet; each tells which, on the strip.',
+      says: '{value}: one wherever wet inks would smear; each says which, on the strip.',
       source: 'geometry',
     },
     LAPS: { says: '{value}: how often every garment goes round.', source: 'geometry' },
     MOVES: {
-      says: '{value} handgrips from what hangs now: one to hang a screen, one for a screen of another job or a flash unit that is in its way, two to move a flash unit. What hangs where is kept under Heads now.',
+      says: '{value} set-up moves from what is mounted now: one to mount a screen, one for a screen of another job or a flash unit that is in its way, two to move a flash unit. What is mounted where is kept under On the press now.',
       source: 'geometry',
     },
-    MUD_POINTS: {
-      says: '{value} mud points: what dark before light, strong before weak and opaque on wet add up to. A score fitted to common practice, good for comparing orders of this job only.',
+    WET_RISK: {
+      says: '{value}: a score for inks that meet wet and may smear or pick up (dark before light, strong before weak, opaque on wet). Fitted to common practice; compare orders of this job only.',
       source: 'common practice',
     },
     EXPOSED_TOGETHER: {
@@ -88,7 +83,7 @@ export const PLAN = defineRoom({
       source: 'geometry',
     },
     DANCE: {
-      says: 'The quickest rhythm of {crew} on {pallets} pallets: {pattern}; {rate} in a burst. One turn after each line; then from the top.',
+      says: 'Fastest cycle for {crew} on {pallets} pallets: {pattern}; {rate} in a burst. Turn after each line, then repeat.',
       source: 'geometry',
     },
     BATCH: {
@@ -108,7 +103,7 @@ export const PLAN = defineRoom({
       source: 'common practice',
     },
     PRINTS_AGAIN: {
-      says: 'It goes through the dryer {times} more after its own, its film at {later} then and at {own} in its own cure: watch for gloss, shrinking and dye coming through on polyester.',
+      says: 'It goes through the dryer {times} more at {later} (own cure {own}): watch for gloss, shrinkage and dye bleed on polyester.',
       source: 'common practice',
     },
     PRINTS_TOO_HOT: {
@@ -123,19 +118,19 @@ export const PLAN = defineRoom({
     },
     WAY_ADVISED: { says: 'The order that is advised, without the one by hand.', source: 'geometry' },
     WAY_OTHER: {
-      says: 'Dried (|) between other colours than now: {flashes} flashes instead of {had}, {mud} mud points instead of {hadMud}.',
+      says: 'Flash (|) between other colours: {flashes} flashes instead of {had}, wet contact risk {wetRisk} instead of {hadRisk}.',
       source: 'common practice',
     },
     WAY_LEAST_MOVING: {
-      says: 'Leaves most of what hangs and stands where it is: {moves} handgrips instead of {hadMoves}, {mud} mud points instead of {hadMud}.',
+      says: 'Keeps most of what is mounted in place: {moves} set-up moves instead of {hadMoves}, wet contact risk {wetRisk} instead of {hadRisk}.',
       source: 'geometry',
     },
     WAY_BASE_ONLY: {
-      says: 'Flashed after the base only: what would smear wet is taken into the bargain, {mud} mud points instead of {hadMud}.',
+      says: 'Flash after the base only; wet inks may smear: wet contact risk {wetRisk} instead of {hadRisk}.',
       source: "the shop's choice",
     },
     WAY_EVERY: {
-      says: 'Flashed after every colour: what register does is plain to see on the first prints, and nothing blends. Then go back to the order of the run.',
+      says: 'Flash after every colour to check register on the first prints; nothing blends. Then return to the planned order.',
       source: 'common practice',
     },
     WAY_SCREEN_LESS: {

@@ -34,12 +34,12 @@ export function filmsFor(ctx: Context, cloth: Cloth, dark: boolean): (ink: InkCo
       Separation,
     ]
     const base = whiteHit('base', 1, ink, method)
-    const white = { ...ink, id: 'white', character: 'white', opacity: 'blocking' } as const
+    const white = { ...ink, id: 'white', inkType: 'white', opacity: 'blocking' } as const
     const twice = (overrides.white ?? method.white) === 'sameScreen'
     const second = twice
       ? film(whiteHit('base2', 1, ink, method), true)
       : film(colourHit(white, true, cloth, dark, method), true)
-    const alone = ink.character === 'white'
+    const alone = ink.inkType === 'white'
     return {
       // A white that stands alone is the base itself; printed twice it is the base again.
       direct: film(alone ? base : plain, false),

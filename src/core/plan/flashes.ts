@@ -12,7 +12,7 @@ export function planFlashes(
   events: readonly Event[],
   { hits }: Job,
   units: readonly FlashUnit[],
-  waterBased: boolean,
+  driesInScreen: boolean,
   why: readonly (readonly Reason[])[],
   overrides: Overrides,
 ): readonly FlashPlan[] {
@@ -25,6 +25,6 @@ export function planFlashes(
     const unit = units[i % units.length]
     const old = overrides[placeKey(i)]
     const own = old === undefined ? overrides : { [`dwell.${hit.id}`]: old, ...overrides }
-    return { unit, dwell: flashDwell(hit, unit ?? rack, waterBased, own), reasons: why[i] ?? [] }
+    return { unit, dwell: flashDwell(hit, unit ?? rack, driesInScreen, own), reasons: why[i] ?? [] }
   })
 }

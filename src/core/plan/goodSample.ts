@@ -1,6 +1,6 @@
 import { choiceOf, numberOf } from '../advice'
-import type { Proven, Shop } from '../equipment'
-import { isWaterBased, type Order, type Run, toneOf } from '../order'
+import type { ApprovedSetting, Shop } from '../equipment'
+import { driesInScreen, type Order, type Run, toneOf } from '../order'
 import { screenOf } from './hitPlans'
 import type { RunPlan } from './runPlan'
 
@@ -9,10 +9,10 @@ import type { RunPlan } from './runPlan'
  *
  * @param on ISO day
  */
-export function settingsOf(plan: RunPlan, order: Order, on: string): readonly Proven[] {
+export function settingsOf(plan: RunPlan, order: Order, on: string): readonly ApprovedSetting[] {
   const darkCloth = toneOf(plan.cloth) === 'dark'
-  return plan.hits.map(({ hit, strokeUse, mesh, stroke }): Proven => {
-    const { blade, edge, angle, pressure, gauge, time, strokes, flood } = stroke
+  return plan.hits.map(({ hit, strokeUse, mesh, stroke }): ApprovedSetting => {
+    const { squeegee, edge, angle, pressure, gauge, time, strokes, flood } = stroke
     return {
       ...screenOf(order, plan.run, hit),
       on,
@@ -21,8 +21,8 @@ export function settingsOf(plan: RunPlan, order: Order, on: string): readonly Pr
       use: strokeUse,
       mesh: numberOf(mesh),
       darkCloth,
-      waterBased: isWaterBased(hit.system),
-      blade: choiceOf(blade),
+      driesInScreen: driesInScreen(hit.system),
+      squeegee: choiceOf(squeegee),
       edge: choiceOf(edge),
       angle: numberOf(angle),
       pressure: choiceOf(pressure),
@@ -35,14 +35,14 @@ export function settingsOf(plan: RunPlan, order: Order, on: string): readonly Pr
   })
 }
 
-/** What was found good with a run's own samples last, where they count most. */
-export function ownLast(proven: readonly Proven[], run: Run): readonly Proven[] {
-  const own = (p: Proven) => Number(p.id.startsWith(`${run.id}.`))
-  return [...proven].sort((a, b) => own(a) - own(b))
+/** What was approved with a run's own samples last, where they count most. */
+export function ownLast(approved: readonly ApprovedSetting[], run: Run): readonly ApprovedSetting[] {
+  const own = (p: ApprovedSetting) => Number(p.id.startsWith(`${run.id}.`))
+  return [...approved].sort((a, b) => own(a) - own(b))
 }
 
-/** The shop with these settings as the newest that were found good; the same screens' earlier ones go. */
-export const keptGood = (shop: Shop, good: readonly Proven[]): Shop => ({
+/** The shop with these settings as the newest that were approved; the same screens' earlier ones go. */
+export const keptGood = (shop: Shop, good: readonly ApprovedSetting[]): Shop => ({
   ...shop,
-  proven: [...shop.proven.filter((p) => !good.some((g) => g.id === p.id)), ...good],
+  approved: [...shop.approved.filter((p) => !good.some((g) => g.id === p.id)), ...good],
 })

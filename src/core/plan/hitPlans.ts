@@ -2,13 +2,13 @@ import { numberOf, type Overrides, type Reason, type ShopMethod } from '../advic
 import { freeFrames, type Press, type Shop, type WhichScreen } from '../equipment'
 import { inkMass } from '../ink'
 import type { Order, Run } from '../order'
-import { isWaterBased } from '../order'
+import { driesInScreen } from '../order'
 import {
   allocateFrames,
+  depositFor,
   emulsionOf,
   exposureFor,
   FINE_DETAIL,
-  filmFor,
   meshFor,
   type ScreenNeed,
   stencilFor,
@@ -52,11 +52,11 @@ export function planHits(
     s,
     mesh: meshFor(needOf(s, again(s)), method, held, fabrics, overrides),
   }))
-  const hung = screens.filter(({ s }) => !again(s))
+  const mountedNow = screens.filter(({ s }) => !again(s))
   const { frames, reasons } = allocateFrames(
     shop,
     { orderId: ctx.order.id, print: run.placement.id, words: jobWords(ctx.order), width, height },
-    hung.map(({ s, mesh }) => ({ hitId: s.hit.id, name: s.hit.name, mesh: numberOf(mesh) })),
+    mountedNow.map(({ s, mesh }) => ({ hitId: s.hit.id, name: s.hit.name, mesh: numberOf(mesh) })),
   )
   const hits = screens.map((screen): HitPlan => {
     const { s, mesh } = screen
@@ -101,13 +101,13 @@ export function planHits(
       sameScreenAs: again(s) ? 'base' : '',
       head: heads.get(again(s) ? 'base' : s.hit.id),
       mesh,
-      frame: frames[hung.indexOf(screen)],
+      frame: frames[mountedNow.indexOf(screen)],
       stencil,
       exposure,
       stroke,
       ink: inked && !again(s) ? inkMass(ink, fabrics, shop.inkRoom.laid, overrides) : undefined,
-      film: inked
-        ? filmFor({ ...laid, hitId: s.hit.id, system: s.system, onFilm: need.onFilm }, fabrics, overrides)
+      deposit: inked
+        ? depositFor({ ...laid, hitId: s.hit.id, system: s.system, onFilm: need.onFilm }, fabrics, overrides)
         : undefined,
       reasons: [...why(s), ...stencil.reasons],
     }
@@ -120,7 +120,7 @@ export const needOf = (s: Separation, again: boolean): ScreenNeed => ({
   hitId: again ? 'base' : s.hit.id,
   name: s.hit.name,
   use: s.use,
-  waterBased: isWaterBased(s.system),
+  driesInScreen: driesInScreen(s.system),
   ruling: s.drawn.ruling,
   angle: s.drawn.angle,
   line: s.drawn.line,
@@ -130,7 +130,7 @@ export const needOf = (s: Separation, again: boolean): ScreenNeed => ({
   onFilm: s.hit.onBase || s.hit.role === 'base2',
 })
 
-/** What the blade has to do for a separation. */
+/** What the squeegee has to do for a separation. */
 export const strokeNeedOf = (
   s: Separation,
   mesh: number,
@@ -144,7 +144,7 @@ export const strokeNeedOf = (
   mesh,
   darkCloth,
   offPallet: run.placement.where === 'offPallet',
-  waterBased: isWaterBased(s.system),
+  driesInScreen: driesInScreen(s.system),
 })
 
 /** How a screen is known when a sample of it was good. */

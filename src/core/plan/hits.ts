@@ -2,11 +2,11 @@ import type { ShopMethod } from '../advice'
 import { type Hex, lightness } from '../color'
 import { type SecondWhite, whiteOverColours } from '../ink'
 import {
-  type Character,
   type Cloth,
   COVERS_ALONE,
   type InkColour,
   type InkSystem,
+  type InkType,
   isProcess,
   OPACITIES,
   type Order,
@@ -24,7 +24,7 @@ export interface Separation {
   readonly use: ScreenUse
   readonly stroke: StrokeNeed['use']
   readonly system: InkSystem
-  readonly character: Character
+  readonly inkType: InkType
   readonly lowCure: boolean
   /** What the film asks of the mesh. */
   readonly drawn: Pick<InkColour, 'ruling' | 'angle' | 'line' | 'particle' | 'deposit'>
@@ -33,7 +33,7 @@ export interface Separation {
 const WHITE: Hex = '#f4f4f0'
 const BASE_OPACITY = 0.95
 
-const ROLES: Readonly<Record<Exclude<Character, 'white'>, Role>> = {
+const ROLES: Readonly<Record<Exclude<InkType, 'white'>, Role>> = {
   spot: 'spot',
   black: 'black',
   yellow: 'yellow',
@@ -49,21 +49,21 @@ const systemOf = (ink: InkColour, method: ShopMethod): InkSystem =>
   ink.system === 'house' ? method.ink : ink.system
 
 function screenUseOf(ink: InkColour, based: boolean, cloth: Cloth): ScreenUse {
-  if (ink.character === 'white' && based) return 'highlight'
-  if (ink.character === 'metallic' || ink.character === 'expanding') return ink.character
+  if (ink.inkType === 'white' && based) return 'highlight'
+  if (ink.inkType === 'metallic' || ink.inkType === 'expanding') return ink.inkType
   if (isProcess(ink)) return 'process'
   const coversAlone =
-    OPACITIES[ink.opacity].opacity >= COVERS_ALONE && ink.ruling === undefined && ink.character === 'spot'
-  if (!based && (cloth.weave === 'canvas' || ink.character === 'white')) return 'oneHit'
+    OPACITIES[ink.opacity].opacity >= COVERS_ALONE && ink.ruling === undefined && ink.inkType === 'spot'
+  if (!based && (cloth.weave === 'canvas' || ink.inkType === 'white')) return 'oneHit'
   if (!based && coversAlone && toneOf(cloth) !== 'light') return 'oneHit'
   return ink.ruling === undefined ? 'spot' : 'halftone'
 }
 
 function strokeOf(ink: InkColour, based: boolean, darkCloth: boolean): StrokeNeed['use'] {
-  if (ink.character === 'white' && based) return 'white'
-  if (ink.character === 'expanding') return 'expanding'
+  if (ink.inkType === 'white' && based) return 'white'
+  if (ink.inkType === 'expanding') return 'expanding'
   if (ink.ruling !== undefined || isProcess(ink)) return 'halftone'
-  return !based && darkCloth && ink.character !== 'black' ? 'direct' : 'top'
+  return !based && darkCloth && ink.inkType !== 'black' ? 'direct' : 'top'
 }
 
 /** A colour of the art as a hit. */
@@ -75,7 +75,7 @@ export function colourHit(
   method: ShopMethod,
 ): Separation {
   const system = systemOf(ink, method)
-  const role: Role = ink.character === 'white' ? (based ? 'highlight' : 'spot') : ROLES[ink.character]
+  const role: Role = ink.inkType === 'white' ? (based ? 'highlight' : 'spot') : ROLES[ink.inkType]
   return {
     hit: {
       id: ink.id,
@@ -91,7 +91,7 @@ export function colourHit(
     use: screenUseOf(ink, based, cloth),
     stroke: strokeOf(ink, based, darkCloth),
     system,
-    character: ink.character,
+    inkType: ink.inkType,
     lowCure: ink.lowCure,
     drawn: ink,
   }
@@ -133,7 +133,7 @@ export function whiteHit(
     use: smoothing ? 'smoothing' : process ? 'process' : 'base',
     stroke: smoothing ? 'smoothing' : 'base',
     system,
-    character: 'white',
+    inkType: 'white',
     drawn: {},
     lowCure,
   }
@@ -157,7 +157,7 @@ export function separate(
 ): { readonly separations: readonly Separation[]; readonly relations: readonly Relation[] } {
   const { inks, relations } = placement
   const shownByBase = (ink: InkColour) =>
-    ink.character === 'white' &&
+    ink.inkType === 'white' &&
     based.has(ink.id) &&
     (secondWhite === 'none' || secondWhite === 'sameScreen') &&
     !whiteOverColours(ink, inks, relations)

@@ -1,26 +1,27 @@
 export { COST_PARTS, costsOf } from './costs'
-export { type DanceStep, danceCard } from './danceCard'
 export * from './decisions'
 export { PLAN } from './definition'
 export { keptGood, settingsOf } from './goodSample'
-export {
-  framesAt,
-  hungAsPlanned,
-  hungAt,
-  type PrintOf,
-  stoodAt,
-  takenDown,
-} from './hanging'
 export { screenNames } from './hits'
 export type { InkNeedLine } from './inkNeeds'
 export * from './lapStripShape'
 export { type Look, looksOfRun } from './looks'
+export {
+  framesAt,
+  mountedAsPlanned,
+  mountedAt,
+  type PrintOf,
+  stoodAt,
+  takenDown,
+} from './mounted'
 export { flashBehind, handOrder, type Move, movesOf, putAt } from './moves'
+export { inTodaysWords, settingToday } from './olderWords'
 export { keysToday, keyToday } from './oldKeys'
 export { runOf } from './ordering'
 export * from './palletShape'
 export { plan } from './plan'
 export * from './planChanges'
+export { type CycleStep, pressCycle } from './pressCycle'
 export { printsInTurn } from './prints'
 export {
   choiceProblem,
@@ -35,6 +36,7 @@ export {
   shownWith,
   whatChanges,
 } from './rooms'
+export { exampleOf } from './ruleExamples'
 export * from './runPlan'
 export * from './screenRoom'
 export * from './sheetCode'

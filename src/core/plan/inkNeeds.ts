@@ -38,7 +38,7 @@ export const inkNeedsOf = (order: Order, plan: RunPlan): readonly InkNeedLine[] 
             hex: h.hex,
             system: h.hit.system,
             mass: numberOf(h.ink),
-            expands: plan.run.placement.inks.some((i) => i.id === h.hit.id && i.character === 'expanding'),
+            expands: plan.run.placement.inks.some((i) => i.id === h.hit.id && i.inkType === 'expanding'),
             cloth: plan.cloth,
           },
         ]

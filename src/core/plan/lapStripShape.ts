@@ -69,14 +69,14 @@ export function lapStripShape(plan: RunPlan): LapStripShape {
     Math.max(0, ...films.filter((l) => l.from < s.to - 1e-9 && l.to > s.from + 1e-9).map((l) => l.top))
   const lay = (h: HitPlan): Layer | undefined => {
     const span = spans.get(h.hit.id)
-    if (!span || !h.film) return undefined
+    if (!span || !h.deposit) return undefined
     const bottom = heightAt(span)
     return {
       hitId: h.hit.id,
       hex: h.hex,
       ...span,
       bottom,
-      top: bottom + numberOf(h.film),
+      top: bottom + numberOf(h.deposit),
       fresh: true,
       wet: true,
     }

@@ -1,13 +1,13 @@
 import { choiceOf } from '../advice'
 import type { InkRoom } from '../equipment'
 import { type InkOptics, isFilm, type Looks, looksOf, opticsOfInk, type Tint, tintsOf } from '../ink'
-import { isWaterBased } from '../order'
+import { driesInScreen } from '../order'
 import type { RunPlan } from './runPlan'
 
 /** One colour of a print as it should look, with and without whites under it. */
 export interface Look {
   readonly inkId: string
-  readonly waterBased: boolean
+  readonly driesInScreen: boolean
   readonly how: InkOptics['how']
   readonly looks: Looks
   /** Which of them the plan prints. */
@@ -26,13 +26,13 @@ export const looksOfRun = (plan: RunPlan, room: InkRoom): readonly Look[] =>
     const second = choiceOf(plan.secondWhite)
     const own = plan.hits.find((h) => h.hit.id === ink.id)
     // A white without a screen of its own is shown by the base: once, or twice with the same screen.
-    const shown = ink.character === 'white' && own === undefined
+    const shown = ink.inkType === 'white' && own === undefined
     const twice = based && second === 'sameScreen'
     const planned = !based || (shown && !twice) ? 'direct' : twice && !shown ? 'twice' : 'based'
     return [
       {
         inkId: ink.id,
-        waterBased: isWaterBased(own?.hit.system ?? ''),
+        driesInScreen: driesInScreen(own?.hit.system ?? ''),
         how,
         looks: looksOf(optics, plan.cloth, colour.films),
         planned,

@@ -1,7 +1,7 @@
 import type { Reason } from '../advice'
 import type { Shop } from '../equipment'
 import type { Order } from '../order'
-import { FLASH, muddyPairs, mudPoints } from '../sequence'
+import { FLASH, wetPairs, wetRiskOf } from '../sequence'
 import { ordered, type Parts, partsOf } from './ordering'
 import type { Decisions, RunPlan } from './runPlan'
 
@@ -14,8 +14,8 @@ export interface Move {
   readonly why: readonly Reason[]
   readonly flashes: number
   readonly laps: 1 | 2
-  /** Mud points. */
-  readonly mud: number
+  /** Wet contact risk. */
+  readonly wetRisk: number
 }
 
 /** The order of a plan as a list by hand: hits, with the flashes that the lead put there. */
@@ -61,14 +61,14 @@ export function movesOf(
 function consequences(parts: Parts, byHand: readonly string[]): Move {
   const { job, solver, space, press } = ordered(parts, byHand)
   const found = solver(space, press.name, { laps: 2 })
-  if (!found.fits) return { order: byHand, fits: false, why: found.reasons, flashes: 0, laps: 1, mud: 0 }
+  if (!found.fits) return { order: byHand, fits: false, why: found.reasons, flashes: 0, laps: 1, wetRisk: 0 }
   const { events } = found.best
   return {
     order: byHand,
     fits: true,
-    why: muddyPairs(job, found.tables, events),
+    why: wetPairs(job, found.tables, events),
     flashes: events.filter((e) => e.kind === 'flash').length,
     laps: found.laps,
-    mud: mudPoints(job, found.tables, events),
+    wetRisk: wetRiskOf(job, found.tables, events),
   }
 }

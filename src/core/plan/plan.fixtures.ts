@@ -1,9 +1,9 @@
 import { DEFAULT_METHOD, type Reason, type ShopMethod } from '../advice'
 import {
-  type Blade,
   type Frame,
   type Press,
   type Shop,
+  type Squeegee,
   USUAL_HOURS,
   USUAL_INK_ROOM,
   USUAL_PRICES,
@@ -14,7 +14,7 @@ import { mm, perCm } from '../quantity'
 import { type Decisions, noDecisions, plan, type RunPlan } from './index'
 
 /** A small invented shop and order for the tests of the plan. */
-const pallet = { palletWidth: mm(406), palletHeight: mm(560), board: 'aluminium' } as const
+const pallet = { palletWidth: mm(406), palletHeight: mm(560), palletMaterial: 'aluminium' } as const
 
 export const PRESSES = {
   manual: { ...pallet, id: 'manual', name: 'Manual', kind: 'manual', heads: 6, down: [], pallets: 6 },
@@ -47,8 +47,8 @@ const frames = [43, 61, 77, 90, 120].flatMap((mesh) =>
     }),
   ),
 )
-const blades = ['60', '70', '80', '90', '70/90/70'].map(
-  (hardness): Blade => ({ id: hardness, hardness, length: mm(350), edge: 'square' }),
+const squeegees = ['60', '70', '80', '90', '70/90/70'].map(
+  (hardness): Squeegee => ({ id: hardness, hardness, length: mm(350), edge: 'square' }),
 )
 
 export const SHOP: Shop = {
@@ -63,12 +63,12 @@ export const SHOP: Shop = {
   ],
   dryers: [{ id: 'tunnel', name: 'Tunnel', heatedLength: 2.4, beltWidth: 0.9 }],
   frames,
-  blades,
+  squeegees,
   hours: USUAL_HOURS,
   screens: USUAL_SCREENS,
   inkRoom: USUAL_INK_ROOM,
   prices: USUAL_PRICES,
-  proven: [],
+  approved: [],
 }
 
 export const CLOTHS = {
@@ -85,7 +85,7 @@ export const ink = (id: string, hex: string, more: Partial<InkColour> = {}): Ink
   id,
   name: id,
   hex,
-  character: 'spot',
+  inkType: 'spot',
   opacity: 'ordinary',
   coverage: 0.2,
   system: 'house',
@@ -94,12 +94,12 @@ export const ink = (id: string, hex: string, more: Partial<InkColour> = {}): Ink
 })
 
 export const INKS = {
-  white: ink('white', '#f4f4f0', { character: 'white', opacity: 'blocking', coverage: 0.08 }),
+  white: ink('white', '#f4f4f0', { inkType: 'white', opacity: 'blocking', coverage: 0.08 }),
   yellow: ink('yellow', '#f1d768'),
   red: ink('red', '#e0392f', { opacity: 'opaque' }),
-  black: ink('black', '#191a1b', { character: 'black', opacity: 'blocking', coverage: 0.1 }),
-  raised: ink('raised', '#dcdcd6', { character: 'expanding', opacity: 'opaque' }),
-  copper: ink('copper', '#b06a3d', { character: 'metallic', opacity: 'opaque' }),
+  black: ink('black', '#191a1b', { inkType: 'black', opacity: 'blocking', coverage: 0.1 }),
+  raised: ink('raised', '#dcdcd6', { inkType: 'expanding', opacity: 'opaque' }),
+  copper: ink('copper', '#b06a3d', { inkType: 'metallic', opacity: 'opaque' }),
 } as const
 
 interface Asked {

@@ -6,7 +6,7 @@ import { noDecisions, plan } from './index'
 import { CLOTHS, INKS, ink, PRESSES, planFor, rulesOf, SHOP, sequenceOf } from './plan.fixtures'
 
 const filmOf = (p: ReturnType<typeof planFor>, id: string) =>
-  p.hits.find((h) => h.hit.id === id)?.film?.advised ?? 0
+  p.hits.find((h) => h.hit.id === id)?.deposit?.advised ?? 0
 const warned = (p: ReturnType<typeof planFor>) => rulesOf(p.warnings)
 
 describe('a plan', () => {
@@ -57,7 +57,7 @@ describe('a plan', () => {
           expect(new Set(hits).size).toBe(hits.length)
           for (const i of inks) {
             const shown =
-              i.character === 'white' && hits.includes('base') && choiceOf(p.secondWhite) !== 'highlight'
+              i.inkType === 'white' && hits.includes('base') && choiceOf(p.secondWhite) !== 'highlight'
             expect(hits.includes(i.id) || shown, i.id).toBe(true)
           }
           const based = p.colours.some((c) => choiceOf(c.base) === 'base')
@@ -124,8 +124,8 @@ describe('what the lead chooses', () => {
   })
 })
 
-// Each school changes the plan as its row in the table of schools says; common practice, no source.
-describe('schools', () => {
+// Each practice changes the plan as its row in the table of practices says; common practice, no source.
+describe('practices', () => {
   const hits = (p: ReturnType<typeof planFor>) => p.hits.map((h) => h.hit.id)
   it('bright white: highlight screen, same screen again, or smoothed first', () => {
     expect(hits(planFor())).toContain('white')
@@ -144,7 +144,7 @@ describe('schools', () => {
   it('base mesh: coarse or fine', () => {
     const base = (baseMesh: 'coarse' | 'fine') => planFor({ method: { baseMesh } }).hits[0]
     expect(numberOf(base('fine')?.mesh as never)).toBeGreaterThan(numberOf(base('coarse')?.mesh as never))
-    expect(base('fine')?.film?.advised).toBeLessThan(base('coarse')?.film?.advised ?? 0)
+    expect(base('fine')?.deposit?.advised).toBeLessThan(base('coarse')?.deposit?.advised ?? 0)
   })
   it('in-between cloth: only where needed, or under all but black', () => {
     const inks = [ink('green', '#1d4d33'), ink('lime', '#93bf4f'), INKS.white, INKS.black]
@@ -196,7 +196,7 @@ describe('schools', () => {
     const panel = planFor({ method: { cure: 'panel' } })
     expect(panel.cure.belt).toBeUndefined()
     expect((panel.time?.rate.advised ?? 1) * 3600).toBeLessThanOrEqual(60)
-    expect(numberOf(planFor({ method: { cureTemperature: 'hotter' } }).cure.film)).toBeGreaterThan(
+    expect(numberOf(planFor({ method: { cureTemperature: 'hotter' } }).cure.inkFilm)).toBeGreaterThan(
       celsius(164),
     )
     const water = planFor({ method: { ink: 'waterBased' } })
@@ -217,7 +217,7 @@ describe('warnings', () => {
     expect(stops(planFor({ cloth: CLOTHS.maroon }))).toEqual(['POLY_HOT'])
     const low = planFor({
       cloth: CLOTHS.maroon,
-      inks: [ink('white', '#f4f4f0', { character: 'white', lowCure: true })],
+      inks: [ink('white', '#f4f4f0', { inkType: 'white', lowCure: true })],
     })
     expect(stops(low)).toEqual([])
     expect(warned(low)).toContain('POLY_BASE')

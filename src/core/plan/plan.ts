@@ -1,12 +1,12 @@
 import { advicesIn, numberOf, type Reason, warnings } from '../advice'
 import { flashesAt, type Press, type Shop } from '../equipment'
-import { cureFor, flashHeight, HEAT } from '../heat'
-import { isWaterBased, type Order } from '../order'
+import { cureFor, flashHeight } from '../heat'
+import { driesInScreen, type Order } from '../order'
 import { mm } from '../quantity'
 import { filmPosition, offPalletStop, type PlacementAdvice, placeOn } from '../registration'
+import { SAFETY } from '../safety'
 import { offContactFor, tensionFit } from '../screen'
-import { bladeLengthFor, directionFor, holdFor } from '../stroke'
-import { PLAN } from './definition'
+import { directionFor, holdFor, squeegeeLengthFor } from '../stroke'
 import { planFlashes } from './flashes'
 import { ownLast } from './goodSample'
 import { type Context, planHits } from './hitPlans'
@@ -74,16 +74,16 @@ function jobSettings(
   const { ctx, cloth, separations, job, press, cool } = found
   const { run, shop, method, overrides } = ctx
   const { width } = run.placement
-  const waterBased = separations.some((s) => isWaterBased(s.system))
+  const wet = separations.some((s) => driesInScreen(s.system))
   const halftones = separations.some((s) => s.stroke === 'halftone')
-  const flashes = planFlashes(events, job, flashesAt(shop, press), waterBased, whyFlash, overrides)
+  const flashes = planFlashes(events, job, flashesAt(shop, press), wet, whyFlash, overrides)
   const cure = cureFor(separations, cloth, width, shop.dryers, method, overrides)
   const { fits, laps } = sequence
   return {
     secondWhite: found.secondWhite,
     baseCoverage: found.baseCoverage,
-    offContact: offContactFor(press, cloth, method, ownLast(shop.proven, run), overrides),
-    bladeLength: bladeLengthFor(width, shop.blades, overrides),
+    offContact: offContactFor(press, cloth, method, ownLast(shop.approved, run), overrides),
+    squeegeeLength: squeegeeLengthFor(width, shop.squeegees, overrides),
     direction: directionFor(press, method, overrides),
     hold: halftones ? holdFor(press, overrides) : undefined,
     cure,
@@ -103,11 +103,11 @@ const tensionOn = (hits: readonly HitPlan[], { run, shop }: Context) =>
     run.placement.height,
   )
 
+/** What a crew is told on the sheet: at the press, at the heat, and for who wears it. */
 const cautionsFor = (press: Press): readonly Reason[] => [
-  ...(press.kind === 'automatic' ? [PLAN.because('CAUTION_MACHINE')] : []),
-  HEAT.because('CAUTION_HOT'),
-  HEAT.because('CAUTION_FUMES'),
-  HEAT.because('CAUTION_WEAR'),
+  SAFETY.because(press.kind === 'automatic' ? 'PRESS_AUTOMATIC' : 'PRESS_MANUAL'),
+  SAFETY.because('HEAT_SKIN'),
+  SAFETY.because('ORDER_WASH'),
 ]
 
 /** The size of a usual frame, while none is left for the job. */

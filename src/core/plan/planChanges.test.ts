@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { inputText, tell } from '../advice'
+import { inputText, message } from '../advice'
 import { looksLikeSheetCode, planChanges, sheetCode } from './index'
 import { CLOTHS, INKS, planFor, SHOP } from './plan.fixtures'
 
@@ -9,7 +9,7 @@ const told = (...args: Parameters<typeof planChanges>) =>
       c.label,
       inputText(c.from, 'metric'),
       inputText(c.to, 'metric'),
-      c.because ? tell(c.because, 'metric') : '',
+      c.because ? message(c.because, 'metric') : '',
     ].join(' | '),
   )
 

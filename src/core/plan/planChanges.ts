@@ -80,10 +80,10 @@ export function planChanges(before: RunPlan, after: RunPlan): readonly PlanChang
     const head = plan.hits.find((h) => h.hit.id === id)?.head
     return head === undefined ? '' : q('count', head)
   }
-  // Revisions of old do not know where their screens hung.
-  const hung = [before, after].every((p) => p.hits.some((h) => h.head !== undefined))
-  const heads = hung
-    ? hits.flatMap(([id, name]) => fact(`Hangs at, ${name}`, headOf(before, id), headOf(after, id)))
+  // Revisions of old do not know where their screens mountedNow.
+  const mountedNow = [before, after].every((p) => p.hits.some((h) => h.head !== undefined))
+  const heads = mountedNow
+    ? hits.flatMap(([id, name]) => fact(`Mounted at, ${name}`, headOf(before, id), headOf(after, id)))
     : []
   const old = new Map(advicesIn(before).map((a) => [keyToday(a.key, before), a]))
   const now = new Map(advicesIn(after).map((a) => [a.key, a]))

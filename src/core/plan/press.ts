@@ -3,7 +3,7 @@ import { flashesAt, type Press, type Shop, usableHeads } from '../equipment'
 import type { Run } from '../order'
 import type { PressSpace } from '../sequence'
 import { PLAN } from './definition'
-import { hitsAt, type PrintOf } from './hanging'
+import { hitsAt, type PrintOf } from './mounted'
 
 const MANY_SCREENS = 6
 /** More screens than this do not hold register on a hinge. */
@@ -59,7 +59,7 @@ export function pressAdvice(
   )
 }
 
-/** The press as the order of printing sees it, with what hangs and stands there. `cool` is empty heads wanted after a flash. */
+/** The press as the order of printing sees it, with what mounted and stands there. `cool` is empty heads wanted after a flash. */
 export function spaceOf(press: Press, shop: Shop, cool: number, of: PrintOf): PressSpace {
   const flashes = flashesAt(shop, press)
   const units = flashes.length
@@ -67,10 +67,10 @@ export function spaceOf(press: Press, shop: Shop, cool: number, of: PrintOf): Pr
     case 'automatic': {
       const at = hitsAt(shop, press, of)
       const stations = press.stations.map((s) => {
-        const hangs = at.get(s.number)
+        const mounted = at.get(s.number)
         return {
           ...s,
-          ...(hangs === undefined ? {} : { hangs }),
+          ...(mounted === undefined ? {} : { mounted }),
           flashStands: flashes.some((f) => f.station === s.number),
         }
       })

@@ -3,14 +3,14 @@ import {
   type Event,
   explain,
   movesIn,
-  muddyPairs,
-  mudPoints,
-  notProven,
+  notApproved,
   SEQUENCE,
+  wetPairs,
+  wetRiskOf,
   whatHelps,
 } from '../sequence'
 import { cellsOf } from './cells'
-import { type Hung, hangScreens } from './hanging'
+import { type Mounted, mountScreens } from './mounted'
 import { type Ordering, printOf } from './ordering'
 import type { SequencePlan } from './runPlan'
 
@@ -20,7 +20,7 @@ export interface Printed {
   readonly sequence: SequencePlan
   /** Stations that a flash unit takes. */
   readonly wide: number
-  readonly heads: Hung['heads']
+  readonly heads: Mounted['heads']
   readonly whyHit: ReadonlyMap<number, readonly Reason[]>
   readonly whyFlash: readonly (readonly Reason[])[]
 }
@@ -33,13 +33,13 @@ export function printedIn(found: Ordering, byHand: boolean): Printed {
   if (!solution.fits) {
     const events = separations.map((_, hit): Event => ({ kind: 'print', hit }))
     const reasons = [...solution.reasons, ...(solution.pressShort ? whatHelps(job, space, press.name) : [])]
-    const sequence = { fits: false, byHand, laps: 1, mud: 0, moves: 0, cells: [], reasons } as const
-    return { events, sequence, wide, heads: hungFor(found, events).heads, whyHit: new Map(), whyFlash: [] }
+    const sequence = { fits: false, byHand, laps: 1, wetRisk: 0, moves: 0, cells: [], reasons } as const
+    return { events, sequence, wide, heads: mountedFor(found, events).heads, whyHit: new Map(), whyFlash: [] }
   }
   const { tables, laps, best } = solution
   const { events } = best
   const explained = explain(job, tables, events, space)
-  const { heads, moves } = hungFor(found, events)
+  const { heads, moves } = mountedFor(found, events)
   return {
     events,
     wide,
@@ -48,13 +48,13 @@ export function printedIn(found: Ordering, byHand: boolean): Printed {
       fits: true,
       byHand,
       laps,
-      mud: mudPoints(job, tables, events),
+      wetRisk: wetRiskOf(job, tables, events),
       moves,
       cells: cellsOf(press, events, separations, wide),
       reasons: [
         ...(laps === 2 ? [SEQUENCE.because('TWO_LAPS')] : []),
-        ...notProven(best),
-        ...muddyPairs(job, tables, events),
+        ...notApproved(best),
+        ...wetPairs(job, tables, events),
       ],
     },
     whyHit: new Map(
@@ -64,8 +64,8 @@ export function printedIn(found: Ordering, byHand: boolean): Printed {
   }
 }
 
-/** Where every screen hangs, and the handgrips that takes. */
-function hungFor({ ctx, job, press, space }: Ordering, events: readonly Event[]): Hung {
+/** Where every screen is mounted, and the set-up moves that takes. */
+function mountedFor({ ctx, job, press, space }: Ordering, events: readonly Event[]): Mounted {
   const prints = events.flatMap((e) => (e.kind === 'print' ? [{ ...e, of: job.hits[e.hit] }] : []))
   if (space.kind === 'stations') {
     const heads = new Map(
@@ -75,5 +75,5 @@ function hungFor({ ctx, job, press, space }: Ordering, events: readonly Event[])
   }
   // By hand the second base hit goes through the same screen.
   const screens = prints.flatMap(({ of }) => (of && of.role !== 'base2' ? [of.id] : []))
-  return hangScreens(ctx.shop, press, printOf(ctx), screens)
+  return mountScreens(ctx.shop, press, printOf(ctx), screens)
 }

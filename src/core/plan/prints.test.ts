@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest'
-import { DEFAULT_METHOD, tell } from '../advice'
+import { DEFAULT_METHOD, message } from '../advice'
 import { type Order, splitOrder } from '../order'
 import { printsInTurn } from './index'
 import { INKS, jobFor } from './plan.fixtures'
@@ -42,8 +42,8 @@ it('one print alone has no turn to take', () => {
 it('what heat an earlier print sees again is told in degrees; a low-cure ink under a hot one is watched', () => {
   const low = { ...print('P1', 'leftChest', 0.09), inks: [{ ...INKS.red, lowCure: true }] }
   const [chest, front] = turn(low, { ...print('P2', 'front', 0.3), inks: [INKS.copper] })
-  expect(chest!.reasons.map((r) => tell(r, 'metric')).slice(1)).toEqual([
-    expect.stringContaining('its film at 170 °C then and at 130 °C in its own cure'),
+  expect(chest!.reasons.map((r) => message(r, 'metric')).slice(1)).toEqual([
+    expect.stringContaining('at 170 °C (own cure 130 °C)'),
     'A later cure takes it to 170 °C; its own ink wants no more than 140 °C.',
   ])
   expect(front!.reasons).toHaveLength(1)

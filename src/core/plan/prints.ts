@@ -11,7 +11,7 @@ export interface PrintInTurn {
   readonly reasons: readonly Reason[]
 }
 
-const isRaised = (run: Run) => run.placement.inks.some((i) => i.character === 'expanding')
+const isRaised = (run: Run) => run.placement.inks.some((i) => i.inkType === 'expanding')
 const area = ({ placement }: Run) => placement.width * placement.height
 const rank = (run: Run) => (isRaised(run) ? 2 : run.placement.where === 'neckLabel' ? 0 : 1)
 
@@ -19,8 +19,8 @@ const rank = (run: Run) => (isRaised(run) ? 2 : run.placement.where === 'neckLab
 function cureOf(run: Run, method: ShopMethod) {
   const { placement } = run
   const needs = placement.inks.map((i) => ({ ...i, system: i.system === 'house' ? method.ink : i.system }))
-  const { film } = cureFor(needs, hardestCloth(run), placement.width, [], method, {})
-  return { own: film.advised, most: film.range[1] }
+  const { inkFilm } = cureFor(needs, hardestCloth(run), placement.width, [], method, {})
+  return { own: inkFilm.advised, most: inkFilm.range[1] }
 }
 
 /**

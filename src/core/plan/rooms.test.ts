@@ -24,7 +24,7 @@ describe('the rooms of the plan', () => {
     }
   })
   it('tell where a key is shown and what it is called', () => {
-    expect(shownWith('film.I1')).toBe('ink')
+    expect(shownWith('deposit.I1')).toBe('ink')
     expect(shownWith('emulsion.base')).toBe('screen')
     expect(settingWords('mesh.base', (id) => (id === 'base' ? 'Base white' : id))).toEqual({
       label: 'Mesh, Base white',

@@ -14,6 +14,7 @@ import { ORDER } from '../order'
 import { type Kind, type System, writeQuantity } from '../quantity'
 import { RATE } from '../rate'
 import { REGISTRATION } from '../registration'
+import { SAFETY } from '../safety'
 import { SCHEDULE } from '../schedule'
 import { SCREEN } from '../screen'
 import { SEQUENCE } from '../sequence'
@@ -33,6 +34,7 @@ export const ROOMS = [
   REGISTRATION,
   HEAT,
   RATE,
+  SAFETY,
   CHOICES,
 ] as const satisfies readonly RoomTable[]
 

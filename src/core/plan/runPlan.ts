@@ -13,7 +13,7 @@ import type { Hold, StrokeAdvice } from '../stroke'
 /** What the lead chose by hand for one run. */
 export interface Decisions {
   readonly runId: string
-  /** Schools that differ from the shop's for this job. */
+  /** Practices that differ from the shop's for this job. */
   readonly method: Partial<ShopMethod>
   readonly overrides: Overrides
   /** Hit ids in the order the lead wants; empty follows the advice. */
@@ -30,7 +30,7 @@ export const isUndecided = ({ method, overrides, order }: Decisions): boolean =>
 export interface ColourPlan {
   readonly inkId: string
   readonly base: ChoiceAdvice<BaseOrNone>
-  /** Dry films of the colour and of whites under it, printed or not. */
+  /** Dry deposit of the colour and of whites under it, printed or not. */
   readonly films: Films
 }
 
@@ -41,9 +41,9 @@ export interface HitPlan {
   readonly use: ScreenUse
   /** The same screen as an earlier hit (by hand a second base hit), else empty. */
   readonly sameScreenAs: string
-  /** Where its screen hangs: head of a manual press, station of an automatic; none on a bench. */
+  /** Where its screen mounted: head of a manual press, station of an automatic; none on a bench. */
   readonly head: number | undefined
-  /** What the blade has to do. */
+  /** What the squeegee has to do. */
   readonly strokeUse: StrokeUse
   readonly mesh: NumberAdvice
   readonly frame: Frame | undefined
@@ -51,8 +51,8 @@ export interface HitPlan {
   readonly exposure: ExposureAdvice | undefined
   readonly stroke: StrokeAdvice
   readonly ink: NumberAdvice | undefined
-  /** Dry film this hit leaves; none for the smoothing screen. */
-  readonly film: NumberAdvice | undefined
+  /** Dry deposit this hit leaves; none for the smoothing screen. */
+  readonly deposit: NumberAdvice | undefined
   readonly reasons: readonly Reason[]
 }
 
@@ -82,12 +82,12 @@ export interface SequencePlan {
   readonly byHand: boolean
   /** Revolutions of every garment. */
   readonly laps: 1 | 2
-  /** Mud points: a fitted score, to compare orders of the same job with. */
-  readonly mud: number
-  /** Handgrips from what hangs and stands there now. */
+  /** Wet contact risk: a fitted score, to compare orders of the same job with. */
+  readonly wetRisk: number
+  /** Set-up moves from what is mounted there now. */
   readonly moves: number
   readonly cells: readonly Cell[]
-  /** Why it does not fit, or where mud is left. */
+  /** Why it does not fit, or where wet contact risk is left. */
   readonly reasons: readonly Reason[]
 }
 
@@ -113,7 +113,7 @@ export interface RunPlan {
   readonly flashHeight: NumberAdvice | undefined
   readonly coolDown: NumberAdvice | undefined
   readonly offContact: NumberAdvice
-  readonly bladeLength: NumberAdvice
+  readonly squeegeeLength: NumberAdvice
   readonly direction: ChoiceAdvice<'push' | 'pull'> | undefined
   /** How closely strokes are held while halftones run; none without them. */
   readonly hold: Hold | undefined

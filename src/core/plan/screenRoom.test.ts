@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { tell } from '../advice'
+import { message } from '../advice'
 import { type Frame, type Shop, STEP_NAMES, type Stencil } from '../equipment'
 import { mm, perCm } from '../quantity'
 import { isoOf, momentOf } from '../schedule'
@@ -83,8 +83,8 @@ describe('the list of the screen room', () => {
   it('promises no frame twice: the later job is told who has them', () => {
     const lines = roomLines([later, early], shop(frames(2)))
     expect(lines[2]?.frame).toBeUndefined()
-    expect(lines[2]?.frameWhy.map((r) => tell(r, 'metric'))[0]).toBe(
-      'Frames with 77 T/cm are promised to jobs that print earlier: Customer, job O-1.',
+    expect(lines[2]?.frameWhy.map((r) => message(r, 'metric'))[0]).toBe(
+      'Frames with 77 T/cm are taken by jobs that print earlier: Customer, job O-1.',
     )
   })
   it('never gives out a frame twice, whatever is wanted', () => {
@@ -132,7 +132,7 @@ describe('the list of the screen room', () => {
 
 describe('a step done', () => {
   const early = job('O-1', '2026-11-25', [screen('I1')])
-  it('coating lays the stencil on the frame; step by step it comes to hang', () => {
+  it('coating lays the stencil on the frame; step by step it comes to the press', () => {
     let frame = frames(1)
     for (const step of STEP_NAMES) {
       const [line] = roomLines([early], shop(frame))
@@ -203,6 +203,6 @@ describe('batches', () => {
   })
   it('other work is one list, and none where nothing waits', () => {
     expect(sizes(batchesOf('wash', lines([screen('I1'), screen('I2', { coats: 6 })], 3), NOW))).toEqual([2])
-    expect(batchesOf('hang', lines([screen('I1')], 0), NOW)).toEqual([])
+    expect(batchesOf('mount', lines([screen('I1')], 0), NOW)).toEqual([])
   })
 })

@@ -29,7 +29,7 @@ export interface ScreenSpec {
   readonly expose: { readonly time: Duration; readonly lampId: string; readonly tested: boolean } | undefined
 }
 
-/** The screens of one run, and by when they must hang. */
+/** The screens of one run, and by when they must be mounted. */
 export interface ScreenJob {
   readonly orderId: string
   readonly print: string
@@ -84,11 +84,11 @@ export interface RoomLine {
   readonly frame: Frame | undefined
   /** Why this frame, or why none. */
   readonly frameWhy: readonly Reason[]
-  /** None when it hangs. */
+  /** None when it is mounted. */
   readonly next: Step | undefined
   /** While it dries: when it should be dry, by the shop's clock. */
   readonly dryAt: Moment | undefined
-  /** When the next step must begin for the screen to hang at press time. */
+  /** When the next step must begin for the screen to be mounted at press time. */
   readonly latest: Moment | undefined
   readonly latestWhy: Reason | undefined
 }

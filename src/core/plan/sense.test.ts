@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { advicesIn, numberOf, tell } from '../advice'
+import { advicesIn, message, numberOf } from '../advice'
 import { screensOf } from './index'
 import { CLOTHS, INKS, PRESSES, planFor, SHOP } from './plan.fixtures'
 
@@ -89,7 +89,7 @@ describe('every number (property)', () => {
           expect(a.reasons.length, a.key).toBeGreaterThan(0)
           for (const r of a.reasons)
             for (const units of ['metric', 'inch'] as const)
-              expect(tell(r, units), a.key).not.toMatch(/NaN|undefined|Infinity|[{}]/)
+              expect(message(r, units), a.key).not.toMatch(/NaN|undefined|Infinity|[{}]/)
           if (a.kind === 'choice') continue
           const [low, high] = a.range
           const slack = 1e-9 * Math.max(1, Math.abs(high))
@@ -105,7 +105,7 @@ describe('every number (property)', () => {
     fc.assert(
       fc.property(job, (asked) => {
         const { warnings } = planFor(asked)
-        const told = warnings.map((w) => tell(w, 'metric'))
+        const told = warnings.map((w) => message(w, 'metric'))
         expect(new Set(told).size).toBe(told.length)
         const ranks = warnings.map((w) => rank[w.severity ?? 'Note'])
         expect(ranks).toEqual([...ranks].sort())

@@ -2,7 +2,7 @@ import { type NumberAdvice, numberOf, q, type Reason } from '../advice'
 import type { Press } from '../equipment'
 import type { Cure } from '../heat'
 import { INK, POT_LIFE } from '../ink'
-import { isWaterBased } from '../order'
+import { driesInScreen } from '../order'
 import { beltRate, type RunTime, runTime } from '../rate'
 import type { Event } from '../sequence'
 import type { Context } from './hitPlans'
@@ -69,7 +69,7 @@ export function potLife(
   separations: readonly Separation[],
   total: NumberAdvice | undefined,
 ): readonly Reason[] {
-  const wet = separations.filter((s) => isWaterBased(s.system))
+  const wet = separations.filter((s) => driesInScreen(s.system))
   const [first] = wet
   if (!first) return []
   const name = wet.map((s) => s.hit.name).join(', ')

@@ -24,7 +24,7 @@ export interface Variant {
   readonly flashes: number
   /** Seconds from set-up to the last piece; none while it does not fit. */
   readonly time: number | undefined
-  /** Hand: the tallest film on the cloth. */
+  /** Hand: the thickest ink on the cloth. */
   readonly hand: Film
   /** The colour that the cloth changes most, and by how much (CIEDE2000); none without a colour to tell. */
   readonly worst: { readonly inkId: string; readonly change: number } | undefined
@@ -42,7 +42,7 @@ function facts(run: RunPlan, shop: Shop): Omit<Variant, 'id' | 'label' | 'keys' 
     (a, b) => (a && a.change >= b.change ? a : b),
     undefined,
   )
-  const white = run.run.placement.inks.find((i) => i.character === 'white')
+  const white = run.run.placement.inks.find((i) => i.inkType === 'white')
   return {
     fits: run.sequence.fits,
     hits: run.hits.map((h) => `${h.hit.id} ${h.hit.role} ${h.sameScreenAs}`).join(),
@@ -94,7 +94,7 @@ export function baseVariants(ask: VariantAsk): readonly Variant[] {
   const ways = [
     ['none', 'No base', each(() => false)],
     ['needed', 'Where it is needed', each(needed)],
-    ['all', 'Under all but black', each((i) => !NEVER.has(inks[i]?.character ?? ''))],
+    ['all', 'Under all but black', each((i) => !NEVER.has(inks[i]?.inkType ?? ''))],
   ] as const
   const told = new Set<string>()
   return ways.flatMap(([id, label, overrides]) => {

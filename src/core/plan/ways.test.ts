@@ -30,7 +30,7 @@ describe('other ways to print it', () => {
     const [saves, every] = [of('afterBase'), of('setUp')]
     if (saves) {
       expect(saves.flashes.length).toBeLessThan(asked.now.flashes.length)
-      expect(saves.sequence.mud).toBeGreaterThan(asked.now.sequence.mud)
+      expect(saves.sequence.wetRisk).toBeGreaterThan(asked.now.sequence.wetRisk)
     }
     expect(every?.flashes.length).toBeGreaterThan(asked.now.flashes.length)
   })
@@ -76,7 +76,7 @@ describe('an order by hand', () => {
     for (const move of moves.filter((m) => m.fits)) {
       const p = plan(asked.order, asked.shop, { ...asked.decisions, order: move.order })
       expect(p.flashes.length).toBe(move.flashes)
-      expect(p.sequence.mud).toBeCloseTo(move.mud, 6)
+      expect(p.sequence.wetRisk).toBeCloseTo(move.wetRisk, 6)
     }
   })
 })

@@ -23,11 +23,11 @@ export interface Way {
 const WANTED = 4
 
 /**
- * Ways to print the run that truly differ from the one in force: other flashes, the schools of flashing, a screen less,
+ * Ways to print the run that truly differ from the one in force: other flashes, the practices of flashing, a screen less,
  * other presses. Each is a plan of its own; what does not fit is left out, and what comes to the same is told once.
  */
 export function waysOf({ order, shop, decisions, now }: VariantAsk): readonly Way[] {
-  const had = { had: q('count', now.flashes.length), hadMud: points(now) }
+  const had = { had: q('count', now.flashes.length), hadRisk: points(now) }
   const ways: Way[] = []
   const told = new Set([signature(now)])
   const offer = (
@@ -59,7 +59,7 @@ export function waysOf({ order, shop, decisions, now }: VariantAsk): readonly Wa
           ...had,
           moves: q('count', p.sequence.moves),
           hadMoves: q('count', now.sequence.moves),
-          mud: points(p),
+          wetRisk: points(p),
         }),
       (p) => p.sequence.moves < now.sequence.moves,
     )
@@ -70,15 +70,15 @@ export function waysOf({ order, shop, decisions, now }: VariantAsk): readonly Wa
     const nameOf = (id: string) => job.hits.find((h) => h.id === id)?.name ?? id
     const label = byHand.map((id) => (id === FLASH ? '|' : nameOf(id))).join(' ')
     offer(`other${i}`, label, { ...decisions, order: byHand }, (p) =>
-      PLAN.because('WAY_OTHER', { ...had, flashes: q('count', p.flashes.length), mud: points(p) }),
+      PLAN.because('WAY_OTHER', { ...had, flashes: q('count', p.flashes.length), wetRisk: points(p) }),
     )
   })
-  const school = (flash: 'afterBase' | 'every') => ({ ...free, method: { ...decisions.method, flash } })
+  const practice = (flash: 'afterBase' | 'every') => ({ ...free, method: { ...decisions.method, flash } })
   offer(
     'afterBase',
     'Flash after the base only',
-    school('afterBase'),
-    (p) => PLAN.because('WAY_BASE_ONLY', { ...had, mud: points(p) }),
+    practice('afterBase'),
+    (p) => PLAN.because('WAY_BASE_ONLY', { ...had, wetRisk: points(p) }),
     (p) => p.flashes.length < now.flashes.length,
   )
   const fewer = oneScreenLess({ order, shop, decisions, now })
@@ -103,7 +103,7 @@ export function waysOf({ order, shop, decisions, now }: VariantAsk): readonly Wa
       (p) => p.sequence.laps <= now.sequence.laps,
     )
   }
-  offer('setUp', 'For the set-up: flash every colour', school('every'), () => PLAN.because('WAY_EVERY'))
+  offer('setUp', 'For the set-up: flash every colour', practice('every'), () => PLAN.because('WAY_EVERY'))
   return ways
 }
 
@@ -119,7 +119,7 @@ const oneScreenLess = (ask: VariantAsk) =>
     .filter((v) => v.fits && v.screens < screensOf(ask.now))
     .sort((a, b) => b.screens - a.screens || (a.worst?.change ?? 0) - (b.worst?.change ?? 0))[0]
 
-const points = (p: RunPlan) => q('count', Math.round(p.sequence.mud))
+const points = (p: RunPlan) => q('count', Math.round(p.sequence.wetRisk))
 
 /** Two plans with the same are the same to a printer. */
 const signature = (p: RunPlan): string =>

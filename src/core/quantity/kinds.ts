@@ -85,7 +85,7 @@ export const KINDS = {
     example: '840 cm2',
     least: 0,
   },
-  film: {
+  thickness: {
     name: 'film thickness',
     units: [u('µm', 1e-6, 0, ['um', 'μm', 'micron']), u('mil', INCH / 1000, 1, ['thou'])],
     shown: { metric: 0, inch: 1 },
@@ -196,8 +196,8 @@ export const KINDS = {
     example: '1.2 m/min',
     least: 0,
   },
-  bladeSpeed: {
-    name: 'blade speed',
+  squeegeeSpeed: {
+    name: 'squeegee speed',
     units: [u('mm/s', 0.001, 0), u('in/s', INCH, 1)],
     shown: { metric: 0, inch: 1 },
     example: '250 mm/s',
@@ -264,7 +264,7 @@ export type Quantity<K extends Kind> = number & { readonly [kind]?: K }
 
 export type Length = Quantity<'length'>
 export type Area = Quantity<'area'>
-export type Film = Quantity<'film'>
+export type Film = Quantity<'thickness'>
 export type Temperature = Quantity<'temperature'>
 export type ArealMass = Quantity<'arealMass'>
 export type Mass = Quantity<'mass'>

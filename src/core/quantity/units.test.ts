@@ -15,7 +15,7 @@ const THEIRS: Readonly<
   duration: { si: 's', units: { s: 's', min: 'min', h: 'h' } },
   density: { si: 'kg/m^3', units: { 'g/ml': 'g/ml' } },
   beltSpeed: { si: 'm/s', units: { 'm/min': 'm/min', 'ft/min': 'ft/min' } },
-  bladeSpeed: { si: 'm/s', units: { 'mm/s': 'mm/s', 'in/s': 'in/s' } },
+  squeegeeSpeed: { si: 'm/s', units: { 'mm/s': 'mm/s', 'in/s': 'in/s' } },
   airPressure: { si: 'Pa', units: { bar: 'bar', psi: 'psi' } },
   tension: { si: 'N/m', units: { 'N/cm': 'N/cm' } },
   angle: { si: 'rad', units: { '°': 'deg' } },

@@ -82,7 +82,7 @@ export interface Gain {
   readonly gain: number
 }
 
-/** What the pace hangs on, worst first: a resource is a bottleneck by what it brings to quicken it. */
+/** What limits the pace, worst first: a resource is a bottleneck by what it brings to quicken it. */
 export function bottlenecks(need: CycleNeed): readonly Gain[] {
   const now = cycleTime(need)
   return keysOf(RESOURCES)

@@ -8,7 +8,13 @@ import type { CycleNeed } from './times'
 import { longer, variedCycle } from './varied'
 import { whatIfs } from './whatIf'
 
-const pallet = { id: 'p', name: 'Press', palletWidth: 0.4, palletHeight: 0.5, board: 'aluminium' } as const
+const pallet = {
+  id: 'p',
+  name: 'Press',
+  palletWidth: 0.4,
+  palletHeight: 0.5,
+  palletMaterial: 'aluminium',
+} as const
 const four: Press = { ...pallet, kind: 'manual', heads: 6, down: [], pallets: 4 }
 const automatic: Press = { ...pallet, kind: 'automatic', stations: [] }
 const single: Press = { ...pallet, kind: 'single', heads: 4, down: [] }
@@ -76,7 +82,7 @@ describe('common practice against the closed forms', () => {
     }
     expect([1, 2, 3, 4].map((n) => Number(ratio(n).toFixed(2)))).toEqual([1.56, 1.95, 1.74, 1.58])
   })
-  it('what the pace hangs on: first and second', () => {
+  it('what limits the pace: first and second', () => {
     const first = (n: CycleNeed) =>
       bottlenecks(n)
         .slice(0, 2)

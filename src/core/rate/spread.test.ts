@@ -10,7 +10,7 @@ const RUN: RunNeed = {
       name: 'Press',
       palletWidth: 0.4,
       palletHeight: 0.5,
-      board: 'aluminium',
+      palletMaterial: 'aluminium',
       kind: 'manual',
       heads: 6,
       down: [],

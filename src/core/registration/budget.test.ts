@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { tell } from '../advice'
+import { message } from '../advice'
 import { mm } from '../quantity'
 import { chokeTooTight, missBeyond, missWithin, registrationBudget } from './index'
 
@@ -66,7 +66,7 @@ describe('what registration to expect', () => {
     expect(chest.direct).toBeLessThan(chest.miss)
   })
   it('says what it is made of', () => {
-    const words = budget.reasons.map((r) => tell(r, 'metric')).join(' ')
+    const words = budget.reasons.map((r) => message(r, 'metric')).join(' ')
     for (const part of [
       'reading the marks',
       'locking 0.',

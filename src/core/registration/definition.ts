@@ -70,7 +70,7 @@ export const REGISTRATION = defineRoom({
       kind: 'length',
       within: [0, 1],
       label: '{name}',
-      follows: ['where', 'sizes', 'school placement'],
+      follows: ['where', 'sizes', 'practice placement'],
     },
     side: { kind: 'length', within: [0, 1], label: 'From the centre line', follows: ['where'] },
   },

@@ -29,7 +29,7 @@ describe('the film on the frame', () => {
     const chest = need({ width: mm(90), height: mm(90), down: mm(95) })
     expect(inMm(filmPosition(chest, ROOM)).slice(3)).toEqual([235, 235])
   })
-  it('a film that must hang at a height tells where the collar lies', () => {
+  it('a film that must be mounted at a height tells where the collar lies', () => {
     expect(collarLineFor(mm(200), mm(60), mm(75))).toBeCloseTo(mm(65), 9)
   })
   it('the inverse finds the collar line of any position', () => {

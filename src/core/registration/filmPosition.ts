@@ -89,7 +89,7 @@ export function filmPosition(
   }
 }
 
-/** Where the collar lies when the film must hang at a given height: the inverse of the top distance. */
+/** Where the collar lies when the film must be mounted at a given height: the inverse of the top distance. */
 export const collarLineFor = (top: Length, frameToPallet: Length, down: Length): Length =>
   top - frameToPallet - down
 

@@ -9,17 +9,17 @@ export const SCHEDULE = defineRoom({
   pages: ['exposure'],
   rules: {
     DRY_AIR: {
-      says: '{time} at {humidity}: 45 to 60 min with a fan in dry air, longer as the air can take up less (1 less humidity).',
+      says: '{time} at {humidity}: 45 to 60 min with a fan in dry air; damp air takes longer.',
       source: 'common practice',
     },
     DRY_DAMP: {
-      says: 'At {humidity} nothing dries: dry the air first, or the stencil comes off in wash-out.',
+      says: 'At {humidity} emulsion does not dry: dry the air first, or the stencil comes off in wash-out.',
       source: 'common practice',
       severity: 'Watch',
     },
     SCREEN_BY_HAND: { says: '{time} by hand for one screen.', source: 'from memory' },
     LATEST: {
-      says: 'On press {press}, less {hands} of work in working hours and {drying} of drying, which may go on overnight.',
+      says: 'At press {press}, less {hands} of work in working hours and {drying} of drying, which may run overnight.',
       source: 'geometry',
     },
   },

@@ -84,7 +84,7 @@ describe('the screen room', () => {
     const press = at('2026-11-24T08:00')
     const start = (step: Parameters<typeof latestStart>[0]) =>
       isoOf(latestStart(step, press, USUAL_HOURS, 0.45) ?? 0)
-    expect(start('hang')).toBe('2026-11-23T16:55')
+    expect(start('mount')).toBe('2026-11-23T16:55')
     expect(start('check')).toBe('2026-11-23T16:47')
     // Drying of half an hour, then washing before it.
     expect(start('dryOff')).toBe('2026-11-23T16:17')

@@ -11,7 +11,7 @@ const HANDS: Readonly<Record<Exclude<Step, 'dry' | 'dryOff'>, Duration>> = {
   wash: minutes(6),
   check: minutes(4),
   tape: minutes(4),
-  hang: minutes(5),
+  mount: minutes(5),
 }
 /** With a fan, in air of this humidity (common practice: 45 to 60 min). */
 const DRY_AIR: Share = 0.45
@@ -47,7 +47,7 @@ export function whyStepTime(step: Step, humidity: Share): readonly Reason[] {
   ]
 }
 
-/** The first step not done; undefined when the screen hangs. */
+/** The first step not done; undefined when the screen is mounted. */
 export const nextStep = (stencil: Pick<Stencil, 'done'> | undefined): Step | undefined =>
   STEP_NAMES.find((step) => !stencil?.done.some((d) => d.step === step))
 

@@ -12,7 +12,7 @@ export const SCREEN = defineRoom({
   pages: ['screens', 'exposure'],
   rules: {
     MESH_EXPANDING: {
-      says: 'Expanding ink wants an open mesh and a thick stencil: {low} to {high}.',
+      says: 'Puff (expanding ink) wants an open mesh and a thick stencil: {low} to {high}.',
       source: 'common practice',
     },
     MESH_METALLIC: {
@@ -61,7 +61,7 @@ export const SCREEN = defineRoom({
       source: 'from memory',
     },
     MESH_PARTICLE: {
-      says: 'An opening of three times the largest flake, {particle}: at most {most}.',
+      says: 'Opening at least three times the particle size, {particle}: at most {most}.',
       source: 'common practice',
     },
     MESH_MOIRE: {
@@ -79,7 +79,7 @@ export const SCREEN = defineRoom({
       source: 'geometry',
     },
     MESH_WANTED: {
-      says: 'A dry film of {wanted} is wanted from one hit; of the meshes in range this one leaves the nearest, {leaves}. Tuned, not measured.',
+      says: 'A dry deposit of {wanted} is wanted from one hit; of the meshes in range this one comes nearest, {leaves}. Tuned, not measured.',
       source: 'common practice',
     },
     MESH_DEPOSIT: { says: 'Holds {held} of ink: {open} open, openings of {opening}.', source: 'published' },
@@ -105,16 +105,16 @@ export const SCREEN = defineRoom({
       severity: 'Note',
     },
     FRAME_GIVEN: {
-      says: 'Frames with {mesh} are promised to jobs that print earlier: {jobs}.',
+      says: 'Frames with {mesh} are taken by jobs that print earlier: {jobs}.',
       source: 'the order',
       severity: 'Watch',
     },
     FRAME_CARRIES: {
-      says: '{frame} carries {name} of this print already: it is used again.',
+      says: '{frame} already carries {name} of this print: use it again.',
       source: 'the order',
     },
     FRAME_OLD: {
-      says: 'An old stencil of {name} hangs on {frame}: {words}. If the art is the same, print from it.',
+      says: 'An old stencil of {name} is on {frame}: {words}. Same art? Print from it.',
       source: 'the order',
       severity: 'Note',
     },
@@ -134,22 +134,22 @@ export const SCREEN = defineRoom({
       source: 'common practice',
     },
     OFF_FLEECE: { says: 'Thick fleece lifts the surface: more.', source: 'common practice' },
-    OFF_PROVEN: {
-      says: 'Found good at {press} on {on}: {words}. The usual is {usual}.',
+    OFF_APPROVED: {
+      says: 'Approved at {press} on {on}: {words}. The usual is {usual}.',
       source: "the shop's choice",
     },
     OFF_SAME: { says: 'The same on all heads of a job.', source: 'common practice' },
     FILM_VOLUME: { says: '{mesh} holds {held} of ink: open area x thickness.', source: 'published' },
     FILM_LAID: {
-      says: '60 % of it is laid, a second stroke adds a quarter; the cloth drinks a share of the first hit and water leaves. Tuned to common practice, never measured: yours may be entered.',
+      says: '60 % of it is laid, a second stroke adds a quarter; the cloth takes up a share of the first hit and water leaves. Tuned to common practice, never measured: enter yours if you know it.',
       source: 'common practice',
     },
     FILM_STRUCK: {
-      says: 'Blade, edge, angle, pressure, time and flood lay {struck} of what usual ones do. Which way each works is common practice, how much is assumed.',
+      says: 'These squeegee, edge, angle, pressure, time and flood settings lay {struck} of the usual. Direction is common practice, amount assumed.',
       source: 'from memory',
     },
     TENSION_LOW: {
-      says: '{frame}: {tension} is under {least}: it registers nowhere. Stretch it anew or retire it.',
+      says: '{frame}: {tension} is under {least}: register will drift. Restretch or retire it.',
       source: 'from memory',
       severity: 'Watch',
     },
@@ -182,16 +182,16 @@ export const SCREEN = defineRoom({
         'wantedFilm',
         'frames',
         'fabrics',
-        'school baseMesh',
-        'school ruling',
-        'school ink',
+        'practice baseMesh',
+        'practice ruling',
+        'practice ink',
       ],
       after: ['base'],
     },
     emulsion: {
       kind: 'choice',
       label: 'Emulsion, {name}',
-      follows: ['inkSystem', 'emulsions', 'school ink'],
+      follows: ['inkSystem', 'emulsions', 'practice ink'],
     },
     coats: {
       kind: 'count',
@@ -201,9 +201,9 @@ export const SCREEN = defineRoom({
       after: ['emulsion'],
     },
     build: {
-      kind: 'film',
+      kind: 'thickness',
       within: [0, 5e-4],
-      label: 'Over the mesh, {name}',
+      label: 'Emulsion over mesh (EOM), {name}',
       follows: ['emulsions'],
       after: ['coats', 'emulsion'],
     },
@@ -219,17 +219,17 @@ export const SCREEN = defineRoom({
       kind: 'length',
       within: [0, 0.05],
       label: 'Off-contact',
-      follows: ['weave', 'proven', 'school offContact'],
+      follows: ['weave', 'approved', 'practice offContact'],
       after: ['press'],
     },
-    film: {
-      kind: 'film',
+    deposit: {
+      kind: 'thickness',
       within: [0, 1e-3],
-      label: 'Dry film, {name}',
+      label: 'Dry deposit, {name}',
       repeats: true,
       shownWith: 'ink',
-      follows: ['inkSystem', 'fabrics', 'school ink'],
-      after: ['mesh', 'strokes', 'blade', 'edge', 'angle', 'pressure', 'gauge', 'time', 'flood', 'base'],
+      follows: ['inkSystem', 'fabrics', 'practice ink'],
+      after: ['mesh', 'strokes', 'squeegee', 'edge', 'angle', 'pressure', 'gauge', 'time', 'flood', 'base'],
     },
   },
 })

@@ -1,7 +1,7 @@
 export { SCREEN } from './definition'
+export * from './deposit'
 export * from './exposure'
 export * from './fabric'
-export * from './film'
 export * from './frames'
 export * from './mesh'
 export * from './offContact'

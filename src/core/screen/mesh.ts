@@ -36,8 +36,8 @@ const WANTED: Readonly<Record<Exclude<ScreenUse, 'base'>, Wanted>> = {
   smoothing: { rule: 'MESH_SMOOTHING', mesh: [61, 61, 90] },
 }
 
-const wantedBase = (method: ShopMethod, waterBased: boolean): Wanted => {
-  if (waterBased) return { rule: 'MESH_BASE_WATER', mesh: [43, 43, 61] }
+const wantedBase = (method: ShopMethod, driesInScreen: boolean): Wanted => {
+  if (driesInScreen) return { rule: 'MESH_BASE_WATER', mesh: [43, 43, 61] }
   return method.baseMesh === 'fine'
     ? { rule: 'MESH_BASE_FINE', mesh: [77, 77, 90] }
     : { rule: 'MESH_BASE_COARSE', mesh: [43, 61, 64] }
@@ -47,12 +47,12 @@ export interface ScreenNeed {
   readonly hitId: string
   readonly name: string
   readonly use: ScreenUse
-  readonly waterBased: boolean
+  readonly driesInScreen: boolean
   readonly ruling?: Ruling | undefined
   readonly angle?: Angle | undefined
   readonly line?: Length | undefined
   readonly particle?: Length | undefined
-  /** Dry film that one hit should leave. */
+  /** Dry deposit that one hit should leave. */
   readonly deposit?: Film | undefined
   readonly system: InkSystem
   /** Printed on an earlier film, which drinks nothing. */
@@ -74,11 +74,11 @@ function finestFor(particle: Length | undefined, fabrics: readonly Fabric[]): Me
   return wide.length > 0 ? Math.max(...wide) : Math.min(...fabrics.map((f) => f.count))
 }
 
-/** Mesh per ruling by school. */
+/** Mesh per ruling by practice. */
 const PER_RULING = { four: 4.5, lean: 3.5 } as const
 
 /**
- * The mesh for one screen: what the use wants, raised by the ruling, resolved to a mesh that hangs on a frame here.
+ * The mesh for one screen: what the use wants, raised by the ruling, resolved to a mesh that is on a frame here.
  *
  * @param held mesh counts of the free frames, threads per metre; empty takes the wanted mesh
  * @param fabrics the mesh table
@@ -90,7 +90,7 @@ export function meshFor(
   fabrics: readonly Fabric[],
   overrides: Overrides,
 ): NumberAdvice {
-  const wanted = need.use === 'base' ? wantedBase(method, need.waterBased) : WANTED[need.use]
+  const wanted = need.use === 'base' ? wantedBase(method, need.driesInScreen) : WANTED[need.use]
   const [lowest, preferred, highest] = wanted.mesh.map(perCm) as [number, number, number]
   const factor = PER_RULING[method.ruling]
   const least = need.ruling === undefined ? 0 : need.ruling * factor
@@ -129,13 +129,16 @@ export function meshFor(
   if (most !== undefined)
     reasons.push(
       SCREEN.because('MESH_PARTICLE', {
-        particle: q('film', need.particle ?? 0),
+        particle: q('thickness', need.particle ?? 0),
         most: q('meshCount', most),
       }),
     )
   if (deposit !== undefined)
     reasons.push(
-      SCREEN.because('MESH_WANTED', { wanted: q('film', deposit), leaves: q('film', leaves(advised)) }),
+      SCREEN.because('MESH_WANTED', {
+        wanted: q('thickness', deposit),
+        leaves: q('thickness', leaves(advised)),
+      }),
     )
   if (held.length > 0 && inRange.length === 0)
     reasons.push(
@@ -184,7 +187,7 @@ function beatSaid(need: ScreenNeed, mesh: MeshCount, inRange: readonly MeshCount
 
 const heldBy = (fabric: Fabric): Reason =>
   SCREEN.because('MESH_DEPOSIT', {
-    held: q('film', inkVolume(fabric)),
+    held: q('thickness', inkVolume(fabric)),
     open: q('share', openArea(fabric)),
-    opening: q('film', opening(fabric)),
+    opening: q('thickness', opening(fabric)),
   })

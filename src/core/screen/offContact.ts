@@ -1,5 +1,5 @@
 import { type NumberAdvice, type Overrides, q, type ShopMethod } from '../advice'
-import type { Press, Proven } from '../equipment'
+import type { ApprovedSetting, Press } from '../equipment'
 import type { Cloth } from '../order'
 import { type Length, mm } from '../quantity'
 import { SCREEN } from './definition'
@@ -9,14 +9,14 @@ export function offContactFor(
   press: Press,
   cloth: Cloth,
   method: ShopMethod,
-  proven: readonly Proven[],
+  approved: readonly ApprovedSetting[],
   overrides: Overrides,
 ): NumberAdvice {
   const automatic = press.kind === 'automatic'
   const rule = method.offContact === 'low' ? 'OFF_LOW' : automatic ? 'OFF_AUTOMATIC' : 'OFF_MANUAL'
   const [low, usual, high] = GAPS[rule]
   const fleece = cloth.weave === 'fleece' ? mm(1) : 0
-  const found = proven.findLast((p) => p.pressId === press.id && p.fleece === fleece > 0)
+  const found = approved.findLast((p) => p.pressId === press.id && p.fleece === fleece > 0)
   const advised = found?.offContact ?? usual + fleece
   return SCREEN.number(
     'offContact',
@@ -26,7 +26,7 @@ export function offContactFor(
       reasons: [
         ...(found
           ? [
-              SCREEN.because('OFF_PROVEN', {
+              SCREEN.because('OFF_APPROVED', {
                 press: press.name,
                 on: found.on,
                 words: found.words,

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { DEFAULT_METHOD, type NumberAdvice, type Reason, tell } from '../advice'
+import { DEFAULT_METHOD, message, type NumberAdvice, type Reason } from '../advice'
 import { beatOf, moireRisk } from '../artwork'
-import { FABRICS, type Press, type Proven } from '../equipment'
+import { type ApprovedSetting, FABRICS, type Press } from '../equipment'
 import type { Cloth } from '../order'
 import { degrees, lpi, mm, perCm } from '../quantity'
 import { meshFor, offContactFor, opening, type ScreenNeed, type ScreenUse } from './index'
@@ -16,7 +16,7 @@ describe('a mesh says why', () => {
   const HELD = [43, 61, 77, 90, 120].map(perCm)
   const mesh = (use: ScreenUse, extra: Partial<ScreenNeed> = {}, held = HELD, own = {}, method = {}) =>
     meshFor(
-      { hitId: 'x', name: 'Red', use, waterBased: false, system: 'plastisol', onFilm: false, ...extra },
+      { hitId: 'x', name: 'Red', use, driesInScreen: false, system: 'plastisol', onFilm: false, ...extra },
       { ...DEFAULT_METHOD, ...method },
       held,
       FABRICS,
@@ -31,7 +31,7 @@ describe('a mesh says why', () => {
     ['halftone', {}, [79, 120], 'MESH_HALFTONE'],
     ['process', {}, [110, 140], 'MESH_PROCESS'],
     ['smoothing', {}, [61, 90], 'MESH_SMOOTHING'],
-    ['base', { waterBased: true }, [43, 61], 'MESH_BASE_WATER'],
+    ['base', { driesInScreen: true }, [43, 61], 'MESH_BASE_WATER'],
     ['base', {}, [43, 64], 'MESH_BASE_COARSE'],
   ] as const)('%s %o: %o', (use, extra, range, rule) => {
     const advice = mesh(use, extra)
@@ -54,7 +54,7 @@ describe('a mesh says why', () => {
     expect(rules(far.reasons)).toEqual(['MESH_SPOT', 'MESH_NOT_HELD', 'MESH_DEPOSIT'])
     expect(told(far, 'MESH_NOT_HELD').mesh).toEqual({ kind: 'meshCount', value: perCm(43) })
   })
-  it('a ruling raises the least and is told with its school; without an angle nothing is said of moire', () => {
+  it('a ruling raises the least and is told with its practice; without an angle nothing is said of moire', () => {
     const advice = mesh('halftone', { ruling: lpi(55) })
     expect(rules(advice.reasons)).toEqual(['MESH_HALFTONE', 'MESH_RULING', 'MESH_STOCK', 'MESH_DEPOSIT'])
     expect(told(advice, 'MESH_RULING').factor).toBe('4.5')
@@ -114,7 +114,7 @@ describe('a mesh says why', () => {
     const reason = FILMS.flatMap((f) => mesh('spot', f, HELD, { 'mesh.x': perCm(61) }).reasons).find(
       (r) => r.rule === 'MESH_MOIRE',
     )
-    const words = reason ? [tell(reason, 'metric'), tell(reason, 'inch')] : []
+    const words = reason ? [message(reason, 'metric'), message(reason, 'inch')] : []
     expect(words[0]).toMatch(/Clear of it: \d+ T\/cm/)
     expect(words[1]).toMatch(/Clear of it: \d+ tpi/)
     expect(words[1]).not.toContain('T/cm')
@@ -129,8 +129,8 @@ describe('a mesh says why', () => {
           extra,
           FABRICS.map((f) => f.count),
         )
-        const hung = FABRICS.map((f) => f.count).filter((m) => m >= range[0] && m <= range[1])
-        if (hung.some((m) => risk(m) === 'none')) expect(risk(advised)).toBe('none')
+        const mountedNow = FABRICS.map((f) => f.count).filter((m) => m >= range[0] && m <= range[1])
+        if (mountedNow.some((m) => risk(m) === 'none')) expect(risk(advised)).toBe('none')
       }
   })
 })
@@ -145,13 +145,13 @@ describe('off-contact says why', () => {
     weight: 0.2,
   })
   const press = (kind: 'manual' | 'automatic', id = 'p'): Press => ({ id, name: 'The Six', kind }) as Press
-  const proven = (extra: Partial<Proven> = {}): Proven => ({
+  const proven = (extra: Partial<ApprovedSetting> = {}): ApprovedSetting => ({
     pressId: 'p',
     use: 'top',
     mesh: perCm(77),
     darkCloth: true,
-    waterBased: false,
-    blade: 'b',
+    driesInScreen: false,
+    squeegee: 'b',
     edge: 'square',
     angle: degrees(75),
     pressure: 'medium',
@@ -174,7 +174,7 @@ describe('off-contact says why', () => {
     kind: 'manual' | 'automatic'
     weave: Cloth['weave']
     method: object
-    known: readonly Proven[]
+    known: readonly ApprovedSetting[]
   }> = {}): NumberAdvice =>
     offContactFor(press(kind), cloth(weave), { ...DEFAULT_METHOD, ...method }, known, {})
   const inMm = (a: NumberAdvice) => [a.range[0], a.advised, a.range[1]].map((x) => Math.round(x * 1e5) / 100)
@@ -182,14 +182,14 @@ describe('off-contact says why', () => {
   it.each([
     ['by hand', {}, [2.5, 3.2, 4], ['OFF_MANUAL', 'OFF_SAME']],
     ['automatic', { kind: 'automatic' }, [1.2, 1.6, 2.4], ['OFF_AUTOMATIC', 'OFF_SAME']],
-    ['the low school', { method: { offContact: 'low' } }, [1, 1.35, 1.6], ['OFF_LOW', 'OFF_SAME']],
+    ['the low practice', { method: { offContact: 'low' } }, [1, 1.35, 1.6], ['OFF_LOW', 'OFF_SAME']],
     ['fleece by hand', { weave: 'fleece' }, [3, 4.2, 5], ['OFF_MANUAL', 'OFF_FLEECE', 'OFF_SAME']],
   ] as const)('%s: %o mm', (_, given, range, why) => {
     const advice = gap(given)
     expect(inMm(advice)).toEqual(range)
     expect(rules(advice.reasons)).toEqual(why)
   })
-  it('what was found good on this press and such a surface goes before the table, last found first', () => {
+  it('what was approved on this press and such a surface goes before the table, last found first', () => {
     const known = [
       proven(),
       proven({ offContact: mm(2.2), on: '2026-11-02' }),
@@ -197,17 +197,17 @@ describe('off-contact says why', () => {
     ]
     const advice = gap({ known })
     expect(inMm(advice)).toEqual([2.2, 2.2, 4])
-    expect(rules(advice.reasons)).toEqual(['OFF_PROVEN', 'OFF_MANUAL', 'OFF_SAME'])
-    expect(told(advice, 'OFF_PROVEN')).toMatchObject({
+    expect(rules(advice.reasons)).toEqual(['OFF_APPROVED', 'OFF_MANUAL', 'OFF_SAME'])
+    expect(told(advice, 'OFF_APPROVED')).toMatchObject({
       press: 'The Six',
       on: '2026-11-02',
       words: 'Job: Red',
       usual: { kind: 'length', value: mm(3.2) },
     })
-    expect(rules(gap({ known, weave: 'fleece' }).reasons)).not.toContain('OFF_PROVEN')
+    expect(rules(gap({ known, weave: 'fleece' }).reasons)).not.toContain('OFF_APPROVED')
     const onFleece = gap({ known: [proven({ fleece: true, offContact: mm(6) }), proven()], weave: 'fleece' })
     expect(inMm(onFleece)).toEqual([3, 6, 6])
-    expect(told(onFleece, 'OFF_PROVEN').usual).toEqual({ kind: 'length', value: mm(4.2) })
-    expect(rules(gap({ known: [proven({ fleece: true })] }).reasons)).not.toContain('OFF_PROVEN')
+    expect(told(onFleece, 'OFF_APPROVED').usual).toEqual({ kind: 'length', value: mm(4.2) })
+    expect(rules(gap({ known: [proven({ fleece: true })] }).reasons)).not.toContain('OFF_APPROVED')
   })
 })

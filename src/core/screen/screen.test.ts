@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest'
-import { DEFAULT_METHOD, type Reason, tell } from '../advice'
+import { DEFAULT_METHOD, message, type Reason } from '../advice'
 import { beatOf, moireRisk } from '../artwork'
 import { FABRICS, type Press, type Shop } from '../equipment'
 import type { Cloth } from '../order'
 import { degrees, lpi, micron, mm, perCm } from '../quantity'
 import {
   allocateFrames,
+  depositFor,
   dryFilm,
   fabricOf,
-  filmFor,
   inkVolume,
   meshFor,
   offContactFor,
@@ -23,7 +23,7 @@ const need = (use: Parameters<typeof meshFor>[0]['use'], extra = {}) => ({
   hitId: 'x',
   name: 'Red',
   use,
-  waterBased: false,
+  driesInScreen: false,
   system: 'plastisol' as const,
   onFilm: false,
   ...extra,
@@ -73,13 +73,13 @@ describe('mesh by use', () => {
     expect(count('spot')).toBe(77)
     expect(count('highlight')).toBe(90)
     expect(count('process')).toBe(120)
-    expect(count('base', {}, { waterBased: true })).toBe(43)
+    expect(count('base', {}, { driesInScreen: true })).toBe(43)
   })
-  it('the base follows the school', () => {
+  it('the base follows the practice', () => {
     expect(count('base')).toBe(61)
     expect(count('base', { baseMesh: 'fine' })).toBe(77)
   })
-  it('the ruling raises it by school: 60 lpi wants 270 or 210 tpi', () => {
+  it('the ruling raises it by practice: 60 lpi wants 270 or 210 tpi', () => {
     expect(count('halftone', {}, { ruling: lpi(60) })).toBe(120)
     expect(count('halftone', { ruling: 'lean' }, { ruling: lpi(60) })).toBe(90)
   })
@@ -141,7 +141,7 @@ describe('frames', () => {
     const held = shop(frame('F1', 90, 25), { ...frame('F2', 90, 25), ...stencil('O-2', 'I1') })
     expect(told(held, [90, 90])).toEqual({ frames: ['F1', undefined], rules: ['FRAMES_SHORT', 'FRAME_HELD'] })
     const { reasons } = allocateFrames(held, job(), wants(90, 90))
-    expect(tell(reasons[1] as Reason, 'metric')).toBe(
+    expect(message(reasons[1] as Reason, 'metric')).toBe(
       'F2 with 90 T/cm carries stencils of other jobs: Other, job.',
     )
   })
@@ -155,7 +155,7 @@ describe('frames', () => {
 })
 
 // Common practice, no source: 1/8 in by hand, 1/16 in on an automatic, more on fleece.
-it('off-contact by press, school and cloth', () => {
+it('off-contact by press, practice and cloth', () => {
   const tee = { weave: 'jersey' } as Cloth
   const at = (kind: Press['kind'], cloth = tee, method = {}) =>
     offContactFor({ kind } as Press, cloth, { ...DEFAULT_METHOD, ...method }, [], {}).advised * 1000
@@ -176,14 +176,17 @@ describe('dry film', () => {
     onFilm: false,
   }
   it('is tuned to 28.5 µm through 43 T/cm, with the range of the transfer', () => {
-    const film = filmFor(need, FABRICS, {})
+    const film = depositFor(need, FABRICS, {})
     expect(film.advised * 1e6).toBeCloseTo(28.5, 0)
     expect(film.range[0] / film.advised).toBeCloseTo(5 / 6)
     expect(film.range[1] / film.advised).toBeCloseTo(1.25)
   })
   it('can be replaced by what the shop measured', () => {
-    expect(filmFor(need, FABRICS, { 'film.x': 33e-6 })).toMatchObject({ chosen: 33e-6, reasons: [{}, {}] })
-    expect(filmFor(need, FABRICS, { 'film.x': 90e-6 }).reasons.at(-1)?.rule).toBe('OVERRIDE_RANGE')
+    expect(depositFor(need, FABRICS, { 'deposit.x': 33e-6 })).toMatchObject({
+      chosen: 33e-6,
+      reasons: [{}, {}],
+    })
+    expect(depositFor(need, FABRICS, { 'deposit.x': 90e-6 }).reasons.at(-1)?.rule).toBe('OVERRIDE_RANGE')
   })
 })
 
@@ -207,11 +210,11 @@ describe('mesh from what is drawn', () => {
     const tabled = fabricOf(FABRICS, perCm(most))
     expect(opening(tabled)).toBeGreaterThanOrEqual(3 * particle)
   })
-  it('is at least 4.5 times the ruling, 3.5 in the lean school: the range of the advice, whatever hangs', () => {
-    const least = (school: 'four' | 'lean', ruling: number) =>
+  it('is at least 4.5 times the ruling, 3.5 in the lean practice: the range of the advice, whatever is mounted', () => {
+    const least = (practice: 'four' | 'lean', ruling: number) =>
       meshFor(
         need('halftone', { ruling: lpi(ruling), angle: degrees(22.5) }),
-        { ...DEFAULT_METHOD, ruling: school },
+        { ...DEFAULT_METHOD, ruling: practice },
         [],
         FABRICS,
         {},
@@ -234,7 +237,9 @@ describe('mesh from what is drawn', () => {
     // The published pair of the model: 61 T/cm, 55 lpi at 45 degrees beats every 40.7 mm.
     const only = meshFor(need('spot', extra), DEFAULT_METHOD, [perCm(61)], FABRICS, { 'mesh.x': perCm(61) })
     expect(only.reasons.map((r) => r.rule)).toContain('MESH_MOIRE_ALL')
-    expect(tell(only.reasons.find((r) => r.rule === 'MESH_MOIRE_ALL') as Reason, 'metric')).toContain('40.7')
+    expect(message(only.reasons.find((r) => r.rule === 'MESH_MOIRE_ALL') as Reason, 'metric')).toContain(
+      '40.7',
+    )
   })
   it('takes the mesh in range that leaves the film wanted', () => {
     expect(count('spot', {}, { deposit: micron(13) })).toBe(90)

@@ -4,7 +4,7 @@ import { FABRICS, type Frame, USUAL_SCREENS } from '../equipment'
 import { mm, perCm } from '../quantity'
 import { fabricOf, misfitOf, stencilFor, stiffness, tensionFit, tensionOf } from './index'
 
-const need = { hitId: 'x', name: 'Red', use: 'spot' as const, waterBased: false, mesh: perCm(77) }
+const need = { hitId: 'x', name: 'Red', use: 'spot' as const, driesInScreen: false, mesh: perCm(77) }
 const stencil = (extra: object = {}, own = {}, room = USUAL_SCREENS) =>
   stencilFor({ ...need, ...extra }, room, own)
 const rules = (s: ReturnType<typeof stencil>) => [
@@ -27,10 +27,10 @@ describe('a stencil', () => {
   it('takes a water-resistant emulsion under water-based ink, and stops the other', () => {
     const reversed = { ...USUAL_SCREENS, emulsions: [ordinary, resistant] }
     expect(choiceOf(stencil({}, {}, reversed).emulsion)).toBe(ordinary.id)
-    expect(choiceOf(stencil({ waterBased: true }, {}, reversed).emulsion)).toBe(resistant.id)
-    const own = stencil({ waterBased: true }, { 'emulsion.x': ordinary.id })
+    expect(choiceOf(stencil({ driesInScreen: true }, {}, reversed).emulsion)).toBe(resistant.id)
+    const own = stencil({ driesInScreen: true }, { 'emulsion.x': ordinary.id })
     expect(own.emulsion.reasons[0]).toMatchObject({ rule: 'STENCIL_DISSOLVES', severity: 'Stop' })
-    const only = stencil({ waterBased: true }, {}, { ...USUAL_SCREENS, emulsions: [ordinary] })
+    const only = stencil({ driesInScreen: true }, {}, { ...USUAL_SCREENS, emulsions: [ordinary] })
     expect(rules(only)).toContain('STENCIL_DISSOLVES')
     expect(rules(stencil({}, {}, { ...USUAL_SCREENS, emulsions: [] }))).toContain('STENCIL_NONE')
   })

@@ -19,7 +19,7 @@ export interface StencilNeed {
   readonly hitId: string
   readonly name: string
   readonly use: ScreenUse
-  readonly waterBased: boolean
+  readonly driesInScreen: boolean
   readonly mesh: MeshCount
   /** Thinnest line of the film, as read; none when no film was read. */
   readonly line?: Length | undefined
@@ -75,11 +75,11 @@ export function stencilFor(need: StencilNeed, room: ScreenRoom, overrides: Overr
       advised: built,
       range: [built * (1 - SPREAD), built * (1 + SPREAD)],
       reasons: [
-        SCREEN.because('BUILD_MESH', { coats: q('count', numberOf(coats)), build: q('film', each) }),
+        SCREEN.because('BUILD_MESH', { coats: q('count', numberOf(coats)), build: q('thickness', each) }),
         SCREEN.because('BUILD_TARGET', {
           mesh: q('meshCount', need.mesh),
-          low: q('film', low),
-          high: q('film', fabric.thickness * 0.2),
+          low: q('thickness', low),
+          high: q('thickness', fabric.thickness * 0.2),
         }),
       ],
     },
@@ -90,8 +90,8 @@ export function stencilFor(need: StencilNeed, room: ScreenRoom, overrides: Overr
     reasons.push(
       SCREEN.because('BUILD_THIN', {
         name: need.name,
-        build: q('film', numberOf(build)),
-        low: q('film', low),
+        build: q('thickness', numberOf(build)),
+        low: q('thickness', low),
       }),
     )
   const pitch = opening(fabric) + fabric.thread
@@ -107,14 +107,14 @@ export function stencilFor(need: StencilNeed, room: ScreenRoom, overrides: Overr
 }
 
 function emulsionFor(need: StencilNeed, room: ScreenRoom, overrides: Overrides): ChoiceAdvice {
-  const fits = (e: Emulsion) => !need.waterBased || e.water === 'resistant'
+  const fits = (e: Emulsion) => !need.driesInScreen || e.water === 'resistant'
   const advised = room.emulsions.find(fits) ?? room.emulsions[0]
   const of = { id: need.hitId, name: need.name }
   const chosen = room.emulsions.find((e) => e.id === overrides[settingKey('emulsion', of)]) ?? advised
   const why = () => {
     if (!chosen) return SCREEN.because('STENCIL_NONE')
     if (!fits(chosen)) return SCREEN.because('STENCIL_DISSOLVES', { ink: need.name, name: chosen.name })
-    return need.waterBased
+    return need.driesInScreen
       ? SCREEN.because('STENCIL_WATER', { name: chosen.name })
       : SCREEN.because('STENCIL_ANY')
   }

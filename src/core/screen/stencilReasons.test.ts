@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { Reason } from '../advice'
 import { type Emulsion, FABRICS, type Lamp, type StepTest, USUAL_SCREENS } from '../equipment'
 import { mm, perCm } from '../quantity'
-import { emulsionOf, exposureFor, fabricOf, filmFor, opening, stencilFor } from './index'
+import { depositFor, emulsionOf, exposureFor, fabricOf, opening, stencilFor } from './index'
 
 // What each number says of itself: every rule that was at work, and none that was not. Ranges are common practice, no source.
 const rules = (reasons: readonly Reason[]) => reasons.map((r) => r.rule)
@@ -11,7 +11,7 @@ const told = ({ reasons }: { readonly reasons: readonly Reason[] }, rule: string
 
 describe('a stencil says why', () => {
   const [first, second] = USUAL_SCREENS.emulsions as readonly [Emulsion, Emulsion]
-  const need = { hitId: 'x', name: 'Red', use: 'spot' as const, waterBased: false, mesh: perCm(77) }
+  const need = { hitId: 'x', name: 'Red', use: 'spot' as const, driesInScreen: false, mesh: perCm(77) }
   const stencil = (extra: object = {}, own = {}, room = USUAL_SCREENS) =>
     stencilFor({ ...need, ...extra }, room, own)
   it('coats by use', () => {
@@ -27,8 +27,8 @@ describe('a stencil says why', () => {
     expect(rules(build.reasons)).toEqual(['BUILD_MESH', 'BUILD_TARGET'])
     const { thickness } = fabricOf(USUAL_SCREENS.fabrics, perCm(77))
     // A tenth to a fifth of the mesh (from memory).
-    expect(told(build, 'BUILD_TARGET').low).toEqual({ kind: 'film', value: thickness * 0.1 })
-    expect(told(build, 'BUILD_TARGET').high).toEqual({ kind: 'film', value: thickness * 0.2 })
+    expect(told(build, 'BUILD_TARGET').low).toEqual({ kind: 'thickness', value: thickness * 0.1 })
+    expect(told(build, 'BUILD_TARGET').high).toEqual({ kind: 'thickness', value: thickness * 0.2 })
     expect(stencil().reasons).toEqual([])
   })
   it('the lead’s own emulsion is the one that builds', () => {
@@ -38,7 +38,7 @@ describe('a stencil says why', () => {
     expect(emulsionOf(USUAL_SCREENS, stencil())).toEqual(first)
   })
   it('water-based ink says which emulsion stands it, plastisol that any does', () => {
-    expect(rules(stencil({ waterBased: true }).emulsion.reasons)).toEqual(['STENCIL_WATER'])
+    expect(rules(stencil({ driesInScreen: true }).emulsion.reasons)).toEqual(['STENCIL_WATER'])
     expect(rules(stencil().emulsion.reasons)).toEqual(['STENCIL_ANY'])
   })
   it('offers the emulsions of the house, or says that there is none', () => {
@@ -131,7 +131,7 @@ describe('an exposure goes by its own lamp and emulsion', () => {
 
 describe('a film says how it was struck', () => {
   const film = (struck: number) =>
-    filmFor(
+    depositFor(
       { hitId: 'x', name: 'Red', mesh: perCm(77), strokes: 1, struck, system: 'plastisol', onFilm: false },
       FABRICS,
       {},

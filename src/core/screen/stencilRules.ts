@@ -8,7 +8,7 @@ export const STENCIL_RULES = {
     source: 'common practice',
   },
   STENCIL_DISSOLVES: {
-    says: '{ink} is water-based: under it {name} breaks down in the middle of the run. Take a water-resistant emulsion, a hardener, or expose once more after wash-out.',
+    says: '{ink} is water-based: {name} breaks down in mid-run. Use a water-resistant emulsion or a hardener, or post-expose after wash-out.',
     source: 'common practice',
     severity: 'Stop',
   },
@@ -19,28 +19,28 @@ export const STENCIL_RULES = {
   },
   COATS_TWO: { says: 'Two coats, one each side, dried face up in the dark.', source: 'common practice' },
   COATS_HIGH: {
-    says: 'Expanding ink wants a high stencil: six or seven coats.',
+    says: 'Puff (expanding ink) wants a thick stencil: six or seven coats.',
     source: 'common practice',
   },
   COATS_FILM: {
-    says: 'A film stencil has almost no emulsion over the mesh: go very low with the off-contact.',
+    says: 'A film stencil has almost no EOM: set the off-contact very low.',
     source: 'common practice',
   },
   BUILD_MESH: {
-    says: '{coats} coats x {build} each over the mesh. The build of a coat is from memory: measure yours.',
+    says: '{coats} coats x {build} of EOM each. The build of a coat is from memory: measure yours.',
     source: 'from memory',
   },
   BUILD_TARGET: {
-    says: 'Wanted over {mesh}: {low} to {high}, a tenth to a fifth of the mesh thickness.',
+    says: 'EOM wanted on {mesh}: {low} to {high}, a tenth to a fifth of the mesh thickness.',
     source: 'from memory',
   },
   BUILD_THIN: {
-    says: '{name}: {build} over the mesh is less than {low}: edges print ragged. One more coat.',
+    says: '{name}: an EOM of {build} is under {low}: edges print ragged. One more coat.',
     source: 'from memory',
     severity: 'Note',
   },
   LINE_LOST: {
-    says: '{name}: the smallest line, {line}, is thinner than a mesh opening with its thread ({pitch}): it breaks up. A finer mesh holds it.',
+    says: '{name}: the thinnest line, {line}, is under one opening plus thread ({pitch}) and breaks up. Use a finer mesh.',
     source: 'geometry',
     severity: 'Watch',
   },
@@ -53,19 +53,19 @@ export const STENCIL_RULES = {
     source: 'published',
   },
   EXPOSE_COATS: {
-    says: '{coats} coats instead of {before}: x {factor}, as thick as many.',
+    says: '{coats} coats instead of {before}: x {factor}, by thickness.',
     source: 'from memory',
   },
   EXPOSE_MESH: {
-    says: '{mesh} instead of {before} holds other than the same emulsion: x {factor}.',
+    says: '{mesh} instead of {before} holds more or less emulsion: x {factor}.',
     source: 'common practice',
   },
   EXPOSE_DYED: {
-    says: 'Yellow mesh swallows light that white mesh scatters: x {factor} against the test.',
+    says: 'Yellow mesh absorbs light that white mesh scatters: x {factor} against the test.',
     source: 'from memory',
   },
   EXPOSE_GUESS: {
-    says: 'No step test for {lamp} with {emulsion} here: {time} is only where a first test may start. Make a step test before burning.',
+    says: 'No step test for {lamp} with {emulsion} yet: {time} is only a start. Make a step test before burning.',
     source: 'common practice',
     severity: 'Note',
   },
@@ -75,7 +75,7 @@ export const STENCIL_RULES = {
     severity: 'Note',
   },
   EXPOSE_UNFIT: {
-    says: '{lamp} bakes {emulsion}: with a halogen lamp only dual cure emulsion washes out.',
+    says: '{lamp} bakes {emulsion}: with a halogen lamp use dual-cure emulsion only.',
     source: 'common practice',
     severity: 'Stop',
   },
@@ -103,7 +103,7 @@ export const STENCIL_RULES = {
   },
   POSITION_MIDDLE: { says: 'In the middle of the frame.', source: 'geometry' },
   POSITION_END: {
-    says: 'Only {room} from the art to the {end} of the frame’s inside: less than {least}, the mesh does not give evenly there. Move collar line and film together.',
+    says: 'Only {room} from art to the {end} of the frame: under {least} the mesh stretches unevenly. Move collar line and film together.',
     source: 'from memory',
     severity: 'Note',
   },

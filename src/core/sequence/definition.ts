@@ -35,7 +35,7 @@ export const SEQUENCE = defineRoom({
       source: 'common practice',
     },
     FLASH_EVERY: {
-      says: 'This shop flashes after every colour: {i}, then {j}.',
+      says: 'House practice is a flash after every colour: {i}, then {j}.',
       source: "the shop's choice",
     },
     WET_MOST: {
@@ -58,12 +58,12 @@ export const SEQUENCE = defineRoom({
     },
     PUFF_NOFLASH: { says: 'Expanding ink is not flashed: it rises in the dryer.', source: 'common practice' },
     MUD: {
-      says: '{i} before {j}, {state}: {points} mud points, {why}.',
+      says: '{i} before {j}, {state}: wet contact risk {points}, {why}.',
       source: 'common practice',
       severity: 'Note',
     },
-    ORDER_MUD: {
-      says: '{i} before {j}: the other way costs {points} mud points more ({why}).',
+    ORDER_WET_RISK: {
+      says: '{i} before {j}: the other way adds {points} to the wet contact risk ({why}).',
       source: 'common practice',
     },
     ORDER_FREE: {
@@ -72,7 +72,7 @@ export const SEQUENCE = defineRoom({
     },
     ORDER_ONLY: { says: 'It stands alone: no other ink is wet with it.', source: 'geometry' },
     FLASH_AFTER_BASE: {
-      says: 'This shop flashes after the base only: {i} and {j} stay wet together, which risks mud.',
+      says: 'House practice is one flash after the base: {i} and {j} stay wet together and may go muddy.',
       source: "the shop's choice",
       severity: 'Watch',
     },
@@ -81,12 +81,15 @@ export const SEQUENCE = defineRoom({
       source: 'common practice',
     },
     COVERED: {
-      says: 'Station {station} lies under the flash unit before it: nothing hangs there.',
+      says: 'Station {station} lies under the flash unit before it: nothing is mounted there.',
       source: 'geometry',
     },
-    DOWN: { says: 'Head {station} is down: nothing hangs there, the print cools.', source: 'the order' },
+    DOWN: {
+      says: 'Head {station} is out of service: nothing is mounted there, the print cools.',
+      source: 'the order',
+    },
     NO_COOL: {
-      says: '{name} prints with {missing} cool-down station too few after the flash: hot film sticks to the screen.',
+      says: '{name} prints {missing} cool-down station too soon after the flash: hot ink sticks to the screen.',
       source: 'common practice',
       severity: 'Watch',
     },
@@ -117,12 +120,12 @@ export const SEQUENCE = defineRoom({
       severity: 'Watch',
     },
     TWO_UNKNOWN: {
-      says: 'Whether {screens} screens fit in two revolutions was not found out: too many ways were tried.',
+      says: 'Not found out whether {screens} screens fit in two revolutions: too many ways.',
       source: 'geometry',
       severity: 'Watch',
     },
     BEST_TRIED: {
-      says: 'The best of the ways that were tried, before there were too many: at most {flashes} flashes and {mud} mud points could still be saved.',
+      says: 'Best of the ways tried; not all could be. A better one could save at most {flashes} flashes and {wetRisk} of wet contact risk.',
       source: 'geometry',
       severity: 'Note',
     },

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Hit, Job, PressSpace, Relation, Role, SequenceMethod } from './index'
-import { explain, muddyPairs, solve, whatHelps } from './index'
+import { explain, solve, wetPairs, whatHelps } from './index'
 
 // Worked examples of printers; common practice, no source.
 const USUAL: SequenceMethod = { flash: 'where', colourOrder: 'overpower', wetMost: 'any' }
@@ -220,7 +220,7 @@ describe('reasons', () => {
         expect(e.reasons.length).toBeGreaterThan(0)
     }
   })
-  it('say what the other way would cost, and what mud is left', () => {
+  it('say what the other way would cost, and what wet contact risk is left', () => {
     const hits = [hit('light', 'spot', 85, 0.5, 0.2, false), hit('deep', 'spot', 30, 0.5, 0.2, false)]
     const job: Job = { ...dark(hits, pairs('touch', 0, 'light~deep')), darkCloth: false }
     const s = solve(job, MANUAL, 'the press')
@@ -228,12 +228,12 @@ describe('reasons', () => {
     const [first] = explain(job, s.tables, s.best.events, MANUAL)
     // By hand: dark before light 10 x 0.4 x 55/50 = 4.4; the stronger ink first 15 x 0.055 x 0.4 = 0.33
     expect(first?.reasons).toMatchObject([
-      { rule: 'ORDER_MUD', inputs: { i: 'light', j: 'deep', points: '4.7' } },
+      { rule: 'ORDER_WET_RISK', inputs: { i: 'light', j: 'deep', points: '4.7' } },
     ])
     const byHand = { ...job, explicit: ['deep', 'light'] }
     const forced = solve(byHand, MANUAL, 'the press')
     if (!forced.fits) throw new Error('fits')
-    expect(muddyPairs(byHand, forced.tables, forced.best.events)).toMatchObject([
+    expect(wetPairs(byHand, forced.tables, forced.best.events)).toMatchObject([
       { rule: 'MUD', inputs: { i: 'deep', j: 'light', state: 'wet' } },
     ])
   })

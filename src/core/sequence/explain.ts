@@ -1,9 +1,9 @@
 import { q, type Reason } from '../advice'
 import { SEQUENCE } from './definition'
 import { type Event, type Hit, type Job, meeting, type PressSpace } from './hit'
-import { mudTerms } from './mud'
 import type { PairCode } from './rules'
 import { COST, type Tables } from './tables'
+import { wetTerms } from './wetRisk'
 
 /** An event of the plan with the reasons that put it there. */
 export interface ExplainedEvent {
@@ -148,9 +148,9 @@ function neighbours(job: Job, t: Tables, group: readonly number[], hit: number):
     const forced = t.pair[j as number]?.[i as number]?.codes.some((c) => ORDER_CODES.includes(c))
     if (forced) return []
     const meet = meeting(job, a, b)
-    const other = mudTerms(b, a, meet, 'wet', job.method)
+    const other = wetTerms(b, a, meet, 'wet', job.method)
     const sum = (terms: typeof other) => terms.reduce((total, x) => total + x.points, 0)
-    const more = sum(other) - sum(mudTerms(a, b, meet, 'wet', job.method))
+    const more = sum(other) - sum(wetTerms(a, b, meet, 'wet', job.method))
     // Cheaper the other way by itself: another pair of the group decides.
     if (more < -0.05) return []
     if (more < 0.05) return [SEQUENCE.because('ORDER_FREE', { i: a.name, j: b.name })]
@@ -160,7 +160,7 @@ function neighbours(job: Job, t: Tables, group: readonly number[], hit: number):
       points: more.toFixed(1),
       why: other.map((x) => x.why).join(' and '),
     }
-    return [SEQUENCE.because('ORDER_MUD', inputs)]
+    return [SEQUENCE.because('ORDER_WET_RISK', inputs)]
   })
   return group.length > 1 ? reasons : [SEQUENCE.because('ORDER_ONLY')]
 }
@@ -194,18 +194,18 @@ export function missingCool(t: Tables, events: readonly Event[], at: number, pre
   return Math.max(0, press.cool - passed)
 }
 
-interface MuddyPair {
+interface WetPair {
   readonly i: number
   readonly j: number
   readonly wet: boolean
-  readonly terms: ReturnType<typeof mudTerms>
+  readonly terms: ReturnType<typeof wetTerms>
   readonly points: number
-  /** The school lets them be wet together although another rule would not. */
+  /** The practice lets them be wet together although another rule would not. */
   readonly tolerated: boolean
 }
 
 /** Every pair in this order with the mud it makes. */
-function mudOf(job: Job, t: Tables, events: readonly Event[]): readonly MuddyPair[] {
+function wetPairsOf(job: Job, t: Tables, events: readonly Event[]): readonly WetPair[] {
   const order = printsIn(events)
   const groups = wetGroups(events)
   return order.flatMap((j, at) =>
@@ -213,27 +213,27 @@ function mudOf(job: Job, t: Tables, events: readonly Event[]): readonly MuddyPai
       const [a, b] = [t.hits[i], t.hits[j]]
       if (!a || !b) throw new Error('event of an unknown hit')
       const wet = groups.some((g) => g.includes(i) && g.includes(j))
-      const terms = mudTerms(a, b, meeting(job, a, b), wet ? 'wet' : 'dry', job.method)
+      const terms = wetTerms(a, b, meeting(job, a, b), wet ? 'wet' : 'dry', job.method)
       const tolerated = wet && (t.pair[i]?.[j]?.codes ?? []).some((c) => WET_CODES.includes(c))
       return { i, j, wet, terms, points: terms.reduce((sum, x) => sum + x.points, 0), tolerated }
     }),
   )
 }
 
-/** A pair that another rule would keep apart counts this many points when the school leaves it wet. */
-const AGAINST_SCHOOL = COST.wetAgainstSchool / COST.mud
+/** A pair that another rule would keep apart counts this many points when the practice leaves it wet. */
+const AGAINST_PRACTICE = COST.wetAgainstPractice / COST.wetRisk
 
-/** Mud points of an order: a fitted score, to compare orders of the same job with. */
-export const mudPoints = (job: Job, t: Tables, events: readonly Event[]): number =>
-  mudOf(job, t, events).reduce((sum, p) => sum + p.points + (p.tolerated ? AGAINST_SCHOOL : 0), 0)
+/** Wet contact risk of an order: a fitted score, to compare orders of the same job with. */
+export const wetRiskOf = (job: Job, t: Tables, events: readonly Event[]): number =>
+  wetPairsOf(job, t, events).reduce((sum, p) => sum + p.points + (p.tolerated ? AGAINST_PRACTICE : 0), 0)
 
 /** The pairs that leave mud in this order, worst first, at most `most`. */
-export function muddyPairs(job: Job, t: Tables, events: readonly Event[], most = 3): readonly Reason[] {
-  const rows = mudOf(job, t, events)
-  const school = rows
+export function wetPairs(job: Job, t: Tables, events: readonly Event[], most = 3): readonly Reason[] {
+  const rows = wetPairsOf(job, t, events)
+  const practice = rows
     .filter((r) => r.tolerated)
     .map((r) => SEQUENCE.because('FLASH_AFTER_BASE', { i: nameOf(t, r.i), j: nameOf(t, r.j) }))
-  const mud = rows
+  const wetRisk = rows
     .filter((r) => r.points >= 2)
     .sort((a, b) => b.points - a.points)
     .slice(0, most)
@@ -246,5 +246,5 @@ export function muddyPairs(job: Job, t: Tables, events: readonly Event[], most =
         why: r.terms.map((x) => x.why).join(' and '),
       }),
     )
-  return [...school, ...mud]
+  return [...practice, ...wetRisk]
 }

@@ -71,13 +71,13 @@ export interface StationSpace {
   /** A screen can print here. A head that is down still lets the print cool. */
   readonly usable: boolean
   readonly flashAllowed: boolean
-  /** What hangs here now: the hit of this job whose screen it is, or `OTHER_JOB`. */
-  readonly hangs?: string
+  /** What mounted here now: the hit of this job whose screen it is, or `OTHER_JOB`. */
+  readonly mounted?: string
   /** A flash unit stands here now. */
   readonly flashStands?: boolean
 }
 
-/** The schools that change the order. */
+/** The practices that change the order. */
 export interface SequenceMethod {
   readonly flash: 'where' | 'afterBase' | 'every'
   readonly colourOrder: 'overpower' | 'light'

@@ -1,5 +1,5 @@
 export { SEQUENCE } from './definition'
-export { explain, muddyPairs, mudPoints } from './explain'
+export { explain, wetPairs, wetRiskOf } from './explain'
 export * from './hit'
-export { hangingMoves, movesIn, OTHER_JOB } from './moves'
-export { notProven, type Solver, solve, solverFor, whatHelps } from './solve'
+export { mountingMoves, movesIn, OTHER_JOB } from './moves'
+export { notApproved, type Solver, solve, solverFor, whatHelps } from './solve'

@@ -27,7 +27,7 @@ const anyHit = (id: string) =>
 
 const WHITES: readonly (readonly Role[])[] = [[], ['base'], ['base', 'base2'], ['base', 'smoothing']]
 
-/** Jobs of up to `most` hits: some whites, some tops, some meetings, any school, sometimes an order by hand. */
+/** Jobs of up to `most` hits: some whites, some tops, some meetings, any practice, sometimes an order by hand. */
 export const anyJob = (most: number): fc.Arbitrary<Job> =>
   fc
     .record({
@@ -78,7 +78,7 @@ export const anyRing: fc.Arbitrary<Ring> = fc
       minLength: 4,
       maxLength: 8,
     }),
-    hangs: fc.array(fc.constantFrom('', '', '', 't0', 't1', 'base', OTHER_JOB), {
+    mounted: fc.array(fc.constantFrom('', '', '', 't0', 't1', 'base', OTHER_JOB), {
       minLength: 8,
       maxLength: 8,
     }),
@@ -87,13 +87,13 @@ export const anyRing: fc.Arbitrary<Ring> = fc
     flashWidth: fc.constantFrom(1, 1, 2),
     cool: fc.integer({ min: 0, max: 2 }),
   })
-  .map(({ states, hangs, stands, flashUnits, flashWidth, cool }) => ({
+  .map(({ states, mounted, stands, flashUnits, flashWidth, cool }) => ({
     kind: 'stations',
     stations: states.map((s, i) => ({
       number: i + 1,
       usable: s === 'ok' || s === 'noFlash',
       flashAllowed: s === 'ok' || s === 'downFlash',
-      ...(hangs[i] && hangs.indexOf(hangs[i]) === i ? { hangs: hangs[i] } : {}),
+      ...(mounted[i] && mounted.indexOf(mounted[i]) === i ? { mounted: mounted[i] } : {}),
       flashStands: stands[i] ?? false,
     })),
     flashUnits,

@@ -1,6 +1,6 @@
 import { cheapest, type State } from './cheapest'
 import type { Event, Ring } from './hit'
-import { hangingMoves, standingMoves } from './moves'
+import { mountingMoves, standingMoves } from './moves'
 import { gapOf, type Ordered, type Relaxed, steps } from './relaxed'
 import { COST, FORBIDDEN, type Tables } from './tables'
 
@@ -97,11 +97,11 @@ export function twoLaps(
   const [best] = ways
   const givenUp = known.size > MOST_SHAPES * effort || purse.places <= 0
   if (!best) return givenUp || floor !== undefined ? 'unknown' : undefined
-  const grips: Grips = (index, at) => {
+  const grips: Moves = (index, at) => {
     const [event, station] = [best.events[index], ring.stations[at]]
     if (!event || !station) return 0
     const moves =
-      event.kind === 'flash' ? standingMoves(ring, at) : hangingMoves(station, t.hits[event.hit]?.id ?? '')
+      event.kind === 'flash' ? standingMoves(ring, at) : mountingMoves(station, t.hits[event.hit]?.id ?? '')
     return COST.move * moves
   }
   const placed =
@@ -128,11 +128,11 @@ export const placesIn = ({ stations }: Ring): number =>
   stations.filter((s) => s.usable || s.flashAllowed).length
 
 /** What it costs to have the thing at this index of a shape at a station. */
-type Grips = (index: number, at: number) => number
-const NO_GRIPS: Grips = () => 0
+type Moves = (index: number, at: number) => number
+const NO_MOVES: Moves = () => 0
 
 /** The cheapest way to stand a shape on the ring in two laps; the second begins with the film as cool as it gets. */
-function placeShape(shape: string, ring: Ring, purse: Purse, grips = NO_GRIPS): Placed | undefined {
+function placeShape(shape: string, ring: Ring, purse: Purse, grips = NO_MOVES): Placed | undefined {
   let best: Placed | undefined
   for (let border = shape.length; border >= 0; border--) {
     const placed = placeSplit(shape, border, ring, purse, grips)
@@ -154,7 +154,7 @@ function placeSplit(
   border: number,
   ring: Ring,
   purse: Purse,
-  grips: Grips,
+  grips: Moves,
 ): Placed | undefined {
   const cap = Math.max(1, ring.cool)
   const { stations, flashUnits, flashWidth: wide = 1 } = ring

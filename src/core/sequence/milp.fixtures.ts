@@ -1,5 +1,5 @@
 import type { Job, Ring } from './hit'
-import { hangingMoves, standingMoves } from './moves'
+import { mountingMoves, standingMoves } from './moves'
 import { buildTables, COST, FORBIDDEN } from './tables'
 
 /**
@@ -62,7 +62,7 @@ export function milpOf(job: Job, ring: Ring): string {
         `${hot(s.i)} ${hits.map((i) => `- ${weight} ${x(i, s.i)}`).join(' ')} - ${weight} ${f(s.i - back)}${occupied.replaceAll(' - ', ` + ${weight} `)} >= ${-weight}`,
       )
     }
-  const mud = pairs.flatMap(([i, j]) => {
+  const wetRisk = pairs.flatMap(([i, j]) => {
     const pair = t.pair[i]?.[j]
     if (!pair) return []
     const [wet, dried] = [pair.wet >= FORBIDDEN ? 0 : pair.wet, pair.dry >= FORBIDDEN ? 0 : pair.dry]
@@ -72,10 +72,10 @@ export function milpOf(job: Job, ring: Ring): string {
   const goal = [
     ...stations.map((s) => `+ ${(COST.flash + COST.move * standingMoves(ring, s.i)) / 1000} ${f(s.i)}`),
     ...stations.flatMap((s) =>
-      job.hits.map((h, i) => `+ ${(COST.move * hangingMoves(s, h.id)) / 1000} ${x(i, s.i)}`),
+      job.hits.map((h, i) => `+ ${(COST.move * mountingMoves(s, h.id)) / 1000} ${x(i, s.i)}`),
     ),
     ...stations.map((s) => `+ ${COST.missingCool / 1000} ${hot(s.i)}`),
-    ...mud.map((m) => m.replace(/ (\d+) /, (_, n) => ` ${Number(n) / 1000} `)),
+    ...wetRisk.map((m) => m.replace(/ (\d+) /, (_, n) => ` ${Number(n) / 1000} `)),
   ]
   const binaries = [
     ...hits.flatMap((i) => stations.map((s) => x(i, s.i))),

@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { SEQUENCE } from './definition'
 import type { Hit, Job, Relation, Role } from './hit'
 import { meeting } from './hit'
-import { mudTerms } from './mud'
 import { type PairCode, pairCodes } from './rules'
+import { wetTerms } from './wetRisk'
 
 const hit = (id: string, role: Role, more: Partial<Hit> = {}): Hit => ({
   id,
@@ -120,7 +120,7 @@ describe('how hits meet', () => {
 })
 
 // Points worked by hand from the table of the score; the score itself is fitted, not measured.
-describe('mud points', () => {
+describe('wet contact risk', () => {
   const light = hit('light', 'spot', { L: 85, coverage: 0.2 })
   const deep = hit('deep', 'spot', { L: 30, coverage: 0.2 })
   const OVERPOWER = { flash: 'where', colourOrder: 'overpower', wetMost: 'any' } as const
@@ -131,7 +131,7 @@ describe('mud points', () => {
     m: Relation | undefined,
     state: 'wet' | 'dry' = 'wet',
     method: Job['method'] = OVERPOWER,
-  ) => Object.fromEntries(mudTerms(i, j, m, state, method).map((t) => [t.why, t.points]))
+  ) => Object.fromEntries(wetTerms(i, j, m, state, method).map((t) => [t.why, t.points]))
 
   it('dark before light: 10 per 50 L* wet, 2 dry, by how much they share', () => {
     expect(points(deep, light, meet('blend'))['dark before light']).toBeCloseTo(11)
@@ -172,7 +172,7 @@ describe('mud points', () => {
     expect(points(light, gold, meet('touch'))['metallic over wet ink']).toBeCloseTo(4)
     expect(points(light, puff, meet('blend'))['expanding ink over wet ink']).toBeCloseTo(4)
   })
-  it('light to dark is a school: only lightness counts, three times', () => {
+  it('light to dark is a practice: only lightness counts, three times', () => {
     const byLight = { ...OVERPOWER, colourOrder: 'light' } as const
     expect(points({ ...deep, coverage: 0.6 }, light, meet('touch'), 'wet', byLight)).toEqual({
       'dark before light': expect.closeTo(13.2),

@@ -31,13 +31,13 @@ describe('the search against trying everything', () => {
 })
 
 describe('the least moving', () => {
-  const ring = (hangs: Readonly<Record<number, string>>, flash: readonly number[] = []): Ring => ({
+  const ring = (mounted: Readonly<Record<number, string>>, flash: readonly number[] = []): Ring => ({
     kind: 'stations',
     stations: Array.from({ length: 8 }, (_, i) => ({
       number: i + 1,
       usable: true,
       flashAllowed: true,
-      ...(hangs[i + 1] ? { hangs: hangs[i + 1] } : {}),
+      ...(mounted[i + 1] ? { mounted: mounted[i + 1] } : {}),
       flashStands: flash.includes(i + 1),
     })),
     flashUnits: 2,
@@ -65,14 +65,14 @@ describe('the least moving', () => {
       ? found.best.events.map((e) => `${e.kind === 'print' ? job.hits[e.hit]?.id : 'flash'}${e.station}`)
       : []
   }
-  it('a screen that hangs stays where it is', () => {
+  it('a screen that mounted stays where it is', () => {
     expect(stations(ring({ 3: 'b', 6: 'c' }))).toEqual(['a1', 'b3', 'c6'])
   })
   it('heads with other jobs and with flash units are left alone', () => {
     expect(stations(ring({ 1: OTHER_JOB, 3: OTHER_JOB }, [2]))).toEqual(['a4', 'b5', 'c6'])
   })
   it('comes before mud only where it is asked for', () => {
-    // Dark before light costs mud; the dark screen hangs first.
+    // Dark before light costs mud; the dark screen mounted first.
     const muddy = { ...job, relations: [{ a: 'a', b: 'c', how: 'touch' as const }] }
     const press = ring({ 1: 'c', 2: 'a' })
     const moved = (search = {}) => {

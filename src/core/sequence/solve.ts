@@ -34,7 +34,7 @@ export interface Search {
   readonly wanted?: number
   /** Two revolutions where one does not do. */
   readonly laps?: 1 | 2
-  /** Least handgrips before least mud. */
+  /** Least set-up moves before least mud. */
   readonly leastMoving?: boolean
   /** How much is tried before the search is given up, of the usual 1. */
   readonly effort?: number
@@ -44,7 +44,7 @@ export interface Search {
 export type Solver = (press: PressSpace, pressName: string, search?: Search) => Solution
 
 /** So much more than the cheapest an order may cost to be worth a look. */
-const WORTH = COST.flash + 30 * COST.mud
+const WORTH = COST.flash + 30 * COST.wetRisk
 
 /**
  * A solver for one job: the cheapest orders of printing, exactly. Fewest revolutions first, then fewest flashes, then least
@@ -67,9 +67,9 @@ export function solverFor(job: Job): Solver {
     if (job.hits.length > MOST_HITS)
       return refuse(SEQUENCE.because('TOO_MANY', { screens: count(job.hits.length), most: count(MOST_HITS) }))
     const wetOnWet = press.kind === 'stations' || press.wetOnWet
-    // Screens that are alike are told apart by what hangs already, and by whoever asks for ways that differ.
-    const hangs = press.kind === 'stations' && press.stations.some((s) => s.hangs !== undefined)
-    const inTurn = wanted === 1 && !hangs
+    // Screens that are alike are told apart by what mounted already, and by whoever asks for ways that differ.
+    const mounted = press.kind === 'stations' && press.stations.some((s) => s.mounted !== undefined)
+    const inTurn = wanted === 1 && !mounted
     const { tables, relaxed } = known.get(`${wetOnWet} ${inTurn}`) ?? prepare(wetOnWet, inTurn)
     if (tables.smoothing && !tables.whites) return refuse(SEQUENCE.because('SMOOTH_ALONE'))
     const free = relaxed(0, 0)
@@ -97,13 +97,13 @@ export function solverFor(job: Job): Solver {
 }
 
 /** Says how far the order in force is from proven the cheapest, where the search was given up. */
-export const notProven = ({ gap }: Ordered): readonly Reason[] =>
+export const notApproved = ({ gap }: Ordered): readonly Reason[] =>
   gap === undefined || gap === 0
     ? []
     : [
         SEQUENCE.because('BEST_TRIED', {
           flashes: count(flashesIn(gap)),
-          mud: count(Math.ceil((gap % COST.flash) / COST.mud)),
+          wetRisk: count(Math.ceil((gap % COST.flash) / COST.wetRisk)),
         }),
       ]
 
@@ -193,12 +193,12 @@ function whatIsShort(job: Job, press: PressSpace, pressName: string, t: Tables, 
   const screens = job.hits.length
   if (press.kind === 'heads') {
     // By hand the second base hit is the same screen again.
-    const hung = screens - (t.hits.some((h) => h.role === 'base2') ? 1 : 0)
+    const mountedNow = screens - (t.hits.some((h) => h.role === 'base2') ? 1 : 0)
     const reasons: Reason[] = []
-    if (press.heads !== 'unlimited' && hung > press.heads)
+    if (press.heads !== 'unlimited' && mountedNow > press.heads)
       reasons.push(
         SEQUENCE.because('HEADS_SHORT', {
-          screens: count(hung),
+          screens: count(mountedNow),
           press: pressName,
           have: count(press.heads),
         }),

@@ -1,6 +1,6 @@
 import { cheapest, type Mark, markNumber, NO_MARK, type State } from './cheapest'
 import type { Event, Ring } from './hit'
-import { hangingMoves, standingMoves } from './moves'
+import { mountingMoves, standingMoves } from './moves'
 import { gapOf, type Ordered, type Relaxed } from './relaxed'
 import {
   bits,
@@ -31,10 +31,10 @@ type Node = Spot & State
 
 /**
  * The cheapest layouts of one revolution, cheapest first; none when nothing fits. A* over (station, printed, wet, stations
- * since the flash, flashes used) with the relaxed cost and the least handgrips as its bound, so few states are opened. Exact:
+ * since the flash, flashes used) with the relaxed cost and the least set-up moves as its bound, so few states are opened. Exact:
  * checked against trying every layout.
  *
- * @param move what a handgrip costs
+ * @param move what a set-up move costs
  */
 export function layOut(
   t: Tables,
@@ -77,7 +77,7 @@ export function layOut(
           wet: isSmoothing ? 0 : compactWet(t, printed, wet | (1 << j)),
           since: isSmoothing ? Math.min(cap, 1) : cap,
           dried: driedBefore(t, mask, wet, j, dried),
-          cost: cost + step + missing * COST.missingCool + move * hangingMoves(station, t.hits[j]?.id ?? ''),
+          cost: cost + step + missing * COST.missingCool + move * mountingMoves(station, t.hits[j]?.id ?? ''),
           event: { kind: 'print', hit: j, station: station.number },
         }),
       )
@@ -103,7 +103,7 @@ function roomOf(t: Tables, ring: Ring, relaxed: Relaxed, move: number) {
   const key = (n: Spot) =>
     (((n.at * (t.full + 1) + n.mask) * (t.full + 1) + n.wet) * (cap + 1) + n.since) * (ring.flashUnits + 1) +
     n.flashes
-  const hanging = leastHanging(t, ring)
+  const mounted = leastMounting(t, ring)
   const standing = ring.stations.map((_, i) => move * standingMoves(ring, i))
   const stands = (i: number) => ring.stations[i]?.flashAllowed === true && i + wide <= places
   const leastStanding = standing.map((_, i) =>
@@ -128,8 +128,8 @@ function roomOf(t: Tables, ring: Ring, relaxed: Relaxed, move: number) {
     const wanted = left + flashesLeft * (wide + ring.cool) + owed - flat
     const short = Math.max(0, wanted - (places - n.at)) * COST.missingCool
     const done = n.mask === t.full
-    const toHang = hanging(n.at, n.mask)
-    if (toHang >= NO_PLACE) return []
+    const toMount = mounted(n.at, n.mask)
+    if (toMount >= NO_PLACE) return []
     return [
       {
         ...n,
@@ -137,7 +137,7 @@ function roomOf(t: Tables, ring: Ring, relaxed: Relaxed, move: number) {
         key: done ? -1 : key(n),
         mark: markNumber(n.dried),
         bound:
-          n.cost + rest + short + move * toHang + (flashesLeft && flashesLeft * (leastStanding[n.at] ?? 0)),
+          n.cost + rest + short + move * toMount + (flashesLeft && flashesLeft * (leastStanding[n.at] ?? 0)),
         depth: n.at,
         done,
       },
@@ -147,12 +147,13 @@ function roomOf(t: Tables, ring: Ring, relaxed: Relaxed, move: number) {
 }
 
 /**
- * The least handgrips that hang what is left, from a station on: only what must go before what is asked, flashes take no
+ * The least set-up moves that are mounted what is left, from a station on: only what must go before what is asked, flashes take no
  * room. `NO_PLACE` when it does not fit.
  */
-function leastHanging(t: Tables, { stations }: Ring): (at: number, mask: number) => number {
-  if (!stations.some((s) => s.hangs !== undefined || s.flashStands)) return (_, mask) => bits(t.full & ~mask)
-  const grips = stations.map((s) => t.hits.map((h) => (s.usable ? hangingMoves(s, h.id) : NO_PLACE)))
+function leastMounting(t: Tables, { stations }: Ring): (at: number, mask: number) => number {
+  if (!stations.some((s) => s.mounted !== undefined || s.flashStands))
+    return (_, mask) => bits(t.full & ~mask)
+  const grips = stations.map((s) => t.hits.map((h) => (s.usable ? mountingMoves(s, h.id) : NO_PLACE)))
   const known = new Int16Array((stations.length + 1) * (t.full + 1)).fill(-1)
   const least = (at: number, mask: number): number => {
     if (mask === t.full) return 0

@@ -1,19 +1,19 @@
-import { isWaterBased } from '../order'
+import { driesInScreen } from '../order'
 import { type Mark, marked } from './cheapest'
 import { FLASH, type Hit, type Job, meeting } from './hit'
-import { mudTerms } from './mud'
 import { type PairCode, pairCodes } from './rules'
+import { wetTerms } from './wetRisk'
 
 /** One cost scale for everything, integers: flashes > mud > missing cool-down > moves > spare gaps. */
 export const COST = {
   flash: 10_000_000,
-  mud: 100,
+  wetRisk: 100,
   missingCool: 4000,
   move: 20,
-  /** A handgrip where the least moving is asked for: more than a thousand mud points, less than a flash. */
+  /** A set-up move where the least moving is asked for: more than a thousand wet contact risk, less than a flash. */
   moveFirst: 100_000,
   spareGap: 1,
-  wetAgainstSchool: 6000,
+  wetAgainstPractice: 6000,
 } as const
 
 export const FORBIDDEN = 1_000_000_000
@@ -61,7 +61,7 @@ const maskOf = (hits: readonly Hit[], test: (h: Hit) => boolean): number =>
 /** Of inks that dry in the screen at most so many wet at once, where the shop holds to it (common practice). */
 const MOST_WET = 3
 
-const driesIn = (h: Hit): boolean => isWaterBased(h.system) && h.role !== 'smoothing'
+const driesIn = (h: Hit): boolean => driesInScreen(h.system) && h.role !== 'smoothing'
 
 export const bits = (x: number): number => {
   let count = 0
@@ -74,17 +74,17 @@ function pairOf(job: Job, i: Hit, j: Hit, wetOnWet: boolean): Pair {
   const codes = pairCodes(i, j, { job, meet, wetOnWet })
   const has = (verdict: string, except?: PairCode) =>
     codes.some(([code, v]) => v === verdict && code !== except)
-  const mud = (state: 'wet' | 'dry') =>
-    Math.round(COST.mud * mudTerms(i, j, meet, state, job.method).reduce((sum, t) => sum + t.points, 0))
-  // The school that flashes after the base only tolerates what other rules would forbid wet, at a price.
+  const wetRisk = (state: 'wet' | 'dry') =>
+    Math.round(COST.wetRisk * wetTerms(i, j, meet, state, job.method).reduce((sum, t) => sum + t.points, 0))
+  // The practice that flashes after the base only tolerates what other rules would forbid wet, at a price.
   const tolerated =
     job.method.flash === 'afterBase' &&
     wetOnWet &&
     !codes.some(([code]) => code === 'BASE_FLASH' || code === 'HAND_FLASH')
   const wetForbidden = has('any') || (has('wet') && !tolerated)
   return {
-    wet: wetForbidden ? FORBIDDEN : mud('wet') + (tolerated && has('wet') ? COST.wetAgainstSchool : 0),
-    dry: has('any') || has('dry') ? FORBIDDEN : mud('dry'),
+    wet: wetForbidden ? FORBIDDEN : wetRisk('wet') + (tolerated && has('wet') ? COST.wetAgainstPractice : 0),
+    dry: has('any') || has('dry') ? FORBIDDEN : wetRisk('dry'),
     codes: codes.map(([code]) => code),
   }
 }

@@ -11,9 +11,9 @@ import {
   type Ring,
   solve,
 } from './index'
-import { mudTerms } from './mud'
 import { pairCodes } from './rules'
 import { COST } from './tables'
+import { wetTerms } from './wetRisk'
 
 /** Scores a finished list of events from the rules alone; undefined when a rule is broken. Shares no code with the search. */
 export function score(job: Job, events: readonly Event[], press: PressSpace): number | undefined {
@@ -60,12 +60,12 @@ export function score(job: Job, events: readonly Event[], press: PressSpace): nu
       const never = codes.includes('BASE_FLASH') || codes.includes('HAND_FLASH')
       const tolerated = job.method.flash === 'afterBase' && wetOnWet && !never
       if (wetForbidden && !tolerated) return undefined
-      if (wetForbidden) cost += 60 * COST.mud
-      const points = mudTerms(other, me, meet, wet ? 'wet' : 'dry', job.method).reduce(
+      if (wetForbidden) cost += 60 * COST.wetRisk
+      const points = wetTerms(other, me, meet, wet ? 'wet' : 'dry', job.method).reduce(
         (sum, x) => sum + x.points,
         0,
       )
-      cost += Math.round(points * COST.mud)
+      cost += Math.round(points * COST.wetRisk)
     }
     order.push(e.hit)
     groupOf.set(e.hit, group)
@@ -73,14 +73,14 @@ export function score(job: Job, events: readonly Event[], press: PressSpace): nu
   return press.kind === 'heads' ? cost : cost + layoutCost(job, events, press)
 }
 
-/** Missing cool-down, handgrips and spare gaps of a layout. */
+/** Missing cool-down, set-up moves and spare gaps of a layout. */
 export function layoutCost(job: Job, events: readonly Event[], press: Ring): number {
   let cost = 0
   const taken = new Set(events.map((e) => e.station))
   const wide = press.flashWidth ?? 1
   const lastPrint = Math.max(...events.map((e) => e.station ?? 0))
   let cooling = 0
-  for (const { number, usable, hangs, flashStands } of press.stations) {
+  for (const { number, usable, mounted, flashStands } of press.stations) {
     if (number > lastPrint) break
     const event = events.find((e) => e.station === number)
     // What lies under a wide unit is neither free nor does it cool.
@@ -89,12 +89,12 @@ export function layoutCost(job: Job, events: readonly Event[], press: Ring): num
     )
     if (over) {
       const stood = press.stations.find((s) => s.number === over.station)?.flashStands
-      if (hangs === OTHER_JOB && !stood) cost += COST.move
+      if (mounted === OTHER_JOB && !stood) cost += COST.move
       continue
     }
     if (event) {
-      const mine = event.kind === 'print' && hangs === job.hits[event.hit]?.id
-      const away = (hangs === OTHER_JOB ? 1 : 0) + (event.kind === 'print' && flashStands ? 1 : 0)
+      const mine = event.kind === 'print' && mounted === job.hits[event.hit]?.id
+      const away = (mounted === OTHER_JOB ? 1 : 0) + (event.kind === 'print' && flashStands ? 1 : 0)
       const there = mine || (event.kind === 'flash' && flashStands)
       if (!there) cost += COST.move * ((event.kind === 'flash' ? 2 : 1) + away)
     }
@@ -126,7 +126,7 @@ export function* everyOrder(
   }
 }
 
-/** Every way to hang an order on the ring. */
+/** Every way to lay out an order on the ring. */
 export function* everyLayout(
   order: readonly Event[],
   press: Ring,
@@ -196,8 +196,8 @@ export function structure(job: Job, events: readonly Event[], wetOnWet: boolean)
     const tolerated = job.method.flash === 'afterBase' && wetOnWet && !never
     const forbids = (v: string) => verdicts.some(([, x]) => x === v)
     if (forbids('any') || (state === 'dry' ? forbids('dry') : forbids('wet') && !tolerated)) return 1e9
-    const mud = mudTerms(i, j, meet, state, job.method).reduce((sum, x) => sum + x.points, 0)
-    return Math.round(COST.mud * mud) + (state === 'wet' && forbids('wet') ? 60 * COST.mud : 0)
+    const wetRisk = wetTerms(i, j, meet, state, job.method).reduce((sum, x) => sum + x.points, 0)
+    return Math.round(COST.wetRisk * wetRisk) + (state === 'wet' && forbids('wet') ? 60 * COST.wetRisk : 0)
   }
   const pairs = job.hits.flatMap((i, a) =>
     job.hits.flatMap((j, b) =>
@@ -209,7 +209,7 @@ export function structure(job: Job, events: readonly Event[], wetOnWet: boolean)
   return pairs.join()
 }
 
-/** Every way to hang an order on the ring in two laps: a border, then stations for each lap. */
+/** Every way to lay out an order on the ring in two laps: a border, then stations for each lap. */
 export function* everyTwoLaps(order: readonly Event[], press: Ring): Generator<readonly Event[]> {
   for (let border = 0; border <= order.length; border++)
     for (const one of everyLayout(order.slice(0, border), press))

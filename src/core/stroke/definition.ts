@@ -2,10 +2,10 @@ import { defineRoom, words } from '../advice'
 import { EDGES } from '../equipment'
 import { keysOf } from '../quantity'
 
-export const BLADES = words('60', '70', '80', '90', '60/90/60', '70/90/70')
+export const SQUEEGEES = words('60', '70', '80', '90', '60/90/60', '70/90/70')
 export const PRESSURES = words('light', 'medium', 'firm')
 export const FLOODS = words('even', 'hard', 'slow', 'full')
-export type BladeKind = keyof typeof BLADES
+export type SqueegeeKind = keyof typeof SQUEEGEES
 export type Pressure = keyof typeof PRESSURES
 /** From the lightest to the firmest. */
 export const PRESSURE_STEPS = keysOf(PRESSURES)
@@ -15,40 +15,40 @@ export type Flood = keyof typeof FLOODS
 export const STROKE = defineRoom({
   id: 'stroke',
   title: 'Strokes',
-  model: 'Blade, angle, pressure, speed, strokes and flood from what the screen prints.',
+  model: 'Squeegee, angle, pressure, speed, strokes and flood from what the screen prints.',
   sources: 'Common practice.',
   pages: ['strokes'],
   rules: {
-    BLADE_WHITE: {
-      says: 'Layered blade: soft edge that does not bend, for white and high-solids ink.',
+    SQUEEGEE_WHITE: {
+      says: 'Layered squeegee: soft edge on a stiff core, for white and high-solids ink.',
       source: 'common practice',
     },
-    BLADE_HALFTONE: { says: 'Hard blade: dots stay open.', source: 'common practice' },
-    BLADE_SOFT: { says: 'Soft blade: heavy deposit.', source: 'common practice' },
-    BLADE_SMOOTH: { says: 'The hardest blade flattens best.', source: 'common practice' },
-    BLADE_GENERAL: { says: 'General work.', source: 'common practice' },
-    BLADE_NOT_HELD: {
-      says: '{name} wants a {wanted} blade; the shop has none.',
+    SQUEEGEE_HALFTONE: { says: 'Hard squeegee: dots stay open.', source: 'common practice' },
+    SQUEEGEE_SOFT: { says: 'Soft squeegee: heavy deposit.', source: 'common practice' },
+    SQUEEGEE_SMOOTH: { says: 'The hardest squeegee flattens best.', source: 'common practice' },
+    SQUEEGEE_GENERAL: { says: 'General work.', source: 'common practice' },
+    SQUEEGEE_NOT_HELD: {
+      says: '{name} wants a {wanted} squeegee; the shop has none.',
       source: 'the order',
       severity: 'Watch',
     },
-    BLADE_LENGTH: {
+    SQUEEGEE_LENGTH: {
       says: '25 to 50 mm wider than the image of {width} on each side, the same on all heads.',
       source: 'common practice',
     },
-    BLADE_SHORT: {
-      says: 'No blade of the shop is 25 to 50 mm wider than {width} on each side.',
+    SQUEEGEE_SHORT: {
+      says: 'No squeegee of the shop is 25 to 50 mm wider than {width} on each side.',
       source: 'common practice',
       severity: 'Watch',
     },
     EDGE_SQUARE: { says: 'A sharp square edge: detail prints as it is drawn.', source: 'common practice' },
     EDGE_ROUNDED: { says: 'A rounded edge lays more.', source: 'common practice' },
-    STROKE_PROVEN: {
-      says: 'Found good at {press} on {on}: {words}{more}. The usual is {usual}.',
+    STROKE_APPROVED: {
+      says: 'Approved at {press} on {on}: {words}{more}. The usual is {usual}.',
       source: "the shop's choice",
     },
     GAUGE_NOTE: {
-      says: '{word} is {value} on {press}, as the shop wrote it down; half way to the next word it reads as that.',
+      says: '{word} is {value} on {press}, as this shop noted; from half way on it counts as the next word.',
       source: "the shop's choice",
     },
     ANGLE_GENERAL: {
@@ -59,7 +59,10 @@ export const STROKE = defineRoom({
       says: 'Near vertical: white shears off the mesh on an automatic.',
       source: 'common practice',
     },
-    ANGLE_SMOOTH: { says: 'The smoothing blade stands as upright as possible.', source: 'common practice' },
+    ANGLE_SMOOTH: {
+      says: 'The smoothing squeegee stands as upright as possible.',
+      source: 'common practice',
+    },
     PRESSURE_LEAST: {
       says: 'The least that clears the mesh; then small increments.',
       source: 'common practice',
@@ -86,7 +89,7 @@ export const STROKE = defineRoom({
     FLOOD_THIN: { says: 'Hard flood for thin stencils and halftones.', source: 'common practice' },
     FLOOD_SLOW: { says: 'Slow flood fills a thick stencil.', source: 'common practice' },
     FLOOD_WATER: {
-      says: 'Full flood after every print: it dries in the openings.',
+      says: 'Full flood after every print, or ink dries in the openings.',
       source: 'common practice',
     },
     FLOOD_USUAL: { says: 'An even flood keeps the openings filled.', source: 'common practice' },
@@ -118,7 +121,7 @@ export const STROKE = defineRoom({
     FAULT_FASTER: { says: '{to} a stroke instead of {from}: quicker lays less.', source: 'common practice' },
     FAULT_MORE: { says: '{to} strokes instead of {from}.', source: 'common practice' },
     FAULT_FEWER: { says: '{to} strokes instead of {from}: less ink.', source: 'common practice' },
-    FAULT_HARDER: { says: 'A {to} blade instead of {from}: dots stay open.', source: 'common practice' },
+    FAULT_HARDER: { says: 'Squeegee {to} instead of {from}: dots stay open.', source: 'common practice' },
     FAULT_STEEPER: {
       says: '{to} from vertical instead of {from}: the edge shears, the flat smears.',
       source: 'common practice',
@@ -128,7 +131,7 @@ export const STROKE = defineRoom({
       source: 'common practice',
     },
     FAULT_EVEN: {
-      says: 'Hold speed, angle and pressure from print to print, and write them down: dots that land elsewhere go muddy. Nothing else is changed before prints are alike.',
+      says: 'Keep speed, angle and pressure equal and write them down: shifted dots go muddy. Change nothing else until prints match.',
       source: 'common practice',
     },
     FAULT_WHITE: {
@@ -149,73 +152,73 @@ export const STROKE = defineRoom({
     },
   },
   settings: {
-    blade: {
+    squeegee: {
       kind: 'choice',
-      label: 'Blade, {name}',
-      options: BLADES,
-      follows: ['inkType', 'ruling', 'clothColour', 'proven', 'where'],
+      label: 'Squeegee, {name}',
+      options: SQUEEGEES,
+      follows: ['inkType', 'ruling', 'clothColour', 'approved', 'where'],
       after: ['base', 'press'],
     },
     edge: {
       kind: 'choice',
       label: 'Edge, {name}',
       options: EDGES,
-      follows: ['inkType', 'blades', 'proven', 'where'],
+      follows: ['inkType', 'squeegees', 'approved', 'where'],
       after: ['press'],
     },
     angle: {
       kind: 'angle',
       within: [0, Math.PI / 2],
       label: 'Angle, {name}',
-      follows: ['inkType', 'ruling', 'proven', 'where'],
+      follows: ['inkType', 'ruling', 'approved', 'where'],
       after: ['press'],
     },
     pressure: {
       kind: 'choice',
       label: 'Pressure, {name}',
       options: PRESSURES,
-      follows: ['inkType', 'ruling', 'proven', 'where'],
+      follows: ['inkType', 'ruling', 'approved', 'where'],
       after: ['base', 'press'],
     },
     gauge: {
       kind: ['turns', 'airPressure'],
       within: [0, 2e6],
       label: 'Pressure on the scale, {name}',
-      follows: ['pressures', 'proven'],
+      follows: ['pressures', 'approved'],
       after: ['pressure', 'press'],
     },
     time: {
       kind: 'duration',
       within: [0.1, 60],
       label: 'Stroke time, {name}',
-      follows: ['inkType', 'proven', 'where'],
+      follows: ['inkType', 'approved', 'where'],
       after: ['base', 'press'],
     },
     strokes: {
       kind: 'count',
       within: [1, 20],
       label: 'Strokes, {name}',
-      follows: ['inkType', 'clothColour', 'weave', 'proven', 'where'],
+      follows: ['inkType', 'clothColour', 'weave', 'approved', 'where'],
       after: ['base', 'press'],
     },
     flood: {
       kind: 'choice',
       label: 'Flood, {name}',
       options: FLOODS,
-      follows: ['inkType', 'inkSystem', 'ruling', 'proven', 'where', 'school ink'],
+      follows: ['inkType', 'inkSystem', 'ruling', 'approved', 'where', 'practice ink'],
       after: ['press'],
     },
-    bladeLength: {
+    squeegeeLength: {
       kind: 'length',
       within: [0.01, 3],
-      label: 'Blade length',
-      follows: ['printWidth', 'blades'],
+      label: 'Squeegee length',
+      follows: ['printWidth', 'squeegees'],
     },
     direction: {
       kind: 'choice',
       label: 'Stroke direction',
       options: words('push', 'pull'),
-      follows: ['school stroke'],
+      follows: ['practice stroke'],
       after: ['press'],
     },
     holdTime: {

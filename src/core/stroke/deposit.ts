@@ -19,7 +19,7 @@ const SLOW = 0.25
 const FLOODED: Readonly<Record<Flood, number>> = { even: 1, hard: 1, slow: 1.05, full: 1.05 }
 
 interface Struck {
-  readonly blade: string
+  readonly squeegee: string
   readonly edge: string
   readonly angle: number
   /** Light is 0, medium 1, firm 2, and what lies between on the scale of the press. */
@@ -28,9 +28,9 @@ interface Struck {
   readonly flood: Flood
 }
 
-/** Ink that these settings lay, against a square 70 blade upright with medium pressure in one second. */
-function laidBy({ blade, edge, angle, feel, time, flood }: Struck): number {
-  const [shore, stiff] = blade.split('/')
+/** Ink that these settings lay, against a square 70 squeegee upright with medium pressure in one second. */
+function laidBy({ squeegee, edge, angle, feel, time, flood }: Struck): number {
+  const [shore, stiff] = squeegee.split('/')
   const hardness = (1 + PER_SHORE * (Number(shore) - 70)) * (stiff === undefined ? 1 : STIFF)
   const shape = edge === 'rounded' ? ROUNDED : 1
   const flat = 1 + PER_DEGREE * (angle / degrees(1))
@@ -47,13 +47,13 @@ export function feelOf(press: Press, reading: number): number {
 }
 
 /**
- * Ink that a hit is struck to lay, as a share of what the trade's usual settings for it lay: blade, edge, angle, pressure,
+ * Ink that a hit is struck to lay, as a share of what the trade's usual settings for it lay: squeegee, edge, angle, pressure,
  * time and flood; strokes and mesh are counted elsewhere. 1 is as usual; 0.7 to 1.5 on sane settings.
  */
 export function relativeDeposit(need: StrokeNeed, press: Press, stroke: StrokeAdvice): number {
   const s = settingFor(need, press)
   const usual = laidBy({
-    blade: s.blade[0],
+    squeegee: s.squeegee[0],
     // What meshes are said to lay is for a square edge.
     edge: 'square',
     angle: degrees(s.angle[0][1]),
@@ -63,7 +63,7 @@ export function relativeDeposit(need: StrokeNeed, press: Press, stroke: StrokeAd
   })
   const word = PRESSURE_STEPS.indexOf(choiceOf(stroke.pressure))
   const now = laidBy({
-    blade: choiceOf(stroke.blade),
+    squeegee: choiceOf(stroke.squeegee),
     edge: choiceOf(stroke.edge),
     angle: numberOf(stroke.angle),
     feel: stroke.gauge ? feelOf(press, numberOf(stroke.gauge)) : word,

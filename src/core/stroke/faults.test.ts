@@ -9,7 +9,7 @@ const press: Press = {
   name: 'Press',
   palletWidth: 0.4,
   palletHeight: 0.5,
-  board: 'aluminium',
+  palletMaterial: 'aluminium',
   kind: 'manual',
   heads: 6,
   down: [],
@@ -25,10 +25,10 @@ const stroke = (use: 'top' | 'halftone' | 'base', overrides = {}, at: Press = pr
       mesh: 7700,
       darkCloth: true,
       offPallet: false,
-      waterBased: false,
+      driesInScreen: false,
     },
     at,
-    { blades: [], proven: [] },
+    { squeegees: [], approved: [] },
     DEFAULT_METHOD,
     overrides,
   )
@@ -44,11 +44,11 @@ describe('what to change first for what is seen', () => {
     expect(second?.[1]).toBeGreaterThan(1.3)
     expect(third).toEqual(['strokes.x', 2])
   })
-  it('clumpy dots: less pressure, harder blade', () => {
+  it('clumpy dots: less pressure, harder squeegee', () => {
     const firm = stroke('halftone', { 'pressure.x': 'firm' })
     expect(changes('clumpy', firm).slice(0, 2)).toEqual([
       ['pressure.x', 'medium'],
-      ['blade.x', '90'],
+      ['squeegee.x', '90'],
     ])
   })
   it('on a press with a scale pressure goes in small increments', () => {

@@ -49,7 +49,7 @@ export function remedies(fault: Fault, name: string, stroke: StrokeAdvice): read
 const increment = ({ range: [low, high] }: NumberAdvice): number => (high - low) / 4
 
 function remedy(step: Step, name: string, stroke: StrokeAdvice): Remedy | undefined {
-  const { pressure, gauge, time, strokes, blade, angle, flood } = stroke
+  const { pressure, gauge, time, strokes, squeegee, angle, flood } = stroke
   const number = (
     rule:
       | 'FAULT_FIRMER'
@@ -92,7 +92,7 @@ function remedy(step: Step, name: string, stroke: StrokeAdvice): Remedy | undefi
       if (gauge) return number('FAULT_LIGHTER', gauge, numberOf(gauge) - increment(gauge))
       return word('FAULT_LIGHTER', pressure, press > 0 ? PRESSURE_STEPS[press - 1] : undefined)
     case 'harder':
-      return word('FAULT_HARDER', blade, HARDER[choiceOf(blade)])
+      return word('FAULT_HARDER', squeegee, HARDER[choiceOf(squeegee)])
     case 'slower':
       return number('FAULT_SLOWER', time, numberOf(time) * STEP.time)
     case 'faster':

@@ -1,17 +1,17 @@
 import { describe, expect, it } from 'vitest'
 import { DEFAULT_METHOD, type Reason } from '../advice'
-import { type Blade, type Press, type Proven, STROKE_USES, type StrokeUse } from '../equipment'
+import { type ApprovedSetting, type Press, type Squeegee, STROKE_USES, type StrokeUse } from '../equipment'
 import { degrees, mm, perCm } from '../quantity'
-import { bladeLengthFor, directionFor, holdFor, type StrokeNeed, strokeFor } from './index'
+import { directionFor, holdFor, type StrokeNeed, squeegeeLengthFor, strokeFor } from './index'
 
 // What each setting says of itself: every rule that was at work, and none that was not. The settings are common practice, no source.
-const blade = (hardness: string, length = 350, edge: Blade['edge'] = 'square'): Blade => ({
+const squeegee = (hardness: string, length = 350, edge: Squeegee['edge'] = 'square'): Squeegee => ({
   id: `${hardness}-${length}-${edge}`,
   hardness,
   length: mm(length),
   edge,
 })
-const RACK = ['60', '70', '80', '90', '70/90/70'].map((h) => blade(h))
+const RACK = ['60', '70', '80', '90', '70/90/70'].map((h) => squeegee(h))
 const press = (kind: Press['kind'] = 'manual', more: object = {}) =>
   ({ id: 'p', name: 'The Six', kind, ...more }) as Press
 const need = (use: StrokeUse, more: Partial<StrokeNeed> = {}): StrokeNeed => ({
@@ -22,15 +22,15 @@ const need = (use: StrokeUse, more: Partial<StrokeNeed> = {}): StrokeNeed => ({
   mesh: perCm(77),
   darkCloth: true,
   offPallet: false,
-  waterBased: false,
+  driesInScreen: false,
   ...more,
 })
 const stroke = (
   n: StrokeNeed,
-  { at = press(), blades = RACK, proven = [] as readonly Proven[], method = {}, own = {} } = {},
-) => strokeFor(n, at, { blades, proven }, { ...DEFAULT_METHOD, ...method }, own)
+  { at = press(), squeegees = RACK, approved = [] as readonly ApprovedSetting[], method = {}, own = {} } = {},
+) => strokeFor(n, at, { squeegees, approved }, { ...DEFAULT_METHOD, ...method }, own)
 const rules = (a: { readonly reasons: readonly Reason[] } | undefined) => a?.reasons.map((r) => r.rule)
-const good = (more: Partial<Proven> = {}): Proven => ({
+const good = (more: Partial<ApprovedSetting> = {}): ApprovedSetting => ({
   id: 'R-8.y',
   words: 'Other: Hit',
   on: '2026-10-01',
@@ -38,9 +38,9 @@ const good = (more: Partial<Proven> = {}): Proven => ({
   use: 'top',
   mesh: perCm(77),
   darkCloth: true,
-  waterBased: false,
+  driesInScreen: false,
   fleece: false,
-  blade: '80',
+  squeegee: '80',
   edge: 'rounded',
   angle: degrees(10),
   pressure: 'firm',
@@ -56,7 +56,7 @@ describe('a stroke says why', () => {
   it.each([
     [
       'base',
-      ['BLADE_WHITE'],
+      ['SQUEEGEE_WHITE'],
       ['ANGLE_GENERAL'],
       ['PRESSURE_LEAST'],
       ['TIME_THICK'],
@@ -65,7 +65,7 @@ describe('a stroke says why', () => {
     ],
     [
       'white',
-      ['BLADE_WHITE'],
+      ['SQUEEGEE_WHITE'],
       ['ANGLE_GENERAL'],
       ['PRESSURE_FIRM'],
       ['TIME_THICK'],
@@ -74,7 +74,7 @@ describe('a stroke says why', () => {
     ],
     [
       'smoothing',
-      ['BLADE_SMOOTH', 'RELEASE_CLEAR'],
+      ['SQUEEGEE_SMOOTH', 'RELEASE_CLEAR'],
       ['ANGLE_SMOOTH'],
       ['PRESSURE_FIRM'],
       ['TIME_PRODUCTION'],
@@ -83,7 +83,7 @@ describe('a stroke says why', () => {
     ],
     [
       'halftone',
-      ['BLADE_HALFTONE'],
+      ['SQUEEGEE_HALFTONE'],
       ['ANGLE_GENERAL'],
       ['PRESSURE_HALFTONE'],
       ['TIME_PRODUCTION'],
@@ -92,7 +92,7 @@ describe('a stroke says why', () => {
     ],
     [
       'expanding',
-      ['BLADE_SOFT'],
+      ['SQUEEGEE_SOFT'],
       ['ANGLE_GENERAL'],
       ['PRESSURE_LEAST'],
       ['TIME_PRODUCTION'],
@@ -101,7 +101,7 @@ describe('a stroke says why', () => {
     ],
     [
       'direct',
-      ['BLADE_WHITE'],
+      ['SQUEEGEE_WHITE'],
       ['ANGLE_GENERAL'],
       ['PRESSURE_LEAST'],
       ['TIME_PRODUCTION'],
@@ -110,7 +110,7 @@ describe('a stroke says why', () => {
     ],
     [
       'top',
-      ['BLADE_GENERAL'],
+      ['SQUEEGEE_GENERAL'],
       ['ANGLE_GENERAL'],
       ['PRESSURE_LEAST'],
       ['TIME_PRODUCTION'],
@@ -119,10 +119,10 @@ describe('a stroke says why', () => {
     ],
   ] as const)('%s', (use, ...why) => {
     const s = stroke(need(use))
-    expect([s.blade, s.angle, s.pressure, s.time, s.strokes, s.flood].map(rules)).toEqual(why)
+    expect([s.squeegee, s.angle, s.pressure, s.time, s.strokes, s.flood].map(rules)).toEqual(why)
   })
   it('water floods full, an odd item gets one pass, a base on light cloth is a top', () => {
-    expect(rules(stroke(need('top', { waterBased: true })).flood)).toEqual(['FLOOD_WATER'])
+    expect(rules(stroke(need('top', { driesInScreen: true })).flood)).toEqual(['FLOOD_WATER'])
     expect(rules(stroke(need('base', { offPallet: true })).strokes)).toEqual(['STROKES_ONE_PASS'])
     expect(rules(stroke(need('base', { darkCloth: false })).strokes)).toEqual(['STROKES_TOP'])
   })
@@ -132,28 +132,28 @@ describe('a stroke says why', () => {
         use === 'base' || use === 'white',
       )
   })
-  it('the smoothing screen is kept free by the school of the shop', () => {
-    expect(rules(stroke(need('smoothing'), { method: { release: 'spray' } }).blade)).toEqual([
-      'BLADE_SMOOTH',
+  it('the smoothing screen is kept free by the practice of the shop', () => {
+    expect(rules(stroke(need('smoothing'), { method: { release: 'spray' } }).squeegee)).toEqual([
+      'SQUEEGEE_SMOOTH',
       'RELEASE_SPRAY',
     ])
   })
-  it('a blade that is not on the rack is told, and a rounded edge only where there is one', () => {
-    expect(rules(stroke(need('halftone'), { blades: [blade('70')] }).blade)).toEqual([
-      'BLADE_HALFTONE',
-      'BLADE_NOT_HELD',
+  it('a squeegee that is not on the rack is told, and a rounded edge only where there is one', () => {
+    expect(rules(stroke(need('halftone'), { squeegees: [squeegee('70')] }).squeegee)).toEqual([
+      'SQUEEGEE_HALFTONE',
+      'SQUEEGEE_NOT_HELD',
     ])
     expect(stroke(need('expanding')).edge.advised).toBe('square')
-    const rounded = stroke(need('expanding'), { blades: [...RACK, blade('60', 350, 'rounded')] })
+    const rounded = stroke(need('expanding'), { squeegees: [...RACK, squeegee('60', 350, 'rounded')] })
     expect([rounded.edge.advised, ...(rules(rounded.edge) ?? [])]).toEqual(['rounded', 'EDGE_ROUNDED'])
   })
 })
 
 describe('what printed a good sample goes before the table', () => {
-  const s = stroke(need('top'), { proven: [good()] })
+  const s = stroke(need('top'), { approved: [good()] })
   it('in every setting, with the usual beside it, in a range that holds it', () => {
     expect(s).toMatchObject({
-      blade: { advised: '80' },
+      squeegee: { advised: '80' },
       edge: { advised: 'rounded' },
       pressure: { advised: 'firm' },
       time: { advised: 2.5, range: [1, 2.5] },
@@ -161,8 +161,8 @@ describe('what printed a good sample goes before the table', () => {
       flood: { advised: 'slow' },
     })
     expect(s.angle.range[0]).toBeCloseTo(degrees(10))
-    for (const a of [s.blade, s.edge, s.angle, s.pressure, s.time, s.strokes, s.flood])
-      expect(rules(a)?.[0]).toBe('STROKE_PROVEN')
+    for (const a of [s.squeegee, s.edge, s.angle, s.pressure, s.time, s.strokes, s.flood])
+      expect(rules(a)?.[0]).toBe('STROKE_APPROVED')
     expect(s.time.reasons[0]?.inputs).toMatchObject({
       press: 'The Six',
       on: '2026-10-01',
@@ -172,32 +172,32 @@ describe('what printed a good sample goes before the table', () => {
     })
   })
   it('the last of several counts, those of this very screen most of all', () => {
-    const two = stroke(need('top'), { proven: [good({ time: 1.1 }), good({ time: 1.9 })] })
+    const two = stroke(need('top'), { approved: [good({ time: 1.1 }), good({ time: 1.9 })] })
     expect(two.time.advised).toBe(1.9)
     expect(two.time.reasons[0]?.inputs.more).toBe(', and 1 alike before')
-    const own = stroke(need('top'), { proven: [good({ id: 'R-9.x', time: 1.2 }), good({ time: 1.9 })] })
+    const own = stroke(need('top'), { approved: [good({ id: 'R-9.x', time: 1.2 }), good({ time: 1.9 })] })
     expect(own.time.advised).toBe(1.2)
   })
   it.each([
     ['another press', { pressId: 'q' }],
     ['another use', { use: 'base' as const }],
     ['light cloth', { darkCloth: false }],
-    ['water', { waterBased: true }],
+    ['water', { driesInScreen: true }],
     ['a mesh more than a tenth away', { mesh: perCm(90) }],
   ])('not what was found on %s', (_, more) => {
-    expect(rules(stroke(need('top'), { proven: [good(more)] }).time)).toEqual(['TIME_PRODUCTION'])
+    expect(rules(stroke(need('top'), { approved: [good(more)] }).time)).toEqual(['TIME_PRODUCTION'])
   })
   it('a mesh within a tenth is alike; off the pallet nothing is', () => {
-    expect(stroke(need('top'), { proven: [good({ mesh: perCm(84) })] }).time.advised).toBe(2.5)
-    expect(rules(stroke(need('top', { offPallet: true }), { proven: [good()] }).time)).toEqual([
+    expect(stroke(need('top'), { approved: [good({ mesh: perCm(84) })] }).time.advised).toBe(2.5)
+    expect(rules(stroke(need('top', { offPallet: true }), { approved: [good()] }).time)).toEqual([
       'TIME_PRODUCTION',
     ])
   })
   it('words that no table knows are not advised', () => {
     const odd = stroke(need('top'), {
-      proven: [good({ blade: 'wood', pressure: 'much', flood: 'toString' })],
+      approved: [good({ squeegee: 'wood', pressure: 'much', flood: 'toString' })],
     })
-    expect([odd.blade.advised, odd.pressure.advised, odd.flood.advised]).toEqual(['70', 'medium', 'even'])
+    expect([odd.squeegee.advised, odd.pressure.advised, odd.flood.advised]).toEqual(['70', 'medium', 'even'])
   })
 })
 
@@ -212,11 +212,11 @@ describe('pressure on the scale of a press', () => {
     expect(of('top')?.reasons[0]?.inputs).toMatchObject({ word: 'medium', press: 'The Six' })
     expect(stroke(need('top')).gauge).toBeUndefined()
   })
-  it('what was found good holds for the word it was found with', () => {
-    const found = stroke(need('top'), { at: turns, proven: [good()] })
+  it('what was approved holds for the word it was found with', () => {
+    const found = stroke(need('top'), { at: turns, approved: [good()] })
     expect(found.gauge).toMatchObject({ advised: 3.5 })
-    expect(rules(found.gauge)).toEqual(['STROKE_PROVEN', 'GAUGE_NOTE'])
-    const lighter = stroke(need('top'), { at: turns, proven: [good()], own: { 'pressure.x': 'light' } })
+    expect(rules(found.gauge)).toEqual(['STROKE_APPROVED', 'GAUGE_NOTE'])
+    const lighter = stroke(need('top'), { at: turns, approved: [good()], own: { 'pressure.x': 'light' } })
     expect(lighter.gauge?.advised).toBe(1)
     expect(rules(lighter.gauge)).toEqual(['GAUGE_NOTE'])
   })
@@ -228,18 +228,18 @@ describe('pressure on the scale of a press', () => {
 })
 
 describe('for the whole job', () => {
-  it('the shortest blade that stands out 25 to 50 mm on each side, or the want of one', () => {
+  it('the shortest squeegee that stands out 25 to 50 mm on each side, or the want of one', () => {
     const of = (...lengths: number[]) =>
-      bladeLengthFor(
+      squeegeeLengthFor(
         mm(300),
-        lengths.map((l) => blade('70', l)),
+        lengths.map((l) => squeegee('70', l)),
         {},
       )
     expect(of(400, 380, 360).advised).toBeCloseTo(mm(360))
     expect(of(350).advised).toBeCloseTo(mm(350))
-    expect(rules(of(350))).toEqual(['BLADE_LENGTH'])
+    expect(rules(of(350))).toEqual(['SQUEEGEE_LENGTH'])
     expect(of(349, 401).advised).toBeCloseTo(mm(370))
-    expect(rules(of(349, 401))).toEqual(['BLADE_LENGTH', 'BLADE_SHORT'])
+    expect(rules(of(349, 401))).toEqual(['SQUEEGEE_LENGTH', 'SQUEEGEE_SHORT'])
     expect(of().range.map((x) => Math.round(x * 1000))).toEqual([350, 400])
   })
   it('one direction by hand, none to choose on an automatic', () => {

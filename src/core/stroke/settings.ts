@@ -1,9 +1,9 @@
 import type { RuleOf } from '../advice'
-import type { Blade, Press, StrokeUse, WhichScreen } from '../equipment'
+import type { Press, Squeegee, StrokeUse, WhichScreen } from '../equipment'
 import type { MeshCount } from '../quantity'
-import type { BladeKind, Flood, Pressure, STROKE } from './definition'
+import type { Flood, Pressure, SqueegeeKind, STROKE } from './definition'
 
-/** What one hit has to do, as far as the blade is concerned. */
+/** What one hit has to do, as far as the squeegee is concerned. */
 export interface StrokeNeed {
   readonly hitId: string
   readonly screen: WhichScreen
@@ -12,7 +12,7 @@ export interface StrokeNeed {
   readonly mesh: MeshCount
   readonly darkCloth: boolean
   readonly offPallet: boolean
-  readonly waterBased: boolean
+  readonly driesInScreen: boolean
 }
 
 export type StrokeRule = RuleOf<typeof STROKE>
@@ -20,8 +20,8 @@ export type Triple = readonly [number, number, number]
 
 /** A setting of one hit: the value, or least, usual and most, and the rule that says so. */
 export interface Setting {
-  readonly blade: readonly [BladeKind, StrokeRule]
-  readonly edge: readonly [Blade['edge'], StrokeRule]
+  readonly squeegee: readonly [SqueegeeKind, StrokeRule]
+  readonly edge: readonly [Squeegee['edge'], StrokeRule]
   readonly angle: readonly [Triple, StrokeRule]
   readonly pressure: readonly [Pressure, StrokeRule]
   readonly time: readonly [Triple, StrokeRule]
@@ -31,7 +31,7 @@ export interface Setting {
 
 const ANGLE: Setting['angle'] = [[15, 15, 20], 'ANGLE_GENERAL']
 const USUAL: Setting = {
-  blade: ['70', 'BLADE_GENERAL'],
+  squeegee: ['70', 'SQUEEGEE_GENERAL'],
   edge: ['square', 'EDGE_SQUARE'],
   angle: ANGLE,
   pressure: ['medium', 'PRESSURE_LEAST'],
@@ -43,33 +43,33 @@ const USUAL: Setting = {
 /** Settings by use; what is not named is usual. */
 const SETTINGS: Readonly<Record<StrokeUse, Partial<Setting>>> = {
   base: {
-    blade: ['70/90/70', 'BLADE_WHITE'],
+    squeegee: ['70/90/70', 'SQUEEGEE_WHITE'],
     time: [[1.3, 2, 3], 'TIME_THICK'],
     strokes: [[1, 2, 3], 'STROKES_BASE'],
   },
   white: {
-    blade: ['70/90/70', 'BLADE_WHITE'],
+    squeegee: ['70/90/70', 'SQUEEGEE_WHITE'],
     pressure: ['firm', 'PRESSURE_FIRM'],
     time: [[1.3, 1.6, 2.5], 'TIME_THICK'],
     strokes: [[1, 1, 2], 'STROKES_HIGHLIGHT'],
   },
   smoothing: {
-    blade: ['90', 'BLADE_SMOOTH'],
+    squeegee: ['90', 'SQUEEGEE_SMOOTH'],
     angle: [[0, 3, 5], 'ANGLE_SMOOTH'],
     pressure: ['firm', 'PRESSURE_FIRM'],
   },
   halftone: {
-    blade: ['80', 'BLADE_HALFTONE'],
+    squeegee: ['80', 'SQUEEGEE_HALFTONE'],
     pressure: ['light', 'PRESSURE_HALFTONE'],
     flood: ['hard', 'FLOOD_THIN'],
   },
   expanding: {
-    blade: ['60', 'BLADE_SOFT'],
+    squeegee: ['60', 'SQUEEGEE_SOFT'],
     edge: ['rounded', 'EDGE_ROUNDED'],
     strokes: [[2, 2, 2], 'STROKES_EXPANDING'],
     flood: ['slow', 'FLOOD_SLOW'],
   },
-  direct: { blade: ['70/90/70', 'BLADE_WHITE'], strokes: [[1, 2, 2], 'STROKES_DIRECT'] },
+  direct: { squeegee: ['70/90/70', 'SQUEEGEE_WHITE'], strokes: [[1, 2, 2], 'STROKES_DIRECT'] },
   top: {},
 }
 
@@ -83,6 +83,6 @@ export function settingFor(need: StrokeNeed, press: Press): Setting {
   const light: Partial<Setting> =
     need.use === 'base' && !need.darkCloth ? { strokes: [[1, 1, 2], 'STROKES_TOP'] } : {}
   const onePass: Partial<Setting> = need.offPallet ? { strokes: [[1, 1, 1], 'STROKES_ONE_PASS'] } : {}
-  const water: Partial<Setting> = need.waterBased ? { flood: ['full', 'FLOOD_WATER'] } : {}
+  const water: Partial<Setting> = need.driesInScreen ? { flood: ['full', 'FLOOD_WATER'] } : {}
   return { ...own, ...shear, ...light, ...onePass, ...water }
 }

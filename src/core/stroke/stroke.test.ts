@@ -1,16 +1,23 @@
 import { describe, expect, it } from 'vitest'
 import { choiceOf, DEFAULT_METHOD, numberOf } from '../advice'
-import type { Blade, Press, Proven } from '../equipment'
+import type { ApprovedSetting, Press, Squeegee } from '../equipment'
 import { degrees, mm } from '../quantity'
-import { bladeLengthFor, directionFor, holdFor, relativeDeposit, type StrokeNeed, strokeFor } from './index'
+import {
+  directionFor,
+  holdFor,
+  relativeDeposit,
+  type StrokeNeed,
+  squeegeeLengthFor,
+  strokeFor,
+} from './index'
 
-const blade = (hardness: string, length: number): Blade => ({
+const squeegee = (hardness: string, length: number): Squeegee => ({
   id: `${hardness}-${length}`,
   hardness,
   length: mm(length),
   edge: 'square',
 })
-const RACK = ['60', '70', '80', '90', '70/90/70'].map((h) => blade(h, 350))
+const RACK = ['60', '70', '80', '90', '70/90/70'].map((h) => squeegee(h, 350))
 const press = (kind: Press['kind'], more: Partial<Press> = {}) =>
   ({ id: 'p', name: 'Press', kind, ...more }) as Press
 const need = (use: StrokeNeed['use'], more: Partial<StrokeNeed> = {}): StrokeNeed => ({
@@ -21,11 +28,11 @@ const need = (use: StrokeNeed['use'], more: Partial<StrokeNeed> = {}): StrokeNee
   mesh: 7700,
   darkCloth: true,
   offPallet: false,
-  waterBased: false,
+  driesInScreen: false,
   ...more,
 })
-const stroke = (n: StrokeNeed, kind: Press['kind'] = 'manual', blades = RACK, overrides = {}) =>
-  strokeFor(n, press(kind), { blades, proven: [] }, DEFAULT_METHOD, overrides)
+const stroke = (n: StrokeNeed, kind: Press['kind'] = 'manual', squeegees = RACK, overrides = {}) =>
+  strokeFor(n, press(kind), { squeegees, approved: [] }, DEFAULT_METHOD, overrides)
 
 // Common practice, no source.
 describe('the stroke of a hit', () => {
@@ -38,10 +45,10 @@ describe('the stroke of a hit', () => {
     ['direct', '70/90/70', 2, 'medium', 'even'],
     ['top', '70', 1, 'medium', 'even'],
   ] as const)(
-    '%s: blade %s, %d strokes, %s pressure, %s flood',
+    '%s: squeegee %s, %d strokes, %s pressure, %s flood',
     (use, hardness, strokes, pressure, flood) => {
       const s = stroke(need(use))
-      expect(choiceOf(s.blade)).toBe(hardness)
+      expect(choiceOf(s.squeegee)).toBe(hardness)
       expect(numberOf(s.strokes)).toBe(strokes)
       expect(choiceOf(s.pressure)).toBe(pressure)
       expect(choiceOf(s.flood)).toBe(flood)
@@ -65,19 +72,19 @@ describe('the stroke of a hit', () => {
     expect(off).toMatchObject({ advised: 1, range: [1, 1], reasons: [{ rule: 'STROKES_ONE_PASS' }] })
   })
   it('water-based ink is flooded fully', () => {
-    expect(choiceOf(stroke(need('halftone', { waterBased: true })).flood)).toBe('full')
+    expect(choiceOf(stroke(need('halftone', { driesInScreen: true })).flood)).toBe('full')
   })
-  it('a blade the shop has not is watched', () => {
-    const s = stroke(need('halftone'), 'manual', [blade('70', 350)])
-    expect(s.blade.reasons.at(-1)).toMatchObject({
-      rule: 'BLADE_NOT_HELD',
+  it('a squeegee the shop has not is watched', () => {
+    const s = stroke(need('halftone'), 'manual', [squeegee('70', 350)])
+    expect(s.squeegee.reasons.at(-1)).toMatchObject({
+      rule: 'SQUEEGEE_NOT_HELD',
       severity: 'Watch',
       inputs: { wanted: '80' },
     })
   })
   it('each setting can be the lead’s own, by its key', () => {
     const own = {
-      'blade.x': '60',
+      'squeegee.x': '60',
       'pressure.x': 'firm',
       'strokes.x': 1,
       'flood.x': 'slow',
@@ -98,7 +105,7 @@ describe('pressure on the scale of a press', () => {
     strokeFor(
       need('top'),
       press('automatic', { pressure: bar }),
-      { blades: RACK, proven: [] },
+      { squeegees: RACK, approved: [] },
       DEFAULT_METHOD,
       { 'pressure.x': word, ...overrides },
     ).gauge
@@ -115,8 +122,8 @@ describe('pressure on the scale of a press', () => {
   })
 })
 
-describe('what was found good at the press', () => {
-  const good = (more: Partial<Proven> = {}): Proven => ({
+describe('what was approved at the press', () => {
+  const good = (more: Partial<ApprovedSetting> = {}): ApprovedSetting => ({
     id: 'R-1.x',
     on: '2026-11-20',
     words: 'Moth: Red',
@@ -124,9 +131,9 @@ describe('what was found good at the press', () => {
     use: 'top',
     mesh: 7700,
     darkCloth: true,
-    waterBased: false,
+    driesInScreen: false,
     fleece: false,
-    blade: '80',
+    squeegee: '80',
     edge: 'square',
     angle: degrees(12),
     pressure: 'light',
@@ -136,15 +143,15 @@ describe('what was found good at the press', () => {
     offContact: mm(2.8),
     ...more,
   })
-  const from = (proven: readonly Proven[], n = need('top')) =>
-    strokeFor(n, press('manual'), { blades: RACK, proven }, DEFAULT_METHOD, {})
+  const from = (approved: readonly ApprovedSetting[], n = need('top')) =>
+    strokeFor(n, press('manual'), { squeegees: RACK, approved }, DEFAULT_METHOD, {})
   it('is the shop’s own default for an alike screen, and says so beside the usual', () => {
     const s = from([good()])
-    expect(s.blade).toMatchObject({
+    expect(s.squeegee).toMatchObject({
       advised: '80',
       reasons: [
-        { rule: 'STROKE_PROVEN', inputs: { words: 'Moth: Red', usual: '70' } },
-        { rule: 'BLADE_GENERAL' },
+        { rule: 'STROKE_APPROVED', inputs: { words: 'Moth: Red', usual: '70' } },
+        { rule: 'SQUEEGEE_GENERAL' },
       ],
     })
     expect(s.time).toMatchObject({ advised: 2.4, range: [1, 2.4] })
@@ -152,31 +159,31 @@ describe('what was found good at the press', () => {
     expect([s.strokes.advised, s.pressure.advised, s.flood.advised]).toEqual([2, 'light', 'slow'])
   })
   it('the newest counts', () => {
-    const s = from([good(), good({ id: 'R-2.x', blade: '60', on: '2026-11-24' })])
-    expect(s.blade.advised).toBe('60')
-    expect(s.blade.reasons[0]?.inputs.more).toBe(', and 1 alike before')
+    const s = from([good(), good({ id: 'R-2.x', squeegee: '60', on: '2026-11-24' })])
+    expect(s.squeegee.advised).toBe('60')
+    expect(s.squeegee.reasons[0]?.inputs.more).toBe(', and 1 alike before')
   })
   it('a sample of the same job counts before a newer one that is alike, its own screen before that', () => {
     const rows = [
-      good({ id: 'R-9.x', blade: '90' }),
-      good({ words: 'Chart: Hit', blade: '60' }),
-      good({ id: 'R-3.x', blade: '80' }),
+      good({ id: 'R-9.x', squeegee: '90' }),
+      good({ words: 'Chart: Hit', squeegee: '60' }),
+      good({ id: 'R-3.x', squeegee: '80' }),
     ]
-    expect(from(rows).blade.advised).toBe('90')
-    expect(from(rows.slice(1)).blade.advised).toBe('60')
+    expect(from(rows).squeegee.advised).toBe('90')
+    expect(from(rows.slice(1)).squeegee.advised).toBe('60')
   })
   it.each([
     ['another press', { pressId: 'q' }],
     ['another use', { use: 'halftone' }],
     ['another mesh', { mesh: 9000 }],
     ['light cloth', { darkCloth: false }],
-    ['water-based ink', { waterBased: true }],
+    ['water-based ink', { driesInScreen: true }],
   ] as const)('does not count for %s', (_, other) => {
-    expect(from([good(other)]).blade).toMatchObject({ advised: '70' })
+    expect(from([good(other)]).squeegee).toMatchObject({ advised: '70' })
   })
   it('does not count off the pallet, where one pass is all there is', () => {
     const off = from([good()], need('top', { offPallet: true }))
-    expect([off.blade.advised, off.strokes.advised]).toEqual(['70', 1])
+    expect([off.squeegee.advised, off.strokes.advised]).toEqual(['70', 1])
   })
 })
 
@@ -184,7 +191,11 @@ describe('what was found good at the press', () => {
 describe('ink laid by the way a hit is struck', () => {
   const laid = (overrides = {}, use: StrokeNeed['use'] = 'top', at = press('manual')) => {
     const n = need(use)
-    return relativeDeposit(n, at, strokeFor(n, at, { blades: RACK, proven: [] }, DEFAULT_METHOD, overrides))
+    return relativeDeposit(
+      n,
+      at,
+      strokeFor(n, at, { squeegees: RACK, approved: [] }, DEFAULT_METHOD, overrides),
+    )
   }
   it('is 1 with the usual settings of every use', () => {
     for (const use of ['base', 'white', 'smoothing', 'halftone', 'expanding', 'direct', 'top'] as const) {
@@ -193,9 +204,9 @@ describe('ink laid by the way a hit is struck', () => {
     }
   })
   it.each([
-    ['a softer blade', { 'blade.x': '60' }],
+    ['a softer squeegee', { 'squeegee.x': '60' }],
     ['a rounded edge', { 'edge.x': 'rounded' }],
-    ['a flatter blade', { 'angle.x': degrees(25) }],
+    ['a flatter squeegee', { 'angle.x': degrees(25) }],
     ['more pressure', { 'pressure.x': 'firm' }],
     ['a slower stroke', { 'time.x': 2.6 }],
     ['a slow flood', { 'flood.x': 'slow' }],
@@ -204,8 +215,8 @@ describe('ink laid by the way a hit is struck', () => {
     expect(laid(own)).toBeLessThan(1.3)
   })
   it.each([
-    ['a harder blade', { 'blade.x': '90' }],
-    ['an upright blade', { 'angle.x': 0 }],
+    ['a harder squeegee', { 'squeegee.x': '90' }],
+    ['an upright squeegee', { 'angle.x': 0 }],
     ['a quick stroke', { 'time.x': 0.8 }],
   ])('%s lays less', (_, own) => {
     expect(laid(own)).toBeLessThan(0.97)
@@ -236,20 +247,20 @@ describe('held from print to print', () => {
   })
 })
 
-describe('one blade length for all heads', () => {
-  it('is the shortest blade 25 to 50 mm wider than the image on each side', () => {
-    const rack = [blade('70', 300), blade('70', 340), blade('70', 370), blade('70', 400)]
-    expect(bladeLengthFor(mm(280), rack, {})).toMatchObject({
+describe('one squeegee length for all heads', () => {
+  it('is the shortest squeegee 25 to 50 mm wider than the image on each side', () => {
+    const rack = [squeegee('70', 300), squeegee('70', 340), squeegee('70', 370), squeegee('70', 400)]
+    expect(squeegeeLengthFor(mm(280), rack, {})).toMatchObject({
       advised: mm(340),
-      reasons: [{ rule: 'BLADE_LENGTH' }],
+      reasons: [{ rule: 'SQUEEGEE_LENGTH' }],
     })
-    const short = bladeLengthFor(mm(280), [blade('70', 300)], {})
-    expect(short.reasons.map((r) => r.rule)).toContain('BLADE_SHORT')
+    const short = squeegeeLengthFor(mm(280), [squeegee('70', 300)], {})
+    expect(short.reasons.map((r) => r.rule)).toContain('SQUEEGEE_SHORT')
     expect(short.advised).toBeCloseTo(mm(350))
   })
 })
 
-it('push or pull by the shop’s school, and no question on an automatic', () => {
+it('push or pull by the shop’s practice, and no question on an automatic', () => {
   expect(directionFor(press('manual'), { ...DEFAULT_METHOD, stroke: 'pull' }, {})?.advised).toBe('pull')
   expect(directionFor(press('bench'), DEFAULT_METHOD, { direction: 'pull' })?.chosen).toBe('pull')
   expect(directionFor(press('automatic'), DEFAULT_METHOD, {})).toBeUndefined()

@@ -9,22 +9,22 @@ import {
   type Reason,
   type ShopMethod,
 } from '../advice'
-import { EDGES, type Press, type Proven, provenFor, type Shop } from '../equipment'
+import { type ApprovedSetting, approvedFor, EDGES, type Press, type Shop } from '../equipment'
 import { degrees, type Kind } from '../quantity'
 import {
-  BLADES,
-  type BladeKind,
   FLOODS,
   type Flood,
   PRESSURE_STEPS,
   PRESSURES,
   type Pressure,
+  SQUEEGEES,
+  type SqueegeeKind,
   STROKE,
 } from './definition'
 import { type StrokeNeed, type StrokeRule, settingFor, type Triple } from './settings'
 
 export interface StrokeAdvice {
-  readonly blade: ChoiceAdvice<BladeKind>
+  readonly squeegee: ChoiceAdvice<SqueegeeKind>
   readonly edge: ChoiceAdvice<keyof typeof EDGES>
   readonly angle: NumberAdvice
   readonly pressure: ChoiceAdvice<Pressure>
@@ -42,18 +42,18 @@ export interface StrokeAdvice {
 export function strokeFor(
   need: StrokeNeed,
   press: Press,
-  { blades, proven }: Pick<Shop, 'blades' | 'proven'>,
+  { squeegees, approved }: Pick<Shop, 'squeegees' | 'approved'>,
   method: ShopMethod,
   overrides: Overrides,
 ): StrokeAdvice {
   const s = settingFor(need, press)
-  const alike = provenFor(proven, { ...need, pressId: press.id }, need.screen)
+  const alike = approvedFor(approved, { ...need, pressId: press.id }, need.screen)
   // Off the pallet nothing found on one counts: there is no way back into register.
   const found = need.offPallet ? undefined : alike.at(-1)
   const own = (usual: Input): readonly Reason[] =>
-    found ? [STROKE.because('STROKE_PROVEN', told(found, alike.length, press, usual))] : []
+    found ? [STROKE.because('STROKE_APPROVED', told(found, alike.length, press, usual))] : []
   const of = { id: need.hitId, name: need.name }
-  /** What is advised of a number: what was found good, in a range that holds it. */
+  /** What is advised of a number: what was approved, in a range that holds it. */
   const about = (
     what: 'angle' | 'time' | 'strokes',
     kind: Kind,
@@ -72,10 +72,10 @@ export function strokeFor(
     )
   }
   const why = (usual: string, rule: StrokeRule): readonly Reason[] => [...own(usual), STROKE.because(rule)]
-  const [hardness] = s.blade
-  const wanted = among(BLADES, found?.blade) ?? hardness
-  const held = blades.some((b) => b.hardness === wanted)
-  const edge = blades.some((b) => b.edge === s.edge[0]) ? s.edge : (['square', 'EDGE_SQUARE'] as const)
+  const [hardness] = s.squeegee
+  const wanted = among(SQUEEGEES, found?.squeegee) ?? hardness
+  const held = squeegees.some((b) => b.hardness === wanted)
+  const edge = squeegees.some((b) => b.edge === s.edge[0]) ? s.edge : (['square', 'EDGE_SQUARE'] as const)
   const [angles, angleRule] = s.angle
   const [usualPressure, pressureRule] = s.pressure
   const pressure = STROKE.choice(
@@ -88,15 +88,15 @@ export function strokeFor(
     overrides,
   )
   return {
-    blade: STROKE.choice(
-      'blade',
+    squeegee: STROKE.choice(
+      'squeegee',
       {
         of,
         advised: wanted,
         reasons: [
-          ...why(hardness, s.blade[1]),
+          ...why(hardness, s.squeegee[1]),
           ...releaseOf(need, method),
-          ...(held ? [] : [STROKE.because('BLADE_NOT_HELD', { name: need.name, wanted })]),
+          ...(held ? [] : [STROKE.because('SQUEEGEE_NOT_HELD', { name: need.name, wanted })]),
         ],
       },
       overrides,
@@ -123,7 +123,7 @@ export function strokeFor(
 const releaseOf = ({ use }: StrokeNeed, { release }: ShopMethod): readonly Reason[] =>
   use === 'smoothing' ? [STROKE.because(release === 'spray' ? 'RELEASE_SPRAY' : 'RELEASE_CLEAR')] : []
 
-const told = ({ on, words }: Proven, count: number, press: Press, usual: Input) => ({
+const told = ({ on, words }: ApprovedSetting, count: number, press: Press, usual: Input) => ({
   press: press.name,
   on,
   words,
@@ -136,7 +136,7 @@ function gaugeFor(
   need: StrokeNeed,
   press: Press,
   word: Pressure,
-  found: Proven | undefined,
+  found: ApprovedSetting | undefined,
   own: (usual: Input) => readonly Reason[],
   overrides: Overrides,
 ): NumberAdvice | undefined {
@@ -148,9 +148,9 @@ function gaugeFor(
   const usual = marks[at] ?? note.medium
   const half = (neighbour: number | undefined, other: number | undefined) =>
     (usual + (neighbour ?? 2 * usual - (other ?? usual))) / 2
-  // What was found good holds for the word that it was found with.
-  const proven = found?.pressure === word ? found.gauge : undefined
-  const advised = proven ?? usual
+  // What was approved holds for the word that it was found with.
+  const approved = found?.pressure === word ? found.gauge : undefined
+  const advised = approved ?? usual
   const [low, high] = [half(marks[at - 1], marks[at + 1]), half(marks[at + 1], marks[at - 1])]
   return STROKE.number(
     'gauge',
@@ -160,7 +160,7 @@ function gaugeFor(
       advised,
       range: [Math.min(low, advised), Math.max(high, advised)],
       reasons: [
-        ...(proven === undefined ? [] : own(q(kind, usual))),
+        ...(approved === undefined ? [] : own(q(kind, usual))),
         STROKE.because('GAUGE_NOTE', { word, value: q(kind, usual), press: press.name }),
       ],
     },

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { tell } from '@/core/advice'
+import { message } from '@/core/advice'
 import type { Order } from '@/core/order'
 import { noDecisions, plan } from '@/core/plan'
 import { DEMO_SHOP, demoOrders } from './index'
@@ -39,6 +39,6 @@ describe('jobs with more colours than the shop has places', () => {
     const helps = planned(8).sequence.reasons.filter((r) => r.rule.startsWith('HELP_'))
     expect(helps.length).toBeGreaterThan(0)
     // Nine screens and two flashes need eleven stations at once; with a place more, two revolutions do.
-    for (const help of helps) expect(tell(help, 'metric')).toMatch(/in two revolutions/)
+    for (const help of helps) expect(message(help, 'metric')).toMatch(/in two revolutions/)
   })
 })

@@ -50,7 +50,7 @@ describe('the demo orders', () => {
     expect(printed('R-1005-P2-dark')).toMatch(/I2$/)
     const copper = planOf('R-1006-P1-dark').hits.find((h) => h.hit.id === 'I1')
     expect(copper && numberOf(copper.mesh)).toBe(4300)
-    expect(numberOf(planOf('R-1007-P1-dark-poly').cure.film)).toBeCloseTo(273.15 + 130)
+    expect(numberOf(planOf('R-1007-P1-dark-poly').cure.inkFilm)).toBeCloseTo(273.15 + 130)
     expect(planOf('R-1009-P1-in-between').press.kind).toBe('bench')
     expect(printed('R-1009-P1-in-between')).toBe('I1')
   })

@@ -40,7 +40,7 @@ const additive = (
   system: BaseInk['system'],
   cost: number,
   does: AdditiveKind,
-): BaseInk => ({ code, name, system, cost, density: 1000, known: { how: 'additive', does } })
+): BaseInk => ({ code, name, system, cost, density: 1000, characterisation: { how: 'additive', does } })
 const ADDED = [
   additive('A-P', 'Rise', 'plastisol', 22, 'expands'),
   additive('A-L', 'Low cure', 'plastisol', 31, 'lowersCure'),

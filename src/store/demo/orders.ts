@@ -24,7 +24,7 @@ const ink = (id: string, shelf: string, coverage: number, more: Partial<InkColou
   if (!found) throw new Error(`no ink ${shelf}`)
   const { name, hex } = found
   const kind = {
-    character: found.character,
+    inkType: found.inkType,
     opacity: found.opacity,
     system: orderedSystem(found.system, 'plastisol'),
   }
@@ -89,7 +89,7 @@ const thisWeek = (today: string): readonly Order[] => [
   },
   {
     id: 'O-1002',
-    customer: 'Saltgate Regatta',
+    customer: 'Tarnquay Regatta',
     title: 'Pennants',
     due: day(today, 4),
     notes: 'Second, smaller artwork for the juniors.',
@@ -239,7 +239,7 @@ const later = (today: string): readonly Order[] => [
   },
   {
     id: 'O-1010',
-    customer: 'Larkfield School',
+    customer: 'Osselby School',
     title: 'Leavers’ sweatshirts',
     due: day(today, 15),
     notes:

@@ -1,5 +1,5 @@
 import { addDays, formatISO, parseISO } from 'date-fns'
-import { type Frame, type HangingPlace, STEP_NAMES, type Stencil, type Step } from '@/core/equipment'
+import { type Frame, type MountedAt, STEP_NAMES, type Stencil, type Step } from '@/core/equipment'
 
 interface Carried {
   readonly frame: string
@@ -9,8 +9,8 @@ interface Carried {
   /** The last step that was done, and how many days ago all of it was. */
   readonly until: Step
   readonly ago: number
-  /** Where it hangs still. */
-  readonly hangs?: HangingPlace
+  /** Where it is mounted still. */
+  readonly mounted?: MountedAt
 }
 
 const STAR = 'Tide Observatory, Open nights star chart'
@@ -26,9 +26,9 @@ const CARRIED: readonly Carried[] = [
     order: 'O-0958',
     hit: 'I1',
     words: 'Slate Hollow Climbing, Spring wall tees: Chalk white',
-    until: 'hang',
+    until: 'mount',
     ago: 160,
-    hangs: { pressId: 'twelve', head: 4 },
+    mounted: { pressId: 'twelve', head: 4 },
   },
 ]
 
@@ -76,6 +76,6 @@ export const busyFrames = (frames: readonly Frame[], today: string): readonly Fr
           }))
         : [],
       ...(carried && { stencil: stencilOf(carried, today) }),
-      ...(carried?.hangs && { hangs: carried.hangs }),
+      ...(carried?.mounted && { mounted: carried.mounted }),
     }
   })

@@ -1,9 +1,9 @@
 import { DEFAULT_METHOD } from '@/core/advice'
 import {
-  bladeStock,
   frameStock,
   type ScreenRoom,
   type Shop,
+  squeegeeStock,
   USUAL_HOURS,
   USUAL_PRICES,
   USUAL_SCREENS,
@@ -60,7 +60,7 @@ export const DEMO_SHOP: Shop = {
       pallets: 4,
       palletWidth: mm(406),
       palletHeight: mm(560),
-      board: 'aluminium',
+      palletMaterial: 'aluminium',
     },
     {
       id: 'six',
@@ -71,7 +71,7 @@ export const DEMO_SHOP: Shop = {
       pallets: 6,
       palletWidth: mm(406),
       palletHeight: mm(560),
-      board: 'aluminium',
+      palletMaterial: 'aluminium',
     },
     {
       id: 'twelve',
@@ -79,7 +79,7 @@ export const DEMO_SHOP: Shop = {
       kind: 'automatic',
       palletWidth: mm(406),
       palletHeight: mm(560),
-      board: 'aluminium',
+      palletMaterial: 'aluminium',
       stations: Array.from({ length: 10 }, (_, i) => ({
         number: i + 1,
         usable: i + 1 !== 7,
@@ -87,7 +87,14 @@ export const DEMO_SHOP: Shop = {
       })),
       pressure: { scale: 'air', light: 2e5, medium: 2.8e5, firm: 3.6e5 },
     },
-    { id: 'bench', name: 'Bench', kind: 'bench', palletWidth: mm(455), palletHeight: mm(600), board: 'wood' },
+    {
+      id: 'bench',
+      name: 'Bench',
+      kind: 'bench',
+      palletWidth: mm(455),
+      palletHeight: mm(600),
+      palletMaterial: 'wood',
+    },
   ],
   flashes: [
     { id: 'panel', name: 'Black panel', kind: 'panel', pressId: 'four', takes: 1 },
@@ -106,7 +113,7 @@ export const DEMO_SHOP: Shop = {
     ...frameStock(90, [27], [26.5], [26], [26], [25], [18, 'tension']),
     ...frameStock(120, [27], [26.5], [26], [16.5, 'tension'], [15, 'tension']),
   ],
-  blades: bladeStock(
+  squeegees: squeegeeStock(
     ['70', 140],
     ['70/90/70', 140],
     ['70', 300],
@@ -124,7 +131,7 @@ export const DEMO_SHOP: Shop = {
   ),
   hours: { ...USUAL_HOURS, to: 16.5 * 3600 },
   prices: USUAL_PRICES,
-  proven: [],
+  approved: [],
   screens: DEMO_SCREENS,
   inkRoom: DEMO_INK_ROOM,
 }

@@ -1,7 +1,7 @@
 import type { Kysely, Selectable } from 'kysely'
 import type { Lab, Spectrum } from '@/core/color'
 import type { Part } from '@/core/equipment'
-import { type Batch, type Can, type Drawdown, pailOf } from '@/core/ink'
+import { type Batch, type Can, type Drawdown, tubContents } from '@/core/ink'
 import type { Database } from '../database'
 import { inOne } from '../once'
 import type { Tables } from '../schema'
@@ -70,7 +70,7 @@ export async function loadBatch(db: Kysely<Tables>, id: string): Promise<Batch |
   if (!row) return undefined
   const [parts, entries, drawdowns] = await Promise.all([
     db.selectFrom('batch_part').selectAll().where('batch_id', '=', id).orderBy('place').execute(),
-    db.selectFrom('stock_entry').selectAll().where('vessel', '=', id).orderBy('id').execute(),
+    db.selectFrom('stock_entry').selectAll().where('tub', '=', id).orderBy('id').execute(),
     db.selectFrom('drawdown').selectAll().where('batch_id', '=', id).orderBy('id').execute(),
   ])
   const { l, a, b, run_id, hit_id, mixed, expires, ...rest } = row
@@ -82,7 +82,7 @@ export async function loadBatch(db: Kysely<Tables>, id: string): Promise<Batch |
     mixed: mixed ?? undefined,
     expires: expires ?? undefined,
     parts: parts.map(({ code, share }) => ({ code, share })),
-    poured: pailOf(entries.map((e) => ({ code: e.code ?? undefined, mass: e.mass }))),
+    poured: tubContents(entries.map((e) => ({ code: e.code ?? undefined, mass: e.mass }))),
     mass: tidy(entries.reduce((sum, e) => sum + e.mass, 0)),
     drawdowns: drawdowns.map(drawdownOf),
   }

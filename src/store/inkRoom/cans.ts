@@ -12,10 +12,10 @@ export async function withMass(
 ): Promise<readonly Can[]> {
   const sums = await db
     .selectFrom('stock_entry')
-    .select(['vessel', (e) => e.fn.sum<number>('mass').as('mass')])
-    .groupBy('vessel')
+    .select(['tub', (e) => e.fn.sum<number>('mass').as('mass')])
+    .groupBy('tub')
     .execute()
-  const massOf = new Map(sums.map((s) => [s.vessel, s.mass]))
+  const massOf = new Map(sums.map((s) => [s.tub, s.mass]))
   return cans.map((c) => ({ ...c, opened: c.opened ?? undefined, mass: tidy(massOf.get(c.id) ?? 0) }))
 }
 
@@ -37,7 +37,7 @@ export const receiveCans = (db: Database, cans: readonly NewCan[], at: string): 
         .insertInto('can')
         .values({ id, code, lot, received: at.slice(0, 10), opened: opened ?? null })
         .execute()
-      await write(tx, { at, vessel: id, kind: 'received', mass })
+      await write(tx, { at, tub: id, kind: 'received', mass })
       ids.push(id)
     }
     return ids

@@ -4,7 +4,7 @@ import type { Tables } from '../schema'
 
 interface NewEntry {
   readonly at: string
-  readonly vessel: string
+  readonly tub: string
   readonly kind: Entry['kind']
   readonly mass: number
   readonly batch?: string
@@ -19,7 +19,7 @@ export const write = (db: Kysely<Tables>, e: NewEntry) =>
     .insertInto('stock_entry')
     .values({
       at: e.at,
-      vessel: e.vessel,
+      tub: e.tub,
       kind: e.kind,
       mass: e.mass,
       batch_id: e.batch ?? '',

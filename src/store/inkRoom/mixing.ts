@@ -35,8 +35,8 @@ export async function pour(
       return no(
         `${canId} holds ${Math.round((can?.mass ?? 0) * 1000)} g by the book, less than was poured: someone else took from it, or it was never booked in full. Correct its stock first.`,
       )
-    await write(tx, { at, vessel: canId, kind: 'poured', mass: -mass, batch: batchId })
-    await write(tx, { at, vessel: batchId, kind: 'mixed', mass, batch: batchId, code: row.code })
+    await write(tx, { at, tub: canId, kind: 'poured', mass: -mass, batch: batchId })
+    await write(tx, { at, tub: batchId, kind: 'mixed', mass, batch: batchId, code: row.code })
     if (row.opened === null) await tx.updateTable('can').set({ opened: at }).where('id', '=', canId).execute()
     return { ok: true }
   })
@@ -63,7 +63,7 @@ export async function undoPour(db: Database, batchId: string, at: string): Promi
     for (const e of last)
       await write(tx, {
         at,
-        vessel: e.vessel,
+        tub: e.tub,
         kind: 'corrected',
         mass: -e.mass,
         batch: batchId,
@@ -133,7 +133,7 @@ export async function moveInk(
       return no(kind === 'returned' ? 'What comes back is more than nothing.' : 'Nothing was taken out.')
     if (batch.mass + mass > MOST_IN_TUB) return no(`No tub holds more than ${MOST_IN_TUB} kg.`)
     if (batch.mass + mass < -1e-9) return no(`${batchId} holds only ${Math.round(batch.mass * 1000)} g.`)
-    await write(tx, { at, vessel: batchId, kind, mass, batch: batchId, note })
+    await write(tx, { at, tub: batchId, kind, mass, batch: batchId, note })
     if (batch.state !== 'mixing' && batch.mass + mass < 1e-6)
       await tx.updateTable('batch').set({ state: 'gone' }).where('id', '=', batchId).execute()
     return { ok: true }

@@ -21,7 +21,7 @@ export async function lotsOf(
 ): Promise<ReadonlyMap<string, readonly string[]>> {
   const rows = await db
     .selectFrom('stock_entry')
-    .innerJoin('can', 'can.id', 'stock_entry.vessel')
+    .innerJoin('can', 'can.id', 'stock_entry.tub')
     .select([
       'stock_entry.batch_id',
       'can.code',
@@ -45,9 +45,9 @@ export async function pastBatches(db: Database, limit: number): Promise<readonly
   const [sums, accepted, lots] = await Promise.all([
     db
       .selectFrom('stock_entry')
-      .select(['vessel', 'kind', (e) => e.fn.sum<number>('mass').as('mass')])
-      .where('vessel', 'in', ids)
-      .groupBy(['vessel', 'kind'])
+      .select(['tub', 'kind', (e) => e.fn.sum<number>('mass').as('mass')])
+      .where('tub', 'in', ids)
+      .groupBy(['tub', 'kind'])
       .execute(),
     db
       .selectFrom('drawdown')
@@ -61,7 +61,7 @@ export async function pastBatches(db: Database, limit: number): Promise<readonly
   const last = new Map(accepted.map((d) => [d.batch_id, drawdownOf(d)]))
   return rows.map(({ id, name, system, l, a, b, run_id, begun, state }) => {
     const of = (kinds: readonly string[]) =>
-      tidy(sums.filter((s) => s.vessel === id && kinds.includes(s.kind)).reduce((sum, s) => sum + s.mass, 0))
+      tidy(sums.filter((s) => s.tub === id && kinds.includes(s.kind)).reduce((sum, s) => sum + s.mass, 0))
     return {
       id,
       name,
@@ -85,7 +85,7 @@ export async function usedInRuns(
 ): Promise<readonly { readonly runId: string; readonly hitId: string; readonly used: number }[]> {
   const rows = await db
     .selectFrom('stock_entry')
-    .innerJoin('batch', 'batch.id', 'stock_entry.vessel')
+    .innerJoin('batch', 'batch.id', 'stock_entry.tub')
     .select(['batch.run_id', 'batch.hit_id', (e) => e.fn.sum<number>('stock_entry.mass').as('mass')])
     .where('stock_entry.kind', 'in', ['used', 'returned'])
     .where('batch.run_id', '!=', '')

@@ -8,6 +8,7 @@ import { up as prices } from './006_prices'
 import { up as atThePress } from './007_at_the_press'
 import { up as onceAndEnded } from './008_once_and_ended'
 import { up as shopInParts } from './009_shop_in_parts'
+import { up as tradeWords } from './010_trade_words'
 
 /** Every step from the first version on, in order. */
 export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unknown>) => Promise<void> }>> = {
@@ -20,4 +21,5 @@ export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unkn
   '007_at_the_press': { up: atThePress },
   '008_once_and_ended': { up: onceAndEnded },
   '009_shop_in_parts': { up: shopInParts },
+  '010_trade_words': { up: tradeWords },
 }

@@ -2,12 +2,12 @@ import { group } from 'd3-array'
 import type { Frame } from '@/core/equipment'
 import { bare, placed, type StoredPart } from './part'
 
-/** Frames with their tension, the stencil they carry and where they hang. */
+/** Frames with their tension, the stencil they carry and where they are mounted. */
 export const frames: StoredPart<'frames'> = {
   read: async (db) => {
-    const [rows, hanging, readings, stencils, steps] = await Promise.all([
+    const [rows, mounted, readings, stencils, steps] = await Promise.all([
       db.selectFrom('frame').selectAll().orderBy('place').execute(),
-      db.selectFrom('frame_hangs').selectAll().execute(),
+      db.selectFrom('frame_mounted').selectAll().execute(),
       db.selectFrom('tension_reading').selectAll().orderBy('place').execute(),
       db.selectFrom('stencil').selectAll().execute(),
       db.selectFrom('stencil_step').selectAll().orderBy('place').execute(),
@@ -17,7 +17,7 @@ export const frames: StoredPart<'frames'> = {
       shop: {
         frames: rows.map((f): Frame => {
           const s = stencils.find((x) => x.frame_id === f.id)
-          const at = hanging.find((h) => h.frame_id === f.id)
+          const at = mounted.find((h) => h.frame_id === f.id)
           const stencil = s && {
             order: s.order_id,
             print: s.print_id,
@@ -31,7 +31,7 @@ export const frames: StoredPart<'frames'> = {
             ...bare(f),
             readings: (readingsOf.get(f.id) ?? []).map((r) => ({ on: r.on_day, tension: r.tension })),
             ...(stencil && { stencil }),
-            ...(at && { hangs: { pressId: at.press_id, head: at.head } }),
+            ...(at && { mounted: { pressId: at.press_id, head: at.head } }),
           }
         }),
       },
@@ -40,9 +40,9 @@ export const frames: StoredPart<'frames'> = {
   rows: ({ shop: { frames } }) => {
     const carried = frames.flatMap(({ id, stencil }) => (stencil ? [{ id, stencil }] : []))
     return {
-      frame: placed(frames).map(({ readings: _, stencil: __, hangs: ___, ...f }) => f),
-      frame_hangs: frames.flatMap(({ id, hangs }) =>
-        hangs ? [{ frame_id: id, press_id: hangs.pressId, head: hangs.head }] : [],
+      frame: placed(frames).map(({ readings: _, stencil: __, mounted: ___, ...f }) => f),
+      frame_mounted: frames.flatMap(({ id, mounted }) =>
+        mounted ? [{ frame_id: id, press_id: mounted.pressId, head: mounted.head }] : [],
       ),
       tension_reading: frames.flatMap((f) =>
         f.readings.map(({ on, tension }, place) => ({ frame_id: f.id, place, on_day: on, tension })),

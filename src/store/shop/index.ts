@@ -11,10 +11,10 @@ import {
 import { changeStamp, type Database } from '../database'
 import { inOne, type Saved } from '../once'
 import type { Tables } from '../schema'
+import { approved } from './approved'
 import { frames } from './frames'
 import type { StoredPart } from './part'
 import { presses } from './presses'
-import { proven } from './proven'
 import { rack } from './rack'
 import { screens } from './screens'
 import { settings } from './settings'
@@ -27,7 +27,7 @@ const PARTS: { readonly [P in ShopPart]: StoredPart<P> } = {
   frames,
   screens,
   rack,
-  proven,
+  approved,
 }
 
 /** The shop with the versions its parts were read at. */
@@ -63,7 +63,7 @@ async function readShop(db: Kysely<Tables>, before?: StoredShop): Promise<Stored
     frames: await read('frames'),
     screens: await read('screens'),
     rack: await read('rack'),
-    proven: await read('proven'),
+    approved: await read('approved'),
   })
   return { shelf, versions }
 }

@@ -13,7 +13,6 @@ import {
 } from '@/core/equipment'
 import { type Database, openDatabase } from '../database'
 import { demoShelf } from '../demo'
-import { MIGRATIONS } from '../migrations'
 import { loadShop, putShop, savePart } from './index'
 
 const SHELF = demoShelf('2026-11-23')
@@ -100,7 +99,7 @@ describe('parts', () => {
       savePart(db, 'rack', { shop: { inkRoom: { ...shop.inkRoom, laid: 1.1 } } }, 1),
       savePart(db, 'presses', { shop: { ...partOf(SHELF, 'presses').shop, dryers: [] } }, 1),
       savePart(db, 'settings', { ...partOf(SHELF, 'settings'), inks: [] }, 1),
-      savePart(db, 'proven', { shop: { proven: [] } }, 1),
+      savePart(db, 'approved', { shop: { approved: [] } }, 1),
     ])
     expect(saves).toEqual(SHOP_PARTS.map(() => ({ ok: true, version: 2 })))
     const { shelf } = await loadShop(db)
@@ -125,7 +124,7 @@ describe('parts', () => {
 describe('rows', () => {
   it('two frames that change places at the press do', async () => {
     const at = (a: number, b: number) =>
-      framesWith((f, i) => (i < 2 ? { ...f, hangs: { pressId: 'twelve', head: i === 0 ? a : b } } : f))
+      framesWith((f, i) => (i < 2 ? { ...f, mounted: { pressId: 'twelve', head: i === 0 ? a : b } } : f))
     await savePart(db, 'frames', at(1, 2), 1)
     await savePart(db, 'frames', at(2, 1), 2)
     expect(partOf((await loadShop(db)).shelf, 'frames')).toEqual(at(2, 1))
@@ -133,9 +132,9 @@ describe('rows', () => {
   it('a frame takes the place of one that is given away', async () => {
     const [first, second, ...others] = SHELF.shop.frames
     if (!first || !second) throw new Error('no frames')
-    const hangs = { pressId: 'twelve', head: 1 }
-    await savePart(db, 'frames', { shop: { frames: [{ ...first, hangs }, second, ...others] } }, 1)
-    const after = { shop: { frames: [{ ...second, hangs }, ...others] } }
+    const mounted = { pressId: 'twelve', head: 1 }
+    await savePart(db, 'frames', { shop: { frames: [{ ...first, mounted }, second, ...others] } }, 1)
+    const after = { shop: { frames: [{ ...second, mounted }, ...others] } }
     await savePart(db, 'frames', after, 2)
     expect(partOf((await loadShop(db)).shelf, 'frames')).toEqual(after)
   })
@@ -146,7 +145,7 @@ describe('rows', () => {
       fc
         .record({
           frames: some(s.shop.frames),
-          blades: some(s.shop.blades),
+          squeegees: some(s.shop.squeegees),
           fabrics: some(s.shop.screens.fabrics),
           rack: some(s.shop.inkRoom.rack),
           inks: some(s.inks),
@@ -175,25 +174,4 @@ describe('rows', () => {
       { numRuns: 40 },
     )
   })
-})
-
-it('a shop of before parts keeps all it had, every part at its version', async () => {
-  const names = Object.keys(MIGRATIONS)
-  const last = names.indexOf('009_shop_in_parts')
-  // What the step takes away is put back, as the program before it left its file.
-  await sql`DROP TABLE shop_part`.execute(db)
-  await sql`ALTER TABLE shop ADD COLUMN version INTEGER NOT NULL DEFAULT 7`.execute(db)
-  await sql`ALTER TABLE stock_entry DROP COLUMN code`.execute(db)
-  await sql`INSERT INTO stock_entry (at, vessel, kind, mass, batch_id, corrects, note) VALUES
-    ('2026-11-23T08:00', 'B-0001', 'mixed', 0.2, 'B-0001', NULL, 'of W1'),
-    ('2026-11-23T09:00', 'B-0001', 'used', -0.1, 'B-0001', NULL, 'of course')`.execute(db)
-  await MIGRATIONS[names[last] ?? '']?.up(db as never)
-  const { shelf, versions } = await loadShop(db)
-  expect(shelf).toEqual(SHELF)
-  expect(versions).toEqual(Object.fromEntries(SHOP_PARTS.map((part) => [part, 7])))
-  const rows = await db.selectFrom('stock_entry').select(['code', 'note']).orderBy('id').execute()
-  expect(rows.slice(-2)).toEqual([
-    { code: 'W1', note: '' },
-    { code: null, note: 'of course' },
-  ])
 })

@@ -46,7 +46,7 @@ export const presses: StoredPart<'presses'> = {
       kind: p.kind,
       pallet_width: p.palletWidth,
       pallet_height: p.palletHeight,
-      board: p.board,
+      pallet_material: p.palletMaterial,
       heads: p.kind === 'manual' || p.kind === 'single' ? p.heads : null,
       pallets: p.kind === 'manual' ? p.pallets : null,
     })),
@@ -76,7 +76,7 @@ function pressOf(
     name: p.name,
     palletWidth: p.pallet_width,
     palletHeight: p.pallet_height,
-    board: p.board,
+    palletMaterial: p.pallet_material,
     ...(pressure && { pressure }),
   }
   const down = places.filter((s) => s.usable === 0).map((s) => s.number)

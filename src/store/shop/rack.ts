@@ -1,5 +1,5 @@
 import { group } from 'd3-array'
-import { type Known, USUAL_INK_ROOM } from '@/core/equipment'
+import { type Characterisation, USUAL_INK_ROOM } from '@/core/equipment'
 import { bare, placed, type StoredPart } from './part'
 
 /** Limits of colour, the rack and its formulas. */
@@ -17,14 +17,17 @@ export const rack: StoredPart<'rack'> = {
       shop: {
         inkRoom: {
           limits: {
-            asMeant: head.as_meant,
-            tonedDown: head.toned_down,
+            match: head.match_up_to,
+            visible: head.visible_up_to,
             accept: head.accept,
             again: head.again,
             white: head.white,
           },
           laid: head.laid,
-          rack: inks.map((i) => ({ ...bare(i), known: JSON.parse(i.known) as Known })),
+          rack: inks.map((i) => ({
+            ...bare(i),
+            characterisation: JSON.parse(i.characterisation) as Characterisation,
+          })),
           formulas: formulas.map(({ place: _, l, a, b, ...f }) => ({
             ...f,
             target: { l, a, b },
@@ -40,15 +43,15 @@ export const rack: StoredPart<'rack'> = {
       colour_limits: [
         {
           id: 1,
-          as_meant: limits.asMeant,
-          toned_down: limits.tonedDown,
+          match_up_to: limits.match,
+          visible_up_to: limits.visible,
           accept: limits.accept,
           again: limits.again,
           white: limits.white,
           laid,
         },
       ],
-      base_ink: placed(rack).map((i) => ({ ...i, known: JSON.stringify(i.known) })),
+      base_ink: placed(rack).map((i) => ({ ...i, characterisation: JSON.stringify(i.characterisation) })),
       formula: placed(formulas).map(({ target, parts: _, ...f }) => ({ ...f, ...target })),
       formula_part: formulas.flatMap((f) => placed(f.parts).map((p) => ({ ...p, formula_id: f.id }))),
     }

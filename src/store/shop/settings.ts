@@ -1,16 +1,16 @@
-import { DEFAULT_METHOD, knownSchools } from '@/core/advice'
+import { DEFAULT_METHOD, knownPractices } from '@/core/advice'
 import { USUAL_HOURS, USUAL_PRICES } from '@/core/equipment'
 import { bare, placed, type StoredPart } from './part'
 
-/** Name, schools, hours, prices, blades, and the shelf. */
+/** Name, practices, hours, prices, squeegees, and the shelf. */
 export const settings: StoredPart<'settings'> = {
   read: async (db) => {
-    const [head, options, pauses, price, blades, inks, cloths] = await Promise.all([
+    const [head, options, pauses, price, squeegees, inks, cloths] = await Promise.all([
       db.selectFrom('shop').selectAll().executeTakeFirst(),
       db.selectFrom('method').selectAll().execute(),
       db.selectFrom('pause').selectAll().orderBy('place').execute(),
       db.selectFrom('price').selectAll().executeTakeFirst(),
-      db.selectFrom('blade').selectAll().orderBy('place').execute(),
+      db.selectFrom('squeegee').selectAll().orderBy('place').execute(),
       db.selectFrom('ink').selectAll().orderBy('place').execute(),
       db.selectFrom('cloth').selectAll().orderBy('place').execute(),
     ])
@@ -19,7 +19,7 @@ export const settings: StoredPart<'settings'> = {
         name: head?.name ?? '',
         method: {
           ...DEFAULT_METHOD,
-          ...knownSchools(Object.fromEntries(options.map((o) => [o.school, o.option]))),
+          ...knownPractices(Object.fromEntries(options.map((o) => [o.practice, o.option]))),
         },
         hours: head
           ? {
@@ -38,21 +38,21 @@ export const settings: StoredPart<'settings'> = {
               garment: price.garment,
             }
           : USUAL_PRICES,
-        blades: blades.map(bare),
+        squeegees: squeegees.map(bare),
       },
-      inks: inks.map(bare),
+      inks: inks.map(bare).map(({ ink_type, ...i }) => ({ ...i, inkType: ink_type })),
       cloths: cloths.map(bare),
     }
   },
-  rows: ({ shop: { name, method, hours, prices, blades }, inks, cloths }) => {
+  rows: ({ shop: { name, method, hours, prices, squeegees }, inks, cloths }) => {
     const { pressHour, personHour, ...price } = prices
     return {
       shop: [{ id: 1, name, days: hours.days.join(','), opens: hours.from, closes: hours.to }],
-      method: Object.entries(method).map(([school, option]) => ({ school, option })),
+      method: Object.entries(method).map(([practice, option]) => ({ practice, option })),
       pause: hours.breaks.map((b, place) => ({ place, begins: b.from, ends: b.to })),
       price: [{ id: 1, press_hour: pressHour, person_hour: personHour, ...price }],
-      blade: placed(blades),
-      ink: placed(inks),
+      squeegee: placed(squeegees),
+      ink: placed(inks).map(({ inkType, ...i }) => ({ ...i, ink_type: inkType })),
       cloth: placed(cloths),
     }
   },

@@ -6,10 +6,10 @@ import type { Tables } from '../schema'
 /** What names a row of each of the shop's tables. */
 const KEYS = {
   shop: ['id'],
-  method: ['school'],
+  method: ['practice'],
   pause: ['place'],
   price: ['id'],
-  blade: ['id'],
+  squeegee: ['id'],
   ink: ['id'],
   cloth: ['name'],
   press: ['id'],
@@ -18,7 +18,7 @@ const KEYS = {
   flash_unit: ['id'],
   dryer: ['id'],
   frame: ['id'],
-  frame_hangs: ['frame_id'],
+  frame_mounted: ['frame_id'],
   tension_reading: ['frame_id', 'place'],
   stencil: ['frame_id'],
   stencil_step: ['frame_id', 'place'],
@@ -31,7 +31,7 @@ const KEYS = {
   base_ink: ['code'],
   formula: ['id'],
   formula_part: ['formula_id', 'place'],
-  proven: ['id'],
+  approved: ['id'],
 } as const satisfies { readonly [T in keyof Tables]?: readonly (keyof Tables[T])[] }
 
 type ShopTable = keyof typeof KEYS
@@ -40,7 +40,7 @@ export type Rows = { readonly [T in ShopTable]?: readonly Insertable<Tables[T]>[
 type Loose = Readonly<Record<string, unknown>>
 
 /** Two frames may change places: where only one row may stand, the old ones go first. */
-const GO_FIRST: readonly ShopTable[] = ['frame_hangs']
+const GO_FIRST: readonly ShopTable[] = ['frame_mounted']
 
 /** Makes the tables hold these rows and no others; writes only what is different. */
 export async function writeRows(tx: Kysely<Tables>, wanted: Rows): Promise<void> {

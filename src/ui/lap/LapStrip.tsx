@@ -31,7 +31,7 @@ interface Props {
 /** A strip of one or two screens is no wider than it needs to be, rem a cell. */
 const WIDEST = 15
 
-/** The press unrolled into a strip: what hangs at each place, and the ink on the cloth when a garment leaves it. */
+/** The press unrolled into a strip: what is mounted at each place, and the ink on the cloth when a garment leaves it. */
 export function LapStrip({ plan, scale, label = 'Lap strip', hands }: Props) {
   const shape = lapStripShape(plan)
   const { tallest } = shape
@@ -142,12 +142,12 @@ export function LapStrip({ plan, scale, label = 'Lap strip', hands }: Props) {
             : ''}
         </Box>
         <Box as="span" whiteSpace="nowrap">
-          tallest film{' '}
+          thickest ink{' '}
           <AskNumber
-            label={`Tallest film, ${label.toLowerCase()}`}
-            reasons={[PLAN.because('TALLEST', { film: q('film', tallest) })]}
+            label={`Thickest ink, ${label.toLowerCase()}`}
+            reasons={[PLAN.because('TALLEST', { film: q('thickness', tallest) })]}
           >
-            <Measure kind="film" value={tallest} />
+            <Measure kind="thickness" value={tallest} />
           </AskNumber>
         </Box>
       </Flex>

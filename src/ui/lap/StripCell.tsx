@@ -34,7 +34,7 @@ interface CellProps {
   readonly target: boolean
 }
 
-/** One place of the strip: what hangs there, how it is struck, and the ink on the cloth behind it. */
+/** One place of the strip: what is mounted there, how it is struck, and the ink on the cloth behind it. */
 export function StripCell(props: CellProps) {
   const { cell } = props.strip
   return props.hands && cell.kind === 'print' ? (
@@ -162,14 +162,14 @@ function Words({ big, lines }: { readonly big: string; readonly lines: readonly 
   )
 }
 
-/** What hangs or stands at the place. */
+/** What is mounted at the place. */
 function Top({ plan, cell }: { readonly plan: RunPlan; readonly cell: Cell }) {
   const { units } = useSettings()
   const { background } = usePaint()
   const hit = cell.kind === 'print' ? plan.hits.find((h) => h.hit.id === cell.hitId) : undefined
   const flash = cell.kind === 'flash' ? plan.flashes[cell.flash] : undefined
   if (hit) {
-    const { strokes, blade, time } = hit.stroke
+    const { strokes, squeegee, time } = hit.stroke
     return (
       <>
         <Box
@@ -184,7 +184,7 @@ function Top({ plan, cell }: { readonly plan: RunPlan; readonly cell: Cell }) {
           lines={[
             writeQuantity('meshCount', numberOf(hit.mesh), units),
             <StrokeMarks key="s" count={numberOf(strokes)} />,
-            `${choiceOf(blade)}`,
+            `${choiceOf(squeegee)}`,
             `${writeQuantity('duration', numberOf(time), units)} each`,
             plan.press.kind !== 'automatic' && hit.head !== undefined ? `head ${hit.head}` : '',
           ]}
@@ -229,7 +229,7 @@ function Top({ plan, cell }: { readonly plan: RunPlan; readonly cell: Cell }) {
   )
 }
 
-/** A slanted blade for each stroke. */
+/** A slanted squeegee for each stroke. */
 const StrokeMarks = ({ count }: { readonly count: number }) => (
   <svg
     width={count * 13 + 2}

@@ -16,7 +16,7 @@ import { type Batch, type Can, isRead, SMEAR, tubsNear } from '@/core/ink'
 import { INK_SYSTEMS } from '@/core/order'
 import { readCgats } from '@/formats/cgats'
 import { Input, Label, Link } from '@/ui/elements'
-import { Pick, Write } from '@/ui/given'
+import { Pick, TextInput } from '@/ui/given'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
 import { Section, TextButton } from '@/ui/Section'
@@ -65,23 +65,23 @@ export function FormulaSearch({ cans, batches, asked }: Props) {
   const cloth = grounds.find((c) => c.name === clothName) ?? { name: 'grey cloth', hex: '#808080' }
   /** A curve that was read, as long as the target is its colour. */
   const [reading, setReading] = useState<{ readonly text: string; readonly spectrum: Spectrum }>()
-  const [told, setTold] = useState('')
+  const [notice, setNotice] = useState('')
   const target = targetOf(text)
   const { found, done, search, stop } = useSearch()
-  const usable = inkRoom.rack.filter((i) => i.system === system && isRead(i.known))
+  const usable = inkRoom.rack.filter((i) => i.system === system && isRead(i.characterisation))
   const opened = useMemo(() => new Set(cans.filter((c) => c.opened && c.mass > 0).map((c) => c.code)), [cans])
   const tubs = target ? tubsNear(batches, target, system, inkRoom.limits) : []
   const takeReading = (file: string) => {
     const read = readCgats(file)
     const [sample] = read.ok ? read.samples : []
-    if (!read.ok || !sample) return setTold(read.ok ? 'There is no sample in it.' : (read.wrong[0] ?? ''))
+    if (!read.ok || !sample) return setNotice(read.ok ? 'There is no sample in it.' : (read.wrong[0] ?? ''))
     const spectrum =
       sample.spectrum ?? (sample.lab && reflectanceOfLab(sample.lab, read.light)) ?? reflectanceOf('#808080')
     const { l, a, b } = labOf(spectrum)
     const words = [l, a, b].map((x) => x.toFixed(2)).join(' ')
     setText(words)
     setReading({ text: words, spectrum })
-    setTold([`${sample.name} is the target.`, ...read.notes].join(' '))
+    setNotice([`${sample.name} is the target.`, ...read.notes].join(' '))
   }
   const go = () => {
     if (!target) return
@@ -95,7 +95,12 @@ export function FormulaSearch({ cans, batches, asked }: Props) {
   }
   return (
     <>
-      <Grid templateColumns="auto 1.2fr 1fr 1fr 1fr" gap="4" alignItems="end" mb="4">
+      <Grid
+        templateColumns={{ base: 'repeat(auto-fill, minmax(7.5rem, 1fr))', lg: 'auto 1.2fr 1fr 1fr 1fr' }}
+        gap="4"
+        alignItems="end"
+        mb="4"
+      >
         <Swatch hex={target ? hexOfLab(target) : '#808080'} size={72} />
         <Box>
           <Label htmlFor="target" display="block" fontSize="small" color="soft">
@@ -136,13 +141,13 @@ export function FormulaSearch({ cans, batches, asked }: Props) {
       </Grid>
       <Flex gap="4" align="end" mb="5" wrap="wrap">
         <Box width="14rem">
-          <Write label="What it will be called" value={name} onWrite={setName} />
+          <TextInput label="What it will be called" value={name} onWrite={setName} />
         </Box>
         <Box>
           <FileIn label="Or a reading of the sample (CGATS text)" onText={takeReading} />
-          {told && (
+          {notice && (
             <Box role="status" fontSize="small">
-              {told}
+              {notice}
             </Box>
           )}
         </Box>
@@ -192,7 +197,7 @@ function Tubs({ tubs }: { readonly tubs: readonly { readonly tub: Batch; readonl
             <Measure kind="mass" value={batch.mass} />
           </Box>
           <Box color="soft">
-            off by <Measure kind="difference" value={off} />
+            ΔE <Measure kind="difference" value={off} />
           </Box>
           <Link href={`/ink/bench/${batch.id}`} textDecoration="underline">
             Open

@@ -8,7 +8,7 @@ import type { ShopAndShelf } from '@/core/equipment'
 import { type Candidate, colourOn, INK, mixed, partsOf } from '@/core/ink'
 import { AskNumber } from '@/ui/AskNumber'
 import { localNow } from '@/ui/clock'
-import { Give } from '@/ui/given'
+import { QuantityInput } from '@/ui/given'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
 import { Section, Table } from '@/ui/Section'
@@ -74,7 +74,7 @@ export function Results({
       title={`Formulas for ${called}`}
       side={
         <Flex align="end" gap="2" width="11rem">
-          <Give label="Batch" kind="mass" value={mass} onGive={setMass} />
+          <QuantityInput label="Batch" kind="mass" value={mass} onGive={setMass} />
         </Flex>
       }
     >

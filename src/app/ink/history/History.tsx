@@ -10,7 +10,7 @@ import { momentOf } from '@/core/schedule'
 import { AskNumber } from '@/ui/AskNumber'
 import { sayMoment } from '@/ui/clock'
 import { Link } from '@/ui/elements'
-import { Write } from '@/ui/given'
+import { TextInput } from '@/ui/given'
 import { Measure } from '@/ui/Measure'
 import { Section, Table } from '@/ui/Section'
 import { Swatch } from '@/ui/Swatch'
@@ -28,7 +28,7 @@ export function History({
   return (
     <>
       <Box width="16rem" mb="4">
-        <Write label="Colour" value={text} onWrite={setText} />
+        <TextInput label="Colour" value={text} onWrite={setText} />
       </Box>
       {colours.length === 0 && (
         <Box fontSize="lead" mb="5">
@@ -162,7 +162,7 @@ function Ledger({ entries }: { readonly entries: readonly Entry[] }) {
           {entries.map((e) => (
             <tr key={e.id}>
               <td style={{ width: '9rem' }}>{sayMoment(momentOf(e.at), 'd MMM, HH:mm')}</td>
-              <td style={{ width: '6rem', fontWeight: 600 }}>{e.vessel}</td>
+              <td style={{ width: '6rem', fontWeight: 600 }}>{e.tub}</td>
               <td className="num" style={{ width: '6rem' }}>
                 {e.mass < 0 ? '−' : '+'}
                 <Measure kind="dose" value={Math.abs(e.mass)} />
@@ -172,7 +172,7 @@ function Ledger({ entries }: { readonly entries: readonly Entry[] }) {
                 {e.corrects !== undefined && ` no. ${e.corrects}`}
               </td>
               <td>
-                {e.batchId !== e.vessel && e.batchId} {e.code && `of ${e.code}`} {e.note}
+                {e.batchId !== e.tub && e.batchId} {e.code && `of ${e.code}`} {e.note}
               </td>
             </tr>
           ))}

@@ -4,7 +4,7 @@ import type { BaseInk } from '@/core/equipment'
 import type { Can } from '@/core/ink'
 import { momentOf } from '@/core/schedule'
 import { localNow, sayMoment } from '@/ui/clock'
-import { Give, Pick, Write } from '@/ui/given'
+import { Pick, QuantityInput, TextInput } from '@/ui/given'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
 import { Section, Table } from '@/ui/Section'
@@ -76,10 +76,10 @@ export function Cans({ cans, rack }: { readonly cans: readonly Can[]; readonly r
           />
         </Box>
         <Box width="9rem">
-          <Write label="Lot" value={lot} onWrite={setLot} />
+          <TextInput label="Lot" value={lot} onWrite={setLot} />
         </Box>
         <Box width="8rem">
-          <Give label="Weight of the ink" kind="mass" value={mass} onGive={setMass} />
+          <QuantityInput label="Weight of the ink" kind="mass" value={mass} onGive={setMass} />
         </Box>
         <PushButton type="button" onClick={add}>
           Put it on the rack

@@ -17,22 +17,22 @@ const Link = chakra('a')
 /** Takes in readings, formulas and cans from files; all of a file or nothing. */
 export function Files({ rack }: { readonly rack: readonly BaseInk[] }) {
   const { setValue, getValues } = useFormContext<ShopAndShelf>()
-  const [told, setTold] = useState<readonly string[]>([])
+  const [notice, setNotice] = useState<readonly string[]>([])
   const [ok, setOk] = useState(true)
   const say = (good: boolean, ...lines: readonly string[]) => {
     setOk(good)
-    setTold(lines)
+    setNotice(lines)
   }
   const takeReadings = (text: string) => {
     const read = readCgats(text)
     if (!read.ok) return say(false, ...read.wrong)
-    const found = new Map(readingsFor(rack, read).map((r) => [r.code, r.known]))
+    const found = new Map(readingsFor(rack, read).map((r) => [r.code, r.characterisation]))
     if (found.size === 0)
-      return say(
-        false,
-        'No ink of the rack is read over both cards in it. Samples are called W1.white and W1.black.',
-      )
-    const next = rack.map((ink) => ({ ...ink, known: found.get(ink.code) ?? ink.known }))
+      return say(false, 'No rack ink has readings on both cards. Name samples W1.white and W1.black.')
+    const next = rack.map((ink) => ({
+      ...ink,
+      characterisation: found.get(ink.code) ?? ink.characterisation,
+    }))
     setValue('shop.inkRoom.rack', unlocked(next))
     say(true, `Read: ${[...found.keys()].join(', ')}.`, ...read.notes)
   }
@@ -45,7 +45,7 @@ export function Files({ rack }: { readonly rack: readonly BaseInk[] }) {
       return say(false, `Not on the rack: ${[...new Set(unknown.map((p) => p.code))].join(', ')}.`)
     const mixedUp = formulas.find((f) => strangersIn(f.parts, f.system, rack).length > 0)
     if (mixedUp)
-      return say(false, `${mixedUp.name}: inks of another system stand in it; they never go into one pail.`)
+      return say(false, `${mixedUp.name}: inks of another system stand in it; they never go into one tub.`)
     const ids = new Set(formulas.map((f) => f.id))
     const kept = getValues('shop.inkRoom.formulas').filter((f) => !ids.has(f.id))
     setValue('shop.inkRoom.formulas', unlocked([...kept, ...formulas]))
@@ -69,9 +69,9 @@ export function Files({ rack }: { readonly rack: readonly BaseInk[] }) {
           Readings of the rack (CGATS)
         </Link>
       </Flex>
-      {told.length > 0 && (
+      {notice.length > 0 && (
         <Box role={ok ? 'status' : 'alert'} mt="2">
-          {told.slice(0, 12).map((t) => (
+          {notice.slice(0, 12).map((t) => (
             <Box key={t}>
               {!ok && <SeverityMark severity="Stop" word={false} />} {t}
             </Box>

@@ -10,13 +10,13 @@ import { Section } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { type Column, type Row, Rows } from '../../shop/Rows'
 import { Cans } from './Cans'
+import { CharacterisationCell } from './CharacterisationCell'
 import { Files } from './Files'
 import { Formulas } from './Formulas'
-import { KnownCell } from './KnownCell'
 
 const LIMITS = [
-  ['asMeant', 'Cloth may change a colour by'],
-  ['tonedDown', 'Toned down up to'],
+  ['match', 'Match: change of colour up to'],
+  ['visible', 'Visible: up to'],
   ['accept', 'Drawdown accepted up to'],
   ['again', 'Looked at again up to'],
   ['white', 'A bright white, L*'],
@@ -33,7 +33,7 @@ const COLUMNS: readonly Column[] = [
 const known = (label: string): Column => ({
   field: 'known',
   label,
-  as: { show: (row, path) => <KnownCell row={row} path={path} /> },
+  as: { show: (row, path) => <CharacterisationCell row={row} path={path} /> },
   width: '15rem',
 })
 
@@ -55,17 +55,17 @@ export function Rack({ cans }: { readonly cans: readonly Can[] }) {
           system: 'plastisol',
           cost: 25,
           density: 1200,
-          known: { how: 'class', hex: '#808080', opacity: 'ordinary' },
+          characterisation: { how: 'class', hex: '#808080', opacity: 'ordinary' },
         })}
         only={(row) => !isAdditive(row)}
         above={
           pairs.length > 0 && (
             <Box mb="1" fontSize="small">
-              <SeverityMark severity="Watch" /> Taken for one another by a tired eye: {pairs.join('; ')}.
+              <SeverityMark severity="Watch" /> Easily mistaken for each other: {pairs.join('; ')}.
             </Box>
           )
         }
-        columns={[...COLUMNS, known('Known by')]}
+        columns={[...COLUMNS, known('Measured by')]}
       />
       <Rows
         title="Additives"
@@ -77,7 +77,7 @@ export function Rack({ cans }: { readonly cans: readonly Can[] }) {
           system: 'plastisol',
           cost: 25,
           density: 1000,
-          known: { how: 'additive', does: 'thins' },
+          characterisation: { how: 'additive', does: 'thins' },
         })}
         only={isAdditive}
         columns={[...COLUMNS, known('What it does')]}
@@ -86,7 +86,11 @@ export function Rack({ cans }: { readonly cans: readonly Can[] }) {
       <Cans cans={cans} rack={rack} />
       <Formulas />
       <Section title="Limits (CIEDE2000), and ink laid">
-        <Grid templateColumns="repeat(6, 1fr)" gap="4" alignItems="end">
+        <Grid
+          templateColumns={{ base: 'repeat(auto-fill, minmax(7.5rem, 1fr))', lg: 'repeat(6, 1fr)' }}
+          gap="4"
+          alignItems="end"
+        >
           {LIMITS.map(([field, label]) => (
             <QuantityField
               key={field}

@@ -24,8 +24,8 @@ export function DeleteOrder() {
   }
   return (
     <>
-      <TextButton onClick={() => setAsking(true)} fontSize="small" color="soft">
-        Delete
+      <TextButton onClick={() => setAsking(true)} fontSize="small" color="soft" px="0">
+        Delete this order
       </TextButton>
       {asking && (
         <AskFirst

@@ -14,7 +14,8 @@ import type { SheetMark } from '@/formats/sheet'
 import type { StoredDecisions } from '@/store/decisions'
 import type { StoredOrder } from '@/store/orders'
 import type { StoredShop } from '@/store/shop'
-import { type Asked, DeskProvider } from '@/ui/desk'
+import { type Shown, useAnswer } from '@/ui/answer'
+import { DeskProvider } from '@/ui/desk'
 import { Fieldset } from '@/ui/elements'
 import { useFindable } from '@/ui/findable'
 import { useKeys } from '@/ui/keys'
@@ -27,6 +28,7 @@ import { act } from '../../acts/act'
 import { ConflictPanel } from '../../edits/ConflictPanel'
 import { inLine } from '../../edits/keeper'
 import { type Stored, save } from '../../edits/save'
+import { SAVE_WORDS } from '../../edits/saveWords'
 import { unlocked } from '../../edits/unlocked'
 import { type FormPart, useAutosave } from '../../edits/useAutosave'
 import { Frame } from '../../Frame'
@@ -47,11 +49,13 @@ interface Props {
   readonly tubs: readonly Batch[]
   /** Prints that have films. */
   readonly pictured: readonly string[]
+  /** The plan of the run that was asked for, if the server knew it in time. */
+  readonly known: RunPlan | undefined
   readonly children: ReactNode
 }
 
 /** Everything about one order on one desk: the form, the runs, the plan of the run in hand and what was decided. */
-export function OrderDesk({ stored, shop, decided, released, tubs, pictured, children }: Props) {
+export function OrderDesk({ stored, shop, decided, released, tubs, pictured, known, children }: Props) {
   const { shelf } = shop
   const deleted = stored.deletedAt !== undefined
   const form = useForm<Order>({
@@ -86,7 +90,7 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, chi
   const { decisions } = decided_
   const { units } = useSettings()
   const lost = lostChoices((run && decided[run.id]?.lost) ?? {}, names, units)
-  const plan = usePlan(order, shelf.shop, decisions)
+  const plan = usePlan(order, shelf.shop, decisions, known)
   /** Keys of older programs are those of today from the first change on. */
   const planned = useRef(plan)
   useEffect(() => {
@@ -106,14 +110,14 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, chi
     (to: StageName, runId = run?.id) => `/orders/${order.id}/${to}${runId ? `?run=${runId}` : ''}`,
     [order.id, run?.id],
   )
-  const [asked, setAsked] = useState<Asked>()
+  const answer = useAnswer(hasOpen(known) ? { kind: 'open' } : undefined)
+  const { ask, reset } = answer
+  const fresh = useMemo(() => ({ ...answer, shown: freshest(answer.shown, plan) }), [answer, plan])
   // biome-ignore lint/correctness/useExhaustiveDependencies: another stage or run asks nothing yet
-  useEffect(() => setAsked(undefined), [stage, run?.id])
-  const fresh = useMemo(() => freshest(asked, plan), [asked, plan])
+  useEffect(() => reset(), [stage, run?.id])
   useKeys(
     useMemo(
       () => [
-        { keys: 'Escape', label: 'Close the answer', act: () => setAsked(undefined) },
         ...STAGE_NAMES.map((name, i) => ({
           keys: String(i + 1),
           label: STAGES[name].label,
@@ -124,10 +128,11 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, chi
     ),
   )
 
+  const saveState = decided_.state === 'saved' ? saving.state : decided_.state
   const hydrated = useHydrated()
   const desk = useMemo(
     () => ({
-      ask: setAsked,
+      ask,
       override: (key: string, value: number | string) =>
         decide((d) => ({ ...d, overrides: { ...d.overrides, [key]: value } })),
       takeBack: (key: string) =>
@@ -136,19 +141,19 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, chi
           return { ...d, overrides }
         }),
     }),
-    [decide],
+    [ask, decide],
   )
-  const { rest } = saving
-  const { rest: decidedRest } = decided_
+  const { flush } = saving
+  const { flush: flushDecisions } = decided_
   const lastRevision = (run && released[run.id]?.number) ?? 0
   const seen = useCallback(
     async () => ({
-      order: await rest(),
-      decisions: await decidedRest(),
+      order: await flush(),
+      decisions: await flushDecisions(),
       shop: versionOf(shop.versions),
       revision: lastRevision,
     }),
-    [rest, decidedRest, shop.versions, lastRevision],
+    [flush, flushDecisions, shop.versions, lastRevision],
   )
   const setPrintOrder = useCallback(
     (hitIds: readonly string[]) => decide((d) => ({ ...d, order: hitIds })),
@@ -182,15 +187,16 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, chi
       seen,
       decisions,
       tubs: tubs.filter((t) => t.runId === run?.id),
+      pictured,
       stage,
       stagePath,
-      ask: setAsked,
-      setSchool: (school, option) =>
+      ask,
+      setPractice: (practice, option) =>
         decide((d) => {
-          const { [school]: _, ...method } = d.method
+          const { [practice]: _, ...method } = d.method
           return {
             ...d,
-            method: option === shelf.shop.method[school] ? method : { ...method, [school]: option },
+            method: option === shelf.shop.method[practice] ? method : { ...method, [practice]: option },
           }
         }),
       setPrintOrder,
@@ -208,6 +214,7 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, chi
       released,
       decisions,
       tubs,
+      pictured,
       stage,
       stagePath,
       decide,
@@ -215,6 +222,7 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, chi
       choose,
       decideAll,
       changeShop,
+      ask,
     ],
   )
   return (
@@ -223,8 +231,16 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, chi
         <FormProvider {...form}>
           <Frame
             shopName={shelf.shop.name}
-            rail={<Traveller />}
-            aside={<WhyPanel asked={fresh} warnings={plan?.warnings} />}
+            rail={
+              <Traveller
+                state={stored.state ?? 'open'}
+                saved={{
+                  words: decided_.problem || saving.problem || SAVE_WORDS[saveState],
+                  all: saveState === 'saved',
+                }}
+              />
+            }
+            aside={fresh.shown && <WhyPanel answer={fresh} warnings={plan?.warnings} />}
           >
             {deleted && <Deleted id={order.id} />}
             {saving.conflicts.map((c) => (
@@ -236,9 +252,7 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, chi
             <OrderHead
               state={stored.state ?? 'open'}
               wrong={[...(stored.wrong ?? []), ...lost]}
-              pictured={pictured}
-              saveState={decided_.state === 'saved' ? saving.state : decided_.state}
-              problem={decided_.problem || saving.problem}
+              open={{ shown: answer.shown?.kind === 'open', toggle: answer.toggleOpen }}
             />
             {/* Nothing can be typed before the page listens, so nothing typed is lost. */}
             <Fieldset border="none" mt="4" minWidth="0" disabled={!hydrated}>
@@ -261,6 +275,11 @@ function Deleted({ id }: { readonly id: string }) {
   )
 }
 
+/** What should be read before the run: it opens by itself. */
+const hasOpen = (plan: RunPlan | undefined) => plan?.warnings.some((w) => w.severity !== 'Note') ?? false
+
 /** After a change the panel explains the value as it is now. */
-const freshest = (asked: Asked | undefined, plan: RunPlan | undefined): Asked | undefined =>
-  !asked || asked.kind === 'event' ? asked : (advicesIn(plan).find((a) => a.key === asked.key) ?? asked)
+const freshest = (shown: Shown | undefined, plan: RunPlan | undefined): Shown | undefined =>
+  !shown || shown.kind === 'event' || shown.kind === 'open'
+    ? shown
+    : (advicesIn(plan).find((a) => a.key === shown.key) ?? shown)

@@ -2,7 +2,7 @@
 
 import { Box } from '@chakra-ui/react'
 import { useMemo, useState } from 'react'
-import { tell } from '@/core/advice'
+import { message } from '@/core/advice'
 import { AskFirst } from '@/ui/Dialog'
 import { Differences } from '@/ui/Differences'
 import { sayDay } from '@/ui/day'
@@ -15,8 +15,8 @@ import { act } from '../../acts/act'
 import { useOrder } from './orderContext'
 import { useReleased } from './useReleased'
 
-/** Where the run in hand stands: a draft, released, or changed since; and the way to release it. */
-export function ReleaseStatus() {
+/** Where the run in hand stands, and the way to release it. */
+export function ReleaseStatus({ printed }: { readonly printed: boolean }) {
   const { plan, mark } = useOrder()
   const changes = useReleased()
   const [asking, setAsking] = useState(false)
@@ -26,16 +26,19 @@ export function ReleaseStatus() {
   const upToDate = mark && changes?.length === 0
   return (
     <>
-      {mark && (
-        <Box as="span" color="soft" mr="3">
-          Revision {mark.number}
-          {changes && changes.length > 0 && `, ${changes.length} changed since`}
-        </Box>
-      )}
+      <Box as="span" role="status" aria-label="How far the run is" color="soft">
+        {stateWords(mark?.number, changes?.length ?? 0, printed)}
+      </Box>
       {!upToDate && <TextButton onClick={() => setAsking(true)}>Release</TextButton>}
       {asking && <ReleaseDialog onClose={() => setAsking(false)} />}
     </>
   )
+}
+
+/** How far a run is: planned, released, changed since, printed. */
+const stateWords = (revision: number | undefined, changed: number, printed: boolean): string => {
+  const words = revision === undefined ? 'Planned' : `Released, revision ${revision}`
+  return [printed ? 'Printed' : words, changed > 0 && `${changed} changed since`].filter(Boolean).join(', ')
 }
 
 function ReleaseDialog({ onClose }: { readonly onClose: () => void }) {
@@ -67,8 +70,8 @@ function ReleaseDialog({ onClose }: { readonly onClose: () => void }) {
         The crew works from it. It is kept as it is and never edited; a later change makes another.
       </Box>
       {stops.map((w) => (
-        <Box key={tell(w, 'metric')} py="1">
-          <SeverityMark severity="Stop" /> {tell(w, units)}
+        <Box key={message(w, 'metric')} py="1">
+          <SeverityMark severity="Stop" /> {message(w, units)}
         </Box>
       ))}
       {mark &&

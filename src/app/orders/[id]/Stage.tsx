@@ -8,9 +8,9 @@ import { HeatStage } from './stage/HeatStage'
 import { InkStage } from './stage/InkStage'
 import { OrderStage } from './stage/OrderStage'
 import { PlacementStage } from './stage/PlacementStage'
+import { Practices } from './stage/Practices'
 import type { PlanProps } from './stage/planProps'
 import { RunStage } from './stage/RunStage'
-import { Schools } from './stage/Schools'
 import { ScreensStage } from './stage/ScreensStage'
 import { SequenceStage } from './stage/SequenceStage'
 import type { StageName } from './stages'
@@ -34,7 +34,7 @@ export function Stage({ stage }: { readonly stage: StageName }) {
   return (
     <>
       <Planned plan={plan} />
-      <Schools stage={stage} />
+      <Practices stage={stage} />
     </>
   )
 }

@@ -2,41 +2,74 @@
 
 import { Box, Flex } from '@chakra-ui/react'
 import type { RunPlan } from '@/core/plan'
+import type { OrderState as State } from '@/store/schema'
+import { sayDay } from '@/ui/day'
 import { Link } from '@/ui/elements'
 import { SeverityMark } from '@/ui/Severity'
 import { useSettings } from '@/ui/settings'
+import { OrderState } from './OrderState'
 import { useOrder } from './orderContext'
 import { STAGE_NAMES, STAGES, type StageName, settledWords, stageOf } from './stages'
 
-/** The rail of stages: where the order stands, and what each stage has settled. */
-export function Traveller() {
+interface TravellerProps {
+  readonly state: State
+  /** How saving stands, in words, and whether all is stored. */
+  readonly saved: { readonly words: string; readonly all: boolean }
+}
+
+/** The order in hand, then the rail of stages: where the order stands, and what each stage has settled. */
+export function Traveller({ state, saved }: TravellerProps) {
   const { order, plan, stage, stagePath, decisions } = useOrder()
   const { units } = useSettings()
   const own = Object.keys(decisions?.overrides ?? {}).length + Object.keys(decisions?.method ?? {}).length
   return (
     <Box>
-      <Box fontWeight="750" fontSize="lead">
-        {order.id}
+      <Flex align="baseline" gap="3">
+        <Box fontWeight="750" fontSize="lead">
+          {order.id}
+        </Box>
+        <Box
+          role="status"
+          aria-label="Saving"
+          ml="auto"
+          fontSize="small"
+          color={saved.all ? 'soft' : 'ink'}
+          fontWeight={saved.all ? '400' : '700'}
+        >
+          {saved.words}
+        </Box>
+      </Flex>
+      <Box fontSize="small" fontWeight="600" lineClamp={2}>
+        {[order.customer, order.title].filter(Boolean).join(', ') || 'New order'}
       </Box>
-      <Box color="soft" fontSize="small" mb="2" truncate>
-        {order.customer || 'New order'}
-      </Box>
-      <Box as="ol" listStyleType="none">
+      <Flex align="baseline" columnGap="3" wrap="wrap" fontSize="small" mb="2">
+        <Box color="soft">due {sayDay(order.due)}</Box>
+        <OrderState state={state} />
+      </Flex>
+      <Box
+        as="ol"
+        listStyleType="none"
+        display={{ base: 'flex', md: 'block' }}
+        overflowX={{ base: 'auto', md: 'visible' }}
+        position="relative"
+        mx={{ base: '-4', md: '0' }}
+      >
         {STAGE_NAMES.map((name, i) => {
           const here = name === stage
           return (
-            <li key={name}>
+            <Box as="li" key={name} flex="none">
               <Link
                 href={stagePath(name)}
                 aria-current={here ? 'step' : undefined}
                 display="grid"
-                gridTemplateColumns="1.4rem 1fr auto"
-                py="1.5"
+                gridTemplateColumns={{ base: 'auto 1fr auto', md: '1.4rem 1fr auto' }}
+                gap={{ base: '1.5', md: '0' }}
+                py={{ base: '2', md: '1.5' }}
                 borderTop="1px solid"
                 borderColor="rule"
                 bg={here ? 'work' : 'transparent'}
-                mx="-4"
-                px="4"
+                mx={{ base: '0', md: '-4' }}
+                px={{ base: '3', md: '4' }}
               >
                 <Box as="span" color="soft">
                   {i + 1}
@@ -45,13 +78,19 @@ export function Traveller() {
                   <Box as="span" display="block" fontWeight={here ? '750' : '550'} lineHeight="1.2">
                     {STAGES[name].label}
                   </Box>
-                  <Box as="span" display="block" fontSize="small" color="soft" truncate>
+                  <Box
+                    as="span"
+                    display={{ base: 'none', md: 'block' }}
+                    fontSize="small"
+                    color="soft"
+                    truncate
+                  >
                     {settledWords(name, order, plan, units) || '–'}
                   </Box>
                 </Box>
                 <OpenHere plan={plan} stage={name} />
               </Link>
-            </li>
+            </Box>
           )
         })}
       </Box>

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import { headers } from 'next/headers'
 import { notFound } from 'next/navigation'
 import type { ReactNode } from 'react'
 import { splitOrder } from '@/core/order'
@@ -9,6 +10,7 @@ import { batchesFor } from '@/store/inkRoom'
 import { loadOrder } from '@/store/orders'
 import { latestRevisions } from '@/store/revisions'
 import { loadShop } from '@/store/shop'
+import { plannedSoon } from '../../plannedSoon'
 import { Seen } from '../../Seen'
 import { OrderDesk } from './OrderDesk'
 
@@ -33,10 +35,12 @@ export default async function OrderLayout({ params, children }: Props) {
   ])
   if (!stored) notFound()
   const released = await latestRevisions(db, [...decisions.keys()])
-  const tubs = await batchesFor(
-    db,
-    splitOrder(stored.order).map((r) => r.id),
-  )
+  const runs = splitOrder(stored.order).map((r) => r.id)
+  const tubs = await batchesFor(db, runs)
+  // A layout is not told the address; the server passes on which run it names.
+  const asked = (await headers()).get('x-orvint-run')
+  const run = runs.find((r) => r === asked) ?? runs[0]
+  const plan = run === undefined || stored.deletedAt ? undefined : await plannedSoon(db, run, stamp)
   const marks = [...released].map(([runId, { number, code, releasedAt }]) => [
     runId,
     { number, code, releasedAt },
@@ -49,6 +53,7 @@ export default async function OrderLayout({ params, children }: Props) {
       decided={Object.fromEntries(decisions)}
       released={Object.fromEntries(marks)}
       tubs={tubs}
+      known={plan}
       pictured={[...(pictured.get(id) ?? [])]}
     >
       <Seen stamp={stamp} />

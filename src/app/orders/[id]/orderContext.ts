@@ -1,7 +1,7 @@
 'use client'
 
 import { createContext, useContext } from 'react'
-import type { Overrides, School } from '@/core/advice'
+import type { Overrides, Practice } from '@/core/advice'
 import type { ShopAndShelf } from '@/core/equipment'
 import type { Batch } from '@/core/ink'
 import type { Order, Run } from '@/core/order'
@@ -26,15 +26,17 @@ export interface OrderContext {
   readonly decisions: Decisions | undefined
   /** Ink mixed for the run. */
   readonly tubs: readonly Batch[]
+  /** Prints that have films. */
+  readonly pictured: readonly string[]
   readonly stage: StageName
   readonly stagePath: (stage: StageName, runId?: string) => string
-  readonly setSchool: (school: School, option: string) => void
+  readonly setPractice: (practice: Practice, option: string) => void
   readonly setPrintOrder: (hitIds: readonly string[]) => void
   /** Puts several choices in place of what was chosen for these keys, in one go. */
   readonly choose: (keys: readonly string[], overrides: Overrides) => void
   /** Decides all of it anew: another way was taken. */
   readonly decideAll: (next: Decisions) => void
-  /** The shop changed at the press: a head went down, a screen hangs. @returns what stands in the way, or nothing */
+  /** The shop changed at the press: a head went down, a screen is mounted. @returns what stands in the way, or nothing */
   readonly changeShop: (change: ShopChange) => Promise<string>
   readonly ask: (asked: Asked) => void
 }

@@ -1,19 +1,19 @@
-import { numberOf, type Reason, type School } from '@/core/advice'
+import { numberOf, type Practice, type Reason } from '@/core/advice'
 import type { Order } from '@/core/order'
 import { type RoomId, type RunPlan, roomOfRule, screensOf, shownWith } from '@/core/plan'
 import { keysOf, type System, writeQuantity } from '@/core/quantity'
 
-/** The stages of the traveller, in working order, with the schools that belong to each. */
+/** The stages of the traveller, in working order, with the practices that belong to each. */
 export const STAGES = {
-  order: { label: 'Order', schools: [] },
-  art: { label: 'Art', schools: [] },
-  screens: { label: 'Screens', schools: ['baseMesh', 'ruling', 'offContact'] },
-  ink: { label: 'Ink', schools: ['white', 'inBetween', 'darkCloth', 'ink'] },
-  sequence: { label: 'Sequence', schools: ['flash', 'colourOrder', 'wetMost', 'stroke', 'release'] },
-  placement: { label: 'Placement', schools: ['placement'] },
-  heat: { label: 'Heat', schools: ['cure', 'cureTemperature'] },
-  run: { label: 'Run', schools: [] },
-} as const satisfies Record<string, { label: string; schools: readonly School[] }>
+  order: { label: 'Order', practices: [] },
+  art: { label: 'Art', practices: [] },
+  screens: { label: 'Screens', practices: ['baseMesh', 'ruling', 'offContact'] },
+  ink: { label: 'Ink', practices: ['white', 'inBetween', 'darkCloth', 'ink'] },
+  sequence: { label: 'Sequence', practices: ['flash', 'colourOrder', 'wetMost', 'stroke', 'release'] },
+  placement: { label: 'Placement', practices: ['placement'] },
+  heat: { label: 'Heat', practices: ['cure', 'cureTemperature'] },
+  run: { label: 'Run', practices: [] },
+} as const satisfies Record<string, { label: string; practices: readonly Practice[] }>
 
 export type StageName = keyof typeof STAGES
 export const STAGE_NAMES = keysOf(STAGES)
@@ -32,6 +32,7 @@ const STAGE_OF: Readonly<Record<RoomId, StageName>> = {
   registration: 'placement',
   heat: 'heat',
   rate: 'run',
+  safety: 'heat',
   choices: 'sequence',
 }
 const stageAt = (room: RoomId | undefined) => (room === undefined ? 'sequence' : STAGE_OF[room])
@@ -74,7 +75,7 @@ export function settledWords(
       return first ? writeQuantity('length', numberOf(first.down), units) : ''
     }
     case 'heat':
-      return writeQuantity('temperature', numberOf(plan.cure.film), units)
+      return writeQuantity('temperature', numberOf(plan.cure.inkFilm), units)
     case 'run':
       return plan.time ? writeQuantity('workTime', numberOf(plan.time.total), units) : ''
     default:

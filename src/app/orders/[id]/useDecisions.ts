@@ -49,11 +49,11 @@ export function useDecisions(
     keepers.set(id, made)
     return made
   }
-  const held = runId === undefined ? undefined : keeperOf(runId)
+  const mine = runId === undefined ? undefined : keeperOf(runId)
   const session = useSyncExternalStore(
-    held?.subscribe ?? never,
-    () => held?.session(),
-    () => held?.session(),
+    mine?.subscribe ?? never,
+    () => mine?.session(),
+    () => mine?.session(),
   )
   useReadAgain(
     useMemo(
@@ -72,21 +72,21 @@ export function useDecisions(
     window.addEventListener('pagehide', leave)
     return () => window.removeEventListener('pagehide', leave)
   }, [keepers])
-  const rest = useCallback(async () => {
-    for (const k of keepers.values()) await k.rest()
+  const flush = useCallback(async () => {
+    for (const k of keepers.values()) await k.flush()
   }, [keepers])
   useEffect(
     () =>
       settleBeforeUndo(async () => {
-        await rest()
+        await flush()
         return 'settled'
       }),
-    [rest],
+    [flush],
   )
   const decide = useCallback(
     (change: (d: Decisions) => Decisions) =>
-      held?.send({ kind: 'whole', value: change(held.session().mine) }),
-    [held],
+      mine?.send({ kind: 'whole', value: change(mine.session().mine) }),
+    [mine],
   )
   return {
     decisions: session?.mine,
@@ -94,9 +94,9 @@ export function useDecisions(
     state: session?.state ?? 'saved',
     problem: session?.problem ?? '',
     conflict: session?.conflict,
-    agree: (value: Decisions) => held?.send({ kind: 'agreed', value }),
+    agree: (value: Decisions) => mine?.send({ kind: 'agreed', value }),
     /** Waits until all is stored; the version it then has. */
-    rest: useCallback(async () => (await held?.rest()) ?? 1, [held]),
+    flush: useCallback(async () => (await mine?.flush()) ?? 1, [mine]),
   }
 }
 

@@ -17,9 +17,9 @@ function planner(): Remote<Planner> {
 }
 
 /** The newest answer to a question that changes; while it is worked out the last one stays, older ones are dropped. */
-function useLatest<T>(ask: (() => Promise<T>) | undefined): T | undefined {
+function useLatest<T>(ask: (() => Promise<T>) | undefined, known?: T): T | undefined {
   const asked = useRef(0)
-  const [answer, setAnswer] = useState<T>()
+  const [answer, setAnswer] = useState(known)
   useEffect(() => {
     const number = ++asked.current
     if (!ask) return setAnswer(undefined)
@@ -30,14 +30,23 @@ function useLatest<T>(ask: (() => Promise<T>) | undefined): T | undefined {
   return answer
 }
 
-/** The plan of a run, computed off the interface thread. */
-export function usePlan(order: Order, shop: Shop, decisions: Decisions | undefined): RunPlan | undefined {
+/**
+ * The plan of a run, computed off the interface thread.
+ *
+ * @param known the plan as the server sent it, to begin with
+ */
+export function usePlan(
+  order: Order,
+  shop: Shop,
+  decisions: Decisions | undefined,
+  known: RunPlan | undefined,
+): RunPlan | undefined {
   const ask = useMemo(() => {
     const run = decisions && runOf(order, decisions.runId)
     if (!decisions || !run || run.placement.inks.length === 0 || shop.presses.length === 0) return undefined
     return () => planner().plan(order, shop, decisions)
   }, [order, shop, decisions])
-  const plan = useLatest(ask)
+  const plan = useLatest(ask, known)
   return plan?.run.id === decisions?.runId ? plan : undefined
 }
 

@@ -34,7 +34,7 @@ export function useShopChange({ shelf, versions }: StoredShop): (change: ShopCha
             true,
           )
           kept.send({ kind: 'whole', value: partOf(next, part) })
-          await kept.rest()
+          await kept.flush()
           const { state, problem } = kept.session()
           return state === 'saved' ? '' : problem || SAVE_WORDS[state]
         }),

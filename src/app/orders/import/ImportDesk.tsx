@@ -8,6 +8,7 @@ import type { Cloth, Order } from '@/core/order'
 import type { CsvProblem } from '@/formats/csv'
 import { type Mapping, ORDER_COLUMN_NAMES, ORDER_COLUMNS, type OrderColumn } from '@/formats/orderColumns'
 import { AskFirst } from '@/ui/Dialog'
+import { sayDay } from '@/ui/day'
 import { Input, Label } from '@/ui/elements'
 import { PageTitle } from '@/ui/parts'
 import { Section, Table, TextButton } from '@/ui/Section'
@@ -161,7 +162,10 @@ function Columns({ csv, mapping, onMap }: ColumnsProps) {
   }
   return (
     <Section title={`${csv.name}: ${csv.count.toLocaleString('en')} records`}>
-      <Grid templateColumns="repeat(4, 1fr)" gap="3">
+      <Grid
+        templateColumns={{ base: 'repeat(auto-fill, minmax(7.5rem, 1fr))', lg: 'repeat(4, 1fr)' }}
+        gap="3"
+      >
         {ORDER_COLUMN_NAMES.map((name) => {
           const { label, needed } = ORDER_COLUMNS[name]
           const at = mapping[name]
@@ -251,7 +255,7 @@ function Preview({ orders }: { readonly orders: readonly Order[] }) {
               <td>{o.id}</td>
               <td>{o.customer}</td>
               <td>{o.title}</td>
-              <td>{o.due}</td>
+              <td>{sayDay(o.due)}</td>
               <td>{o.lines.map((l) => `${l.style}, ${l.cloth.name}`).join('; ')}</td>
               <td className="num">{pieces(o)}</td>
             </tr>

@@ -2,7 +2,7 @@
 
 import { Box, Flex } from '@chakra-ui/react'
 import { useMemo, useState } from 'react'
-import { tell } from '@/core/advice'
+import { message } from '@/core/advice'
 import { FRAME_STATES, type Frame, STEPS } from '@/core/equipment'
 import { PLAN } from '@/core/plan'
 import { parseQuantity, showQuantity, writeQuantity } from '@/core/quantity'
@@ -85,7 +85,7 @@ export function Frames() {
                 <FrameRow
                   key={f.id}
                   frame={f}
-                  at={shop.presses.find((p) => p.id === f.hangs?.pressId)?.name}
+                  at={shop.presses.find((p) => p.id === f.mounted?.pressId)?.name}
                   onLog={log}
                 />
               ))}
@@ -140,7 +140,7 @@ function FrameRow({
   onLog,
 }: {
   readonly frame: Frame
-  /** The press where it hangs. */
+  /** The press where it is mounted. */
   readonly at: string | undefined
   readonly onLog: (frame: Frame, tension: number) => void
 }) {
@@ -181,7 +181,7 @@ function FrameRow({
       <td>
         {advice.severity ? (
           <>
-            <SeverityMark severity={advice.severity} /> {tell(advice, units)}
+            <SeverityMark severity={advice.severity} /> {message(advice, units)}
           </>
         ) : (
           <Box color="soft">holds</Box>
@@ -192,11 +192,11 @@ function FrameRow({
           <Box lineHeight="1.2" maxWidth="14rem">
             <Box truncate>{frame.stencil.words}</Box>
             <Box color="soft" fontSize="small">
-              {at && frame.hangs
-                ? `hangs at ${at}, head ${frame.hangs.head}`
+              {at && frame.mounted
+                ? `mounted at ${at}, head ${frame.mounted.head}`
                 : next
                   ? `next: ${STEPS[next].toLowerCase()}`
-                  : 'ready, not hung'}
+                  : 'ready, not mounted'}
             </Box>
           </Box>
         ) : (

@@ -5,7 +5,7 @@ import { useState } from 'react'
 import { numberOf } from '@/core/advice'
 import { type Confidence, exposureFor } from '@/core/screen'
 import { AskNumber } from '@/ui/AskNumber'
-import { Give, Pick } from '@/ui/given'
+import { Pick, QuantityInput } from '@/ui/given'
 import { Measure } from '@/ui/Measure'
 import { Section } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
@@ -41,9 +41,9 @@ export function Calculator() {
       <Grid templateColumns="1fr 1fr" gap="3" mb="4">
         <Pick label="Lamp" value={lampId} options={screens.lamps} onPick={setLamp} />
         <Pick label="Emulsion" value={emulsionId} options={screens.emulsions} onPick={setEmulsion} />
-        <Give label="Mesh" kind="meshCount" value={mesh} onGive={setMesh} />
-        <Give label="Coats" kind="count" value={coats} onGive={setCoats} />
-        <Give
+        <QuantityInput label="Mesh" kind="meshCount" value={mesh} onGive={setMesh} />
+        <QuantityInput label="Coats" kind="count" value={coats} onGive={setCoats} />
+        <QuantityInput
           label="Lamp to the glass"
           kind="length"
           value={room.lamps[0]?.distance ?? 0}

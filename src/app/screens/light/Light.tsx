@@ -3,6 +3,8 @@
 import { Box, Grid } from '@chakra-ui/react'
 import { useFormContext } from 'react-hook-form'
 import type { ShopAndShelf } from '@/core/equipment'
+import { Cautions } from '@/ui/Cautions'
+import { sayDay } from '@/ui/day'
 import { Measure } from '@/ui/Measure'
 import { Section, Table, TextButton } from '@/ui/Section'
 import { unlocked } from '../../edits/unlocked'
@@ -17,6 +19,7 @@ export function Light() {
       <Box>
         <Calculator />
         <Tests />
+        <Cautions at="exposure" />
       </Box>
       <StepTestBench />
     </Grid>
@@ -53,7 +56,7 @@ function Tests() {
           <tbody>
             {tests.map((t) => (
               <tr key={t.id}>
-                <td>{t.on}</td>
+                <td>{sayDay(t.on)}</td>
                 <td>
                   {name(lamps, t.lampId)}, {name(emulsions, t.emulsionId)}
                 </td>

@@ -7,7 +7,7 @@ import type { ShopAndShelf, StepTest } from '@/core/equipment'
 import { type Found, readScale, readStrips, strips, TARGET_STEP } from '@/core/screen'
 import { localNow } from '@/ui/clock'
 import { Button } from '@/ui/elements'
-import { Give, Pick } from '@/ui/given'
+import { Pick, QuantityInput } from '@/ui/given'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
 import { Section, Table } from '@/ui/Section'
@@ -94,10 +94,10 @@ export function StepTestBench() {
           options={screens.emulsions}
           onPick={setEmulsion}
         />
-        <Give label="Mesh of the test" kind="meshCount" value={mesh} onGive={setMesh} />
-        <Give label="Coats of the test" kind="count" value={coats} onGive={setCoats} />
+        <QuantityInput label="Mesh of the test" kind="meshCount" value={mesh} onGive={setMesh} />
+        <QuantityInput label="Coats of the test" kind="count" value={coats} onGive={setCoats} />
         <Pick label="Read by" value={by} options={READ_BY} onPick={setBy} />
-        <Give
+        <QuantityInput
           label={by === 'scale' ? 'Exposed for' : 'Middle strip about'}
           kind="duration"
           value={about}
@@ -106,7 +106,7 @@ export function StepTestBench() {
       </Grid>
       {by === 'scale' ? (
         <Box mb="3" width="12rem">
-          <Give label="Last solid step" kind="count" value={step} onGive={setStep} />
+          <QuantityInput label="Last solid step" kind="count" value={step} onGive={setStep} />
         </Box>
       ) : (
         <Table css={{ '& td': { paddingBlock: '1px', verticalAlign: 'middle' } }}>

@@ -39,20 +39,20 @@ export function Data({ folder, backups }: Props) {
   const router = useRouter()
   const archive = useRef<HTMLInputElement>(null)
   const [asking, setAsking] = useState<Replace>()
-  const [told, setTold] = useState('')
+  const [notice, setNotice] = useState('')
   const [busy, setBusy] = useState(false)
   const run = async (ask: () => Promise<Outcome>, words: string) => {
     setAsking(undefined)
     setBusy(true)
     const done = await ask()
     setBusy(false)
-    setTold(done.ok ? words : done.message)
+    setNotice(done.ok ? words : done.message)
     router.refresh()
   }
   return (
     <>
       <Box role="status" aria-label="Data" minHeight="1.6rem" fontWeight="650" mb="2">
-        {busy ? 'Working …' : told}
+        {busy ? 'Working …' : notice}
       </Box>
       <Section title="Everything in one file">
         <Flex gap="6" align="baseline">
@@ -121,8 +121,7 @@ export function Data({ folder, backups }: Props) {
           onYes={() => void run(asking.act, 'Everything was replaced.')}
           onNo={() => setAsking(undefined)}
         >
-          All orders, releases and the whole shop become what they are in there. What is here now is backed up
-          first.
+          This replaces all orders, releases and the shop. A backup is made first.
         </AskFirst>
       )}
     </>

@@ -3,14 +3,14 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { X } from 'lucide-react'
 import { useController, useFieldArray, useFormContext } from 'react-hook-form'
-import { optionWords, SCHOOLS, type School } from '@/core/advice'
+import { optionWords, PRACTICES, type Practice } from '@/core/advice'
 import type { ShopAndShelf } from '@/core/equipment'
 import { keysOf } from '@/core/quantity'
 import { Fieldset, Input, Label } from '@/ui/elements'
 import { ClockField, ListMessage, QuantityField } from '@/ui/fields'
 import { Section, TextButton } from '@/ui/Section'
 import { useSettings } from '@/ui/settings'
-import { FoundGood } from './FoundGood'
+import { Approved } from './Approved'
 
 const Legend = chakra('legend')
 
@@ -20,11 +20,11 @@ export function Method() {
     <>
       <Hours />
       <Prices />
-      <FoundGood />
+      <Approved />
       <Section title="How this shop works">
-        <Grid templateColumns="1fr 1fr" columnGap="8" rowGap="4">
-          {keysOf(SCHOOLS).map((s) => (
-            <SchoolChoice key={s} school={s} />
+        <Grid templateColumns={{ base: 'minmax(0, 1fr)', md: '1fr 1fr' }} columnGap="8" rowGap="4">
+          {keysOf(PRACTICES).map((s) => (
+            <PracticeChoice key={s} practice={s} />
           ))}
         </Grid>
       </Section>
@@ -32,10 +32,10 @@ export function Method() {
   )
 }
 
-function SchoolChoice({ school }: { readonly school: School }) {
+function PracticeChoice({ practice }: { readonly practice: Practice }) {
   const { register } = useFormContext<ShopAndShelf>()
   const { units } = useSettings()
-  const { question, options } = SCHOOLS[school]
+  const { question, options } = PRACTICES[practice]
   return (
     <Fieldset border="none">
       <Legend fontWeight="650" mb="1">
@@ -48,9 +48,9 @@ function SchoolChoice({ school }: { readonly school: School }) {
             value={option}
             accentColor="ink"
             flex="none"
-            {...register(`shop.method.${school}`)}
+            {...register(`shop.method.${practice}`)}
           />
-          {optionWords(school, option, units)}
+          {optionWords(practice, option, units)}
         </Label>
       ))}
     </Fieldset>
@@ -68,7 +68,11 @@ const PRICES = [
 function Prices() {
   return (
     <Section title="What things cost">
-      <Grid templateColumns="repeat(5, 1fr)" gap="4" alignItems="end">
+      <Grid
+        templateColumns={{ base: 'repeat(auto-fill, minmax(7.5rem, 1fr))', lg: 'repeat(5, 1fr)' }}
+        gap="4"
+        alignItems="end"
+      >
         {PRICES.map(([field, label]) => (
           <QuantityField key={field} name={`shop.prices.${field}`} label={label} kind="money" />
         ))}
@@ -128,7 +132,7 @@ function Hours() {
         ))}
       </Flex>
       <Box color="soft" fontSize="small" mt="2">
-        Runs say when they would be done, breaks counted.
+        Used for finish times, breaks included.
       </Box>
     </Section>
   )

@@ -1,6 +1,6 @@
 'use client'
 
-import { CHARACTERS, OPACITIES, SYSTEMS, WEAVES } from '@/core/order'
+import { INK_TYPES, OPACITIES, SYSTEMS, WEAVES } from '@/core/order'
 import { usePaint } from '@/ui/paint'
 import { nextId, nextName, Rows } from '../Rows'
 
@@ -19,14 +19,14 @@ export function Shelf() {
           id: nextId(rows, 'ink'),
           name: nextName(rows, 'New ink'),
           hex: '#808080',
-          character: 'spot',
+          inkType: 'spot',
           opacity: 'ordinary',
           system: 'plastisol',
         })}
         columns={[
           { field: 'hex', label: 'Seen', as: 'color', width: fieldWidth },
           { field: 'name', label: 'Name', as: 'text' },
-          { field: 'character', label: 'Kind', as: CHARACTERS },
+          { field: 'inkType', label: 'Kind', as: INK_TYPES },
           { field: 'opacity', label: 'Covers', as: OPACITY_WORDS },
           { field: 'system', label: 'Ink system', as: SYSTEMS },
         ]}

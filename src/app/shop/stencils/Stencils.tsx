@@ -11,7 +11,7 @@ export function Stencils() {
   return (
     <>
       <Section title="Where every film is measured from">
-        <Grid templateColumns="12rem 12rem" gap="6">
+        <Grid templateColumns={{ base: 'repeat(auto-fill, minmax(7.5rem, 1fr))', lg: '12rem 12rem' }} gap="6">
           <QuantityField
             name="shop.screens.frameToPallet"
             label="Frame’s edge to pallet’s end"
@@ -35,7 +35,7 @@ export function Stencils() {
           { field: 'name', label: 'Name', as: 'text' },
           { field: 'kind', label: 'Kind', as: EMULSION_KINDS },
           { field: 'water', label: 'Water', as: WATER },
-          { field: 'build', label: 'Over mesh, each coat', as: { kind: 'film' }, width: '9rem' },
+          { field: 'build', label: 'EOM, each coat', as: { kind: 'thickness' }, width: '9rem' },
         ]}
       />
       <Rows
@@ -62,8 +62,8 @@ export function Stencils() {
         newRow={() => ({ count: 5500, thread: 64e-6, thickness: 102e-6, dyed: 'white' })}
         columns={[
           { field: 'count', label: 'Mesh', as: { kind: 'meshCount' } },
-          { field: 'thread', label: 'Thread', as: { kind: 'film' } },
-          { field: 'thickness', label: 'Thickness', as: { kind: 'film' } },
+          { field: 'thread', label: 'Thread', as: { kind: 'thickness' } },
+          { field: 'thickness', label: 'Thickness', as: { kind: 'thickness' } },
           { field: 'dyed', label: 'Colour of the mesh', as: { white: 'white', yellow: 'yellow' } },
         ]}
       />

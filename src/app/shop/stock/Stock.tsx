@@ -10,7 +10,7 @@ import { useSettings } from '@/ui/settings'
 import { nextId, Rows } from '../Rows'
 import { useShop } from '../shopContext'
 
-/** Frames, blades and dryers. */
+/** Frames, squeegees and dryers. */
 export function Stock() {
   const { shop } = useShop()
   return (
@@ -35,9 +35,9 @@ export function Stock() {
         ]}
       />
       <Rows
-        title="Blades"
-        name="shop.blades"
-        one="a blade"
+        title="Squeegees"
+        name="shop.squeegees"
+        one="a squeegee"
         newRow={(rows) => ({ id: nextId(rows, 'B'), hardness: '70', length: 0.35, edge: 'square' })}
         columns={[
           { field: 'id', label: 'Number', as: 'text', width: '8rem' },

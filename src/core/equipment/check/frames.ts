@@ -1,6 +1,6 @@
 import * as yup from 'yup'
 import { each, wordsSchema } from '../../order'
-import { FRAME_STATES, type HangingPlace } from '../equipment'
+import { FRAME_STATES, type MountedAt } from '../equipment'
 import { STEPS } from '../screenRoom'
 import { coats, day, id, moment, oneOf, positive, whole } from './fields'
 
@@ -26,7 +26,7 @@ const frame = yup.object({
   state: oneOf(FRAME_STATES),
   readings: yup.array(yup.object({ on: day, tension: positive('Tension', 10_000) })).default([]),
   stencil,
-  hangs: yup
+  mounted: yup
     .object({ pressId: yup.string().required('On which press?'), head: whole('Head', 40) })
     .default(undefined)
     .optional(),
@@ -44,7 +44,7 @@ export const framePart = yup.object({
       'Two frames have the same number.',
       each((f: { id: string }) => f.id),
     )
-    .test('place', 'Two frames hang at the same head.', (rows) =>
-      each((h: HangingPlace) => `${h.pressId} ${h.head}`)(rows.flatMap((f) => f.hangs ?? [])),
+    .test('place', 'Two frames are mounted at the same head.', (rows) =>
+      each((h: MountedAt) => `${h.pressId} ${h.head}`)(rows.flatMap((f) => f.mounted ?? [])),
     ),
 })

@@ -2,26 +2,26 @@ import * as yup from 'yup'
 import { checkWith } from '../../order'
 import type { Shop } from '../equipment'
 import type { ShopAndShelf, ShopPart, ShopParts } from '../parts'
+import { approvedFields } from './approved'
 import { frameFields, framePart } from './frames'
 import { pressFields, pressPart } from './presses'
-import { provenFields } from './proven'
 import { rackFields } from './rack'
 import { screenFields } from './screens'
 import { settingFields, settingPart, shelfFields } from './settings'
 
 export { methodSchema } from './settings'
 
-/** A shop as the job file carries it. Quantities in SI; schools left out take the default. */
+/** A shop as the job file carries it. Quantities in SI; practices left out take the default. */
 export const shopSchema = yup.object({
   ...settingFields,
   ...pressFields,
   ...frameFields,
   ...screenFields,
   ...rackFields,
-  ...provenFields,
+  ...approvedFields,
 })
 
-/** The type of a checked shop but for the schools, which the reader fills up with defaults. */
+/** The type of a checked shop but for the practices, which the reader fills up with defaults. */
 export type CheckedShop = Omit<Shop, 'method'> & { readonly method: Partial<Shop['method']> }
 
 /** Every part as its own form and the archive check it: everything there, references lead somewhere. */
@@ -31,7 +31,7 @@ const PARTS = {
   frames: yup.object({ shop: framePart }),
   screens: yup.object({ shop: yup.object(screenFields) }),
   rack: yup.object({ shop: yup.object(rackFields) }),
-  proven: yup.object({ shop: yup.object(provenFields) }),
+  approved: yup.object({ shop: yup.object(approvedFields) }),
 }
 
 /** A whole shop, as the forms hold it. */
@@ -41,7 +41,7 @@ export const shelfSchema = yup.object({
     ...framePart.fields,
     ...screenFields,
     ...rackFields,
-    ...provenFields,
+    ...approvedFields,
   }),
   ...shelfFields,
 })

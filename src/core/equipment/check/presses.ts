@@ -1,6 +1,6 @@
 import * as yup from 'yup'
 import { each } from '../../order'
-import { BOARDS, FLASH_KINDS, PRESS_KINDS, PRESSURE_SCALES } from '../equipment'
+import { FLASH_KINDS, PALLET_MATERIALS, PRESS_KINDS, PRESSURE_SCALES } from '../equipment'
 import { id, name, oneOf, onScale, positive, whole } from './fields'
 
 const station = yup.object({
@@ -30,7 +30,7 @@ const press = yup.object({
   kind: oneOf(PRESS_KINDS),
   palletWidth: positive('Pallet width', 3),
   palletHeight: positive('Pallet height', 3),
-  board: oneOf(BOARDS),
+  palletMaterial: oneOf(PALLET_MATERIALS),
   heads: whole('Heads', 40).when('kind', {
     is: (kind: string) => kind !== 'manual' && kind !== 'single',
     then: (s) => s.optional().strip(),

@@ -8,11 +8,11 @@ import { id, name, oneOf, positive } from './fields'
 
 const limit = (what: string) => positive(what, 30)
 const limits = yup.object({
-  asMeant: limit('As meant'),
-  tonedDown: limit('Toned down').test(
+  match: limit('Match'),
+  visible: limit('Visible').test(
     'above',
-    'Not below what counts as meant.',
-    (most, at) => !(Number(most) < at.parent.asMeant),
+    'Not below the limit of a match.',
+    (most, at) => !(Number(most) < at.parent.match),
   ),
   accept: limit('Accepted'),
   again: limit('Looked at again').test(
@@ -48,14 +48,14 @@ const letDown = yup
 const KNOWN = {
   curves: yup.object({
     how: oneOf({ curves: 1 }),
-    film: positive('Thickness of the smear', 0.001),
+    deposit: positive('Thickness of the smear', 0.001),
     onWhite: readings.required('The curve over white is missing.'),
     onBlack: readings.required('The curve over black is missing.'),
     letDown,
   }),
   labs: yup.object({
     how: oneOf({ labs: 1 }),
-    film: positive('Thickness of the smear', 0.001),
+    deposit: positive('Thickness of the smear', 0.001),
     light: oneOf(LIGHTS),
     onWhite: lab,
     onBlack: lab,
@@ -84,7 +84,7 @@ export const baseInkSchema = yup.object({
     .min(500, 'Lighter than any ink: 0.5 g/ml at least.')
     .max(5000, 'Heavier than any ink: 5 g/ml at most.')
     .required('The density is missing.'),
-  known: yup.lazy(
+  characterisation: yup.lazy(
     (value: { how?: unknown } | null | undefined) =>
       KNOWN[KNOWN_WAYS.find((how) => how === value?.how) ?? 'class'],
   ),

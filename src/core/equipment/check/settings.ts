@@ -1,6 +1,6 @@
 import * as yup from 'yup'
-import { SCHOOLS, type School } from '../../advice'
-import { CHARACTERS, clothSchema, each, hexSchema, OPACITIES, SYSTEMS } from '../../order'
+import { PRACTICES, type Practice } from '../../advice'
+import { clothSchema, each, hexSchema, INK_TYPES, OPACITIES, SYSTEMS } from '../../order'
 import { EDGES, USUAL_HOURS } from '../equipment'
 import { USUAL_PRICES } from '../prices'
 import { id, name, oneOf, positive, whole } from './fields'
@@ -24,11 +24,11 @@ const hours = yup.object({
 
 const method = yup.object(
   Object.fromEntries(
-    Object.entries(SCHOOLS).map(([school, { options }]) => [
-      school,
+    Object.entries(PRACTICES).map(([practice, { options }]) => [
+      practice,
       yup.string().oneOf(Object.keys(options), `One of ${Object.keys(options).join(', ')}.`),
     ]),
-  ) as Record<School, yup.StringSchema>,
+  ) as Record<Practice, yup.StringSchema>,
 )
 
 const money = (what: string) =>
@@ -46,7 +46,7 @@ const prices = yup.object({
   garment: money('A garment'),
 })
 
-/** Schools chosen; every one may be left out. */
+/** Practices chosen; every one may be left out. */
 export const methodSchema = method
 
 export const settingFields = {
@@ -54,12 +54,12 @@ export const settingFields = {
   method: method.default({}),
   hours: hours.default(USUAL_HOURS),
   prices: prices.default(USUAL_PRICES),
-  blades: yup
+  squeegees: yup
     .array(
       yup.object({
         id,
         hardness: yup.string().required('Missing.'),
-        length: positive('Blade length', 3),
+        length: positive('Squeegee length', 3),
         edge: oneOf(EDGES),
       }),
     )
@@ -70,12 +70,12 @@ const ink = yup.object({
   id,
   name,
   hex: hexSchema,
-  character: oneOf(CHARACTERS),
+  inkType: oneOf(INK_TYPES),
   opacity: oneOf(OPACITIES),
   system: oneOf(SYSTEMS),
 })
 
-/** Every school is chosen. */
+/** Every practice is chosen. */
 export const settingPart = yup.object({
   ...settingFields,
   method: yup.object(

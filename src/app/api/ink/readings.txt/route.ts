@@ -7,11 +7,11 @@ import { answered, file } from '../../answer'
 export async function GET(): Promise<Response> {
   return answered(async () => {
     const { shelf } = await loadShop(await database())
-    const samples = shelf.shop.inkRoom.rack.flatMap(({ code, known }) =>
-      known.how === 'curves'
+    const samples = shelf.shop.inkRoom.rack.flatMap(({ code, characterisation }) =>
+      characterisation.how === 'curves'
         ? [
-            { name: `${code}.white`, spectrum: known.onWhite },
-            { name: `${code}.black`, spectrum: known.onBlack },
+            { name: `${code}.white`, spectrum: characterisation.onWhite },
+            { name: `${code}.black`, spectrum: characterisation.onBlack },
           ]
         : [],
     )

@@ -6,7 +6,7 @@ import { loadShop } from '@/store/shop'
 import { ahead } from '../../../today'
 import { answered, file, nothing, printed } from '../../answer'
 
-/** Labels for every screen that does not hang yet and has its frame. `?units=inch`, `?paper=letter`, `?order=O-1001`. */
+/** Labels for every screen that is not mounted yet and has its frame. `?units=inch`, `?paper=letter`, `?order=O-1001`. */
 export async function GET(request: Request): Promise<Response> {
   return answered(async () => {
     const db = await database()

@@ -1,9 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
-import { tell } from '@/core/advice'
+import { message } from '@/core/advice'
 import { ADDITIVES, type BaseInk } from '@/core/equipment'
 import { additivesFor, type Batch, doesOf, SMEAR, saidOfAdditives } from '@/core/ink'
-import { Give, Pick } from '@/ui/given'
+import { Pick, QuantityInput } from '@/ui/given'
 import { PushButton } from '@/ui/PushButton'
 import { SeverityMark } from '@/ui/Severity'
 import { useSettings } from '@/ui/settings'
@@ -42,7 +42,7 @@ export function Additives({ batch, rack, onSet }: Props) {
             />
           </Box>
           <Box width="4.4rem">
-            <Give key={code} label="Share" kind="share" value={wanted} onGive={setShare} />
+            <QuantityInput key={code} label="Share" kind="share" value={wanted} onGive={setShare} />
           </Box>
           <PushButton
             type="button"
@@ -56,7 +56,7 @@ export function Additives({ batch, rack, onSet }: Props) {
       )}
       {said.map((reason) => (
         <Box key={reason.rule} fontSize="small" mt="2" lineHeight="1.35" data-rule={reason.rule}>
-          {reason.severity && <SeverityMark severity={reason.severity} />} {tell(reason, units)}
+          {reason.severity && <SeverityMark severity={reason.severity} />} {message(reason, units)}
         </Box>
       ))}
     </Box>

@@ -23,7 +23,8 @@ import { OverPour } from './OverPour'
 import { PartList } from './PartList'
 import { Pouring } from './Pouring'
 import { Proof } from './Proof'
-import { PAIL, useScale } from './useScale'
+import { TubGauge } from './TubGauge'
+import { TUB_MASS, useScale } from './useScale'
 
 interface Props {
   readonly batch: Batch
@@ -58,22 +59,22 @@ export function Bench({ batch, sample, cans }: Props) {
     // A pour that was not booked when the page closed goes on where it was.
     if (!pending || canId !== undefined) return
     setCan(pending.canId)
-    setFrom(PAIL + batch.mass)
+    setFrom(TUB_MASS + batch.mass)
   }, [pending, canId, batch.mass])
   const booked = useRef(batch.mass)
   useEffect(() => {
-    // What is in the pail has changed: the next part begins, with its own can.
+    // What is in the tub has changed: the next part begins, with its own can.
     if (booked.current === batch.mass) return
     booked.current = batch.mass
     setCan(undefined)
     setBooking(false)
   }, [batch.mass])
   const settled = on.reading?.kind === 'weight' && on.reading.steady
-  const inPail = Math.max(0, on.last - from)
+  const inTub = Math.max(0, on.last - from)
   useEffect(() => {
-    if (can && !booking && settled && inPail > 5e-5 && Math.abs(inPail - (pending?.mass ?? 0)) > 5e-5)
-      keep({ pending: { canId: can.id, mass: inPail } })
-  }, [can, booking, settled, inPail, pending, keep])
+    if (can && !booking && settled && inTub > 5e-5 && Math.abs(inTub - (pending?.mass ?? 0)) > 5e-5)
+      keep({ pending: { canId: can.id, mass: inTub } })
+  }, [can, booking, settled, inTub, pending, keep])
 
   const does = async (ask: () => Promise<{ readonly ok: boolean; readonly message?: string }>) => {
     const done = await ask()
@@ -97,7 +98,14 @@ export function Bench({ batch, sample, cans }: Props) {
   const back = () => does(() => act('undoPour', { batchId: batch.id, at: localNow() }))
   if (!kept) return null
   return (
-    <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 17rem' }} gap="8">
+    <Grid templateColumns={{ base: 'minmax(0, 1fr)', lg: '16rem minmax(0, 1fr) 15rem' }} gap="7">
+      <TubGauge
+        parts={bench.parts}
+        rack={rack}
+        wanted={batch.wanted}
+        next={batch.state === 'mixing' && !bench.over ? part : undefined}
+        poured={can ? inTub : 0}
+      />
       <Box minWidth="0">
         <Flex align="center" gap="4" mb="4" wrap="wrap">
           <Swatch hex={hexOfLab(batch.target)} size={44} />
@@ -107,7 +115,7 @@ export function Bench({ batch, sample, cans }: Props) {
             </Box>
             <Box color="soft">
               {batch.id}, {systemName(batch.system)}, <Measure kind="mass" value={batch.mass} /> of{' '}
-              <Measure kind="mass" value={batch.wanted} /> in the pail
+              <Measure kind="mass" value={batch.wanted} /> in the tub
             </Box>
           </Box>
           <Box ml="auto">

@@ -57,7 +57,7 @@ export function OverPour({ batch, over, rack, onRestore }: Props) {
         columnGap="4"
         alignItems="center"
       >
-        {['', 'batch then', 'for more ink', 'colour off by', ''].map((head, i) => (
+        {['', 'batch then', 'for more ink', 'colour ΔE', ''].map((head, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: heads never move
           <Box key={i} fontSize="small" color="soft">
             {head}

@@ -30,7 +30,7 @@ interface Props {
 /** A part takes about this long to pour, s. */
 const TAKES = 5
 
-/** One part on its way into the pail: what is wanted and what the scale says, large, and the band in which it is right. */
+/** One part on its way into the tub: what is wanted and what the scale says, large, and the band in which it is right. */
 export function Pouring({ part, ink, can, batchName, on, from, onTake, onOtherCan }: Props) {
   const { reading, last, hand, scale } = on
   const [pressed, setPressed] = useState(false)
@@ -100,7 +100,7 @@ export function Pouring({ part, ink, can, batchName, on, from, onTake, onOtherCa
           </Box>
         </Box>
         <Box>
-          <Box color="soft">{from === 0 ? 'on the scale' : 'of it in the pail'}</Box>
+          <Box color="soft">{from === 0 ? 'on the scale' : 'of it in the tub'}</Box>
           <Box
             fontSize={{ base: 'huge', lg: 'vast' }}
             fontWeight="750"

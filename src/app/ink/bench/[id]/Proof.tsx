@@ -8,10 +8,10 @@ import type { BaseInk } from '@/core/equipment'
 import { type Batch, INK, type PastBatch, verdictOf } from '@/core/ink'
 import type { Mass } from '@/core/quantity'
 import { simulatedReader } from '@/devices/reader'
-import { trueSmear } from '@/devices/simulatedPail'
+import { trueSmear } from '@/devices/simulatedTub'
 import { AskNumber } from '@/ui/AskNumber'
 import { localNow } from '@/ui/clock'
-import { Write } from '@/ui/given'
+import { TextInput } from '@/ui/given'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
 import { SeverityMark } from '@/ui/Severity'
@@ -45,7 +45,7 @@ export function Proof({ batch, sample, rack, onMend, onDo }: Props) {
     setBusy(true)
     await onDo(async () => {
       const smear = trueSmear(batch.poured, rack, seedOf(batch.id))
-      if (!smear) return { ok: false, message: 'There is nothing in the pail to draw down.' }
+      if (!smear) return { ok: false, message: 'There is nothing in the tub to draw down.' }
       const seed = seedOf(batch.id) + 100 * batch.drawdowns.length
       const curves = [smear.onWhite, smear.onBlack].map((s, i) => simulatedReader(() => s, seed + i))
       const taken = await Promise.all(curves.map(async (r) => takeCurve(await r.read())))
@@ -154,7 +154,7 @@ export function Proof({ batch, sample, rack, onMend, onDo }: Props) {
         {last && !accepted && (
           <>
             <Box width="10rem">
-              <Write label="Who looked at it" value={who} onWrite={setWho} />
+              <TextInput label="Who looked at it" value={who} onWrite={setWho} />
             </Box>
             <PushButton type="button" minHeight="3.6rem" fontSize="lead" onClick={() => judge('accepted')}>
               {verdict.accepted ? 'Accept it' : 'Accept it all the same'}

@@ -5,7 +5,7 @@ import type { Batch } from '@/core/ink'
 import type { Outcome } from '@/core/quantity'
 import { momentOf } from '@/core/schedule'
 import { localNow, sayMoment } from '@/ui/clock'
-import { Give } from '@/ui/given'
+import { QuantityInput } from '@/ui/given'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
 import { Section, Table, TextButton } from '@/ui/Section'
@@ -25,7 +25,7 @@ export function Tub({ batch, onDo }: { readonly batch: Batch; readonly onDo: Doe
           <Measure kind="mass" value={batch.mass} />
         </Box>
         <Box width="9rem">
-          <Give label="It weighs now" kind="dose" value={now} onGive={setNow} />
+          <QuantityInput label="It weighs now" kind="dose" value={now} onGive={setNow} />
         </Box>
         <PushButton
           type="button"

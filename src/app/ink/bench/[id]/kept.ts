@@ -7,7 +7,7 @@ import type { Mass } from '@/core/quantity'
 interface Kept {
   /** Codes whose over-pour was accepted. */
   readonly over: readonly string[]
-  /** A pour that is in the pail but not booked yet. */
+  /** A pour that is in the tub but not booked yet. */
   readonly pending: { readonly canId: string; readonly mass: Mass } | undefined
 }
 

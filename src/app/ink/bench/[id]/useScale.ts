@@ -5,8 +5,8 @@ import type { Mass } from '@/core/quantity'
 import type { Reading, Scale } from '@/devices/scale'
 import { type Hand, simulatedScale } from '@/devices/simulatedScale'
 
-/** An empty pail. */
-export const PAIL: Mass = 0.18
+/** An empty tub. */
+export const TUB_MASS: Mass = 0.18
 
 /** One scale a batch for as long as the tab lives: what stands on it stays there while someone looks elsewhere. */
 const made = new Map<string, ReturnType<typeof simulatedScale>>()
@@ -22,9 +22,9 @@ export interface OnScale {
 }
 
 /**
- * The scale with the pail of a batch on it.
+ * The scale with the tub of a batch on it.
  *
- * @param load kg that are in the pail already; undefined as long as that is not known
+ * @param load kg that are in the tub already; undefined as long as that is not known
  */
 export function useScale(batchId: string, load: Mass | undefined): OnScale {
   const first = useRef(load)
@@ -33,7 +33,10 @@ export function useScale(batchId: string, load: Mass | undefined): OnScale {
   const found = useMemo(() => {
     const there = made.get(batchId)
     if (there) return there
-    const fresh = simulatedScale({ seed: Number(batchId.slice(2)) || 1, load: PAIL + (first.current ?? 0) })
+    const fresh = simulatedScale({
+      seed: Number(batchId.slice(2)) || 1,
+      load: TUB_MASS + (first.current ?? 0),
+    })
     if (known) made.set(batchId, fresh)
     return fresh
   }, [batchId, known])

@@ -1,16 +1,14 @@
 'use client'
 
 import { Box, Grid } from '@chakra-ui/react'
-import { tell } from '@/core/advice'
 import { AdviceChoice } from '@/ui/AdviceValue'
+import { Cautions } from '@/ui/Cautions'
 import { Figure } from '@/ui/parts'
 import { Section } from '@/ui/Section'
-import { useSettings } from '@/ui/settings'
 import type { PlanProps } from './planProps'
 
 /** Stage 7: flash, cool-down, cure. */
 export function HeatStage({ plan }: PlanProps) {
-  const { units } = useSettings()
   const { cure } = plan
   return (
     <>
@@ -22,7 +20,11 @@ export function HeatStage({ plan }: PlanProps) {
               : 'The order of printing does not fit, so no flash is planned yet.'}
           </Box>
         ) : (
-          <Grid templateColumns="repeat(4, 1fr)" gap="5" pt="1">
+          <Grid
+            templateColumns={{ base: 'repeat(auto-fill, minmax(7.5rem, 1fr))', lg: 'repeat(4, 1fr)' }}
+            gap="5"
+            pt="1"
+          >
             {plan.flashes.map((f) => (
               <Figure
                 key={f.dwell.key}
@@ -41,21 +43,17 @@ export function HeatStage({ plan }: PlanProps) {
         )}
       </Section>
       <Section title="Cure" side={cure.belt && <AdviceChoice advice={cure.dryer} />}>
-        <Grid templateColumns="repeat(4, 1fr)" gap="5" pt="1">
-          <Figure advice={cure.film} />
+        <Grid
+          templateColumns={{ base: 'repeat(auto-fill, minmax(7.5rem, 1fr))', lg: 'repeat(4, 1fr)' }}
+          gap="5"
+          pt="1"
+        >
+          <Figure advice={cure.inkFilm} />
           <Figure advice={cure.dwell} />
           {cure.belt && <Figure advice={cure.belt} />}
         </Grid>
       </Section>
-      <Section title="Take care">
-        <Box as="ul" listStyleType="none" maxWidth="44rem">
-          {plan.cautions.map((c) => (
-            <Box as="li" key={c.rule} py="1">
-              {tell(c, units)}
-            </Box>
-          ))}
-        </Box>
-      </Section>
+      <Cautions at="heat" />
     </>
   )
 }

@@ -1,6 +1,6 @@
 'use client'
 
-import { Box, Grid } from '@chakra-ui/react'
+import { Box, Flex } from '@chakra-ui/react'
 import { numberOf } from '@/core/advice'
 import { SYSTEMS } from '@/core/order'
 import { AdviceNumber } from '@/ui/AdviceValue'
@@ -19,12 +19,12 @@ export function InkStage({ plan }: PlanProps) {
   const { order, shelf, decisions } = useOrder()
   const variants = useVariants(order, shelf.shop, decisions, plan)
   const { inks } = plan.run.placement
-  const hasWhite = inks.some((ink) => ink.character === 'white')
+  const hasWhite = inks.some((ink) => ink.inkType === 'white')
   const inked = plan.hits.filter((h) => h.ink !== undefined)
   const total = inked.reduce((sum, h) => sum + (h.ink ? numberOf(h.ink) : 0), 0)
   return (
     <>
-      <Grid templateColumns="repeat(3, max-content)" columnGap="12" mb="5" alignItems="end">
+      <Flex wrap="wrap" columnGap="12" rowGap="3" mb="5" align="end">
         <ChoiceFigure advice={plan.secondWhite} size="figure" />
         <Headline label="Ink to have ready">
           <FactMeasure label="Ink to have ready" kind="mass" value={total} rule="INK_TOTAL" />
@@ -35,7 +35,7 @@ export function InkStage({ plan }: PlanProps) {
           </Box>
           <InkRow cloth={plan.cloth} inks={inks} />
         </Box>
-      </Grid>
+      </Flex>
       <LooksTable plan={plan} />
       <VariantsTable title="The whole job" variants={variants?.bases ?? []} lead={CHANGE} />
       <VariantsTable

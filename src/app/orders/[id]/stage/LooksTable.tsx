@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { useMemo } from 'react'
-import { type ChoiceAdvice, q, tell } from '@/core/advice'
+import { type ChoiceAdvice, message, q } from '@/core/advice'
 import { printedDot } from '@/core/color'
 import { changeWord, INK, type Looks, type Printed, type Tint } from '@/core/ink'
 import type { InkColour } from '@/core/order'
@@ -80,14 +80,14 @@ function LookRow({
               name={`${ink.name}, ${WAYS[way].toLowerCase()}`}
               printed={look.looks[way]}
               planned={look.planned === way}
-              waterBased={look.waterBased}
+              driesInScreen={look.driesInScreen}
             />
           </td>
         ))
       ) : (
         <td colSpan={3}>
           <Box color="soft" fontSize="small">
-            {base?.reasons[0] && tell(base.reasons[0], units)}
+            {base?.reasons[0] && message(base.reasons[0], units)}
           </Box>
         </td>
       )}
@@ -125,10 +125,10 @@ interface SeenProps {
   readonly name: string
   readonly printed: Printed
   readonly planned: boolean
-  readonly waterBased: boolean
+  readonly driesInScreen: boolean
 }
 
-function Seen({ name, printed, planned, waterBased }: SeenProps) {
+function Seen({ name, printed, planned, driesInScreen }: SeenProps) {
   const { hex, lightness, change, thickness } = printed
   const { limits } = useOrder().shelf.shop.inkRoom
   const reasons = [
@@ -136,11 +136,11 @@ function Seen({ name, printed, planned, waterBased }: SeenProps) {
       print: name,
       lightness: q('difference', lightness),
       change: q('difference', change),
-      film: q('film', thickness),
-      meant: q('difference', limits.asMeant),
-      toned: q('difference', limits.tonedDown),
+      film: q('thickness', thickness),
+      meant: q('difference', limits.match),
+      toned: q('difference', limits.visible),
     }),
-    ...(waterBased ? [INK.because('PREDICTED_DYES')] : []),
+    ...(driesInScreen ? [INK.because('PREDICTED_DYES')] : []),
   ]
   return (
     <Flex gap="2.5" align="center">

@@ -3,10 +3,11 @@
 import { Box, Flex, Grid } from '@chakra-ui/react'
 import { X } from 'lucide-react'
 import { useFieldArray, useFormContext, useWatch } from 'react-hook-form'
-import { q, tell } from '@/core/advice'
+import { message, q } from '@/core/advice'
 import { clothGroup, groupLabel, type Order, SIZE_NAMES, WEAVES, WHERES } from '@/core/order'
 import { PLAN } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
+import { Cautions } from '@/ui/Cautions'
 import { Label } from '@/ui/elements'
 import { CountField, ListMessage, QuantityField, SelectField, TextField } from '@/ui/fields'
 import { usePaint } from '@/ui/paint'
@@ -14,6 +15,7 @@ import { Section, TextButton } from '@/ui/Section'
 import { Select } from '@/ui/Select'
 import { InkRow } from '@/ui/Swatch'
 import { useSettings } from '@/ui/settings'
+import { DeleteOrder } from '../DeleteOrder'
 import { useOrder } from '../orderContext'
 import { highest } from './highest'
 
@@ -38,7 +40,7 @@ export function OrderStage() {
   }
   return (
     <>
-      <Grid templateColumns="1fr 1fr 10rem" gap="4" mb="3">
+      <Grid templateColumns={{ base: '1fr 1fr', md: '1fr 1fr 10rem' }} gap="4" mb="3">
         <TextField name="customer" label="Customer" />
         <TextField name="title" label="Job" />
         <TextField name="due" label="Due" type="date" />
@@ -57,6 +59,8 @@ export function OrderStage() {
         ))}
       </Section>
       <Runs />
+      <Cautions at="order" />
+      <DeleteOrder />
     </>
   )
 }
@@ -78,7 +82,10 @@ function GarmentLine({
   return (
     <Box py="3" borderBottom="1px solid" borderColor="rule">
       <Grid
-        templateColumns={`0.85fr 1.15fr 1fr ${fieldWidth} 6rem 3.8rem 4.2rem 5.4rem 1.6rem`}
+        templateColumns={{
+          base: 'repeat(auto-fill, minmax(7.5rem, 1fr))',
+          xl: `0.85fr 1.15fr 1fr ${fieldWidth} 6rem 3.8rem 4.2rem 5.4rem 1.6rem`,
+        }}
         gap="2.5"
         alignItems="start"
       >
@@ -116,7 +123,7 @@ function GarmentLine({
           )}
         </Box>
       </Grid>
-      <Flex mt="2" gap="5" align="start" justify="space-between">
+      <Flex mt="2" gap="5" align="start" justify="space-between" wrap={{ base: 'wrap', lg: 'nowrap' }}>
         <Sizes at={at} />
         <Group at={at} />
       </Flex>
@@ -186,7 +193,7 @@ function Runs() {
   const { units } = useSettings()
   return (
     <Section title={runs.length === 1 ? 'One run' : `${runs.length} runs`}>
-      {runs.length === 0 && <Box color="soft">Quantities make runs: one for each cloth group and print.</Box>}
+      {runs.length === 0 && <Box color="soft">Enter quantities: each cloth group and print is one run.</Box>}
       {runs.map((r) => (
         <Flex key={r.id} gap="4" py="2" borderBottom="1px solid" borderColor="rule" align="baseline">
           <Box width="3.4rem" flex="none" textAlign="right" fontSize="title" fontWeight="650">
@@ -205,7 +212,7 @@ function Runs() {
             <Box color="soft" fontSize="small">
               {r.reasons
                 .filter((x) => x.rule !== 'PLACEMENT_RUN')
-                .map((x) => tell(x, units))
+                .map((x) => message(x, units))
                 .join(' ')}
             </Box>
           </Box>

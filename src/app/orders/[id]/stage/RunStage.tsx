@@ -1,8 +1,8 @@
 'use client'
 
 import { Box, Flex } from '@chakra-ui/react'
-import { q, tell } from '@/core/advice'
-import { isWaterBased } from '@/core/order'
+import { message, q } from '@/core/advice'
+import { driesInScreen } from '@/core/order'
 import { PLAN } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
 import { Section, Table } from '@/ui/Section'
@@ -26,7 +26,7 @@ export function RunStage({ plan }: PlanProps) {
       {time ? (
         <>
           <PaceSection time={time} />
-          <Finish time={time} driesIn={plan.hits.some((h) => isWaterBased(h.hit.system))} />
+          <Finish time={time} driesIn={plan.hits.some((h) => driesInScreen(h.hit.system))} />
           <Timeline time={time} />
           <CostSection plan={plan} />
         </>
@@ -40,11 +40,11 @@ export function RunStage({ plan }: PlanProps) {
       <Section title="What stands in the way">
         {plan.warnings.length === 0 && <Box color="soft">Nothing.</Box>}
         {plan.warnings.map((w) => (
-          <Flex key={tell(w, 'metric')} gap="3" py="1.5" borderBottom="1px solid" borderColor="rule">
+          <Flex key={message(w, 'metric')} gap="3" py="1.5" borderBottom="1px solid" borderColor="rule">
             <Box width="5rem" flex="none">
               {w.severity && <SeverityMark severity={w.severity} />}
             </Box>
-            <Box>{tell(w, units)}</Box>
+            <Box>{message(w, units)}</Box>
           </Flex>
         ))}
       </Section>

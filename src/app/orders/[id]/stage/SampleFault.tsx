@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react'
 import same from 'fast-deep-equal'
 import { useState } from 'react'
-import { tell } from '@/core/advice'
+import { message } from '@/core/advice'
 import { keptGood, settingsOf } from '@/core/plan'
 import { FAULTS, type Fault, remedies } from '@/core/stroke'
 import { localNow } from '@/ui/clock'
@@ -49,11 +49,11 @@ export function SampleFault({ plan }: PlanProps) {
         <Box as="ol" pl="5" listStyleType="decimal" aria-label="What to change first">
           {list.map(({ reason, change }) => (
             <Box as="li" key={reason.rule} py="1">
-              {tell(reason, units)}{' '}
+              {message(reason, units)}{' '}
               {change && (
                 <TextButton
                   onClick={() => override(change.key, change.value)}
-                  aria-label={`Do this: ${tell(reason, units)}`}
+                  aria-label={`Do this: ${message(reason, units)}`}
                 >
                   do this
                 </TextButton>
@@ -72,14 +72,14 @@ function SampleGood({ plan }: PlanProps) {
   const { order, shelf, changeShop } = useOrder()
   const [problem, setProblem] = useState('')
   const good = settingsOf(plan, order, localNow().slice(0, 10))
-  const kept = shelf.shop.proven.filter((p) => good.some((g) => g.id === p.id))
+  const kept = shelf.shop.approved.filter((p) => good.some((g) => g.id === p.id))
   const asNow = good.every((g) => kept.some((k) => same({ ...k, on: g.on }, g)))
   const keep = async () => setProblem(await changeShop((shop) => keptGood(shop, good)))
   const forget = async () =>
     setProblem(
       await changeShop((shop) => ({
         ...shop,
-        proven: shop.proven.filter((p) => !kept.some((k) => k.id === p.id)),
+        approved: shop.approved.filter((p) => !kept.some((k) => k.id === p.id)),
       })),
     )
   return (

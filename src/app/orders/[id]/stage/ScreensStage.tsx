@@ -46,9 +46,9 @@ export function ScreensStage({ plan }: PlanProps) {
                 ['Frame', '5rem', ''],
                 ['Emulsion', '8rem', ''],
                 ['Coats', '3.2rem', 'num'],
-                ['Over mesh', '3.6rem', 'num'],
+                ['EOM', '3.6rem', 'num'],
                 ['Expose', '4.2rem', 'num'],
-                ['Dry film', '3.6rem', 'num'],
+                ['Dry deposit', '3.6rem', 'num'],
               ].map(([name, width, className]) => (
                 <th key={name} style={{ width }} className={className}>
                   {name}
@@ -63,7 +63,7 @@ export function ScreensStage({ plan }: PlanProps) {
           </tbody>
         </Table>
       </Section>
-      <Grid templateColumns="minmax(0, 1fr) 17rem" gap="8">
+      <Grid templateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 17rem' }} gap="8">
         <Position plan={plan} />
         <Fit plan={plan} />
       </Grid>
@@ -101,7 +101,7 @@ function ScreenRow({ plan, hit: h, room }: RowProps) {
           label={`Opening, ${h.hit.name}`}
           reasons={h.mesh.reasons.filter((r) => r.rule === 'MESH_DEPOSIT')}
         >
-          <Measure kind="film" value={opening(fabric)} />
+          <Measure kind="thickness" value={opening(fabric)} />
         </AskNumber>
       </td>
       <td>
@@ -145,7 +145,7 @@ function ScreenRow({ plan, hit: h, room }: RowProps) {
           'none'
         )}
       </td>
-      <td className="num">{h.film ? <AdviceNumber advice={h.film} /> : 'none'}</td>
+      <td className="num">{h.deposit ? <AdviceNumber advice={h.deposit} /> : 'none'}</td>
     </tr>
   )
 }
@@ -182,7 +182,7 @@ function Fit({ plan }: { readonly plan: RunPlan }) {
     <Section title="For all screens">
       <Flex direction="column" gap="3">
         <Figure advice={plan.offContact} />
-        <Figure advice={plan.bladeLength} />
+        <Figure advice={plan.squeegeeLength} />
         <Headline label="Tension differs by">
           <AskNumber label="Spread of tension" reasons={tension.reasons}>
             <Measure kind="tension" value={tension.spread} />

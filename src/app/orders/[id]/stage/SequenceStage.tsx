@@ -2,9 +2,10 @@
 
 import { Box, Flex } from '@chakra-ui/react'
 import { useCallback, useMemo, useState } from 'react'
-import { tell } from '@/core/advice'
+import { message } from '@/core/advice'
 import { flashBehind, handOrder, putAt, type Way } from '@/core/plan'
 import { AdviceChoice } from '@/ui/AdviceValue'
+import { Cautions } from '@/ui/Cautions'
 import { Link } from '@/ui/elements'
 import { useKeys } from '@/ui/keys'
 import { type Carried, LapStrip } from '@/ui/lap/LapStrip'
@@ -13,9 +14,9 @@ import { SeverityMark } from '@/ui/Severity'
 import { useSettings } from '@/ui/settings'
 import { useOrder } from '../orderContext'
 import { useMoves } from '../usePlan'
-import { Dance } from './lap/Dance'
+import { Cycle } from './lap/Cycle'
 import { Heads } from './lap/Heads'
-import { MoveTold } from './lap/MoveTold'
+import { MoveOutcome } from './lap/MoveOutcome'
 import { OtherWays } from './lap/OtherWays'
 import { PrintsInTurn } from './lap/PrintsInTurn'
 import { SequenceFigures } from './lap/SequenceFigures'
@@ -43,7 +44,6 @@ export function SequenceStage({ plan }: PlanProps) {
   )
   return (
     <>
-      {plan.sequence.fits && <SequenceFigures plan={plan} />}
       <Section
         title="Lap strip"
         side={
@@ -81,12 +81,14 @@ export function SequenceStage({ plan }: PlanProps) {
           </Box>
         )}
       </Section>
+      {plan.sequence.fits && <SequenceFigures plan={plan} />}
       <PrintsInTurn plan={plan} />
       <Heads plan={plan} />
       <OtherWays plan={plan} shown={other?.id} onShow={setOther} />
-      <Dance plan={plan} />
+      <Cycle plan={plan} />
       <SampleFault plan={plan} />
       <Strokes plan={plan} side={plan.direction && <AdviceChoice advice={plan.direction} size="small" />} />
+      <Cautions at={plan.press.kind === 'automatic' ? 'automatic' : 'byHand'} />
     </>
   )
 }
@@ -121,7 +123,7 @@ function WorkedStrip({ plan, scale }: PlanProps & { readonly scale: 'places' | '
           },
         }}
       />
-      {carried && <MoveTold plan={plan} carried={carried} move={moves?.[carried.place]} />}
+      {carried && <MoveOutcome plan={plan} carried={carried} move={moves?.[carried.place]} />}
     </>
   )
 }
@@ -133,11 +135,11 @@ function DoesNotFit({ plan }: PlanProps) {
     <Box role="alert" py="3" maxWidth="42rem">
       <SeverityMark severity="Stop" />
       <Box fontSize="lead" fontWeight="650" mt="1">
-        {main && tell(main, units)}
+        {main && message(main, units)}
       </Box>
       <Box as="ul" listStyleType="none" color="soft" mt="1">
         {rest.map((r) => (
-          <li key={tell(r, units)}>{tell(r, units)}</li>
+          <li key={message(r, units)}>{message(r, units)}</li>
         ))}
       </Box>
     </Box>

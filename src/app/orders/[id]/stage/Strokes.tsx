@@ -20,12 +20,12 @@ export function Strokes({ plan, side }: PlanProps & { readonly side: ReactNode }
             <tr>
               <th>Hit</th>
               <th className="num">Strokes</th>
-              <th>Blade and edge</th>
+              <th>Squeegee and edge</th>
               <th className="num">Angle</th>
               <th>{note ? `Pressure, ${PRESSURE_SCALES[note.scale].toLowerCase()}` : 'Pressure'}</th>
               <th className="num">A stroke</th>
               <th>Flood</th>
-              <th className="num">Dry film</th>
+              <th className="num">Dry deposit</th>
             </tr>
           </thead>
           <tbody>
@@ -39,7 +39,7 @@ export function Strokes({ plan, side }: PlanProps & { readonly side: ReactNode }
                 </td>
                 <td>
                   <Flex wrap="wrap" columnGap="2">
-                    <AdviceChoice advice={h.stroke.blade} />
+                    <AdviceChoice advice={h.stroke.squeegee} />
                     <AdviceChoice advice={h.stroke.edge} />
                   </Flex>
                 </td>
@@ -59,9 +59,9 @@ export function Strokes({ plan, side }: PlanProps & { readonly side: ReactNode }
                   <AdviceChoice advice={h.stroke.flood} />
                 </td>
                 <td className="num">
-                  {h.film && (
-                    <AskButton advice={h.film}>
-                      <Measure kind="film" value={numberOf(h.film)} />
+                  {h.deposit && (
+                    <AskButton advice={h.deposit}>
+                      <Measure kind="thickness" value={numberOf(h.deposit)} />
                     </AskButton>
                   )}
                 </td>

@@ -20,11 +20,11 @@ const COST: readonly Column[] = [
   { head: 'Screens', what: 'screens:', kind: 'count', of: (v) => v.screens },
   { head: 'Flashes', what: 'flashes:', kind: 'count', of: (v) => v.flashes },
   { head: 'Whole run', what: 'from set-up to the last piece', kind: 'workTime', of: (v) => v.time },
-  { head: 'Tallest film', what: 'tallest film', kind: 'film', of: (v) => v.hand },
+  { head: 'Thickest ink', what: 'thickest ink', kind: 'thickness', of: (v) => v.hand },
 ]
 export const CHANGE: Column = {
   head: 'Most changed',
-  what: 'the colour that the cloth changes most is off by',
+  what: 'largest colour change is',
   kind: 'difference',
   of: (v) => v.worst?.change,
 }

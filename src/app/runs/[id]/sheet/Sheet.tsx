@@ -81,6 +81,8 @@ export function Sheet({ facts, mark, standing }: SheetProps) {
         maxWidth="208mm"
         mx="auto"
         p={{ base: '8mm', _print: '0' }}
+        overflowX={{ base: 'auto', md: 'visible', _print: 'visible' }}
+        position="relative"
         css={{ '@media print': { maxWidth: 'none' } }}
       >
         <Flex justify="space-between" align="start" borderBottom="3px solid" borderColor="onPaper" pb="1.5">

@@ -2,25 +2,21 @@
 
 import { Box, Flex } from '@chakra-ui/react'
 import { css, Global } from '@emotion/react'
-import { useMemo, useState } from 'react'
-import { tell } from '@/core/advice'
+import { useMemo } from 'react'
+import { message } from '@/core/advice'
 import type { SheetFacts } from '@/formats/sheet'
-import { type Asked, type Desk, DeskProvider } from '@/ui/desk'
+import { useAnswer } from '@/ui/answer'
+import { type Desk, DeskProvider } from '@/ui/desk'
 import { Link } from '@/ui/elements'
 import { LapStrip } from '@/ui/lap/LapStrip'
 import { TextButton } from '@/ui/Section'
 import { useSettings } from '@/ui/settings'
 import { WhyPanel } from '@/ui/WhyPanel'
-import { Dance } from '../../../orders/[id]/stage/lap/Dance'
+import { Cycle } from '../../../orders/[id]/stage/lap/Cycle'
 
-/** Black on white whatever the screen shows. */
-const PAPER = css`
+/** The strip is long: it lies across the page. */
+const ACROSS = css`
   @page { size: landscape; margin: 9mm; }
-  @media print {
-    body { background: #fff !important; }
-    html { --chakra-colors-work: #fff !important; --chakra-colors-ink: #000 !important;
-      --chakra-colors-soft: #333 !important; --chakra-colors-rule: #888 !important; }
-  }
 `
 
 interface Props {
@@ -28,16 +24,17 @@ interface Props {
   readonly standing: string
 }
 
-/** The lap strip to pin up at the press, across the page, with the dance card under it. */
+/** The lap strip to pin up at the press, across the page, with the press cycle under it. */
 export function StripSheet({ facts: { order, plan, shopName }, standing }: Props) {
   const { units } = useSettings()
-  const [asked, setAsked] = useState<Asked>()
-  const desk = useMemo((): Desk => ({ ask: setAsked, override: NOTHING, takeBack: NOTHING }), [])
+  const answer = useAnswer()
+  const { ask } = answer
+  const desk = useMemo((): Desk => ({ ask, override: NOTHING, takeBack: NOTHING }), [ask])
   return (
     <DeskProvider value={desk}>
       <Box bg="work" color="ink" minHeight="100vh" p={{ base: '4', _print: '0' }}>
-        <Global styles={PAPER} />
-        <Flex as="nav" aria-label="Strip" gap="4" mb="4" css={OFF_PAPER}>
+        <Global styles={ACROSS} />
+        <Flex as="nav" aria-label="Strip" gap="4" mb="4" className="no-print">
           <Link href={`/orders/${order.id}/sequence?run=${plan.run.id}`} textDecoration="underline">
             Back to the order
           </Link>
@@ -61,21 +58,20 @@ export function StripSheet({ facts: { order, plan, shopName }, standing }: Props
           {plan.sequence.fits ? (
             <LapStrip plan={plan} scale="places" />
           ) : (
-            plan.sequence.reasons.map((r) => <p key={tell(r, units)}>{tell(r, units)}</p>)
+            plan.sequence.reasons.map((r) => <p key={message(r, units)}>{message(r, units)}</p>)
           )}
           <Box mt="5">
-            <Dance plan={plan} />
+            <Cycle plan={plan} />
           </Box>
           <Box fontSize="small">{shopName}. Computed from common practice, not measured at this press.</Box>
         </Box>
-        <Box mt="6" css={OFF_PAPER}>
-          {asked && <WhyPanel asked={asked} warnings={plan.warnings} />}
+        <Box mt="6" className="no-print">
+          <WhyPanel answer={answer} />
         </Box>
       </Box>
     </DeskProvider>
   )
 }
 
-const OFF_PAPER = { '@media print': { display: 'none' } } as const
 /** On paper nothing is chosen. */
 const NOTHING = () => undefined

@@ -16,8 +16,8 @@ export function Finest({ at }: { readonly at: number }) {
           <th style={{ width: '12rem' }}>What the mesh must hold</th>
           <th className="num">Smallest line</th>
           <th className="num">Halftone angle</th>
-          <th className="num">Largest flake</th>
-          <th className="num">Wanted dry film</th>
+          <th className="num">Particle size</th>
+          <th className="num">Wanted dry deposit</th>
         </tr>
       </thead>
       <tbody>
@@ -39,8 +39,8 @@ export function Finest({ at }: { readonly at: number }) {
               <td>{ink.name || 'ink'}</td>
               {field('line', 'fine', 'Smallest line')}
               {field('angle', 'turn', 'Halftone angle')}
-              {field('particle', 'film', 'Largest flake')}
-              {field('deposit', 'film', 'Wanted dry film')}
+              {field('particle', 'thickness', 'Particle size')}
+              {field('deposit', 'thickness', 'Wanted dry deposit')}
             </tr>
           )
         })}

@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { X } from 'lucide-react'
 import { useFieldArray, useFormContext, useWatch } from 'react-hook-form'
-import { CHARACTERS, type InkColour, OPACITIES, type Order, orderedSystem, SYSTEMS } from '@/core/order'
+import { INK_TYPES, type InkColour, OPACITIES, type Order, orderedSystem, SYSTEMS } from '@/core/order'
 import { CheckField, ListMessage, QuantityField, SelectField, TextField } from '@/ui/fields'
 import { usePaint } from '@/ui/paint'
 import { Table, TextButton } from '@/ui/Section'
@@ -15,7 +15,7 @@ const newInk = (id: string): InkColour => ({
   id,
   name: '',
   hex: '#808080',
-  character: 'spot',
+  inkType: 'spot',
   opacity: 'ordinary',
   coverage: 0.2,
   system: 'house',
@@ -37,7 +37,7 @@ export function Inks({ at }: { readonly at: number }) {
       ...newInk(nextId()),
       name: found.name,
       hex: found.hex,
-      character: found.character,
+      inkType: found.inkType,
       opacity: found.opacity,
       system: orderedSystem(found.system, shelf.shop.method.ink),
     })
@@ -85,7 +85,7 @@ export function Inks({ at }: { readonly at: number }) {
                   <TextField bare name={`${path}.name`} label="Name" />
                 </td>
                 <td>
-                  <SelectField bare name={`${path}.character`} label="Kind" options={CHARACTERS} />
+                  <SelectField bare name={`${path}.inkType`} label="Kind" options={INK_TYPES} />
                 </td>
                 <td>
                   <SelectField bare name={`${path}.opacity`} label="Covers" options={OPACITY_WORDS} />

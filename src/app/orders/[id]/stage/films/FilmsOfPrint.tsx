@@ -12,7 +12,7 @@ import { BASE_HEX, paintOf } from '../../../../films/paints'
 import { useOrder } from '../../orderContext'
 import { FilmTable } from './FilmTable'
 import { Findings } from './Findings'
-import { type Laid, LightTable } from './LightTable'
+import { HEIGHT, type Laid, LightTable } from './LightTable'
 import { Misregister } from './Misregister'
 import { PushBar } from './PushBar'
 import { ReadingMeter } from './ReadingMeter'
@@ -21,7 +21,7 @@ import { useFilms } from './useFilms'
 
 /** The films of a print on the light table, what was read off them, and what the print would show if they missed. */
 export function FilmsOfPrint({ at, id }: { readonly at: number; readonly id: string }) {
-  const { order, plan, run } = useOrder()
+  const { order, plan, run, pictured } = useOrder()
   const { control } = useFormContext<Order>()
   const inks = useWatch({ control, name: `placements.${at}.inks` })
   const desk = useFilms(order.id, id)
@@ -103,7 +103,7 @@ export function FilmsOfPrint({ at, id }: { readonly at: number; readonly id: str
             : 'More can be dropped here.'}
         </Box>
         <Box ml="auto">
-          <TextButton onClick={() => picker.current?.click()}>Bring films …</TextButton>
+          <TextButton onClick={() => picker.current?.click()}>Add films …</TextButton>
           <Input
             ref={picker}
             type="file"
@@ -126,6 +126,11 @@ export function FilmsOfPrint({ at, id }: { readonly at: number; readonly id: str
       ))}
       {coming !== undefined && <Box role="status">Bringing in {coming} …</Box>}
       {progress && table && <ReadingMeter progress={progress} films={table.films} onCancel={cancel} />}
+      {!table && pictured.includes(id) && (
+        <Box role="status" height={HEIGHT} bg="surround" color="soft" p="4">
+          Fetching the films …
+        </Box>
+      )}
       {table && !empty && (
         <>
           {laid.length > 0 && (

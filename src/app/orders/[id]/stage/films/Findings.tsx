@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react'
-import { q, tell } from '@/core/advice'
+import { message, q } from '@/core/advice'
 import { ARTWORK, baseFindings, filmFindings } from '@/core/artwork'
 import type { InkColour } from '@/core/order'
 import { chokeTooTight } from '@/core/registration'
@@ -71,7 +71,7 @@ export function Findings({ desk, inks, reading, onSpot }: Props) {
       {found.map((reason) => (
         <Flex key={`${reason.rule} ${JSON.stringify(reason.inputs)}`} gap="2" align="baseline" py="0.5">
           {reason.severity ? <SeverityMark severity={reason.severity} /> : null}
-          <Box as="span">{tell(reason, units)}</Box>
+          <Box as="span">{message(reason, units)}</Box>
           {places[reason.rule] && (
             <TextButton
               onClick={() => {

@@ -39,7 +39,7 @@ interface Props {
   readonly spot: { readonly x: number; readonly y: number } | undefined
 }
 
-const HEIGHT = 400
+export const HEIGHT = 400
 /** Shown pixels for one of the film; none shows the whole print. */
 const ZOOMS: readonly (readonly [label: string, scale?: number])[] = [['Whole print'], ['1:1', 1], ['8:1', 8]]
 /** Steps of the arrow keys in metres and radians; with Shift ten of them. */

@@ -27,7 +27,7 @@ export function PushBar({ films, inks, pushing, onChoose, pushes, onPushes }: Pr
   if (films.length < 2) return null
   return (
     <Flex gap="5" align="end" wrap="wrap" mt="2">
-      <Labelled label="Push on the table">
+      <Labelled label="Film to move">
         {(id) => (
           <Select
             id={id}
@@ -52,7 +52,7 @@ export function PushBar({ films, inks, pushing, onChoose, pushes, onPushes }: Pr
         </>
       )}
       {films.some((f) => pushes[f.id]) && (
-        <TextButton onClick={() => onPushes({})}>Lay all straight</TextButton>
+        <TextButton onClick={() => onPushes({})}>Reset all films</TextButton>
       )}
     </Flex>
   )

@@ -13,16 +13,16 @@ interface Props {
   readonly of: PrintOf
   readonly onTurn: () => void
   /** A frame by its number, or nothing. */
-  readonly onHang: (frameId: string) => void
+  readonly onMount: (frameId: string) => void
 }
 
-/** One head of the press: its number to press when it fails, and what hangs there now. */
-export function HeadNow({ head, works, frame, unit, of, onTurn, onHang }: Props) {
+/** One head of the press: its number to press when it fails, and what is mounted there now. */
+export function HeadNow({ head, works, frame, unit, of, onTurn, onMount }: Props) {
   const { shop } = useOrder().shelf
   const mine = ({ stencil: s }: Frame) => s?.order === of.orderId && s.print === of.print
   /** Screens of this print first; those of others by their whole name. */
   const ready = shop.frames
-    .filter((f) => f.state !== 'retired' && f.stencil && (!f.hangs || f.id === frame?.id))
+    .filter((f) => f.state !== 'retired' && f.stencil && (!f.mounted || f.id === frame?.id))
     .sort((a, b) => Number(mine(b)) - Number(mine(a)))
   const words = (f: Frame) => {
     const name = f.stencil?.words ?? 'empty'
@@ -33,7 +33,7 @@ export function HeadNow({ head, works, frame, unit, of, onTurn, onHang }: Props)
       <Button
         type="button"
         aria-pressed={!works}
-        aria-label={`Head ${head}: ${works ? 'works' : 'down'}`}
+        aria-label={`Head ${head}: ${works ? 'works' : 'out of service'}`}
         onClick={onTurn}
         display="block"
         width="100%"
@@ -49,10 +49,10 @@ export function HeadNow({ head, works, frame, unit, of, onTurn, onHang }: Props)
         {head}
       </Button>
       <Select
-        aria-label={`Hangs at head ${head}`}
+        aria-label={`Mounted at head ${head}`}
         title={frame?.stencil?.words}
         value={frame?.id ?? ''}
-        onChange={(e) => onHang(e.target.value)}
+        onChange={(e) => onMount(e.target.value)}
         width="100%"
         textOverflow="ellipsis"
         fontSize="small"

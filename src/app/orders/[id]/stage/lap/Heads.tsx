@@ -1,17 +1,25 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
 import { flashesAt, headsOf, headTurned, type Shop } from '@/core/equipment'
-import { framesAt, hungAsPlanned, hungAt, planChanges, type RunPlan, stoodAt, takenDown } from '@/core/plan'
+import {
+  framesAt,
+  mountedAsPlanned,
+  mountedAt,
+  planChanges,
+  type RunPlan,
+  stoodAt,
+  takenDown,
+} from '@/core/plan'
 import { localNow } from '@/ui/clock'
 import { Differences } from '@/ui/Differences'
-import { Section, TextButton } from '@/ui/Section'
+import { Folded, TextButton } from '@/ui/Section'
 import { Select } from '@/ui/Select'
 import { SeverityMark } from '@/ui/Severity'
 import { useOrder } from '../../orderContext'
 import type { PlanProps } from '../planProps'
 import { HeadNow } from './HeadNow'
 
-/** Heads of the press now: whether each works and what hangs there. The rest is planned anew at once, and what changes is told. */
+/** Heads of the press now: whether each works and what is mounted there. The rest is planned anew at once, and what changes is told. */
 export function Heads({ plan }: PlanProps) {
   const { order, shelf, changeShop } = useOrder()
   const { shop } = shelf
@@ -28,28 +36,24 @@ export function Heads({ plan }: PlanProps) {
     setProblem(await changeShop(to))
   }
   const of = { orderId: order.id, print: plan.run.placement.id }
-  const hangAll = () => {
+  const mountAll = () => {
     const at = localNow()
-    void change('All that is ready hangs as planned', (now) => hungAsPlanned(now, plan, of, at).shop)
-    setNotReady(hungAsPlanned(shop, plan, of, at).notReady)
+    void change('All that is ready is mounted as planned', (now) => mountedAsPlanned(now, plan, of, at).shop)
+    setNotReady(mountedAsPlanned(shop, plan, of, at).notReady)
   }
   const changed = before && before.plan !== plan ? planChanges(before.plan, plan) : undefined
   const frames = framesAt(shop, press)
   const units = press.kind === 'automatic' ? flashesAt(shop, press) : []
   return (
-    <Section
-      title="Heads now"
-      side={
-        <Flex gap="4">
-          {plan.sequence.fits && <TextButton onClick={hangAll}>hung as planned</TextButton>}
-          {frames.size > 0 && (
-            <TextButton onClick={() => change('Nothing hangs', (now) => takenDown(now, press))}>
-              take all down
-            </TextButton>
-          )}
-        </Flex>
-      }
-    >
+    <Folded title="On the press now" says={nowWords(frames.size, heads)}>
+      <Flex gap="4" mb="2">
+        {plan.sequence.fits && <TextButton onClick={mountAll}>mounted as planned</TextButton>}
+        {frames.size > 0 && (
+          <TextButton onClick={() => change('All screens taken down', (now) => takenDown(now, press))}>
+            take all down
+          </TextButton>
+        )}
+      </Flex>
       <Flex wrap="wrap" role="group" aria-label={`Heads of ${press.name}`} rowGap="2">
         {heads.map((h) => (
           <HeadNow
@@ -60,15 +64,15 @@ export function Heads({ plan }: PlanProps) {
             unit={units.find((u) => u.station === h.number)}
             of={of}
             onTurn={() =>
-              change(`Head ${h.number} ${h.works ? 'is down' : 'works again'}`, (now) => ({
+              change(`Head ${h.number} ${h.works ? 'is out of service' : 'works again'}`, (now) => ({
                 ...now,
                 presses: now.presses.map((p) => (p.id === press.id ? headTurned(p, h.number) : p)),
               }))
             }
-            onHang={(id) =>
+            onMount={(id) =>
               id === ''
-                ? change(`Nothing hangs at head ${h.number}`, (now) => takenDown(now, press, h.number))
-                : change(`${id} hangs at head ${h.number}`, (now) => hungAt(now, id, press, h.number))
+                ? change(`Nothing is mounted at head ${h.number}`, (now) => takenDown(now, press, h.number))
+                : change(`${id} is mounted at head ${h.number}`, (now) => mountedAt(now, id, press, h.number))
             }
           />
         ))}
@@ -102,7 +106,8 @@ export function Heads({ plan }: PlanProps) {
       </Flex>
       {notReady.length > 0 && (
         <Box role="status" mt="2">
-          <SeverityMark severity="Note" /> Not hung, not through the screen room yet: {notReady.join(', ')}.
+          <SeverityMark severity="Note" /> Not mounted, not through the screen room yet: {notReady.join(', ')}
+          .
         </Box>
       )}
       {problem && (
@@ -122,6 +127,17 @@ export function Heads({ plan }: PlanProps) {
           {changed.length > 0 && <Differences changes={changed} />}
         </Box>
       )}
-    </Section>
+    </Folded>
   )
+}
+
+/** What is mounted and what fails, in a few words. */
+function nowWords(mounted: number, heads: ReturnType<typeof headsOf>): string {
+  const out = heads.filter((h) => !h.works).map((h) => h.number)
+  return [
+    mounted === 0 ? 'nothing mounted' : `${mounted} ${mounted === 1 ? 'screen' : 'screens'} mounted`,
+    out.length > 0 && `${out.length === 1 ? 'head' : 'heads'} ${out.join(', ')} out of service`,
+  ]
+    .filter(Boolean)
+    .join(', ')
 }

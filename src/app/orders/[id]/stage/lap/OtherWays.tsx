@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react'
-import { numberOf, q, tell } from '@/core/advice'
+import { message, numberOf, q } from '@/core/advice'
 import type { Shop } from '@/core/equipment'
 import { costsOf, PLAN, type RunPlan, screensOf, type Way } from '@/core/plan'
 import type { Kind } from '@/core/quantity'
@@ -22,8 +22,13 @@ const COLUMNS: readonly Column[] = [
   { head: 'Flashes', what: 'flashes:', kind: 'count', of: (p) => p.flashes.length },
   { head: 'Screens', what: 'screens:', kind: 'count', of: screensOf },
   { head: 'Laps', what: 'laps:', kind: 'count', of: (p) => p.sequence.laps },
-  { head: 'Mud', what: 'mud points:', kind: 'count', of: (p) => Math.round(p.sequence.mud) },
-  { head: 'Handgrips', what: 'handgrips to hang it:', kind: 'count', of: (p) => p.sequence.moves },
+  {
+    head: 'Wet contact risk',
+    what: 'wet contact risk:',
+    kind: 'count',
+    of: (p) => Math.round(p.sequence.wetRisk),
+  },
+  { head: 'Set-up moves', what: 'set-up moves to mount it:', kind: 'count', of: (p) => p.sequence.moves },
   {
     head: 'Whole run',
     what: 'from set-up to the last piece',
@@ -56,7 +61,7 @@ export function OtherWays({ plan, shown, onShow }: Props) {
   return (
     <Section title="Other ways to print it">
       {ways.length === 0 ? (
-        <Box color="soft">None that truly differs fits the presses of this shop.</Box>
+        <Box color="soft">No other way fits the presses of this shop.</Box>
       ) : (
         <Table css={{ '& td': { paddingBlock: '4px', verticalAlign: 'top' } }}>
           <thead>
@@ -114,7 +119,7 @@ function Row({
         <Box fontWeight={way ? '600' : '700'}>{label}</Box>
         {way && (
           <Box fontSize="small" color="soft" maxWidth="24rem" lineHeight="1.3">
-            {tell(way.why, units)}
+            {message(way.why, units)}
           </Box>
         )}
       </td>

@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react'
 import { useMemo } from 'react'
-import { tell } from '@/core/advice'
+import { message } from '@/core/advice'
 import { WHERES } from '@/core/order'
 import { printsInTurn } from '@/core/plan'
 import { Link } from '@/ui/elements'
@@ -43,7 +43,7 @@ export function PrintsInTurn({ plan }: PlanProps) {
               <td>
                 {reasons.map((r) => (
                   <Box key={r.rule} fontSize="small" lineHeight="1.3">
-                    {r.severity && <SeverityMark severity={r.severity} />} {tell(r, units)}
+                    {r.severity && <SeverityMark severity={r.severity} />} {message(r, units)}
                   </Box>
                 ))}
               </td>

@@ -4,7 +4,7 @@ import { q } from '@/core/advice'
 import { COST_PARTS, costsOf, PLAN } from '@/core/plan'
 import { keysOf } from '@/core/quantity'
 import { AskNumber } from '@/ui/AskNumber'
-import { Give } from '@/ui/given'
+import { QuantityInput } from '@/ui/given'
 import { Measure } from '@/ui/Measure'
 import { Headline } from '@/ui/parts'
 import { Section, Table } from '@/ui/Section'
@@ -106,7 +106,12 @@ export function CostSection({ plan }: PlanProps) {
           </tbody>
         </Table>
         <Box width="16rem">
-          <Give label="Price asked for printing a piece" kind="money" value={price} onGive={setPrice} />
+          <QuantityInput
+            label="Price asked for printing a piece"
+            kind="money"
+            value={price}
+            onGive={setPrice}
+          />
           {price > 0 && (
             <Box mt="3">
               <Headline label={earned >= 0 ? 'Earns, an hour at the press' : 'Loses, an hour at the press'}>

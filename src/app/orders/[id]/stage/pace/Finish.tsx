@@ -44,9 +44,9 @@ export function Finish({ time, driesIn }: { readonly time: RunTime; readonly dri
     </Headline>
   )
   return (
-    <Section title={`Done, if it begins as the shop opens at ${writeClock(hours.from)}`}>
+    <Section title={`Finish time, if started at opening, ${writeClock(hours.from)}`}>
       {done !== undefined && (
-        <Flex gap="3" align="center" role="status" aria-label="Running it on paper">
+        <Flex gap="3" align="center" role="status" aria-label="Simulating the run">
           <progress value={done} max={1} />
           <TextButton onClick={stop}>stop</TextButton>
         </Flex>
@@ -54,9 +54,9 @@ export function Finish({ time, driesIn }: { readonly time: RunTime; readonly dri
       {spread && (
         <>
           <Flex gap="10" mb="2" wrap="wrap">
-            {at('As often before as after', spread.middle)}
-            {at('Four times of five before', spread.eighty)}
-            {at('Promise this', spread.most)}
+            {at('50 %', spread.middle)}
+            {at('80 %', spread.eighty)}
+            {at('95 %', spread.most)}
           </Flex>
           <Histogram spread={spread} from={hours.from} />
         </>
@@ -96,7 +96,7 @@ function Histogram({ spread, from }: { readonly spread: Spread; readonly from: n
             lineStyle: { color: ink, type: 'solid', width: 1.5 },
             label: { ...text, formatter: '{b}' },
             data: [
-              { name: 'half', xAxis: binOf(spread, spread.middle) },
+              { name: '50 %', xAxis: binOf(spread, spread.middle) },
               { name: '80 %', xAxis: binOf(spread, spread.eighty) },
               { name: '95 %', xAxis: binOf(spread, spread.most) },
             ],

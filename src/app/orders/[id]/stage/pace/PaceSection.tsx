@@ -8,7 +8,7 @@ import { Measure } from '@/ui/Measure'
 import { ChoiceFigure, Figure, Headline } from '@/ui/parts'
 import { Section, Table } from '@/ui/Section'
 
-/** Time at the press: how long, by whom, what the pace hangs on, and what would make it quicker. */
+/** Time at the press: how long, by whom, what limits the pace, and what would make it quicker. */
 export function PaceSection({ time }: { readonly time: RunTime }) {
   const gains = useMemo(() => bottlenecks(time.need), [time.need])
   const ways = useMemo(() => whatIfs(time), [time])
@@ -16,7 +16,12 @@ export function PaceSection({ time }: { readonly time: RunTime }) {
   const capped = time.most !== undefined && now >= time.most - 1e-9
   return (
     <Section title="Time at the press, roughly">
-      <Grid templateColumns="2fr 1fr 1fr 1fr" gap="5" pt="1" alignItems="end">
+      <Grid
+        templateColumns={{ base: 'repeat(auto-fill, minmax(7.5rem, 1fr))', lg: '2fr 1fr 1fr 1fr' }}
+        gap="5"
+        pt="1"
+        alignItems="end"
+      >
         <Headline label="From start to last piece">
           <AskButton advice={time.total}>
             <Measure kind="workTime" value={time.total.range[0]} /> –{' '}
@@ -36,7 +41,7 @@ export function PaceSection({ time }: { readonly time: RunTime }) {
         <ChoiceFigure advice={time.skill} />
         <Box>
           <Box fontSize="small" color="soft">
-            The pace hangs on
+            Pace limited by
           </Box>
           <Box fontSize="lead" fontWeight="600">
             {capped
@@ -45,7 +50,7 @@ export function PaceSection({ time }: { readonly time: RunTime }) {
                   <span key={resource}>
                     {i > 0 && ', then '}
                     <AskNumber
-                      label={`The pace hangs on ${RESOURCES[resource]}`}
+                      label={`Pace limited by ${RESOURCES[resource]}`}
                       reasons={[
                         RATE.because('RATE_HOLDS', {
                           what: RESOURCES[resource],

@@ -24,7 +24,7 @@ export function Timeline({ time }: { readonly time: RunTime }) {
   const lanes = useMemo(() => (time.need.press.kind === 'bench' ? [] : lanesOf(time)), [time])
   if (lanes.length === 0) return null
   return (
-    <Section title="A minute and a half of it, on paper">
+    <Section title="90 seconds of the run, simulated">
       <Lanes lanes={lanes} />
       <Box fontSize="small" color="soft">
         At work:{' '}
@@ -42,7 +42,7 @@ export function Timeline({ time }: { readonly time: RunTime }) {
         ))}
       </Box>
       <Box fontSize="small" color="soft">
-        People vary by 15 % a motion here, machines do not.
+        Hand times vary by 15 %; machine times do not.
       </Box>
     </Section>
   )

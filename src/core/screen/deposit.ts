@@ -21,12 +21,12 @@ export interface FilmNeed {
 export const whyStruck = (struck: number): readonly Reason[] =>
   Math.abs(struck - 1) < 0.0005 ? [] : [SCREEN.because('FILM_STRUCK', { struck: q('share', struck) })]
 
-/** Dry film that one hit leaves, metres; the range spans 50 to 75 % transfer. */
-export function filmFor(need: FilmNeed, fabrics: readonly Fabric[], overrides: Overrides): NumberAdvice {
+/** Dry deposit that one hit leaves, metres; the range spans 50 to 75 % transfer. */
+export function depositFor(need: FilmNeed, fabrics: readonly Fabric[], overrides: Overrides): NumberAdvice {
   const fabric = fabricOf(fabrics, need.mesh)
   const advised = dryFilm(fabric, need.strokes, need.system, need.onFilm) * need.struck
   return SCREEN.number(
-    'film',
+    'deposit',
     {
       of: { id: need.hitId, name: need.name },
       advised,
@@ -34,7 +34,7 @@ export function filmFor(need: FilmNeed, fabrics: readonly Fabric[], overrides: O
       reasons: [
         SCREEN.because('FILM_VOLUME', {
           mesh: q('meshCount', need.mesh),
-          held: q('film', inkVolume(fabric)),
+          held: q('thickness', inkVolume(fabric)),
         }),
         SCREEN.because('FILM_LAID'),
         ...whyStruck(need.struck),

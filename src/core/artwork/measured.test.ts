@@ -2,13 +2,13 @@ import { describe, expect, it } from 'vitest'
 import type { ArtRelation, InkColour, Placement } from '../order'
 import { degrees, lpi, mm } from '../quantity'
 import type { FilmFacts, PairFacts, SetFacts } from './facts'
-import { asRead, colourOf, relationOf, remeetings } from './told'
+import { asRead, colourOf, relationOf, remeetings } from './measured'
 
 const ink = (id: string, coverage: number, more: Partial<InkColour> = {}): InkColour => ({
   id,
   name: id,
   hex: '#808080',
-  character: 'spot',
+  inkType: 'spot',
   opacity: 'ordinary',
   coverage,
   system: 'house',

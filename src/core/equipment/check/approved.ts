@@ -1,10 +1,10 @@
 import * as yup from 'yup'
 import { wordsSchema } from '../../order'
+import { STROKE_USES } from '../approved'
 import { EDGES } from '../equipment'
-import { STROKE_USES } from '../proven'
 import { day, id, oneOf, onScale, positive, whole } from './fields'
 
-const proven = yup.object({
+const approved = yup.object({
   id,
   on: day,
   words: wordsSchema('What it is', 200),
@@ -12,9 +12,9 @@ const proven = yup.object({
   use: oneOf(STROKE_USES),
   mesh: positive('Mesh', 30_000),
   darkCloth: yup.boolean().required('Missing.'),
-  waterBased: yup.boolean().required('Missing.'),
+  driesInScreen: yup.boolean().required('Missing.'),
   fleece: yup.boolean().required('Missing.'),
-  blade: yup.string().required('Missing.'),
+  squeegee: yup.string().required('Missing.'),
   edge: oneOf(EDGES),
   angle: yup
     .number()
@@ -29,4 +29,4 @@ const proven = yup.object({
   offContact: positive('Off-contact', 0.05),
 })
 
-export const provenFields = { proven: yup.array(proven).default([]) }
+export const approvedFields = { approved: yup.array(approved).default([]) }

@@ -4,7 +4,7 @@ import { PLAN } from './definition'
 import type { RunPlan } from './runPlan'
 
 /** What is done while the carousel stands once. Pallets are counted from 1. */
-export interface DanceStep {
+export interface CycleStep {
   /** The pallet at the front. */
   readonly pallet: number
   /** Hits printed on it, in their order. */
@@ -17,10 +17,10 @@ export interface DanceStep {
   readonly load: number | undefined
 }
 
-export interface DanceCard {
+export interface PressCycle {
   readonly why: Reason
   /** One period; none on a bench. */
-  readonly steps: readonly DanceStep[]
+  readonly steps: readonly CycleStep[]
   readonly loader: boolean
 }
 
@@ -35,7 +35,7 @@ export function groupsOf(plan: RunPlan): readonly (readonly string[])[] {
 }
 
 /** Who does what at each stop of a manual carousel, so that two people can follow it; batches on a bench. */
-export function danceCard(plan: RunPlan): DanceCard | undefined {
+export function pressCycle(plan: RunPlan): PressCycle | undefined {
   const { press, time } = plan
   if (!time) return undefined
   const rate = q('rate', time.burst)
@@ -56,7 +56,7 @@ export function danceCard(plan: RunPlan): DanceCard | undefined {
   const stops = stopsOf(workOf(need), press.pallets, rhythm, !loader)
   const n = stops.length
   const palletAt = (j: number) => (((j % press.pallets) + press.pallets) % press.pallets) + 1
-  const steps = stops.map((stop, j): DanceStep => {
+  const steps = stops.map((stop, j): CycleStep => {
     const before = stops[(j - 1 + n) % n]
     const reloaded = stops[(j - rhythm.loaderAt + n) % n]
     return {

@@ -1,7 +1,7 @@
 import { type Hit, isBase, type Relation, type SequenceMethod } from './hit'
 
 /** One cause of mud and its points for a pair i before j. */
-export interface MudTerm {
+export interface WetTerm {
   readonly why: string
   readonly points: number
 }
@@ -22,20 +22,20 @@ const dominance = (h: Hit): number => h.opacity * h.coverage * (1 - h.L / 100)
 const HIGHLIGHT_FIRST = { overlap: 30, touch: 6, blend: 0 } as const
 
 /**
- * Mud points of printing `i` before `j`, by cause: a fitted score that ranks orders, not a measured quantity.
+ * Wet contact risk of printing `i` before `j`, by cause: a fitted score that ranks orders, not a measured quantity.
  * Source: common practice, no published source.
  */
-export function mudTerms(
+export function wetTerms(
   i: Hit,
   j: Hit,
   meet: Relation | undefined,
   state: 'wet' | 'dry',
   method: SequenceMethod,
-): readonly MudTerm[] {
+): readonly WetTerm[] {
   if (i.role === 'smoothing' || j.role === 'smoothing') return []
   const wet = state === 'wet'
   const rho = closeness(meet)
-  const terms: MudTerm[] = []
+  const terms: WetTerm[] = []
   const add = (why: string, points: number) => points > 0 && terms.push({ why, points })
 
   if (wet && method.colourOrder === 'overpower')

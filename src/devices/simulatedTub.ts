@@ -9,10 +9,10 @@ const STRENGTH = 0.05
 const THICKNESS = 0.03
 
 /**
- * What a smear of a pail truly looks like: inks a little stronger or weaker than the rack believes, drawn a little thicker
- * or thinner. The same pail looks the same every time.
+ * What a smear of a tub truly looks like: inks a little stronger or weaker than the rack believes, drawn a little thicker
+ * or thinner. The same tub looks the same every time.
  *
- * @param seed of this pail
+ * @param seed of this tub
  */
 export function trueSmear(
   poured: Poured,

@@ -1,6 +1,6 @@
 import { type FlashUnit, type Frame, headsOf, type Press, type Shop } from '../equipment'
 import { nextStep } from '../schedule'
-import { hangingMoves, OTHER_JOB } from '../sequence'
+import { mountingMoves, OTHER_JOB } from '../sequence'
 import type { RunPlan } from './runPlan'
 
 /** Whose screens they are. */
@@ -9,11 +9,11 @@ export interface PrintOf {
   readonly print: string
 }
 
-/** Frames that hang on a press now, by the number of their head. */
+/** Frames that are mounted on a press now, by the number of their head. */
 export const framesAt = (shop: Shop, press: Press): ReadonlyMap<number, Frame> =>
-  new Map(shop.frames.flatMap((f) => (f.hangs?.pressId === press.id ? [[f.hangs.head, f] as const] : [])))
+  new Map(shop.frames.flatMap((f) => (f.mounted?.pressId === press.id ? [[f.mounted.head, f] as const] : [])))
 
-/** What hangs at each head, as a print sees it: one of its own hits, or another job's screen. */
+/** What mounted at each head, as a print sees it: one of its own hits, or another job's screen. */
 export const hitsAt = (shop: Shop, press: Press, of: PrintOf): ReadonlyMap<number, string> =>
   new Map(
     [...framesAt(shop, press)].map(([head, { stencil: s }]) => [
@@ -22,54 +22,55 @@ export const hitsAt = (shop: Shop, press: Press, of: PrintOf): ReadonlyMap<numbe
     ]),
   )
 
-/** Heads for the screens of a print where all are printed at one place, and the handgrips that takes. */
-export interface Hung {
+/** Heads for the screens of a print where all are printed at one place, and the set-up moves that takes. */
+export interface Mounted {
   readonly heads: ReadonlyMap<string, number>
   readonly moves: number
 }
 
-/** What hangs stays; the others take free heads in their order, then heads from which another job has to come down. */
-export function hangScreens(shop: Shop, press: Press, of: PrintOf, screens: readonly string[]): Hung {
+/** What mounted stays; the others take free heads in their order, then heads from which another job has to come down. */
+export function mountScreens(shop: Shop, press: Press, of: PrintOf, screens: readonly string[]): Mounted {
   if (press.kind === 'bench') return { heads: new Map(), moves: screens.length }
   const at = hitsAt(shop, press, of)
   const working = headsOf(press).filter((h) => h.works)
   const places = working.map(({ number }) => {
-    const hangs = at.get(number)
-    return { number, usable: true, flashAllowed: false, ...(hangs === undefined ? {} : { hangs }) }
+    const mounted = at.get(number)
+    return { number, usable: true, flashAllowed: false, ...(mounted === undefined ? {} : { mounted }) }
   })
   const heads = new Map<string, number>()
-  for (const p of places) if (p.hangs !== undefined && screens.includes(p.hangs)) heads.set(p.hangs, p.number)
+  for (const p of places)
+    if (p.mounted !== undefined && screens.includes(p.mounted)) heads.set(p.mounted, p.number)
   const left = places
     .filter((p) => ![...heads.values()].includes(p.number))
-    .sort((a, b) => Number(a.hangs === OTHER_JOB) - Number(b.hangs === OTHER_JOB))
+    .sort((a, b) => Number(a.mounted === OTHER_JOB) - Number(b.mounted === OTHER_JOB))
   let moves = 0
   for (const hit of screens) {
     if (heads.has(hit)) continue
     const place = left.shift()
     if (!place) continue
     heads.set(hit, place.number)
-    moves += hangingMoves(place, hit)
+    moves += mountingMoves(place, hit)
   }
   return { heads, moves }
 }
 
-/** The shop with a frame at a head; what hung there comes down. */
-export const hungAt = (shop: Shop, frameId: string, press: Press, head: number): Shop => ({
+/** The shop with a frame at a head; what was mounted there comes down. */
+export const mountedAt = (shop: Shop, frameId: string, press: Press, head: number): Shop => ({
   ...shop,
   frames: shop.frames.map((f) => {
-    if (f.id === frameId) return { ...f, hangs: { pressId: press.id, head } }
-    return hangsAt(f, press, head) ? { ...f, hangs: undefined } : f
+    if (f.id === frameId) return { ...f, mounted: { pressId: press.id, head } }
+    return isMountedAt(f, press, head) ? { ...f, mounted: undefined } : f
   }),
 })
 
 /** The shop with nothing at a head, or at none of the heads of a press. */
 export const takenDown = (shop: Shop, press: Press, head?: number): Shop => ({
   ...shop,
-  frames: shop.frames.map((f) => (hangsAt(f, press, head) ? { ...f, hangs: undefined } : f)),
+  frames: shop.frames.map((f) => (isMountedAt(f, press, head) ? { ...f, mounted: undefined } : f)),
 })
 
-const hangsAt = ({ hangs }: Frame, press: Press, head?: number): boolean =>
-  hangs?.pressId === press.id && (head === undefined || hangs.head === head)
+const isMountedAt = ({ mounted }: Frame, press: Press, head?: number): boolean =>
+  mounted?.pressId === press.id && (head === undefined || mounted.head === head)
 
 /** The shop with a flash unit at a station of its press, or at none that is known. */
 export const stoodAt = (shop: Shop, unit: FlashUnit, station: number | undefined): Shop => ({
@@ -77,19 +78,19 @@ export const stoodAt = (shop: Shop, unit: FlashUnit, station: number | undefined
   flashes: shop.flashes.map((f) => (f.id === unit.id ? { ...f, station } : f)),
 })
 
-/** A shop in which the screens of a plan hang, and the screens that are not ready to. */
+/** A shop in which the screens of a plan are mounted, and the screens that are not ready to. */
 export interface AsPlanned {
   readonly shop: Shop
   readonly notReady: readonly string[]
 }
 
 /**
- * Hangs every screen of a plan that is ready at the head it is planned for, and stands the flash units where they are
- * planned. A screen is ready once all but hanging is done; hanging is ticked off.
+ * Mounts every screen of a plan that is ready at the head it is planned for, and stands the flash units where they are
+ * planned. A screen is ready once all but mounting is done; mounting is ticked off.
  *
  * @param at the moment by the shop's clock, ISO
  */
-export function hungAsPlanned(shop: Shop, plan: RunPlan, of: PrintOf, at: string): AsPlanned {
+export function mountedAsPlanned(shop: Shop, plan: RunPlan, of: PrintOf, at: string): AsPlanned {
   const { press } = plan
   let next = shop
   const notReady: string[] = []
@@ -99,11 +100,11 @@ export function hungAsPlanned(shop: Shop, plan: RunPlan, of: PrintOf, at: string
       ({ stencil: s }) => s && s.order === of.orderId && s.print === of.print && s.hit === hit.id,
     )
     const step = nextStep(frame?.stencil)
-    if (!frame || (step !== undefined && step !== 'hang')) {
+    if (!frame || (step !== undefined && step !== 'mount')) {
       notReady.push(hit.name)
       continue
     }
-    next = hungAt(step === 'hang' ? tickedOff(next, frame.id, at) : next, frame.id, press, head)
+    next = mountedAt(step === 'mount' ? tickedOff(next, frame.id, at) : next, frame.id, press, head)
   }
   return { shop: unitsAsPlanned(next, plan), notReady }
 }
@@ -112,7 +113,7 @@ const tickedOff = (shop: Shop, frameId: string, at: string): Shop => ({
   ...shop,
   frames: shop.frames.map((f) =>
     f.id === frameId && f.stencil
-      ? { ...f, stencil: { ...f.stencil, done: [...f.stencil.done, { step: 'hang' as const, at }] } }
+      ? { ...f, stencil: { ...f.stencil, done: [...f.stencil.done, { step: 'mount' as const, at }] } }
       : f,
   ),
 })

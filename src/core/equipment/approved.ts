@@ -1,6 +1,6 @@
 import type { Angle, Duration, Length, MeshCount } from '../quantity'
 
-/** What a screen has to print, as far as the blade is concerned. */
+/** What a screen has to print, as far as the squeegee is concerned. */
 export const STROKE_USES = {
   base: 'Base',
   white: 'White on top',
@@ -12,18 +12,18 @@ export const STROKE_USES = {
 } as const
 export type StrokeUse = keyof typeof STROKE_USES
 
-/** What makes two screens alike to a blade. */
+/** What makes two screens alike to a squeegee. */
 export interface Alike {
   readonly pressId: string
   readonly use: StrokeUse
   readonly mesh: MeshCount
   readonly darkCloth: boolean
-  readonly waterBased: boolean
+  readonly driesInScreen: boolean
 }
 
 /** How a screen was struck. */
 export interface StrokeSettings {
-  readonly blade: string
+  readonly squeegee: string
   readonly edge: string
   readonly angle: Angle
   readonly pressure: string
@@ -43,8 +43,8 @@ export interface WhichScreen {
   readonly words: string
 }
 
-/** One screen of a sample that was found good at the press; a later sample of the same screen takes its place. */
-export interface Proven extends Alike, StrokeSettings, WhichScreen {
+/** One screen of a sample that was approved at the press; a later sample of the same screen takes its place. */
+export interface ApprovedSetting extends Alike, StrokeSettings, WhichScreen {
   /** ISO day. */
   readonly on: string
   /** On fleece, which wants more off-contact. */
@@ -54,20 +54,20 @@ export interface Proven extends Alike, StrokeSettings, WhichScreen {
 /** Meshes within a tenth of each other lay alike. */
 const ALIKE_MESH = 0.1
 
-/** What was found good for screens like this one: the last counts most. */
-export function provenFor(
-  proven: readonly Proven[],
+/** What was approved for screens like this one: the last counts most. */
+export function approvedFor(
+  approved: readonly ApprovedSetting[],
   like: Alike,
   { id, words }: WhichScreen,
-): readonly Proven[] {
-  const near = (p: Proven) => (p.id === id ? 2 : p.words === words ? 1 : 0)
-  return proven
+): readonly ApprovedSetting[] {
+  const near = (p: ApprovedSetting) => (p.id === id ? 2 : p.words === words ? 1 : 0)
+  return approved
     .filter(
       (p) =>
         p.pressId === like.pressId &&
         p.use === like.use &&
         p.darkCloth === like.darkCloth &&
-        p.waterBased === like.waterBased &&
+        p.driesInScreen === like.driesInScreen &&
         Math.abs(p.mesh / like.mesh - 1) <= ALIKE_MESH,
     )
     .sort((a, b) => near(a) - near(b))

@@ -1,15 +1,15 @@
 import { describe, expect, it } from 'vitest'
-import { danceCard, plan } from './index'
+import { plan, pressCycle } from './index'
 import { CLOTHS, INKS, jobFor } from './plan.fixtures'
 
 const cardFor = (asked: Parameters<typeof jobFor>[0]) => {
   const job = jobFor(asked)
   const p = plan(job.order, job.shop, job.decisions)
-  return { p, card: danceCard(p)! }
+  return { p, card: pressCycle(p)! }
 }
 const dark = { inks: [INKS.white, INKS.red], overrides: { press: 'manual' } }
 
-describe('the dance card', () => {
+describe('the press cycle', () => {
   it('every garment gets every hit once, in the order of the plan; the flash comes between', () => {
     for (const crew of ['alone', 'loader']) {
       const { p, card } = cardFor({ ...dark, overrides: { ...dark.overrides, crew } })

@@ -1,21 +1,21 @@
 import { Box } from '@chakra-ui/react'
-import { tell } from '@/core/advice'
-import { type DanceStep, danceCard } from '@/core/plan'
+import { message } from '@/core/advice'
+import { type CycleStep, pressCycle } from '@/core/plan'
 import { Section, Table } from '@/ui/Section'
 import { useSettings } from '@/ui/settings'
 import type { PlanProps } from '../planProps'
 
 /** Who does what at each stop of a carousel, or how a bench goes through its batches. */
-export function Dance({ plan }: PlanProps) {
+export function Cycle({ plan }: PlanProps) {
   const { units } = useSettings()
-  const card = danceCard(plan)
+  const card = pressCycle(plan)
   if (!card) return null
   const names = (ids: readonly string[]) =>
     ids
       .flatMap((id) => plan.hits.find((h) => h.hit.id === id) ?? [])
       .map(({ hit, head }) => (head === undefined ? hit.name : `${hit.name} (head ${head})`))
       .join(', ')
-  const front = (s: DanceStep) =>
+  const front = (s: CycleStep) =>
     [
       names(s.front),
       s.changed && 'take it off, put the next one on',
@@ -24,9 +24,9 @@ export function Dance({ plan }: PlanProps) {
       .filter(Boolean)
       .join('; ')
   return (
-    <Section title={card.steps.length > 0 ? 'Dance card' : 'Batches'}>
+    <Section title={card.steps.length > 0 ? 'Press cycle' : 'Batches'}>
       <Box maxWidth="46rem" mb="2">
-        {tell(card.why, units)}
+        {message(card.why, units)}
       </Box>
       {card.steps.length > 0 && (
         <Table css={{ '& td': { paddingBlock: '2px' } }}>
@@ -40,7 +40,7 @@ export function Dance({ plan }: PlanProps) {
               {card.loader && <th style={{ width: '9rem' }}>Loader</th>}
             </tr>
           </thead>
-          <tbody data-dance>
+          <tbody data-cycle>
             {card.steps.map((s, i) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: a stop is its index
               <tr key={i}>

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react'
-import { tell } from '@/core/advice'
+import { message } from '@/core/advice'
 import type { Move } from '@/core/plan'
 import type { Carried } from '@/ui/lap/LapStrip'
 import { SeverityMark } from '@/ui/Severity'
@@ -13,7 +13,7 @@ interface Props extends PlanProps {
 }
 
 /** What would follow if the carried screen were put down where it is. */
-export function MoveTold({ plan, carried, move }: Props) {
+export function MoveOutcome({ plan, carried, move }: Props) {
   const { units } = useSettings()
   const name = plan.hits.find((h) => h.hit.id === carried.hitId)?.hit.name ?? ''
   const change = (what: string, from: number, to: number) =>
@@ -29,15 +29,15 @@ export function MoveTold({ plan, carried, move }: Props) {
       ) : move.fits ? (
         <>
           {change('flashes', plan.flashes.length, move.flashes)},{' '}
-          {change('mud points', Math.round(plan.sequence.mud), Math.round(move.mud))}
+          {change('wet contact risk', Math.round(plan.sequence.wetRisk), Math.round(move.wetRisk))}
           {move.laps === 2 && plan.sequence.laps === 1 && (
             <>
               , <SeverityMark severity="Watch" /> two laps
             </>
           )}
-          {move.why[0] && move.mud > plan.sequence.mud + 0.5 && (
+          {move.why[0] && move.wetRisk > plan.sequence.wetRisk + 0.5 && (
             <Box fontSize="small" color="soft">
-              {tell(move.why[0], units)}
+              {message(move.why[0], units)}
             </Box>
           )}
         </>
@@ -46,7 +46,7 @@ export function MoveTold({ plan, carried, move }: Props) {
           <SeverityMark severity="Stop" />{' '}
           {move.why
             .slice(0, 2)
-            .map((r) => tell(r, units))
+            .map((r) => message(r, units))
             .join(' ')}
         </>
       )}

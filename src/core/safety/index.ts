@@ -1,0 +1,1 @@
+export { CAUTIONS, type CautionPlace, SAFETY } from './definition'
