@@ -16,7 +16,7 @@ test('a run is released, changed and released again by keyboard; the difference 
   await page.keyboard.press('r')
   await expect(page.getByRole('dialog', { name: `Release revision 1 of ${RUN}?` })).toBeVisible()
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('heading', { name: 'Revision 1' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Revision 1', exact: true })).toBeVisible()
   await expect(page.getByText('Nothing has changed since.')).toBeVisible()
   const code = (await page.getByText('Code on the sheet:').locator('strong').textContent()) ?? ''
   expect(code).toMatch(/^[2-9A-Z]{5}$/)
@@ -42,7 +42,7 @@ test('a run is released, changed and released again by keyboard; the difference 
   await expect(dialog).toBeHidden()
   await page.keyboard.press('r')
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('heading', { name: 'Revision 2' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Revision 2', exact: true })).toBeVisible()
 
   await page.getByRole('link', { name: 'All revisions' }).click()
   await expect(page.getByRole('heading', { name: 'Revision 2, the one to work from' })).toBeVisible()

@@ -112,7 +112,7 @@ test('a change that alters a released run says so and leaves what was released',
   await expect(page.locator('[data-advice="press"]')).toBeVisible()
   await page.keyboard.press('r')
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('heading', { name: 'Revision 1' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Revision 1', exact: true })).toBeVisible()
   await page.goto(`/runs/${run}/sheet`)
   const before = await page.locator('main').textContent()
 
