@@ -7,6 +7,7 @@ import { existsSync } from 'node:fs'
 import { createServer } from 'node:http'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import compression from 'compression'
 import Sqlite from 'libsql'
 import next from 'next'
 import { allowedHosts, HEADERS, policy, refusal } from './door.mjs'
@@ -54,6 +55,11 @@ function stamp() {
   }
 }
 const answer = keptPages(stamp, handle)
+/** Pages are packed where they are kept; this packs what never changes, scripts and styles. */
+const pack = compression({
+  filter: (request, response) =>
+    request.url.startsWith('/_next/static/') && compression.filter(request, response),
+})
 
 /** The run that an address names, for what shows a whole order and is not told its address. */
 const runOf = (url) => /[?&]run=([\w-]{1,80})(?:&|$)/.exec(url ?? '')?.[1] ?? ''
@@ -84,6 +90,7 @@ const server = createServer(
     request.headers['content-security-policy'] = csp
     request.headers['x-orvint-run'] = runOf(request.url)
     try {
+      await new Promise((packed) => pack(request, response, packed))
       await answer(request, response, nonce)
     } catch (error) {
       console.error(error)

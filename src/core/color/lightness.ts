@@ -1,5 +1,5 @@
-import { lab65, wcagContrast } from 'culori'
 import type { Hex } from './hex'
+import { toLab65, wcagContrast } from './spaces'
 
 /**
  * CIELAB lightness L* (0..100) and chroma of a display colour under D65.
@@ -7,7 +7,7 @@ import type { Hex } from './hex'
  * @throws Error when `hex` is no colour
  */
 export function lightness(hex: Hex): { readonly L: number; readonly chroma: number } {
-  const lab = lab65(hex)
+  const lab = toLab65(hex)
   if (!lab) throw new Error(`not a colour: ${hex}`)
   return { L: lab.l, chroma: Math.hypot(lab.a, lab.b) }
 }

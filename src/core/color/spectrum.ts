@@ -1,5 +1,6 @@
-import { converter, differenceCiede2000, formatHex } from 'culori'
+import { differenceCiede2000 } from 'culori/fn'
 import type { Hex } from './hex'
+import { formatHex, toXyz65 } from './spaces'
 
 /** Wavelengths of the bands in nanometres: 400 to 700 by 20. */
 export const BANDS: readonly number[] = Array.from({ length: 16 }, (_, i) => 400 + 20 * i)
@@ -92,8 +93,6 @@ export const xyzOf = (r: Spectrum, light: Light = 'D65'): Xyz => {
   return [a, b, c]
 }
 
-const toXyz = converter('xyz65')
-
 const KNEE = 6 / 29
 /** The cube root of CIELAB with its straight foot (CIE 15), and its slope. */
 const root = (t: number): number => (t > KNEE ** 3 ? Math.cbrt(t) : t / (3 * KNEE * KNEE) + 4 / 29)
@@ -120,7 +119,7 @@ export const labOf = (r: Spectrum, light: Light = 'D65'): Lab => labOfXyz(xyzOf(
 
 /** @throws Error when `hex` is no colour */
 export function xyzOfHex(hex: Hex): Xyz {
-  const found = toXyz(hex)
+  const found = toXyz65(hex)
   if (!found) throw new Error(`not a colour: ${hex}`)
   return [found.x, found.y, found.z]
 }
