@@ -35,13 +35,14 @@ process.on('exit', () => server.kill())
 const WATCH = `
   window.look_ = { shift: 0, sources: [], paint: 0, answers: [] }
   const name = (n) => n && n.nodeType === 1 ? n.tagName.toLowerCase() + ' ' + (n.textContent || '').slice(0, 40) : String(n?.nodeName)
+  const box = (r) => [r.x, r.y, r.width, r.height].map(Math.round).join(',')
   new PerformanceObserver((list) => {
     for (const e of list.getEntries()) if (!e.hadRecentInput) {
       look_.shift += e.value
-      look_.sources.push(e.value.toFixed(3) + ' at ' + e.startTime.toFixed(0) + ' ms: ' + e.sources.slice(0, 2).map((s) => name(s.node)).join(' | '))
+      look_.sources.push(e.value.toFixed(3) + ' at ' + e.startTime.toFixed(0) + ' ms: ' + e.sources.slice(0, 3).map((s) => name(s.node) + ' ' + box(s.previousRect) + ' to ' + box(s.currentRect)).join(' | '))
     }
   }).observe({ type: 'layout-shift', buffered: true })
-  new PerformanceObserver((list) => { for (const e of list.getEntries()) look_.paint = e.startTime })
+  new PerformanceObserver((list) => { for (const e of list.getEntries()) { look_.paint = e.startTime; look_.largest = name(e.element) } })
     .observe({ type: 'largest-contentful-paint', buffered: true })
   new PerformanceObserver((list) => {
     for (const e of list.getEntries()) if (e.interactionId) look_.answers.push([e.duration, e.name + ' ' + (e.target ? name(e.target) : '')])
@@ -51,6 +52,7 @@ interface Look {
   readonly shift: number
   readonly sources: readonly string[]
   readonly paint: number
+  readonly largest: string
   readonly answers: readonly (readonly [number, string])[]
 }
 const looked = (page: Page) => page.evaluate<Look>('look_')
@@ -90,7 +92,7 @@ for (const [name, path] of PATHS) {
   const weight = await weighed(page)
   await page.goto(base + path, { waitUntil: 'networkidle', timeout: 120_000 })
   await page.waitForTimeout(800)
-  const { shift, paint, sources } = await looked(page)
+  const { shift, paint, largest, sources } = await looked(page)
   console.log(
     `${name.padEnd(12)} ${shift.toFixed(3).padStart(6)} ${paint.toFixed(0).padStart(8)} ${weight().toFixed(0).padStart(7)}`,
   )
@@ -99,14 +101,17 @@ for (const [name, path] of PATHS) {
   if (weight() > (WEIGHT[name] ?? Number.POSITIVE_INFINITY))
     missed.push(`${name} weighs ${weight().toFixed(0)} kB`)
   if (paint > (PAINT[name] ?? Number.POSITIVE_INFINITY))
-    missed.push(`${name} paints at ${paint.toFixed(0)} ms`)
+    missed.push(`${name} paints at ${paint.toFixed(0)} ms: ${largest}`)
   await page.context().close()
 }
 
 /** Keys and clicks of a morning: what is typed, changed, asked and walked through. */
 const page = await fresh(browser)
 const answers: (readonly [number, string])[] = []
-const gather = async () => answers.push(...(await looked(page)).answers)
+const gather = async () => {
+  const { pathname } = new URL(page.url())
+  answers.push(...(await looked(page)).answers.map(([ms, what]) => [ms, `${pathname}: ${what}`] as const))
+}
 const visit = async (path: string) => {
   if (page.url() !== 'about:blank') await gather()
   await page.goto(base + path, { waitUntil: 'networkidle' })
@@ -129,13 +134,13 @@ await page.locator('main input:focus').fill('161')
 await key('Enter', 'Control+z')
 if (!SMALL) {
   await visit('/orders/O-1003/sequence')
-  await page.getByRole('list', { name: 'Prints in turn' }).getByRole('listitem').first().focus()
-  await key('ArrowDown', 'ArrowUp')
+  await page.locator('[data-cell^=I]').first().focus()
+  await key('Alt+ArrowRight', 'Alt+ArrowLeft')
   await visit('/orders/O-1002/order')
   await page.getByLabel('Customer').click()
   await key('End', 'x', 'y', 'z')
   await visit('/orders')
-  await page.getByRole('searchbox').or(page.getByLabel('Find an order')).first().click()
+  await page.getByLabel('Find in this list').click()
   await key('q', 'u', 'a', 'y')
   await visit('/screens')
   await key('Tab', 'Tab', 'ArrowDown', 'Enter')

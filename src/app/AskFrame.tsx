@@ -1,10 +1,13 @@
 'use client'
 
+import dynamic from 'next/dynamic'
 import { type ReactNode, useMemo } from 'react'
 import { useAnswer } from '@/ui/answer'
 import { DeskProvider } from '@/ui/desk'
-import { WhyPanel } from '@/ui/WhyPanel'
 import { Frame } from './Frame'
+
+/** With the rules of every room; here it comes when the first question is asked. */
+const WhyPanel = dynamic(() => import('@/ui/WhyPanel').then((m) => m.WhyPanel))
 
 const NOTHING = () => undefined
 

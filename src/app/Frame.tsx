@@ -12,6 +12,8 @@ interface FrameProps {
   readonly children: ReactNode
 }
 
+const PANEL = '18.5rem'
+
 /** Rail, work surface, optional panel: beside the work where there is room, else a sheet from below. */
 export function Frame({ shopName, rail, aside, children }: FrameProps) {
   return (
@@ -27,6 +29,8 @@ export function Frame({ shopName, rail, aside, children }: FrameProps) {
         px={{ base: '3', md: '6' }}
         pt="4"
         pb={{ base: aside ? '24' : '4', lg: '4' }}
+        // Room for the panel at once: it comes after the work, which would move otherwise.
+        mr={{ lg: aside ? PANEL : '0', _print: '0' }}
       >
         {children}
       </Box>
@@ -34,12 +38,11 @@ export function Frame({ shopName, rail, aside, children }: FrameProps) {
         <Box
           as="aside"
           aria-label="Why"
-          width={{ base: 'auto', lg: '18.5rem' }}
-          flex="none"
+          width={{ base: 'auto', lg: PANEL }}
           bg="surround"
           height={{ base: 'auto', lg: '100vh' }}
           maxHeight={{ base: '55dvh', lg: '100vh' }}
-          position={{ base: 'fixed', lg: 'sticky' }}
+          position="fixed"
           left={{ base: '0', lg: 'auto' }}
           right="0"
           top={{ base: 'auto', lg: '0' }}

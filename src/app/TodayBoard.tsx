@@ -6,9 +6,8 @@ import { message, q } from '@/core/advice'
 import { PLAN } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
 import { sayDay } from '@/ui/day'
-import { Link } from '@/ui/elements'
+import { Link, PageTitle } from '@/ui/elements'
 import { type PageOf, Pager } from '@/ui/Pager'
-import { PageTitle } from '@/ui/parts'
 import { Table, TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { PrintLook } from '@/ui/Swatch'
@@ -17,7 +16,6 @@ import { AskFrame } from './AskFrame'
 import { Filling } from './Filling'
 import { MISSING } from './missing'
 import { useNewOrder } from './orders/useNewOrder'
-import { settledAt } from './settledAt'
 import { InkNews, type LimitedInk, ScreenNews, type ScreensToday } from './TodayNews'
 import type { OrderLine, RunLine } from './today'
 
@@ -217,7 +215,7 @@ function Line({ line, run, today, before }: LineProps) {
 
 function OpenPoints({ line, run }: { readonly line: OrderLine; readonly run: RunLine | undefined }) {
   const { units } = useSettings()
-  const href = settledAt(line, run)
+  const { href } = run ?? line
   const missing = run === undefined ? line.missing : run.inks.length === 0 ? 'colours' : undefined
   const [worst, ...more] = run?.open ?? []
   const wrong = line.wrong || run?.wrong

@@ -10,7 +10,6 @@ import { release } from '@/store/revisions'
 import { loadShop, putShop } from '@/store/shop'
 import { isStage, STAGE_NAMES, settledWords, stageOf } from './orders/[id]/stages'
 import { renewPlans } from './planning'
-import { settledAt } from './settledAt'
 import { asKind, toggleFlash, withPlaces } from './shop/pressKinds'
 import { ahead, everyOrderLine, type OrderLine, orderLines } from './today'
 
@@ -56,7 +55,7 @@ describe('rows that are stored wrong', () => {
     expect(lines).toHaveLength(10)
     const dated = lines.find((l) => l.id === 'O-1002')
     expect(dated?.wrong).toBe('Due on 2026-02-30: there is no such day.')
-    expect(dated && settledAt(dated, dated.runs[0])).toMatch(/^\/orders\/O-1002\/order/)
+    expect(dated?.href).toMatch(/^\/orders\/O-1002\/order/)
     for (const id of ['O-1003', 'O-1004', 'O-1006']) {
       const line = lines.find((l) => l.id === id)
       const told = [
@@ -82,7 +81,7 @@ describe('the list of orders', () => {
     const order = lines.find((o) => o.runs.some((r) => r.id === runId))
     const run = order?.runs.find((r) => r.id === runId)
     if (!order || !run) throw new Error(`no line ${runId}`)
-    return { order, run, href: settledAt(order, run) }
+    return { order, run, href: run.href }
   }
   it('has a line for every run, with press, screens and minutes', async () => {
     const { lines, total } = await settledLines(db, ALL)
@@ -194,8 +193,8 @@ describe('the list of orders', () => {
       const line = (await settledLines(db, { ...ALL, text: id })).lines[0]
       if (!line) throw new Error(`no ${id}`)
       expect(line.missing).toBe(missing)
-      expect(settledAt(line, missing ? undefined : line.runs[0])).toContain(`/${stage}`)
-      if (!missing) expect(settledAt(line, line.runs[1])).toContain('/art?')
+      expect((missing ? line : line.runs[0])?.href).toContain(`/${stage}`)
+      if (!missing) expect(line.runs[1]?.href).toContain('/art?')
     }
     const empty = await openDatabase(':memory:')
     await addOrder(empty, order)

@@ -8,7 +8,7 @@ import { diskProblem } from '@/store/problems'
 import { Provider } from '@/ui/Provider'
 import { MODE_SCRIPT } from '@/ui/settings'
 import { Companions } from './Companions'
-import { Recovery } from './recover/Recovery'
+import { Recovery } from './Seldom'
 
 export const metadata: Metadata = { title: { default: 'Orvint', template: '%s · Orvint' } }
 export const dynamic = 'force-dynamic'

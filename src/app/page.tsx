@@ -6,7 +6,7 @@ import { limitedInk } from '@/store/inkRoom'
 import { loadShop } from '@/store/shop'
 import { offsetOf } from './offsetOf'
 import { Seen } from './Seen'
-import { FirstStart } from './shop/FirstStart'
+import { FirstStart } from './Seldom'
 import { TodayBoard } from './TodayBoard'
 import { ahead, orderLines } from './today'
 

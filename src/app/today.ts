@@ -13,6 +13,7 @@ import { keptSummaries } from '@/store/summaries'
 import type { Pictured } from '@/ui/Swatch'
 import type { Missing } from './missing'
 import { renewPlans, shopStampOf, summaryStamp } from './planning'
+import { settledAt } from './settledAt'
 
 /** A run as lists show it. */
 export interface RunLine extends Omit<RunSummary, 'job' | 'inks'> {
@@ -27,6 +28,8 @@ export interface RunLine extends Omit<RunSummary, 'job' | 'inks'> {
   readonly revision: number
   /** It is being planned: what is shown is of before, or nothing yet. */
   readonly planning: boolean
+  /** Where its worst open point is settled. */
+  readonly href: string
 }
 
 /** An order with its runs as lists show it. */
@@ -43,6 +46,8 @@ export interface OrderLine {
   readonly runs: readonly RunLine[]
   /** What the order still misses before it makes a run. */
   readonly missing: Missing | undefined
+  /** Where what it misses is settled. */
+  readonly href: string
 }
 
 function missingIn(order: Order, runs: readonly Run[], shop: Shop): Missing | undefined {
@@ -118,21 +123,29 @@ async function linesOf(db: Database, ids: readonly string[]): Promise<Omit<Order
     jobs: facts.flatMap((f) => f.job ?? []),
     needs: facts.flatMap((f) => f.inks),
     planning: stale.length,
-    lines: split.map((s) => ({
-      ...lineOf(s, shelf.shop),
-      runs: s.runs.map((run) => ({
-        ...runLine(run, kept.get(run.id)?.facts ?? NO_SUMMARY),
-        revision: numbers.get(run.id) ?? 0,
-        planning: isStale(s, run.id),
-        picture: pictured.get(s.stored.order.id)?.has(run.placement.id)
-          ? { orderId: s.stored.order.id, print: run.placement.id, based: isBased(kept.get(run.id)?.facts) }
-          : undefined,
-      })),
-    })),
+    lines: split.map((s) => {
+      const line = lineOf(s, shelf.shop)
+      return {
+        ...line,
+        href: settledAt(line, undefined),
+        runs: s.runs.map((run) => {
+          const own = runLine(run, kept.get(run.id)?.facts ?? NO_SUMMARY)
+          return {
+            ...own,
+            href: settledAt(line, own),
+            revision: numbers.get(run.id) ?? 0,
+            planning: isStale(s, run.id),
+            picture: pictured.get(line.id)?.has(run.placement.id)
+              ? { orderId: line.id, print: run.placement.id, based: isBased(kept.get(run.id)?.facts) }
+              : undefined,
+          }
+        }),
+      }
+    }),
   }
 }
 
-function lineOf({ stored, runs, wrong }: Split, shop: Shop): Omit<OrderLine, 'runs'> {
+function lineOf({ stored, runs, wrong }: Split, shop: Shop): Omit<OrderLine, 'runs' | 'href'> {
   const { order, deletedAt, state = 'open' } = stored
   return {
     id: order.id,

@@ -2,7 +2,7 @@
 
 import { Box } from '@chakra-ui/react'
 import type { EChartsCoreOption } from 'echarts/core'
-import { useEffect, useRef } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { useSettings } from './settings'
 
 /** Colours and letters of the page, for charts. */
@@ -21,14 +21,31 @@ interface Props {
   readonly height?: number
 }
 
+/** The charting library is half of a page's weight: it comes when a chart is about to be seen. */
+const NEAR = { rootMargin: '300px' }
+
 /** A chart in the greys or ambers of the page. */
 export function Chart({ label, draw, height = 220 }: Props) {
   const place = useRef<HTMLDivElement>(null)
   const { mode } = useSettings()
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the mode changes the colours that are read from the page
+  const [near, setNear] = useState(false)
   useEffect(() => {
     const box = place.current
     if (!box) return
+    const watch = new IntersectionObserver(([seen]) => seen?.isIntersecting && setNear(true), NEAR)
+    watch.observe(box)
+    // Paper has no scrolling: what prints is drawn first.
+    const all = () => setNear(true)
+    window.addEventListener('beforeprint', all)
+    return () => {
+      watch.disconnect()
+      window.removeEventListener('beforeprint', all)
+    }
+  }, [])
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the mode changes the colours that are read from the page
+  useEffect(() => {
+    const box = place.current
+    if (!box || !near) return
     let gone = false
     let dispose: (() => void) | undefined
     void import('./echarts').then(({ startChart }) => {
@@ -52,6 +69,6 @@ export function Chart({ label, draw, height = 220 }: Props) {
       gone = true
       dispose?.()
     }
-  }, [draw, mode])
+  }, [draw, mode, near])
   return <Box ref={place} role="img" aria-label={label} width="100%" style={{ height }} />
 }

@@ -8,3 +8,8 @@ export const Input = chakra('input')
 export const Label = chakra('label')
 export const Fieldset = chakra('fieldset')
 export const Textarea = chakra('textarea')
+
+/** The name of a page. */
+export const PageTitle = chakra('h1', {
+  base: { fontSize: 'figure', fontWeight: '750', fontStretch: '80%', lineHeight: '1.1' },
+})

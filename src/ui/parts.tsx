@@ -1,15 +1,11 @@
 'use client'
 
-import { Box, chakra, Flex } from '@chakra-ui/react'
+import { Box, Flex } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
 import type { ChoiceAdvice, NumberAdvice } from '@/core/advice'
 import { AdviceChoice, AdviceNumber } from './AdviceValue'
 import { Swatch } from './Swatch'
 import type { TypeSize } from './system'
-
-export const PageTitle = chakra('h1', {
-  base: { fontSize: 'figure', fontWeight: '750', fontStretch: '80%', lineHeight: '1.1' },
-})
 
 /** An ink or screen by its colour and name. */
 export function InkName({ hex, name }: { readonly hex: string; readonly name: string }) {

@@ -4,7 +4,7 @@ import { changeStamp, database } from '@/store/database'
 import { loadShop } from '@/store/shop'
 import { INK_PAGES } from '../pages'
 import { Seen } from '../Seen'
-import { FirstStart } from '../shop/FirstStart'
+import { FirstStart } from '../Seldom'
 import { ShopDesk } from '../shop/ShopDesk'
 
 export const metadata = { title: 'Ink room' }

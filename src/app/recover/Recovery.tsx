@@ -3,7 +3,7 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { useState } from 'react'
 import type { Backup } from '@/store/backup'
-import { PageTitle } from '@/ui/parts'
+import { PageTitle } from '@/ui/elements'
 import { SeverityMark } from '@/ui/Severity'
 import { wrongIn } from '../acts/wrong'
 import { Backups } from '../Backups'

@@ -15,8 +15,7 @@ import {
   withPart,
 } from '@/core/equipment'
 import type { StoredShop } from '@/store/shop'
-import { Fieldset, Link } from '@/ui/elements'
-import { PageTitle } from '@/ui/parts'
+import { Fieldset, Link, PageTitle } from '@/ui/elements'
 import { SeverityMark } from '@/ui/Severity'
 import { useHydrated } from '@/ui/useHydrated'
 import { AskFrame } from '../AskFrame'

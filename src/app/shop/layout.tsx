@@ -4,7 +4,7 @@ import { changeStamp, database } from '@/store/database'
 import { loadShop } from '@/store/shop'
 import { SHOP_PAGES } from '../pages'
 import { Seen } from '../Seen'
-import { FirstStart } from './FirstStart'
+import { FirstStart } from '../Seldom'
 import { ShopDesk } from './ShopDesk'
 
 export const metadata = { title: 'Shop' }

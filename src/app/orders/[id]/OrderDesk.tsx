@@ -37,7 +37,7 @@ import { type OrderContext, OrderProvider } from './orderContext'
 import { isStage, STAGE_NAMES, STAGES, type StageName, stageShowing } from './stages'
 import { Traveller } from './Traveller'
 import { useDecisions } from './useDecisions'
-import { usePlan } from './usePlan'
+import { type KnownPlan, usePlan } from './usePlan'
 import { useShopChange } from './useShopChange'
 
 interface Props {
@@ -50,7 +50,7 @@ interface Props {
   /** Prints that have films. */
   readonly pictured: readonly string[]
   /** The plan of the run that was asked for, if the server knew it in time. */
-  readonly known: RunPlan | undefined
+  readonly known: KnownPlan | undefined
   readonly children: ReactNode
 }
 
@@ -110,7 +110,7 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, kno
     (to: StageName, runId = run?.id) => `/orders/${order.id}/${to}${runId ? `?run=${runId}` : ''}`,
     [order.id, run?.id],
   )
-  const answer = useAnswer(hasOpen(known) ? { kind: 'open' } : undefined)
+  const answer = useAnswer(hasOpen(known?.plan) ? { kind: 'open' } : undefined)
   const { ask, reset } = answer
   const fresh = useMemo(() => ({ ...answer, shown: freshest(answer.shown, plan) }), [answer, plan])
   // biome-ignore lint/correctness/useExhaustiveDependencies: another stage or run asks nothing yet

@@ -4,6 +4,7 @@ import { Box } from '@chakra-ui/react'
 import type { ComponentType } from 'react'
 import { useOrder } from './orderContext'
 import { ArtStage } from './stage/ArtStage'
+import type { FilmsByPrint } from './stage/films/useFilms'
 import { HeatStage } from './stage/HeatStage'
 import { InkStage } from './stage/InkStage'
 import { OrderStage } from './stage/OrderStage'
@@ -25,10 +26,16 @@ const PLANNED: Readonly<Record<Exclude<StageName, 'order' | 'art'>, ComponentTyp
 }
 
 /** One stage of the traveller; every stage has the same frame. */
-export function Stage({ stage }: { readonly stage: StageName }) {
+export function Stage({
+  stage,
+  films,
+}: {
+  readonly stage: StageName
+  readonly films: FilmsByPrint | undefined
+}) {
   const { plan } = useOrder()
   if (stage === 'order') return <OrderStage />
-  if (stage === 'art') return <ArtStage />
+  if (stage === 'art') return <ArtStage films={films} />
   if (!plan) return <NotYet />
   const Planned = PLANNED[stage]
   return (

@@ -3,6 +3,7 @@ import { headers } from 'next/headers'
 import { notFound } from 'next/navigation'
 import type { ReactNode } from 'react'
 import { splitOrder } from '@/core/order'
+import { noDecisions } from '@/core/plan'
 import { changeStamp, database } from '@/store/database'
 import { loadDecisions } from '@/store/decisions'
 import { picturedPrints } from '@/store/films'
@@ -53,7 +54,13 @@ export default async function OrderLayout({ params, children }: Props) {
       decided={Object.fromEntries(decisions)}
       released={Object.fromEntries(marks)}
       tubs={tubs}
-      known={plan}
+      known={
+        plan && {
+          plan,
+          order: stored.order,
+          decisions: decisions.get(plan.run.id)?.decisions ?? noDecisions(plan.run.id),
+        }
+      }
       pictured={[...(pictured.get(id) ?? [])]}
     >
       <Seen stamp={stamp} />

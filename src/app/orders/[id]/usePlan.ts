@@ -1,6 +1,7 @@
 'use client'
 
 import { type Remote, wrap } from 'comlink'
+import same from 'fast-deep-equal'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import type { Shop } from '@/core/equipment'
 import type { Order } from '@/core/order'
@@ -16,36 +17,58 @@ function planner(): Remote<Planner> {
   return remote
 }
 
-/** The newest answer to a question that changes; while it is worked out the last one stays, older ones are dropped. */
+/**
+ * The newest answer to a question that changes; while it is worked out the last one stays, older ones are dropped.
+ *
+ * @param known the answer where there is nothing to ask
+ */
 function useLatest<T>(ask: (() => Promise<T>) | undefined, known?: T): T | undefined {
   const asked = useRef(0)
   const [answer, setAnswer] = useState(known)
   useEffect(() => {
     const number = ++asked.current
-    if (!ask) return setAnswer(undefined)
+    if (!ask) return setAnswer(known)
     void ask().then((found) => {
       if (asked.current === number) setAnswer(found)
     })
-  }, [ask])
+  }, [ask, known])
   return answer
+}
+
+/** A plan that the server sent along, and what it follows from. */
+export interface KnownPlan {
+  readonly plan: RunPlan
+  readonly order: Order
+  readonly decisions: Decisions
 }
 
 /**
  * The plan of a run, computed off the interface thread.
  *
- * @param known the plan as the server sent it, to begin with
+ * @param sent the plan as it came with the page: nothing is computed again until something changes
  */
 export function usePlan(
   order: Order,
   shop: Shop,
   decisions: Decisions | undefined,
-  known: RunPlan | undefined,
+  sent: KnownPlan | undefined,
 ): RunPlan | undefined {
+  // What is typed and not saved yet outlives a page: then the plan that was sent is not of what is shown.
+  const [first] = useState(() =>
+    sent && same(order, sent.order) && same(decisions, sent.decisions)
+      ? { order, shop, decisions }
+      : undefined,
+  )
+  const known =
+    first && order === first.order && shop === first.shop && decisions === first.decisions
+      ? sent?.plan
+      : undefined
   const ask = useMemo(() => {
+    if (known) return undefined
     const run = decisions && runOf(order, decisions.runId)
     if (!decisions || !run || run.placement.inks.length === 0 || shop.presses.length === 0) return undefined
     return () => planner().plan(order, shop, decisions)
-  }, [order, shop, decisions])
+  }, [order, shop, decisions, known])
   const plan = useLatest(ask, known)
   return plan?.run.id === decisions?.runId ? plan : undefined
 }

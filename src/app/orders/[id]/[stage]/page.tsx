@@ -1,9 +1,16 @@
 import { notFound } from 'next/navigation'
+import { database } from '@/store/database'
+import { filmsOf } from '../../../films/onTable'
 import { Stage } from '../Stage'
 import { isStage } from '../stages'
 
-export default async function StagePage({ params }: { readonly params: Promise<{ stage: string }> }) {
-  const { stage } = await params
+export default async function StagePage({
+  params,
+}: {
+  readonly params: Promise<{ id: string; stage: string }>
+}) {
+  const { id, stage } = await params
   if (!isStage(stage)) notFound()
-  return <Stage stage={stage} />
+  const films = stage === 'art' ? await filmsOf(await database(), id) : undefined
+  return <Stage stage={stage} films={films} />
 }

@@ -9,12 +9,13 @@ import { Finest } from './art/Finest'
 import { Inks } from './art/Inks'
 import { Meetings } from './art/Meetings'
 import { FilmsOfPrint } from './films/FilmsOfPrint'
+import type { Films, FilmsByPrint } from './films/useFilms'
 import { highest } from './highest'
 
 const FOR_SIZES = { all: 'All sizes', adult: 'Adult sizes', kids: 'Kids’ sizes' }
 
 /** Stage 2: the prints, their colours, and how the colours meet. */
-export function ArtStage() {
+export function ArtStage({ films }: { readonly films: FilmsByPrint | undefined }) {
   const { control } = useFormContext<Order>()
   const prints = useFieldArray({ control, name: 'placements', keyName: 'key' })
   const add = () => {
@@ -36,6 +37,7 @@ export function ArtStage() {
           key={p.key}
           at={i}
           id={p.id}
+          films={films?.[p.id]}
           onRemove={() => prints.remove(i)}
           only={prints.fields.length === 1}
         />
@@ -48,18 +50,19 @@ export function ArtStage() {
 interface PrintProps {
   readonly at: number
   readonly id: string
+  readonly films: Films | undefined
   readonly only: boolean
   readonly onRemove: () => void
 }
 
-function Print({ at, id, only, onRemove }: PrintProps) {
+function Print({ at, id, films, only, onRemove }: PrintProps) {
   return (
     <Section
       title={`Print ${id}`}
       side={only ? undefined : <TextButton onClick={onRemove}>Remove print</TextButton>}
     >
       <Grid templateColumns={{ base: 'minmax(0, 1fr)', xl: 'minmax(0, 1fr) 11rem' }} columnGap="6" mb="4">
-        <FilmsOfPrint at={at} id={id} />
+        <FilmsOfPrint at={at} id={id} known={films} />
         <Grid
           templateColumns={{ base: 'repeat(auto-fill, minmax(9rem, 1fr))', xl: '1fr' }}
           gap="3"

@@ -37,12 +37,6 @@ export function InkStage({ plan }: PlanProps) {
         </Box>
       </Flex>
       <LooksTable plan={plan} />
-      <VariantsTable title="The whole job" variants={variants?.bases ?? []} lead={CHANGE} />
-      <VariantsTable
-        title={hasWhite ? 'Ways to a bright white' : 'One white below or two'}
-        variants={variants?.whites ?? []}
-        lead={hasWhite ? WHITE : CHANGE}
-      />
       <Section title="Ink for each screen">
         <Table>
           <thead>
@@ -78,6 +72,12 @@ export function InkStage({ plan }: PlanProps) {
           </tbody>
         </Table>
       </Section>
+      <VariantsTable title="The whole job" variants={variants?.bases ?? []} lead={CHANGE} />
+      <VariantsTable
+        title={hasWhite ? 'Ways to a bright white' : 'One white below or two'}
+        variants={variants?.whites ?? []}
+        lead={hasWhite ? WHITE : CHANGE}
+      />
     </>
   )
 }

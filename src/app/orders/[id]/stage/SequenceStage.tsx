@@ -84,10 +84,10 @@ export function SequenceStage({ plan }: PlanProps) {
       {plan.sequence.fits && <SequenceFigures plan={plan} />}
       <PrintsInTurn plan={plan} />
       <Heads plan={plan} />
-      <OtherWays plan={plan} shown={other?.id} onShow={setOther} />
       <Cycle plan={plan} />
       <SampleFault plan={plan} />
       <Strokes plan={plan} side={plan.direction && <AdviceChoice advice={plan.direction} size="small" />} />
+      <OtherWays plan={plan} shown={other?.id} onShow={setOther} />
       <Cautions at={plan.press.kind === 'automatic' ? 'automatic' : 'byHand'} />
     </>
   )

@@ -17,14 +17,22 @@ import { Misregister } from './Misregister'
 import { PushBar } from './PushBar'
 import { ReadingMeter } from './ReadingMeter'
 import { UseReadings } from './UseReadings'
-import { useFilms } from './useFilms'
+import { type Films, useFilms } from './useFilms'
 
 /** The films of a print on the light table, what was read off them, and what the print would show if they missed. */
-export function FilmsOfPrint({ at, id }: { readonly at: number; readonly id: string }) {
+export function FilmsOfPrint({
+  at,
+  id,
+  known,
+}: {
+  readonly at: number
+  readonly id: string
+  readonly known: Films | undefined
+}) {
   const { order, plan, run, pictured } = useOrder()
   const { control } = useFormContext<Order>()
   const inks = useWatch({ control, name: `placements.${at}.inks` })
-  const desk = useFilms(order.id, id)
+  const desk = useFilms(order.id, id, known)
   const { table, progress, problems, coming, bring, read, cancel } = desk
   const [over, setOver] = useState(false)
   const picker = useRef<HTMLInputElement>(null)

@@ -16,6 +16,9 @@ export interface Films {
   readonly reading: Reading | undefined
 }
 
+/** By the print's id. */
+export type FilmsByPrint = Readonly<Record<string, Films>>
+
 /** How far a reading is. */
 export interface Progress {
   readonly reading: string | undefined
@@ -84,10 +87,14 @@ function useReading(base: string, onWrong: (problem: string) => void, onKnown: (
   return { progress, read, cancel }
 }
 
-/** The films of a print: brings them in, corrects them, has them read. */
-export function useFilms(orderId: string, print: string) {
+/**
+ * The films of a print: brings them in, corrects them, has them read.
+ *
+ * @param known what the page came with, to begin with
+ */
+export function useFilms(orderId: string, print: string, known: Films | undefined) {
   const base = `/api/orders/${orderId}/films/${print}`
-  const [table, setTable] = useState<Films>()
+  const [table, setTable] = useState(known)
   const [problems, setProblems] = useState<readonly string[]>([])
   const [coming, setComing] = useState<string>()
 
@@ -99,8 +106,8 @@ export function useFilms(orderId: string, print: string) {
     void load()
   }, [load])
   const wrong = useCallback((problem: string) => setProblems((p) => [...p, problem]), [])
-  const known = useCallback((reading: Reading) => setTable((t) => t && { ...t, reading }), [])
-  const { progress, read, cancel } = useReading(base, wrong, known)
+  const found = useCallback((reading: Reading) => setTable((t) => t && { ...t, reading }), [])
+  const { progress, read, cancel } = useReading(base, wrong, found)
 
   /** One film after another, so that a bad one stops none of the others. */
   const bring = useCallback(

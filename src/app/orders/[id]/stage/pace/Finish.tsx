@@ -11,6 +11,8 @@ import { useOrder } from '../../orderContext'
 import { useSpread } from './useSpread'
 
 const DAY = 24 * 3600
+/** Pixels. */
+const CHART = 150
 
 /** A time of day, some days after the start. */
 const say = (seconds: number) => {
@@ -45,22 +47,32 @@ export function Finish({ time, driesIn }: { readonly time: RunTime; readonly dri
   )
   return (
     <Section title={`Finish time, if started at opening, ${writeClock(hours.from)}`}>
-      {done !== undefined && (
-        <Flex gap="3" align="center" role="status" aria-label="Simulating the run">
-          <progress value={done} max={1} />
-          <TextButton onClick={stop}>stop</TextButton>
-        </Flex>
-      )}
-      {spread && (
-        <>
-          <Flex gap="10" mb="2" wrap="wrap">
-            {at('50 %', spread.middle)}
-            {at('80 %', spread.eighty)}
-            {at('95 %', spread.most)}
+      <Box minHeight={`calc(${CHART}px + 4.2rem)`} position="relative">
+        {done !== undefined && (
+          <Flex
+            gap="3"
+            align="center"
+            position="absolute"
+            right="0"
+            top="0"
+            role="status"
+            aria-label="Simulating the run"
+          >
+            <progress value={done} max={1} />
+            <TextButton onClick={stop}>stop</TextButton>
           </Flex>
-          <Histogram spread={spread} from={hours.from} />
-        </>
-      )}
+        )}
+        {spread && (
+          <>
+            <Flex gap="10" mb="2" wrap="wrap">
+              {at('50 %', spread.middle)}
+              {at('80 %', spread.eighty)}
+              {at('95 %', spread.most)}
+            </Flex>
+            <Histogram spread={spread} from={hours.from} />
+          </>
+        )}
+      </Box>
       {driesIn && (
         <Box as="label" fontSize="small">
           <input type="checkbox" checked={relief} onChange={(e) => setRelief(e.target.checked)} /> someone
@@ -106,7 +118,7 @@ function Histogram({ spread, from }: { readonly spread: Spread; readonly from: n
     }),
     [spread, from],
   )
-  return <Chart label="How often the run ends when" draw={draw} height={150} />
+  return <Chart label="How often the run ends when" draw={draw} height={CHART} />
 }
 
 const binOf = (s: Spread, seconds: number) =>

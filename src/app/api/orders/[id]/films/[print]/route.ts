@@ -7,20 +7,10 @@ import { boolean, number, object, string } from 'yup'
 import { colourOfFile } from '@/core/artwork'
 import { MOST_BYTES } from '@/formats/film'
 import { database } from '@/store/database'
-import {
-  addFilms,
-  changeFilm,
-  dropFile,
-  incomingFile,
-  keepFile,
-  loadFilms,
-  loadReading,
-  removeFilm,
-} from '@/store/films'
+import { addFilms, changeFilm, dropFile, incomingFile, keepFile, removeFilm } from '@/store/films'
 import { loadOrder } from '@/store/orders'
-import type { SetOrder } from '@/workers/films'
 import { pagesOf } from '../../../../../films/darkroom'
-import { setOrderOf } from '../../../../../films/setOrder'
+import { filmsOn } from '../../../../../films/onTable'
 import { Cancelled, TooLong } from '../../../../../thread'
 import { answered, brought, json, nothing, write } from '../../../../answer'
 
@@ -32,15 +22,9 @@ interface Context {
 export async function GET(_: Request, { params }: Context): Promise<Response> {
   return answered(async () => {
     const { id, print } = await params
-    const db = await database()
-    const films = (await loadFilms(db, id))[print] ?? []
-    const set = setOrderOf(films)
-    const reading = await loadReading(db, id, print, set.key)
-    return json({ films, set: setSizeOf(set), reading })
+    return json(await filmsOn(await database(), id, print))
   })
 }
-
-const setSizeOf = ({ key, dpi, width, height }: SetOrder) => ({ key, dpi, width, height })
 
 /** Corrects one film: its colour, its resolution, or that it is a negative. */
 export async function PATCH(request: Request, { params }: Context): Promise<Response> {
