@@ -3,7 +3,7 @@ import { EMPTY_PORT } from './ports'
 
 test.use({ baseURL: `http://127.0.0.1:${EMPTY_PORT}` })
 
-test('a new shop is named, set up from a template and plans a run, by keyboard only', async ({ page }) => {
+test('a new shop is named and set up from a template, by keyboard only', async ({ page }) => {
   const type = (text: string) => page.keyboard.type(text)
   await open(page, '/')
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('What stands in your shop?')
@@ -19,7 +19,34 @@ test('a new shop is named, set up from a template and plans a run, by keyboard o
   await page.keyboard.press('Enter')
   await page.waitForURL('/shop')
   await expect(page.getByRole('heading', { name: 'Carousel Two' })).toBeVisible()
+})
 
+test('a shop with nothing in it yet leads on, in one sentence and one button a page', async ({ page }) => {
+  for (const [path, says, button, leads] of [
+    ['/screens', 'No open order asks for a screen.', 'See the frames', '/screens/frames'],
+    ['/ink', 'No open order asks for ink.', 'Book in cans', '/ink/rack'],
+    ['/ink/history', 'Nothing was mixed yet.', 'Search a formula', '/ink/formulas'],
+  ] as const) {
+    await open(page, path)
+    await expect(page.getByText(says)).toBeVisible()
+    await page.getByRole('link', { name: button }).click()
+    await page.waitForURL(leads)
+  }
+  for (const path of ['/', '/orders']) {
+    await open(page, path)
+    await expect(page.getByText(/^No open order/)).toBeVisible()
+    await expect(page.getByRole('button', { name: 'Enter an order (n)' })).toBeVisible()
+  }
+  await page.getByRole('button', { name: 'Enter an order (n)' }).click()
+  await page.waitForURL(/\/order$/)
+  await page.getByRole('link', { name: /^2 Art/ }).click()
+  await expect(page.getByText('No films yet.')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Add films …' })).toBeVisible()
+})
+
+test('the new shop plans a run, by keyboard only', async ({ page }) => {
+  const type = (text: string) => page.keyboard.type(text)
+  await open(page, '/shop')
   await page.locator('main').evaluate((el) => (el.ownerDocument.activeElement as HTMLElement).blur())
   await page.keyboard.press('n')
   await page.waitForURL(/O-1001\/order/)

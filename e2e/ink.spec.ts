@@ -132,6 +132,19 @@ test('tubs that do are offered before anything is mixed; a target that cannot be
   await expect(page.getByText('Not a colour: type, for example')).toBeVisible()
 })
 
+test('formulas that differ in nothing anyone sees or pays are one line; the rest is folded', async ({
+  page,
+}) => {
+  await open(page, '/ink/formulas?hex=%232f8f8a&name=Tern%20teal')
+  await page.getByRole('button', { name: 'Search' }).click()
+  const mix = page.getByRole('button', { name: /^Mix / })
+  await expect(mix.first()).toBeVisible()
+  await expect(page.locator('tbody tr:visible')).toHaveCount(1)
+  await expect(page.locator('[data-why^="ΔE"]').first()).toHaveText('0.0')
+  await page.getByText(/^\d+ more$/).click()
+  await expect(mix.nth(5)).toBeVisible()
+})
+
 test('the rack: a can is booked in, files come and go, and what is wrong in them is said', async ({
   page,
 }) => {

@@ -76,7 +76,7 @@ for (const name of [
   'artwork',
   'ink',
   'sequence',
-  ...(existsSync(CHROMIUM) ? ['preview'] : []),
+  ...(existsSync(CHROMIUM) ? ['preview', 'look'] : []),
 ])
   check(`bench ${name}, small`, 'bench/run.mjs', name, '--small')
 check('fuzz, small', 'scripts/fuzz.mjs', '1500')

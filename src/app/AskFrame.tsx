@@ -1,13 +1,12 @@
 'use client'
 
-import dynamic from 'next/dynamic'
-import { type ReactNode, useMemo } from 'react'
+import { lazy, type ReactNode, Suspense, useMemo } from 'react'
 import { useAnswer } from '@/ui/answer'
 import { DeskProvider } from '@/ui/desk'
 import { Frame } from './Frame'
 
 /** With the rules of every room; here it comes when the first question is asked. */
-const WhyPanel = dynamic(() => import('@/ui/WhyPanel').then((m) => m.WhyPanel))
+const WhyPanel = lazy(() => import('@/ui/WhyPanel').then((m) => ({ default: m.WhyPanel })))
 
 const NOTHING = () => undefined
 
@@ -24,7 +23,17 @@ export function AskFrame({ shopName, rail, children }: Props) {
   const desk = useMemo(() => ({ ask, override: NOTHING, takeBack: NOTHING }), [ask])
   return (
     <DeskProvider value={desk}>
-      <Frame shopName={shopName} rail={rail} aside={answer.shown && <WhyPanel answer={answer} />}>
+      <Frame
+        shopName={shopName}
+        rail={rail}
+        aside={
+          answer.shown && (
+            <Suspense>
+              <WhyPanel answer={answer} />
+            </Suspense>
+          )
+        }
+      >
         {children}
       </Frame>
     </DeskProvider>

@@ -28,9 +28,9 @@ export function Frame({ shopName, rail, aside, children }: FrameProps) {
         bg="work"
         px={{ base: '3', md: '6' }}
         pt="4"
-        pb={{ base: aside ? '24' : '4', lg: '4' }}
+        pb={{ base: aside ? '24' : '4', xl: '4' }}
         // Room for the panel at once: it comes after the work, which would move otherwise.
-        mr={{ lg: aside ? PANEL : '0', _print: '0' }}
+        mr={{ xl: aside ? PANEL : '0', _print: '0' }}
       >
         {children}
       </Box>
@@ -38,18 +38,18 @@ export function Frame({ shopName, rail, aside, children }: FrameProps) {
         <Box
           as="aside"
           aria-label="Why"
-          width={{ base: 'auto', lg: PANEL }}
+          width={{ base: 'auto', xl: PANEL }}
           bg="surround"
-          height={{ base: 'auto', lg: '100vh' }}
-          maxHeight={{ base: '55dvh', lg: '100vh' }}
+          height={{ base: 'auto', xl: '100vh' }}
+          maxHeight={{ base: '55dvh', xl: '100vh' }}
           position="fixed"
-          left={{ base: '0', lg: 'auto' }}
+          left={{ base: '0', xl: 'auto' }}
           right="0"
-          top={{ base: 'auto', lg: '0' }}
-          bottom={{ base: '0', lg: 'auto' }}
-          borderTop={{ base: '2px solid', lg: 'none' }}
+          top={{ base: 'auto', xl: '0' }}
+          bottom={{ base: '0', xl: 'auto' }}
+          borderTop={{ base: '2px solid', xl: 'none' }}
           borderColor="ink"
-          zIndex={{ base: '10', lg: 'auto' }}
+          zIndex={{ base: '10', xl: 'auto' }}
           overflowY="auto"
           className="no-print"
         >

@@ -6,8 +6,10 @@ import { message, q } from '@/core/advice'
 import { PLAN } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
 import { sayDay } from '@/ui/day'
+import { Empty } from '@/ui/Empty'
 import { Link, PageTitle } from '@/ui/elements'
 import { type PageOf, Pager } from '@/ui/Pager'
+import { PushButton } from '@/ui/PushButton'
 import { Table, TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { PrintLook } from '@/ui/Swatch'
@@ -71,9 +73,11 @@ export function TodayBoard({ shopName, today, lines, screens, limited, planning,
       <ScreenNews {...screens} />
       <InkNews tubs={limited} />
       {rows.length === 0 ? (
-        <Box maxWidth="32rem" pt="8" fontSize="lead">
-          No orders yet. <TextButton onClick={() => void make()}>Enter the first one</TextButton> or press n.
-        </Box>
+        <Empty says="No open order. The day is planned from the orders: customer, garments, art and when it is due.">
+          <PushButton type="button" onClick={() => void make()}>
+            Enter an order (n)
+          </PushButton>
+        </Empty>
       ) : (
         <Table css={IN_BLOCKS}>
           <thead>

@@ -7,31 +7,53 @@ import { readFacts } from './runs/readRun'
 const PATIENCE = 300
 const KEPT = 60
 
-/** Plans of runs that were looked at last, by the data they follow from. */
-const plans = new Map<string, Promise<RunPlan>>()
+/** A plan that a page begins with; one of before says of when, ISO. */
+export interface PlanSoon {
+  readonly plan: RunPlan
+  readonly asOf?: string
+}
+
+/** Plans of runs that were looked at last, by the data they follow from; and the newest that was ready of each run. */
+const plans = new Map<string, Promise<RunPlan | undefined>>()
+const newest = new Map<string, Required<PlanSoon>>()
+
+function keep<V>(map: Map<string, V>, key: string, value: V): void {
+  map.delete(key)
+  map.set(key, value)
+  const [oldest] = map.keys()
+  if (map.size > KEPT && oldest !== undefined) map.delete(oldest)
+}
 
 /**
- * The plan of a run for a page that shows it: what is known, or what comes soon.
+ * The plan of a run for a page that shows it: what is known, what comes soon, or else what it was before.
  *
  * @param stamp changes whenever anything was saved
- * @returns undefined when there is nothing to plan, or it takes too long
+ * @returns undefined when there is nothing to plan, or it takes too long and was never planned
  */
-export async function plannedSoon(db: Database, runId: string, stamp: string): Promise<RunPlan | undefined> {
+export async function plannedSoon(
+  db: Database,
+  runId: string,
+  stamp: string,
+  plan: typeof planRun = planRun,
+): Promise<PlanSoon | undefined> {
   const key = `${runId} ${stamp}`
   let found = plans.get(key)
   if (!found) {
-    const facts = await readFacts(db, runId)
-    if (!facts) return undefined
-    found = planRun(facts)
-    // What failed is tried again by the page itself, which says why.
-    found.catch(() => plans.delete(key))
-    plans.set(key, found)
-    const [oldest] = plans.keys()
-    if (plans.size > KEPT && oldest !== undefined) plans.delete(oldest)
+    found = readFacts(db, runId).then((facts) => facts && plan(facts))
+    found.then(
+      (ready) => ready && keep(newest, runId, { plan: ready, asOf: new Date().toISOString() }),
+      // What failed is tried again by the page itself, which says why.
+      () => plans.delete(key),
+    )
+    keep(plans, key, found)
   }
   let timer: ReturnType<typeof setTimeout> | undefined
-  const late = new Promise<undefined>((resolve) => {
-    timer = setTimeout(() => resolve(undefined), PATIENCE)
+  const late = new Promise<PlanSoon | undefined>((resolve) => {
+    timer = setTimeout(() => resolve(newest.get(runId)), PATIENCE)
   })
-  return Promise.race([found.catch(() => undefined), late]).finally(() => clearTimeout(timer))
+  const soon = found.then(
+    (ready) => ready && { plan: ready },
+    () => newest.get(runId),
+  )
+  return Promise.race([soon, late]).finally(() => clearTimeout(timer))
 }

@@ -1,5 +1,7 @@
+'use client'
+
 import { Box, chakra, Flex } from '@chakra-ui/react'
-import type { ComponentProps, ReactNode } from 'react'
+import { type ComponentProps, type ReactNode, useEffect, useRef, useState } from 'react'
 
 /** A part of the work surface under its own head. */
 export function Section({
@@ -92,10 +94,13 @@ const Rows = chakra('table', {
   },
 })
 
-/** A table; where the window is narrower than its columns it moves sideways by itself, the page does not. */
+/** A table; where the window is narrower than its columns it moves sideways by itself, by key too, the page does not. */
 export function Table(props: ComponentProps<typeof Rows>) {
+  const [own, moves] = useMovesSideways()
   return (
     <Box
+      ref={own}
+      tabIndex={moves ? 0 : undefined}
       overflowX={{ base: 'auto', lg: 'visible' }}
       position={{ base: 'relative', lg: 'static' }}
       maxWidth="100%"
@@ -103,4 +108,20 @@ export function Table(props: ComponentProps<typeof Rows>) {
       <Rows {...props} />
     </Box>
   )
+}
+
+/** Whether an element is wider inside than it is: then keys have to reach it. */
+export function useMovesSideways() {
+  const own = useRef<HTMLDivElement>(null)
+  const [moves, setMoves] = useState(false)
+  useEffect(() => {
+    const box = own.current
+    if (!box) return
+    const watch = new ResizeObserver(() =>
+      setMoves(getComputedStyle(box).overflowX === 'auto' && box.scrollWidth > box.clientWidth),
+    )
+    watch.observe(box)
+    return () => watch.disconnect()
+  }, [])
+  return [own, moves] as const
 }

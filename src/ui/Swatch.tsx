@@ -1,7 +1,7 @@
 'use client'
 
 import { Box, Flex } from '@chakra-ui/react'
-import type { ReactNode } from 'react'
+import { type ReactNode, useCallback, useEffect, useRef, useState } from 'react'
 import { usePaint } from './paint'
 
 /** A patch of ink or cloth, ringed in grey so that white and black show on any surround. */
@@ -42,13 +42,34 @@ export interface Pictured {
   readonly based: boolean
 }
 
+/** Milliseconds until a picture that is being made is asked for again; each time more, up to the longest. */
+const ASK_AGAIN = 1500
+const LONGEST = 10_000
+
 /** The print as its films make it, on its cloth; in ambers under a safelight. */
 function Picture({ of, ground }: { readonly of: Pictured; readonly ground: string }) {
   const { safe } = usePaint()
   const query = new URLSearchParams({ width: '160', cloth: ground, ...(of.based ? {} : { base: 'none' }) })
+  const [again, setAgain] = useState(0)
+  if (again > 0) query.set('again', `${again}`)
+  const own = useRef<HTMLImageElement>(null)
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
+  /** One dot says that the picture is being made. */
+  const look = useCallback(() => {
+    clearTimeout(timer.current)
+    if (own.current?.complete && own.current.naturalWidth === 1)
+      timer.current = setTimeout(() => setAgain((n) => n + 1), Math.min(LONGEST, ASK_AGAIN * (again + 1)))
+  }, [again])
+  useEffect(() => {
+    // It may have come before the page listened.
+    look()
+    return () => clearTimeout(timer.current)
+  }, [look])
   return (
     // biome-ignore lint/performance/noImgElement: the app's own small picture, made and kept by its server
     <img
+      ref={own}
+      onLoad={look}
       src={`/api/orders/${of.orderId}/films/${of.print}/picture?${query}`}
       alt=""
       width={46}

@@ -96,22 +96,22 @@ function headOf(shown: Shown, count: number): string {
 export function WhyPanel({ answer, warnings = [] }: PanelProps) {
   const { shown, unfolded, fold, close } = answer
   if (!shown) return null
-  const body = { base: unfolded ? 'flex' : 'none', lg: 'flex' }
+  const body = { base: unfolded ? 'flex' : 'none', xl: 'flex' }
   return (
     <Flex
       direction="column"
-      minHeight={{ base: '0', lg: '100%' }}
+      minHeight={{ base: '0', xl: '100%' }}
       px="4"
-      py={{ base: '1.5', lg: '3' }}
+      py={{ base: '1.5', xl: '3' }}
       fontSize="small"
     >
-      <Flex align="center" gap="3" mb={{ base: unfolded ? '2' : '0', lg: '2' }}>
+      <Flex align="center" gap="3" mb={{ base: unfolded ? '2' : '0', xl: '2' }}>
         <Box as="h2" fontSize="lead" fontWeight="700" lineHeight="1.2" flex="1" minWidth="0">
           <Button
             type="button"
             onClick={fold}
             aria-expanded={unfolded}
-            display={{ base: 'flex', lg: 'none' }}
+            display={{ base: 'flex', xl: 'none' }}
             alignItems="center"
             gap="2"
             width="100%"
@@ -128,7 +128,7 @@ export function WhyPanel({ answer, warnings = [] }: PanelProps) {
               {headOf(shown, warnings.length)}
             </Box>
           </Button>
-          <Box as="span" display={{ base: 'none', lg: 'inline' }}>
+          <Box as="span" display={{ base: 'none', xl: 'inline' }}>
             {headOf(shown, warnings.length)}
           </Box>
         </Box>

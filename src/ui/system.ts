@@ -44,6 +44,8 @@ const ON_PAPER = {
   rule: '#999999',
 } as const satisfies Partial<Record<keyof typeof TONES, string>>
 
+const THUMBS = '@media (max-width: 1023px), (pointer: coarse)'
+
 /** Steps of a quarter of the type's size, for gaps and sizes. */
 const STEPS = Object.fromEntries(
   [0.5, 1, 1.5, 2, 2.5, 3, 3.5, 4, 5, 6, 7, 8, 9, 10, 11, 12, 14, 16, 20, 24, 28, 32, 36, 40, 44, 48].map(
@@ -76,6 +78,11 @@ const config = defineConfig({
       outlineOffset: '2px',
       borderRadius: '2px',
     },
+    // What a thumb can hit, where there are thumbs: WCAG 2.2, 2.5.8.
+    ':where(main, aside, nav) :where(button, select, a[href])': {
+      [THUMBS]: { minHeight: '24px', minWidth: '24px' },
+    },
+    ':where(main, aside, nav) :where(a[href])': { [THUMBS]: { paddingBlock: '4px' } },
     '::placeholder': { color: 'soft', opacity: '1' },
     '::file-selector-button': {
       bg: 'raised',

@@ -10,6 +10,7 @@ import { type Batch, type Can, colourOfBatch, INK, inksWanted, type Learnt, lear
 import type { InkNeedLine } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
 import { Cautions } from '@/ui/Cautions'
+import { Empty, PushLink } from '@/ui/Empty'
 import { Link } from '@/ui/elements'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
@@ -78,7 +79,11 @@ export function InkRoom({
         title={`${inks.length} ${inks.length === 1 ? 'ink' : 'inks'} wanted${short > 0 ? `, ${short} short` : ''}`}
       >
         <Filling planning={planning} />
-        {needs.length === 0 && planning === 0 && <Box fontSize="lead">No open order asks for ink.</Box>}
+        {needs.length === 0 && planning === 0 && (
+          <Empty says="No open order asks for ink. What there is on the rack can be booked in meanwhile.">
+            <PushLink href="/ink/rack">Book in cans</PushLink>
+          </Empty>
+        )}
         {learnt && Math.abs(learnt.factor - laid) > 0.02 && <Learned {...learnt} />}
         <Box>
           {inks.map((ink) => (
@@ -88,7 +93,9 @@ export function InkRoom({
         <Later orders={later} />
       </Section>
       <Section title={`In tubs: ${tubs.length}`}>
-        {tubs.length === 0 && <Box color="soft">None yet.</Box>}
+        {tubs.length === 0 && (
+          <Box color="soft">None. What is left of a mixed ink after a run is kept here and used first.</Box>
+        )}
         {tubs.map((b) => (
           <Tub key={b.id} batch={b} />
         ))}

@@ -9,9 +9,11 @@ import { PLAN } from '@/core/plan'
 import type { Shown } from '@/store/orders'
 import { AskNumber } from '@/ui/AskNumber'
 import { sayDay } from '@/ui/day'
+import { Empty } from '@/ui/Empty'
 import { Input, Link, PageTitle } from '@/ui/elements'
 import { useKeys } from '@/ui/keys'
 import { type PageOf, Pager } from '@/ui/Pager'
+import { PushButton } from '@/ui/PushButton'
 import { Table, TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { PrintLook } from '@/ui/Swatch'
@@ -73,15 +75,13 @@ export function OrderList({ shopName, lines, find, show, planning, page }: Props
         </Flex>
       </Flex>
       {lines.length === 0 ? (
-        <Box pt="6" fontSize="lead">
-          {find
-            ? `No order with “${find}”.`
-            : show === 'deleted'
-              ? 'Nothing was deleted in the last 30 days.'
-              : show === 'done'
-                ? 'No order was done yet. Say so at the order, beside its customer.'
-                : 'No open orders: press n.'}
-        </Box>
+        <Empty says={noneWords(find, show)}>
+          {find === '' && show === 'current' && (
+            <PushButton type="button" onClick={() => void make()}>
+              Enter an order (n)
+            </PushButton>
+          )}
+        </Empty>
       ) : (
         <Table>
           <thead>
@@ -119,6 +119,14 @@ export function OrderList({ shopName, lines, find, show, planning, page }: Props
 }
 
 /** Finds while someone types. */
+/** Why a list of orders is empty. */
+function noneWords(find: string, show: Shown): string {
+  if (find) return `No order with “${find}”.`
+  if (show === 'deleted') return 'Nothing was deleted in the last 30 days.'
+  if (show === 'done') return 'No order was done yet. Say so at the order, beside its customer.'
+  return 'No open order. Type one in, or import a file of them.'
+}
+
 function Find({ find, show }: { readonly find: string; readonly show: Shown }) {
   const router = useRouter()
   const [text, setText] = useState(find)

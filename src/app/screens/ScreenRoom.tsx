@@ -18,6 +18,7 @@ import { stepTime, whyStepTime } from '@/core/schedule'
 import { AskNumber } from '@/ui/AskNumber'
 import { Cautions } from '@/ui/Cautions'
 import { localNow, sayMoment, useNow } from '@/ui/clock'
+import { Empty, PushLink } from '@/ui/Empty'
 import { Button, Link } from '@/ui/elements'
 import { QuantityField } from '@/ui/fields'
 import { Measure } from '@/ui/Measure'
@@ -73,7 +74,11 @@ export function ScreenRoom({
         </Link>
       </Flex>
       <Filling planning={planning} />
-      {lines.length === 0 && planning === 0 && <Box fontSize="lead">No open order asks for a screen.</Box>}
+      {lines.length === 0 && planning === 0 && (
+        <Empty says="No open order asks for a screen. Frames can be read and put in order meanwhile.">
+          <PushLink href="/screens/frames">See the frames</PushLink>
+        </Empty>
+      )}
       {steps.map((step) => (
         <StepList
           key={step}

@@ -33,6 +33,7 @@ export {
 export * from './quantity'
 export { type Aim, type Candidate, searchFormulas } from './search'
 export * from './serve'
+export { standOut } from './standOut'
 export {
   type Batch,
   byColour,

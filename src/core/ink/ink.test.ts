@@ -184,7 +184,7 @@ describe('base or none from colour and class; common practice, no source', () =>
     const [advice] = baseFor([ink('red', '#b8232c')], BLACK, facts(), {})
     const words = advice!.reasons.map((r) => message(r, 'metric'))
     expect(words[0]).toMatch(
-      /red straight on Cloth: ΔE 18\.\d from the same deposit on white \(CIEDE2000\), over the limit 7 by 11\.\d/,
+      /red straight on Cloth: ΔE 18\.\d from the same deposit on white \(CIEDE2000\), over the limit 7\.0 by 11\.\d/,
     )
     expect(words[1]).toMatch(/known by its colour and how it covers.*nine of ten predictions lie within 9\.6/)
   })

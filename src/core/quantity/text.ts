@@ -128,6 +128,8 @@ export function showQuantity(kind: Kind, value: number, system: System): Shown {
   if (seconds !== '0') return { number: seconds, unit: 's' }
   // Nobody reads 3138 min.
   if (unit.symbol === 'min' && Math.round(x) >= MANY_MINUTES) return { number: round(x / 60, 1), unit: 'h' }
+  // No eye tells hundredths apart, and in a column they would stand out as if they mattered.
+  if (kind === 'difference') return { number: x.toFixed(unit.digits), unit: unit.symbol }
   return { number: unit.symbol === 'in' ? inches(x) : kept(x, unit.digits, unit.offset), unit: unit.symbol }
 }
 

@@ -30,6 +30,8 @@ interface Props {
 
 /** A strip of one or two screens is no wider than it needs to be, rem a cell. */
 const WIDEST = 15
+/** And no narrower, where the window is. */
+const NARROWEST = 3.7
 
 /** The press unrolled into a strip: what is mounted at each place, and the ink on the cloth when a garment leaves it. */
 export function LapStrip({ plan, scale, label = 'Lap strip', hands }: Props) {
@@ -89,34 +91,40 @@ export function LapStrip({ plan, scale, label = 'Lap strip', hands }: Props) {
   }
   const target = carried && targetOf(printed, carried)
   const list = (
-    <Flex
-      as="ol"
-      listStyleType="none"
-      aria-label={label}
-      width="100%"
-      style={{ maxWidth: `${cells.length * WIDEST}rem` }}
-    >
-      {cells.map((c, i) => {
-        const before = cells[i - 1]?.cell.lap
-        const number = ring && 'station' in c.cell ? String(c.cell.station) : String(i + 1)
-        const place = c.last === undefined ? number : `${number}–${c.last}`
-        const hitId = c.cell.kind === 'print' ? c.cell.hitId : undefined
-        return (
-          <StripCell
-            // biome-ignore lint/suspicious/noArrayIndexKey: a place of the strip is its index
-            key={i}
-            plan={plan}
-            strip={c}
-            tallest={tallest}
-            place={c.cell.lap !== undefined && c.cell.lap !== before ? `${place} · lap ${c.cell.lap}` : place}
-            grow={grow(c)}
-            hands={own}
-            lifted={hitId !== undefined && hitId === carried?.hitId}
-            target={hitId !== undefined && hitId === target}
-          />
-        )
-      })}
-    </Flex>
+    <Box overflowX={{ base: 'auto', md: 'visible' }}>
+      <Flex
+        as="ol"
+        listStyleType="none"
+        aria-label={label}
+        width="100%"
+        // On a phone it moves sideways by itself: no name is broken in the middle.
+        minWidth={{ base: `${cells.length * NARROWEST}rem`, md: '0' }}
+        style={{ maxWidth: `${cells.length * WIDEST}rem` }}
+      >
+        {cells.map((c, i) => {
+          const before = cells[i - 1]?.cell.lap
+          const number = ring && 'station' in c.cell ? String(c.cell.station) : String(i + 1)
+          const place = c.last === undefined ? number : `${number}–${c.last}`
+          const hitId = c.cell.kind === 'print' ? c.cell.hitId : undefined
+          return (
+            <StripCell
+              // biome-ignore lint/suspicious/noArrayIndexKey: a place of the strip is its index
+              key={i}
+              plan={plan}
+              strip={c}
+              tallest={tallest}
+              place={
+                c.cell.lap !== undefined && c.cell.lap !== before ? `${place} · lap ${c.cell.lap}` : place
+              }
+              grow={grow(c)}
+              hands={own}
+              lifted={hitId !== undefined && hitId === carried?.hitId}
+              target={hitId !== undefined && hitId === target}
+            />
+          )
+        })}
+      </Flex>
+    </Box>
   )
   return (
     // The keys of a screen that is carried count wherever the focus is on the strip.

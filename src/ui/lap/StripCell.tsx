@@ -206,7 +206,7 @@ function Top({ plan, cell }: { readonly plan: RunPlan; readonly cell: Cell }) {
         />
       </>
     )
-  const word = { cool: 'cools', down: 'head down, cools', covered: 'under the flash', free: 'free' }[
+  const word = { cool: 'cools', down: 'out of service, cools', covered: 'under the flash', free: 'free' }[
     cell.kind as 'cool' | 'down' | 'covered' | 'free'
   ]
   return (
@@ -266,7 +266,7 @@ function story(plan: RunPlan, cell: Cell): { readonly title: string; readonly re
     case 'cool':
       return { title: 'Cool-down', reasons: cell.reasons }
     case 'down':
-      return { title: 'Head down', reasons: cell.reasons }
+      return { title: 'Out of service', reasons: cell.reasons }
     case 'covered':
       return { title: 'Under the flash', reasons: cell.reasons }
     case 'free':

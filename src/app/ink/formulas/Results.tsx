@@ -1,17 +1,17 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { useRouter } from 'next/navigation'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { useFormContext } from 'react-hook-form'
 import { q } from '@/core/advice'
 import { difference, hexOfLab, type Lab } from '@/core/color'
 import type { ShopAndShelf } from '@/core/equipment'
-import { type Candidate, colourOn, INK, mixed, partsOf } from '@/core/ink'
+import { type Candidate, colourOn, INK, mixed, partsOf, standOut } from '@/core/ink'
 import { AskNumber } from '@/ui/AskNumber'
 import { localNow } from '@/ui/clock'
 import { QuantityInput } from '@/ui/given'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
-import { Section, Table } from '@/ui/Section'
+import { Folded, Section, Table } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { Swatch } from '@/ui/Swatch'
 import { act } from '../../acts/act'
@@ -20,8 +20,8 @@ import { nextId } from '../../shop/Rows'
 import { useShop } from '../../shop/shopContext'
 import { type Asked, type OnCloth, smearOn } from './asked'
 
-/** Formulas shown at first. */
-const SHOWN = 8
+/** Formulas that are looked at: those further down are no one's choice. */
+const LOOKED_AT = 12
 
 export function Results({
   found,
@@ -38,13 +38,12 @@ export function Results({
   readonly cloth: OnCloth
   readonly asked: Asked
 }) {
-  const { rack, limits } = useShop().shop.inkRoom
+  const { limits } = useShop().shop.inkRoom
   const { getValues, setValue } = useFormContext<ShopAndShelf>()
   const router = useRouter()
   const [mass, setMass] = useState(Number(asked.mass) || 0.6)
   const [problem, setProblem] = useState('')
   const called = name.trim() || hexOfLab(target)
-  const inkOf = (code: string) => rack.find((i) => i.code === code)?.name ?? code
   const keep = (c: Candidate) => {
     const before = getValues('shop.inkRoom.formulas')
     const others = before.filter((f) => f.name.toLowerCase() !== called.toLowerCase())
@@ -68,6 +67,8 @@ export function Results({
     if (done.ok) router.push(`/ink/bench/${done.id}`)
     else setProblem(done.message)
   }
+  const { shown, alike } = useMemo(() => standOut(found.slice(0, LOOKED_AT)), [found])
+  const row = { target, cloth, onMix: (c: Candidate) => void mix(c) }
   const best = found[0]
   return (
     <Section
@@ -90,78 +91,107 @@ export function Results({
           <SeverityMark severity="Stop" /> {problem}
         </Box>
       )}
-      <Table css={{ '& td': { paddingBlock: '5px', verticalAlign: 'middle' } }}>
-        <thead>
-          <tr>
-            <th>Target and mix</th>
-            <th className="num">Off by</th>
-            <th>Straight on {cloth.name}</th>
-            <th className="num">By lamplight</th>
-            <th className="num">Hides</th>
-            <th className="num">Cost</th>
-            <th>Parts, largest first</th>
-            <th>To open</th>
-            <th>
-              <Box srOnly>Mix it</Box>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {found.slice(0, SHOWN).map((c) => {
-            const reasons = [
-              INK.because('FOUND', {
-                difference: q('difference', c.difference),
-                lamp: q('difference', c.lamp),
-                hides: q('share', c.hides),
-              }),
-            ]
-            const key = c.parts.map((p) => p.code).join('+')
-            return (
-              <tr key={key}>
-                <td>
-                  <Flex>
-                    <Swatch hex={hexOfLab(target)} size={30} />
-                    <Swatch hex={hexOfLab(c.colour)} size={30} />
-                  </Flex>
-                </td>
-                <td className="num">
-                  <AskNumber label={`Off by, ${key}`} reasons={reasons}>
-                    <Box as="span" fontSize="title" fontWeight="700">
-                      <Measure kind="difference" value={c.difference} />
-                    </Box>
-                  </AskNumber>
-                </td>
-                <td>
-                  <ClothCell candidate={c} target={target} cloth={cloth} name={key} />
-                </td>
-                <td className="num">
-                  <AskNumber label={`By lamplight, ${key}`} reasons={reasons}>
-                    <Measure kind="difference" value={c.lamp} />
-                  </AskNumber>
-                </td>
-                <td className="num">
-                  <AskNumber label={`Hides, ${key}`} reasons={reasons}>
-                    <Measure kind="share" value={c.hides} />
-                  </AskNumber>
-                </td>
-                <td className="num">
-                  <AskNumber label={`Cost, ${key}`} reasons={[INK.because('MONEY')]}>
-                    <Measure kind="price" value={c.cost} />
-                  </AskNumber>
-                </td>
-                <td>{c.parts.map((p) => `${inkOf(p.code)} ${(p.share * 100).toFixed(1)} %`).join(', ')}</td>
-                <td>{c.opens.join(', ') || 'none'}</td>
-                <td className="num">
-                  <PushButton type="button" px="3" onClick={() => mix(c)} aria-label={`Mix ${key}`}>
-                    Mix it
-                  </PushButton>
-                </td>
-              </tr>
-            )
-          })}
-        </tbody>
-      </Table>
+      <Formulas candidates={shown} {...row} />
+      {alike.length > 0 && (
+        <Box mt="5">
+          <Folded
+            title={`${alike.length} more`}
+            says="no better than one above in colour, lamplight, hiding, cost or cans to open"
+          >
+            <Formulas candidates={alike} {...row} />
+          </Folded>
+        </Box>
+      )}
     </Section>
+  )
+}
+
+interface RowProps {
+  readonly target: Lab
+  readonly cloth: OnCloth
+  readonly onMix: (c: Candidate) => void
+}
+
+/** Formulas side by side: what each comes to, and what it takes. */
+function Formulas({ candidates, ...row }: RowProps & { readonly candidates: readonly Candidate[] }) {
+  return (
+    <Table css={{ '& td': { paddingBlock: '5px', verticalAlign: 'middle' } }}>
+      <thead>
+        <tr>
+          <th>Target and mix</th>
+          <th className="num">ΔE</th>
+          <th>Straight on {row.cloth.name}</th>
+          <th className="num">By lamplight</th>
+          <th className="num">Hides</th>
+          <th className="num">Cost</th>
+          <th>Parts, largest first</th>
+          <th>To open</th>
+          <th>
+            <Box srOnly>Mix it</Box>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {candidates.map((c) => (
+          <Formula key={c.parts.map((p) => p.code).join('+')} candidate={c} {...row} />
+        ))}
+      </tbody>
+    </Table>
+  )
+}
+
+function Formula({ candidate: c, target, cloth, onMix }: RowProps & { readonly candidate: Candidate }) {
+  const { rack } = useShop().shop.inkRoom
+  const inkOf = (code: string) => rack.find((i) => i.code === code)?.name ?? code
+  const reasons = [
+    INK.because('FOUND', {
+      difference: q('difference', c.difference),
+      lamp: q('difference', c.lamp),
+      hides: q('share', c.hides),
+    }),
+  ]
+  const key = c.parts.map((p) => p.code).join('+')
+  return (
+    <tr>
+      <td>
+        <Flex>
+          <Swatch hex={hexOfLab(target)} size={30} />
+          <Swatch hex={hexOfLab(c.colour)} size={30} />
+        </Flex>
+      </td>
+      <td className="num">
+        <AskNumber label={`ΔE, ${key}`} reasons={reasons}>
+          <Box as="span" fontSize="title" fontWeight="700">
+            <Measure kind="difference" value={c.difference} />
+          </Box>
+        </AskNumber>
+      </td>
+      <td>
+        <ClothCell candidate={c} target={target} cloth={cloth} name={key} />
+      </td>
+      <td className="num">
+        <AskNumber label={`By lamplight, ${key}`} reasons={reasons}>
+          <Measure kind="difference" value={c.lamp} />
+        </AskNumber>
+      </td>
+      <td className="num">
+        <AskNumber label={`Hides, ${key}`} reasons={reasons}>
+          <Measure kind="share" value={c.hides} />
+        </AskNumber>
+      </td>
+      <td className="num">
+        <AskNumber label={`Cost, ${key}`} reasons={[INK.because('MONEY')]}>
+          <Measure kind="price" value={c.cost} />
+        </AskNumber>
+      </td>
+      <td>{c.parts.map((p) => `${(p.share * 100).toFixed(1)} % ${inkOf(p.code)}`).join(', ')}</td>
+      <td>{c.opens.join(', ') || 'none'}</td>
+      <td className="num">
+        <PushButton type="button" px="3" onClick={() => onMix(c)} aria-label={`Mix ${key}`}>
+          Mix it
+        </PushButton>
+      </td>
+    </tr>
   )
 }
 

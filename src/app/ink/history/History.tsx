@@ -9,6 +9,7 @@ import { systemName } from '@/core/order'
 import { momentOf } from '@/core/schedule'
 import { AskNumber } from '@/ui/AskNumber'
 import { sayMoment } from '@/ui/clock'
+import { Empty, PushLink } from '@/ui/Empty'
 import { Link } from '@/ui/elements'
 import { TextInput } from '@/ui/given'
 import { Measure } from '@/ui/Measure'
@@ -31,9 +32,15 @@ export function History({
         <TextInput label="Colour" value={text} onWrite={setText} />
       </Box>
       {colours.length === 0 && (
-        <Box fontSize="lead" mb="5">
-          {batches.length === 0 ? 'Nothing was mixed yet.' : 'No colour of that name was mixed.'}
-        </Box>
+        <Empty
+          says={
+            batches.length === 0
+              ? 'Nothing was mixed yet. A colour is searched among the inks of the rack, poured on the scale and kept here.'
+              : 'No colour of that name was mixed.'
+          }
+        >
+          {batches.length === 0 && <PushLink href="/ink/formulas">Search a formula</PushLink>}
+        </Empty>
       )}
       {colours.map((c) => (
         <Colour key={`${c.name} ${c.system}`} colour={c} />

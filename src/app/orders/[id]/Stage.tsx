@@ -2,6 +2,7 @@
 
 import { Box } from '@chakra-ui/react'
 import type { ComponentType } from 'react'
+import { sayDay } from '@/ui/day'
 import { useOrder } from './orderContext'
 import { ArtStage } from './stage/ArtStage'
 import type { FilmsByPrint } from './stage/films/useFilms'
@@ -33,14 +34,21 @@ export function Stage({
   readonly stage: StageName
   readonly films: FilmsByPrint | undefined
 }) {
-  const { plan } = useOrder()
+  const { plan, asOf } = useOrder()
   if (stage === 'order') return <OrderStage />
   if (stage === 'art') return <ArtStage films={films} />
   if (!plan) return <NotYet />
   const Planned = PLANNED[stage]
   return (
     <>
-      <Planned plan={plan} />
+      {asOf && (
+        <Box role="status" mb="3">
+          Planning … Until then, grey, as it was planned {sayDay(asOf, 'EEE d MMM, HH:mm')}.
+        </Box>
+      )}
+      <Box opacity={asOf ? '0.55' : undefined}>
+        <Planned plan={plan} />
+      </Box>
       <Practices stage={stage} />
     </>
   )

@@ -41,7 +41,7 @@ export default async function OrderLayout({ params, children }: Props) {
   // A layout is not told the address; the server passes on which run it names.
   const asked = (await headers()).get('x-orvint-run')
   const run = runs.find((r) => r === asked) ?? runs[0]
-  const plan = run === undefined || stored.deletedAt ? undefined : await plannedSoon(db, run, stamp)
+  const known = run === undefined || stored.deletedAt ? undefined : await plannedSoon(db, run, stamp)
   const marks = [...released].map(([runId, { number, code, releasedAt }]) => [
     runId,
     { number, code, releasedAt },
@@ -55,10 +55,10 @@ export default async function OrderLayout({ params, children }: Props) {
       released={Object.fromEntries(marks)}
       tubs={tubs}
       known={
-        plan && {
-          plan,
+        known && {
+          ...known,
           order: stored.order,
-          decisions: decisions.get(plan.run.id)?.decisions ?? noDecisions(plan.run.id),
+          decisions: decisions.get(known.plan.run.id)?.decisions ?? noDecisions(known.plan.run.id),
         }
       }
       pictured={[...(pictured.get(id) ?? [])]}

@@ -19,6 +19,8 @@ export interface OrderContext {
   readonly runs: readonly Run[]
   readonly run: Run | undefined
   readonly plan: RunPlan | undefined
+  /** The plan is of then, ISO: today's is being worked out. */
+  readonly asOf: string | undefined
   /** The last revision of this run; none while it was never released. */
   readonly mark: SheetMark | undefined
   /** Versions of what is on the desk, once all of it is stored. */

@@ -21,10 +21,11 @@ function planner(): Remote<Planner> {
  * The newest answer to a question that changes; while it is worked out the last one stays, older ones are dropped.
  *
  * @param known the answer where there is nothing to ask
+ * @param begin what is shown until there is one
  */
-function useLatest<T>(ask: (() => Promise<T>) | undefined, known?: T): T | undefined {
+function useLatest<T>(ask: (() => Promise<T>) | undefined, known?: T, begin = known): T | undefined {
   const asked = useRef(0)
-  const [answer, setAnswer] = useState(known)
+  const [answer, setAnswer] = useState(begin)
   useEffect(() => {
     const number = ++asked.current
     if (!ask) return setAnswer(known)
@@ -40,6 +41,8 @@ export interface KnownPlan {
   readonly plan: RunPlan
   readonly order: Order
   readonly decisions: Decisions
+  /** It is of then, ISO, and today's is not there yet. */
+  readonly asOf?: string
 }
 
 /**
@@ -55,7 +58,7 @@ export function usePlan(
 ): RunPlan | undefined {
   // What is typed and not saved yet outlives a page: then the plan that was sent is not of what is shown.
   const [first] = useState(() =>
-    sent && same(order, sent.order) && same(decisions, sent.decisions)
+    sent && !sent.asOf && same(order, sent.order) && same(decisions, sent.decisions)
       ? { order, shop, decisions }
       : undefined,
   )
@@ -63,13 +66,14 @@ export function usePlan(
     first && order === first.order && shop === first.shop && decisions === first.decisions
       ? sent?.plan
       : undefined
+  const [begin] = useState(sent?.plan)
   const ask = useMemo(() => {
     if (known) return undefined
     const run = decisions && runOf(order, decisions.runId)
     if (!decisions || !run || run.placement.inks.length === 0 || shop.presses.length === 0) return undefined
     return () => planner().plan(order, shop, decisions)
   }, [order, shop, decisions, known])
-  const plan = useLatest(ask, known)
+  const plan = useLatest(ask, known, begin)
   return plan?.run.id === decisions?.runId ? plan : undefined
 }
 

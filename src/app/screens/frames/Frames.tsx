@@ -10,6 +10,7 @@ import { nextStep } from '@/core/schedule'
 import { LEAST_TENSION, tensionOf } from '@/core/screen'
 import { AskNumber } from '@/ui/AskNumber'
 import { localNow } from '@/ui/clock'
+import { Empty, PushLink } from '@/ui/Empty'
 import { Button, Input } from '@/ui/elements'
 import { LineChart } from '@/ui/LineChart'
 import { Measure } from '@/ui/Measure'
@@ -26,7 +27,12 @@ export function Frames() {
   const read = (m: number) => shop.frames.filter((f) => f.mesh === m && f.readings.length > 0).length
   const mesh = meshes.find((m) => m === picked) ?? [...meshes].sort((a, b) => read(b) - read(a))[0]
   const of = useMemo(() => shop.frames.filter((f) => f.mesh === mesh), [shop.frames, mesh])
-  if (mesh === undefined) return <Box>No frames yet: add them at Shop.</Box>
+  if (mesh === undefined)
+    return (
+      <Empty says="No frames yet. Screens are planned on the frames that stand in the shop: say which mesh each has.">
+        <PushLink href="/shop/stock">Add frames</PushLink>
+      </Empty>
+    )
   const log = (frame: Frame, tension: number) => {
     const on = localNow().slice(0, 10)
     const first = frame.readings.length === 0 ? [] : frame.readings.filter((r) => r.on !== on)

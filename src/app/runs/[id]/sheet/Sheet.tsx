@@ -5,7 +5,7 @@ import { css, Global } from '@emotion/react'
 import { type SheetContent, type SheetFacts, type SheetMark, type SheetPlace, sheetOf } from '@/formats/sheet'
 import { Link } from '@/ui/elements'
 import { PalletDrawing } from '@/ui/PalletDrawing'
-import { TextButton } from '@/ui/Section'
+import { TextButton, useMovesSideways } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { useSettings } from '@/ui/settings'
 
@@ -48,6 +48,7 @@ const Ruled = chakra('table', {
 /** What the crew holds at the press: black on white, one page for up to eight screens on A4 and Letter. */
 export function Sheet({ facts, mark, standing }: SheetProps) {
   const { units } = useSettings()
+  const [own, moves] = useMovesSideways()
   const { order, plan } = facts
   const content = sheetOf(facts, units, mark)
   const pdf = `/api/runs/${plan.run.id}/sheet.pdf?units=${units}${mark ? `&revision=${mark.number}` : ''}`
@@ -75,6 +76,8 @@ export function Sheet({ facts, mark, standing }: SheetProps) {
       </Flex>
       <Box
         as="main"
+        ref={own}
+        tabIndex={moves ? 0 : undefined}
         className="sheet"
         bg="paper"
         color="onPaper"

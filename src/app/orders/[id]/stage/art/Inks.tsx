@@ -50,7 +50,10 @@ export function Inks({ at }: { readonly at: number }) {
   }
   return (
     <>
-      <Table css={{ tableLayout: 'fixed', '& td': { paddingRight: '6px', verticalAlign: 'top' } }}>
+      <Table
+        minWidth="46rem"
+        css={{ tableLayout: 'fixed', '& td': { paddingRight: '6px', verticalAlign: 'top' } }}
+      >
         <thead>
           <tr>
             <th style={{ width: fieldWidth }}>

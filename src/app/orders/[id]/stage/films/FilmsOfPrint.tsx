@@ -5,7 +5,9 @@ import { type DragEvent, useCallback, useEffect, useMemo, useRef, useState } fro
 import { useFormContext, useWatch } from 'react-hook-form'
 import { type Push, STILL } from '@/core/artwork'
 import type { InkColour, Order } from '@/core/order'
+import { Empty } from '@/ui/Empty'
 import { Input } from '@/ui/elements'
+import { PushButton } from '@/ui/PushButton'
 import { TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { BASE_HEX, paintOf } from '../../../../films/paints'
@@ -89,7 +91,7 @@ export function FilmsOfPrint({
     void bring([...e.dataTransfer.files])
   }
   const cloth = run?.placement.id === id ? run.lines[0]?.cloth.hex : order.lines[0]?.cloth.hex
-  const empty = table?.films.length === 0
+  const empty = table ? table.films.length === 0 : !pictured.includes(id)
   return (
     <Box
       mb="5"
@@ -106,12 +108,10 @@ export function FilmsOfPrint({
       <Flex gap="4" align="baseline" mb="2" wrap="wrap">
         <Box fontWeight="650">Films</Box>
         <Box color="soft" fontSize="small">
-          {empty
-            ? 'Drop one file for each colour here, or one document: PNG, TIFF, SVG, PDF.'
-            : 'More can be dropped here.'}
+          {!empty && 'More can be dropped here.'}
         </Box>
         <Box ml="auto">
-          <TextButton onClick={() => picker.current?.click()}>Add films …</TextButton>
+          {!empty && <TextButton onClick={() => picker.current?.click()}>Add films …</TextButton>}
           <Input
             ref={picker}
             type="file"
@@ -134,6 +134,15 @@ export function FilmsOfPrint({
       ))}
       {coming !== undefined && <Box role="status">Bringing in {coming} …</Box>}
       {progress && table && <ReadingMeter progress={progress} films={table.films} onCancel={cancel} />}
+      {empty && !coming && (
+        <Box border="2px dashed" borderColor="rule" px="5">
+          <Empty says="No films yet. Drop one file for each colour here, or one document (PNG, TIFF, SVG, PDF): coverage, finest lines and overlaps are read off them.">
+            <PushButton type="button" onClick={() => picker.current?.click()}>
+              Add films …
+            </PushButton>
+          </Empty>
+        </Box>
+      )}
       {!table && pictured.includes(id) && (
         <Box role="status" height={HEIGHT} bg="surround" color="soft" p="4">
           Fetching the films …

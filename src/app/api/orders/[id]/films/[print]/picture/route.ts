@@ -14,7 +14,18 @@ interface Context {
 
 const LARGEST = 1200
 
-/** The print composed of its films on `?cloth=%23rrggbb`, without its base by `?base=none`; made once, then kept beside the films. */
+/** Pictures that are being made, by their tag. */
+const making = new Map<string, Promise<Uint8Array | undefined>>()
+/**
+ * Who asks waits so long, milliseconds: a browser has six lines to a server, and six pictures that are waited for leave none
+ * for anything else.
+ */
+const PATIENCE = 250
+
+/**
+ * The print composed of its films on `?cloth=%23rrggbb`, without its base by `?base=none`; made once, then kept beside the
+ * films. While it is being made the answer is one dot of the cloth: ask again.
+ */
 export async function GET(request: Request, { params }: Context): Promise<Response> {
   return answered(async () => {
     const { id, print } = await params
@@ -32,8 +43,12 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
     const etag = `"${tag}"`
     if (request.headers.get('if-none-match') === etag) return new Response(null, { status: 304 })
     const kept = filmFile(`${tag}.png`)
-    const png = (await readFile(kept).catch(() => undefined)) ?? (await composed())
-    return new Response(new Uint8Array(png ?? (await bare())), {
+    const png = (await readFile(kept).catch(() => undefined)) ?? (await soon())
+    if (png === 'coming')
+      return new Response(new Uint8Array(await bare(1)), {
+        headers: { 'content-type': 'image/png', 'cache-control': 'no-store' },
+      })
+    return new Response(new Uint8Array(png ?? (await bare(width))), {
       headers: {
         'content-type': 'image/png',
         'cache-control': 'private, no-cache',
@@ -42,10 +57,22 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
     })
 
     /** Nothing can be composed yet: the cloth alone. */
-    function bare(): Promise<Buffer> {
-      return sharp({ create: { width, height: width, channels: 3, background: ground } })
+    function bare(side: number): Promise<Buffer> {
+      return sharp({ create: { width: side, height: side, channels: 3, background: ground } })
         .png()
         .toBuffer()
+    }
+
+    async function soon(): Promise<Uint8Array | 'coming' | undefined> {
+      const made = making.get(tag) ?? composed().finally(() => making.delete(tag))
+      making.set(tag, made)
+      let timer: ReturnType<typeof setTimeout> | undefined
+      const late = new Promise<'coming'>((resolve) => {
+        timer = setTimeout(() => resolve('coming'), PATIENCE)
+      })
+      // What fails after nobody waits for it any more is told to who asks next.
+      made.catch(() => undefined)
+      return Promise.race([made, late]).finally(() => clearTimeout(timer))
     }
 
     async function composed(): Promise<Uint8Array | undefined> {
