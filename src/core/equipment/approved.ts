@@ -6,7 +6,7 @@ export const STROKE_USES = {
   white: 'White on top',
   smoothing: 'Smoothing',
   halftone: 'Halftone',
-  expanding: 'Expanding ink',
+  expanding: 'Puff',
   direct: 'Opaque, straight on the cloth',
   top: 'Colour',
 } as const

@@ -57,7 +57,7 @@ export const INK_TYPES = {
   cyan: 'Process cyan',
   key: 'Process black',
   metallic: 'Metallic shimmer',
-  expanding: 'Expanding',
+  expanding: 'Puff',
   clear: 'Clear',
 } as const
 export type InkType = keyof typeof INK_TYPES

@@ -128,12 +128,15 @@ export function showQuantity(kind: Kind, value: number, system: System): Shown {
   if (seconds !== '0') return { number: seconds, unit: 's' }
   // Nobody reads 3138 min.
   if (unit.symbol === 'min' && Math.round(x) >= MANY_MINUTES) return { number: round(x / 60, 1), unit: 'h' }
+  // Ten kilograms of ink are no figure on a scale any more.
+  if (unit.symbol === 'g' && x >= MANY_GRAMS) return { number: round(x / 1000, 1), unit: 'kg' }
   // No eye tells hundredths apart, and in a column they would stand out as if they mattered.
   if (kind === 'difference') return { number: x.toFixed(unit.digits), unit: unit.symbol }
   return { number: unit.symbol === 'in' ? inches(x) : kept(x, unit.digits, unit.offset), unit: unit.symbol }
 }
 
 const MANY_MINUTES = 300
+const MANY_GRAMS = 10_000
 
 /** Rounded, but a small amount keeps its first figure: what is there never reads as nothing, nor as twice as much. */
 function kept(x: number, digits: number, offset = 0): string {

@@ -62,7 +62,7 @@ export function Inks({ at }: { readonly at: number }) {
             <th>Name</th>
             <th style={{ width: '8rem' }}>Kind</th>
             <th style={{ width: '6.6rem' }}>Covers</th>
-            <th style={{ width: '4.4rem' }} className="num">
+            <th style={{ width: '5rem' }} className="num">
               Coverage
             </th>
             <th style={{ width: '4.4rem' }} className="num">
