@@ -38,11 +38,13 @@ test('bad files are answered one by one in words, nothing is kept, and the serve
   expect((await wrong(request, 'book.pdf', book))[1]).toContain('25 pages are more than 24')
   expect(((await (await request.get(DOOR)).json()) as { films: unknown[] }).films).toEqual([])
   expect((await bring(request, 'white.png', await png(300, 400).toBuffer())).ok()).toBe(true)
-  // Nothing is on it: the picture is the cloth alone.
+  // Nothing is on it: the picture is the cloth alone. While it is looked at the answer is one dot of the cloth, at once.
   const [blank] = ((await (await request.get(DOOR)).json()) as { films: { id: string }[] }).films
   await request.patch(`${DOOR}?film=${blank?.id}`, { data: { dpi: 100 } })
-  const bare = await request.get('/api/orders/O-1009/films/P1/picture?width=40&cloth=%239c4a2a')
-  const { data } = await sharp(await bare.body())
+  const bare = async () =>
+    (await request.get('/api/orders/O-1009/films/P1/picture?width=40&cloth=%239c4a2a')).body()
+  await expect.poll(async () => (await sharp(await bare()).metadata()).width).toBe(40)
+  const { data } = await sharp(await bare())
     .removeAlpha()
     .raw()
     .toBuffer({ resolveWithObject: true })

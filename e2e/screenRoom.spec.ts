@@ -218,7 +218,8 @@ test('from films to the list of the screen room and a printed position sheet, by
   await page.goto('/orders')
   const picture = page.locator('img[src*="O-1009"]').first()
   const drawn = () =>
-    expect.poll(() => picture.evaluate((i: HTMLImageElement) => i.naturalWidth)).toBeGreaterThan(0)
+    // One dot says that it is being made.
+    expect.poll(() => picture.evaluate((i: HTMLImageElement) => i.naturalWidth)).toBeGreaterThan(1)
   await drawn()
   await open(page, '/orders/O-1009/art')
   await drawn()

@@ -103,6 +103,11 @@ describe('what is shown', () => {
     ['count', 144, 'metric', '144'],
     ['workTime', 299 * 60, 'metric', '299 min'],
     ['workTime', 188_280, 'metric', '52.3 h'],
+    ['mass', 9.4, 'metric', '9400 g'],
+    ['mass', 18.232, 'metric', '18.2 kg'],
+    ['mass', 9.395, 'inch', '20.7 lb'],
+    ['difference', 0.0003, 'metric', '0.0'],
+    ['difference', 7, 'metric', '7.0'],
   ] as const)('%s %d in %s', (kind, value, system, text) => {
     expect(writeQuantity(kind, value, system)).toBe(text)
   })
@@ -123,9 +128,9 @@ describe('what is shown', () => {
           // Inches are rounded to a hundredth, then shown as the sixteenth that is that close.
           // From one on two figures after the point are shown: three could be read as thousands.
           const digits = x >= 1 ? Math.min(unit.digits, 2) : unit.digits
-          // Hours are told to a tenth: six minutes.
-          const hours = symbol === 'h' && unit.symbol === 'min'
-          const slack = unit.symbol === 'in' ? 1 / 128 + 0.005 : hours ? 3 : 0.5 * 10 ** -digits
+          // Hours and pounds are told to a tenth: six minutes, 1.6 oz.
+          const large = { h: 3, lb: 0.8 }[symbol]
+          const slack = unit.symbol === 'in' ? 1 / 128 + 0.005 : (large ?? 0.5 * 10 ** -digits)
           expect(Math.abs(back - value) / unit.factor).toBeLessThanOrEqual(slack + 1e-9)
         },
       ),

@@ -130,6 +130,7 @@ export function showQuantity(kind: Kind, value: number, system: System): Shown {
   if (unit.symbol === 'min' && Math.round(x) >= MANY_MINUTES) return { number: round(x / 60, 1), unit: 'h' }
   // Ten kilograms of ink are no figure on a scale any more.
   if (unit.symbol === 'g' && x >= MANY_GRAMS) return { number: round(x / 1000, 1), unit: 'kg' }
+  if (unit.symbol === 'oz' && x >= MANY_OUNCES) return { number: round(x / 16, 1), unit: 'lb' }
   // No eye tells hundredths apart, and in a column they would stand out as if they mattered.
   if (kind === 'difference') return { number: x.toFixed(unit.digits), unit: unit.symbol }
   return { number: unit.symbol === 'in' ? inches(x) : kept(x, unit.digits, unit.offset), unit: unit.symbol }
@@ -137,6 +138,7 @@ export function showQuantity(kind: Kind, value: number, system: System): Shown {
 
 const MANY_MINUTES = 300
 const MANY_GRAMS = 10_000
+const MANY_OUNCES = 160
 
 /** Rounded, but a small amount keeps its first figure: what is there never reads as nothing, nor as twice as much. */
 function kept(x: number, digits: number, offset = 0): string {

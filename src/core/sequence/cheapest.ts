@@ -38,7 +38,10 @@ export function cheapest<S extends State>(
   const closed = new Map<number, Set<number>>()
   const found: S[] = []
   let opened = 0
-  for (let state = open.pop(); state && opened < most; state = open.pop()) {
+  // A state is taken out only if it may be opened: what stays is what the floor is told from.
+  while (opened < most) {
+    const state = open.pop()
+    if (!state) break
     const mark = wanted === 1 ? 0 : state.mark
     const marks = closed.get(state.key) ?? new Set()
     if (marks.has(mark) || marks.size >= wanted) continue
@@ -64,7 +67,9 @@ function straightAhead<S extends State>(
 ): readonly S[] {
   const open = new TinyQueue<S>([...from], (a, b) => b.depth - a.depth || a.bound - b.bound)
   const closed = new Set<number>()
-  for (let state = open.pop(), left = most; state && left > 0; state = open.pop()) {
+  for (let left = most; left > 0; ) {
+    const state = open.pop()
+    if (!state) break
     if (state.done) return [state]
     if (closed.has(state.key)) continue
     closed.add(state.key)

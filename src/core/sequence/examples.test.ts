@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import type { Hit, Job, PressSpace, Relation, Role, SequenceMethod } from './index'
-import { explain, solve, wetPairs, whatHelps } from './index'
+import { explain, missingCool, wetRiskOf } from './explain'
+import type { Event, Hit, Job, PressSpace, Relation, Role, SequenceMethod } from './index'
+import { solve, wetPairs, whatHelps } from './index'
 
 // Worked examples of printers; common practice, no source.
 const USUAL: SequenceMethod = { flash: 'where', colourOrder: 'overpower', wetMost: 'any' }
@@ -202,6 +203,143 @@ describe('jobs that cannot be', () => {
     expect(write(six, ring(7, 2))).toBe('STATIONS_SHORT')
     expect(write(dark([base(0.4), hit('flat', 'smoothing', 90, 0, 0.4, false)], []), MANUAL)).toBe(
       'SMOOTH_ALONE',
+    )
+  })
+})
+
+/** What each event of the best plan is said to stand there for: `rule, names of the pair, points, why`. */
+const said = (job: Job, press: PressSpace) => {
+  const s = solve(job, press, 'the press')
+  if (!s.fits) throw new Error('fits')
+  return explain(job, s.tables, s.best.events, press).map(({ event, reasons }) => {
+    const who = event.kind === 'flash' ? 'FLASH' : job.hits[event.hit]?.id
+    const why = reasons.map(({ rule, inputs: { i, j, points, why, name } }) =>
+      [rule, i, j, points, why, name].filter((x) => x !== undefined).join(' '),
+    )
+    return `${who}: ${why.join('; ')}`
+  })
+}
+
+// Inside figures, each line read as a printer would: does it name the screens that decide, and only those?
+describe('why each screen and flash stands where it stands', () => {
+  const AREA = 'large area first and dark before light'
+  const CMYK = 'dark before light and the stronger ink first and not yellow, magenta, cyan, black'
+  it('a base, a blend under a black, and a cool-down that is missing', () => {
+    expect(said(six, ring(10, 2, [6]))).toEqual([
+      'base: BASE_FIRST hw base; BASE_FIRST yel base; BASE_FIRST red base; BASE_FIRST blu base; ORDER_ONLY',
+      'FLASH: BASE_FLASH base hw; HL_OVERLAP base hw; BASE_FLASH base yel; BASE_FLASH base red; BASE_FLASH base blu',
+      `hw: BLACK_LAST blk hw; BASE_FIRST hw base; ORDER_WET_RISK hw yel 2.5 ${AREA}`,
+      `yel: BLACK_LAST blk yel; BASE_FIRST yel base; BLEND_WET hw yel; ORDER_WET_RISK hw yel 2.5 ${AREA}; ORDER_WET_RISK yel red 7.1 ${AREA}`,
+      `red: BLACK_LAST blk red; BASE_FIRST red base; BLEND_WET yel red; ORDER_WET_RISK yel red 7.1 ${AREA}; ORDER_WET_RISK red blu 4.1 ${AREA}`,
+      `blu: BLACK_LAST blk blu; BASE_FIRST blu base; BLEND_WET red blu; ORDER_WET_RISK red blu 4.1 ${AREA}`,
+      'FLASH: HL_OVERLAP hw blk; BLACK_FLASH hw blk; BLACK_FLASH yel blk; BLACK_FLASH red blk; BLACK_FLASH blu blk',
+      'blk: BASE_FIRST blk base; BLACK_LAST blk base; BLACK_LAST blk hw; BLACK_LAST blk yel; ORDER_ONLY; NO_COOL blk',
+    ])
+  })
+  it('a white printed twice under process colours: each flash for its own pairs only', () => {
+    expect(said(process, ring(14, 3))).toEqual([
+      'base: BASE_FIRST base#2 base; BASE_FIRST Y base; BASE_FIRST M base; BASE_FIRST C base; ORDER_ONLY',
+      'FLASH: BASE_FLASH base base#2',
+      'base#2: BASE_FIRST Y base#2; BASE_FIRST M base#2; BASE_FIRST C base#2; BASE_FIRST K base#2; ORDER_ONLY',
+      'FLASH: BASE_FLASH base#2 Y; BASE_FLASH base#2 M; BASE_FLASH base#2 C; BASE_FLASH base#2 K',
+      `Y: BASE_FIRST Y base; BASE_FIRST Y base#2; ORDER_WET_RISK Y M 20.9 ${CMYK}`,
+      `M: BASE_FIRST M base; BASE_FIRST M base#2; BLEND_WET Y M; ORDER_WET_RISK Y M 20.9 ${CMYK}; ORDER_WET_RISK M C 10.6 not yellow, magenta, cyan, black`,
+      `C: BASE_FIRST C base; BASE_FIRST C base#2; BLEND_WET Y C; BLEND_WET M C; ORDER_WET_RISK M C 10.6 not yellow, magenta, cyan, black; ORDER_WET_RISK C K 20.6 ${CMYK}`,
+      `K: BASE_FIRST K base; BASE_FIRST K base#2; BLEND_WET Y K; BLEND_WET M K; BLEND_WET C K; ORDER_WET_RISK C K 20.6 ${CMYK}`,
+      'FLASH: HL_OVERLAP Y hw; HL_OVERLAP M hw; HL_OVERLAP C hw; HL_OVERLAP K hw',
+      'hw: BASE_FIRST hw base; BASE_FIRST hw base#2; ORDER_ONLY',
+    ])
+  })
+  it('puff last and unflashed, by hand', () => {
+    expect(said(dark(puffHits, puffRelations), MANUAL)).toEqual([
+      'base: BASE_FIRST yel base; BASE_FIRST red base; BASE_FIRST blk base; BLACK_LAST blk base; ORDER_ONLY',
+      'FLASH: BASE_FLASH base yel; BASE_FLASH base red',
+      `yel: BLACK_LAST blk yel; PUFF_LAST puff yel; BASE_FIRST yel base; ORDER_WET_RISK yel red 2.9 ${AREA}`,
+      `red: BLACK_LAST blk red; PUFF_LAST puff red; BASE_FIRST red base; ORDER_WET_RISK yel red 2.9 ${AREA}`,
+      'FLASH: BLACK_FLASH yel blk; BLACK_FLASH red blk',
+      'blk: PUFF_LAST puff blk; BASE_FIRST blk base; BLACK_LAST blk base; BLACK_LAST blk yel',
+      'puff: BASE_FIRST puff base; PUFF_LAST puff base; PUFF_LAST puff yel; PUFF_LAST puff red; PUFF_NOFLASH',
+    ])
+  })
+  it('a smoothing screen stands hot behind its flash, and the next says that it owes it a place', () => {
+    const flat = hit('flat', 'smoothing', 95, 0, 0.5, false)
+    const lines = said({ ...six, hits: [...six.hits, flat] }, ring(14, 2))
+    expect(lines.slice(1, 3)).toEqual([
+      'FLASH: SMOOTH_HOT; BASE_FLASH base hw; HL_OVERLAP base hw; BASE_FLASH base yel; BASE_FLASH base red; BASE_FLASH base blu',
+      'flat: SMOOTH_ORDER hw flat; SMOOTH_ORDER yel flat; SMOOTH_ORDER red flat; SMOOTH_ORDER blu flat',
+    ])
+    expect(lines[3]).toBe(
+      `hw: SMOOTH_WHITE; BLACK_LAST blk hw; BASE_FIRST hw base; SMOOTH_ORDER hw flat; ORDER_WET_RISK hw yel 2.5 ${AREA}`,
+    )
+  })
+  it('two that do not meet, alike in all: the order is free, and that is said', () => {
+    const alike = [hit('a', 'spot', 50, 0.5, 0.2, false), hit('b', 'spot', 50, 0.5, 0.2, false)]
+    expect(said({ ...dark(alike, []), darkCloth: false }, MANUAL)).toEqual([
+      'a: ORDER_FREE a b',
+      'b: ORDER_FREE a b',
+    ])
+  })
+})
+
+describe('how many cool-down places are missing', () => {
+  const s = solve(six, ring(10, 2, [6]), 'the press')
+  if (!s.fits) throw new Error('fits')
+  const { tables } = s
+  const index = (id: string) => six.hits.findIndex((h) => h.id === id)
+  const events = (flashAt: number, printAt: number, lap?: 1 | 2): readonly Event[] => [
+    { kind: 'flash', station: flashAt, ...(lap && { lap: 1 }) } as const,
+    { kind: 'print', hit: index('blk'), station: printAt, ...(lap && { lap }) } as const,
+  ]
+  const missing = (flashAt: number, printAt: number, more: Partial<PressSpace> & object = {}, lap?: 1 | 2) =>
+    missingCool(tables, events(flashAt, printAt, lap), 1, { ...ring(10, 2), ...more } as PressSpace)
+  it('one place between flash and print is enough where one is wanted', () => {
+    expect([missing(2, 3), missing(2, 4), missing(2, 5)]).toEqual([1, 0, 0])
+  })
+  it('two wanted, a wide flash, another lap, a press where the garment waits', () => {
+    expect([missing(2, 3, { cool: 2 }), missing(2, 4, { cool: 2 }), missing(2, 5, { cool: 2 })]).toEqual([
+      2, 1, 0,
+    ])
+    expect(missing(2, 4, { flashWidth: 2 })).toBe(1)
+    expect(missing(2, 3, {}, 2)).toBe(0)
+    expect(missingCool(tables, events(2, 3), 1, MANUAL)).toBe(0)
+  })
+  it('nothing is missing before a flash, or where there was none', () => {
+    expect(missingCool(tables, events(2, 3), 0, ring(10, 2))).toBe(0)
+    expect(missingCool(tables, events(2, 3).slice(1), 0, ring(10, 2))).toBe(0)
+  })
+})
+
+describe('the pairs that leave wet contact risk', () => {
+  const hits = [
+    hit('pale', 'spot', 90, 0.5, 0.3, false),
+    hit('mid', 'spot', 60, 0.5, 0.3, false),
+    hit('deep', 'spot', 20, 0.5, 0.3, false),
+    hit('ink', 'spot', 12, 0.5, 0.3, false),
+  ]
+  const job: Job = {
+    ...dark(hits, pairs('touch', 0, 'pale~mid', 'mid~deep', 'pale~deep', 'deep~ink', 'pale~ink')),
+    darkCloth: false,
+    explicit: ['ink', 'deep', 'mid', 'pale'],
+  }
+  const s = solve(job, MANUAL, 'the press')
+  if (!s.fits) throw new Error('fits')
+  it('worst first, at most three, and what they come to is the risk that is told', () => {
+    const worst = wetPairs(job, s.tables, s.best.events)
+    const points = worst.map((r) => (r.inputs.points as { value: number }).value)
+    expect(worst).toHaveLength(3)
+    expect(points).toEqual([...points].sort((a, b) => b - a))
+    expect(worst[0]?.inputs).toMatchObject({ i: 'ink', j: 'pale', state: 'wet' })
+    expect(wetPairs(job, s.tables, s.best.events, 1)).toEqual(worst.slice(0, 1))
+    const all = wetPairs(job, s.tables, s.best.events, 99).map(
+      (r) => (r.inputs.points as { value: number }).value,
+    )
+    expect(wetRiskOf(job, s.tables, s.best.events)).toBeGreaterThan(all.reduce((sum, x) => sum + x - 0.5, 0))
+  })
+  it('light to dark leaves less of it than dark to light', () => {
+    const right = solve({ ...job, explicit: [] }, MANUAL, 'the press')
+    if (!right.fits) throw new Error('fits')
+    expect(wetRiskOf(job, right.tables, right.best.events)).toBeLessThan(
+      wetRiskOf(job, s.tables, s.best.events),
     )
   })
 })
