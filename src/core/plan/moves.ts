@@ -10,7 +10,7 @@ export interface Move {
   /** Hit ids, with `FLASH` where the lead wants one. */
   readonly order: readonly string[]
   readonly fits: boolean
-  /** What would break; where nothing does, the worst that is left of mud. */
+  /** What would break; where nothing does, the worst that is left of wet contact risk. */
   readonly why: readonly Reason[]
   readonly flashes: number
   readonly laps: 1 | 2

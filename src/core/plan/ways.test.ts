@@ -24,7 +24,7 @@ describe('other ways to print it', () => {
       expect(taken.sequence.fits).toBe(true)
     }
   })
-  it('flashing after the base only saves a flash and risks mud; every colour costs flashes', () => {
+  it('flashing after the base only saves a flash and risks wet contact; every colour costs flashes', () => {
     const asked = ask(three)
     const of = (id: string) => waysOf(asked).find((w) => w.id === id)?.plan
     const [saves, every] = [of('afterBase'), of('setUp')]

@@ -5,7 +5,7 @@ export const SEQUENCE = defineRoom({
   id: 'sequence',
   title: 'Print order',
   model:
-    'Exact search over orders, flashes and stations: no pair rule broken, least cost of flashes, mud and heads.',
+    'Exact search over orders, flashes and stations: no pair rule broken, least cost of flashes, wet contact risk and heads.',
   sources:
     'Common practice as rules; the search is checked against trying everything and against a mixed integer program.',
   pages: ['sequence'],

@@ -204,7 +204,7 @@ interface WetPair {
   readonly tolerated: boolean
 }
 
-/** Every pair in this order with the mud it makes. */
+/** Every pair in this order with the wet contact risk it makes. */
 function wetPairsOf(job: Job, t: Tables, events: readonly Event[]): readonly WetPair[] {
   const order = printsIn(events)
   const groups = wetGroups(events)
@@ -227,7 +227,7 @@ const AGAINST_PRACTICE = COST.wetAgainstPractice / COST.wetRisk
 export const wetRiskOf = (job: Job, t: Tables, events: readonly Event[]): number =>
   wetPairsOf(job, t, events).reduce((sum, p) => sum + p.points + (p.tolerated ? AGAINST_PRACTICE : 0), 0)
 
-/** The pairs that leave mud in this order, worst first, at most `most`. */
+/** The pairs that leave wet contact risk in this order, worst first, at most `most`. */
 export function wetPairs(job: Job, t: Tables, events: readonly Event[], most = 3): readonly Reason[] {
   const rows = wetPairsOf(job, t, events)
   const practice = rows

@@ -71,8 +71,8 @@ describe('the least moving', () => {
   it('heads with other jobs and with flash units are left alone', () => {
     expect(stations(ring({ 1: OTHER_JOB, 3: OTHER_JOB }, [2]))).toEqual(['a4', 'b5', 'c6'])
   })
-  it('comes before mud only where it is asked for', () => {
-    // Dark before light costs mud; the dark screen mounted first.
+  it('comes before wet contact risk only where it is asked for', () => {
+    // Dark before light costs wet contact risk; the dark screen mounted first.
     const muddy = { ...job, relations: [{ a: 'a', b: 'c', how: 'touch' as const }] }
     const press = ring({ 1: 'c', 2: 'a' })
     const moved = (search = {}) => {

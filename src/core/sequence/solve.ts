@@ -34,7 +34,7 @@ export interface Search {
   readonly wanted?: number
   /** Two revolutions where one does not do. */
   readonly laps?: 1 | 2
-  /** Least set-up moves before least mud. */
+  /** Least set-up moves before least wet contact risk. */
   readonly leastMoving?: boolean
   /** How much is tried before the search is given up, of the usual 1. */
   readonly effort?: number
@@ -47,8 +47,8 @@ export type Solver = (press: PressSpace, pressName: string, search?: Search) => 
 const WORTH = COST.flash + 30 * COST.wetRisk
 
 /**
- * A solver for one job: the cheapest orders of printing, exactly. Fewest revolutions first, then fewest flashes, then least
- * mud, then cool-down, then compactness. On a ring of stations, or any order where all screens print at the same place. What
+ * A solver for one job: the cheapest orders of printing, exactly. Fewest revolutions first, then fewest flashes, then least wet
+ * contact risk, then cool-down, then compactness. On a ring of stations, or any order where all screens print at the same place. What
  * does not depend on the press is computed once and serves every press.
  *
  * @returns `fits: false` with Stop reasons when the inks clash on any press or the press has no room, and what would help

@@ -4,7 +4,7 @@ import { FLASH, type Hit, type Job, meeting } from './hit'
 import { type PairCode, pairCodes } from './rules'
 import { wetTerms } from './wetRisk'
 
-/** One cost scale for everything, integers: flashes > mud > missing cool-down > moves > spare gaps. */
+/** One cost scale for everything, integers: flashes > wet contact risk > missing cool-down > moves > spare gaps. */
 export const COST = {
   flash: 10_000_000,
   wetRisk: 100,

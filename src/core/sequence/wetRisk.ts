@@ -1,6 +1,6 @@
 import { type Hit, isBase, type Relation, type SequenceMethod } from './hit'
 
-/** One cause of mud and its points for a pair i before j. */
+/** One cause of wet contact risk and its points for a pair i before j. */
 export interface WetTerm {
   readonly why: string
   readonly points: number

@@ -24,7 +24,7 @@ export function FilmTable({ desk, inks, facts, hidden, onHide, onSpot }: Props) 
   const films = desk.table?.films ?? []
   const sized = films.filter((f) => f.dpi !== undefined)
   return (
-    <Table mt="3" minWidth="46rem" css={{ '& td': { verticalAlign: 'middle' } }}>
+    <Table mt="3" minWidth={{ base: '46rem', lg: '0' }} css={{ '& td': { verticalAlign: 'middle' } }}>
       <thead>
         <tr>
           <th style={{ width: '2rem' }}>
