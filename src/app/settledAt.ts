@@ -1,11 +1,18 @@
-import { MISSING } from './missing'
+import type { Reason } from '@/core/advice'
+import { MISSING, type Missing } from './missing'
 import { stageOf } from './orders/[id]/stages'
-import type { OrderLine, RunLine } from './today'
 
 /** Where the worst open point of a run, or what its order misses, is settled. */
 export function settledAt(
-  order: Pick<OrderLine, 'id' | 'wrong' | 'missing'>,
-  run: Pick<RunLine, 'id' | 'wrong' | 'inks' | 'open'> | undefined,
+  order: { readonly id: string; readonly wrong: string; readonly missing: Missing | undefined },
+  run:
+    | {
+        readonly id: string
+        readonly wrong?: string | undefined
+        readonly inks: readonly unknown[]
+        readonly open: readonly Pick<Reason, 'rule' | 'inputs'>[]
+      }
+    | undefined,
 ): string {
   const query = run ? `?run=${run.id}` : ''
   const link = (stage: string) => `/orders/${order.id}/${stage}${query}`
