@@ -228,6 +228,7 @@ export function AskButton({ advice, children }: { readonly advice: Advice; reado
       onClick={() => ask(advice)}
       onKeyDown={useValueKeys(advice)}
       cursor="help"
+      textAlign="inherit"
     >
       {children}
     </Button>

@@ -25,7 +25,15 @@ export function AskNumber({ label, reasons, children }: AskProps) {
     open()
   }
   return (
-    <Button type="button" onClick={open} onKeyDown={keys} cursor="help" data-why={label} font="inherit">
+    <Button
+      type="button"
+      onClick={open}
+      onKeyDown={keys}
+      cursor="help"
+      data-why={label}
+      font="inherit"
+      textAlign="inherit"
+    >
       {children}
     </Button>
   )
