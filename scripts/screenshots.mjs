@@ -47,9 +47,12 @@ const picture = async (name, path) => {
   await page.goto(`http://127.0.0.1:${PORT}${path}`, { waitUntil: 'networkidle', timeout: 120_000 })
   if (name === 'art') await page.getByText('Base choked by').waitFor({ timeout: 60_000 })
   await page.getByText('Laying out the films').waitFor({ state: 'hidden' })
-  await page.waitForFunction(() =>
-    [...document.images].every((i) => i.loading !== 'lazy' || i.naturalWidth > 1),
-  )
+  // One dot says that a picture is being made.
+  const made = () =>
+    [...document.images]
+      .filter((i) => i.getBoundingClientRect().top < innerHeight)
+      .every((i) => i.complete && i.naturalWidth > 1)
+  await page.waitForFunction(made, undefined, { timeout: 120_000 })
   await page.waitForTimeout(500)
   await page.screenshot({ path: join(folder, `${name}.png`) })
 }
