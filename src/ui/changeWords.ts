@@ -44,7 +44,7 @@ const FIELDS: Readonly<Record<string, readonly [label: string, kind?: Kind | 'cl
   kind: ['Kind'],
   heads: ['Heads', 'count'],
   pallets: ['Pallets', 'count'],
-  down: ['Heads down'],
+  down: ['Heads out of service'],
   stations: ['Station'],
   usable: ['Works'],
   flashAllowed: ['Flash may stand here'],

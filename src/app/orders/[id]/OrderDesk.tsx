@@ -242,6 +242,13 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, kno
                 }}
               />
             }
+            head={
+              <OrderHead
+                state={stored.state ?? 'open'}
+                wrong={[...(stored.wrong ?? []), ...lost]}
+                open={{ shown: answer.shown?.kind === 'open', toggle: answer.toggleOpen }}
+              />
+            }
             aside={fresh.shown && <WhyPanel answer={fresh} warnings={plan?.warnings} />}
           >
             {deleted && <Deleted id={order.id} />}
@@ -251,13 +258,8 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, kno
             {decided_.conflict && (
               <ConflictPanel conflict={decided_.conflict} names={names} onAgree={decided_.agree} />
             )}
-            <OrderHead
-              state={stored.state ?? 'open'}
-              wrong={[...(stored.wrong ?? []), ...lost]}
-              open={{ shown: answer.shown?.kind === 'open', toggle: answer.toggleOpen }}
-            />
             {/* Nothing can be typed before the page listens, so nothing typed is lost. */}
-            <Fieldset border="none" mt="4" minWidth="0" disabled={!hydrated}>
+            <Fieldset border="none" minWidth="0" disabled={!hydrated}>
               {children}
             </Fieldset>
           </Frame>
