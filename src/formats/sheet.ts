@@ -198,7 +198,7 @@ function placeWords(plan: RunPlan, cell: Cell, write: Write): Omit<SheetPlace, '
     case 'cool':
       return { name: '', detail: 'cool', flash: false }
     case 'down':
-      return { name: '', detail: 'down', flash: false }
+      return { name: '', detail: 'out of service', flash: false }
     case 'covered':
       return { name: '', detail: 'flash', flash: true }
     case 'free':

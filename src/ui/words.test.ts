@@ -42,7 +42,9 @@ describe('a change in words', () => {
       ...shop,
       presses: shop.presses.map((p) => (p.kind === 'manual' ? { ...p, down: [2] } : p)),
     }
-    expect(told(DEMO_SHELF, { ...DEMO_SHELF, shop: down })[0]).toBe('Press four, heads out of service: none -> 2')
+    expect(told(DEMO_SHELF, { ...DEMO_SHELF, shop: down })[0]).toBe(
+      'Press four, heads out of service: none -> 2',
+    )
   })
   it('names own choices by their settings and screens', () => {
     const list = changes({ overrides: {} }, { overrides: { offContact: 0.003 } })

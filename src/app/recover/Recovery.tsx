@@ -3,8 +3,9 @@
 import { Box, chakra } from '@chakra-ui/react'
 import { useState } from 'react'
 import type { Backup } from '@/store/backup'
-import { PageTitle } from '@/ui/elements'
+import { Fieldset, PageTitle } from '@/ui/elements'
 import { SeverityMark } from '@/ui/Severity'
+import { useHydrated } from '@/ui/useHydrated'
 import { wrongIn } from '../acts/wrong'
 import { Backups } from '../Backups'
 
@@ -22,6 +23,7 @@ export function Recovery({
 }) {
   const [notice, setNotice] = useState('')
   const [busy, setBusy] = useState('')
+  const hydrated = useHydrated()
   const put = async (name: string) => {
     setBusy(name)
     const answer = await fetch('/api/recover', { method: 'POST', body: JSON.stringify({ name }) }).catch(
@@ -46,7 +48,8 @@ export function Recovery({
         {problem && <Box mt="2">The data folder is {folder}.</Box>}
       </Box>
       {problem && (
-        <>
+        // What is pressed before the page listens would be lost.
+        <Fieldset border="none" minWidth="0" disabled={!hydrated}>
           <Box mb="4">
             A backup takes its place; the file that cannot be read is kept beside it, under a name that begins
             with damaged-. What was entered since that backup is not in it.
@@ -61,7 +64,7 @@ export function Recovery({
             </Box>
           )}
           <Backups backups={backups} verb="Use" words="Use this one" onUse={(b) => void put(b.name)} />
-        </>
+        </Fieldset>
       )}
     </Main>
   )

@@ -32,7 +32,7 @@ export function RuleBook({ shopName, method }: Props) {
   const count = chapters.reduce((sum, c) => sum + c.rules.length, 0)
   return (
     <AskFrame shopName={shopName}>
-      <Flex align="baseline" gap="5" mb="2">
+      <Flex align="baseline" columnGap="5" rowGap="2" mb="2" wrap="wrap">
         <PageTitle>Rules and models</PageTitle>
         <Box color="soft" role="status" aria-label="Count">
           {count} rules in {chapters.length} chapters

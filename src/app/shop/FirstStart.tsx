@@ -4,9 +4,10 @@ import { Box, Flex } from '@chakra-ui/react'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { TEMPLATES } from '@/core/equipment'
-import { Button, Input, Label, PageTitle } from '@/ui/elements'
+import { Button, Fieldset, Input, Label, PageTitle } from '@/ui/elements'
 import { RingDrawing } from '@/ui/RingDrawing'
 import { TextButton } from '@/ui/Section'
+import { useHydrated } from '@/ui/useHydrated'
 import { act } from '../acts/act'
 import { wrongIn } from '../acts/wrong'
 import { Frame } from '../Frame'
@@ -16,6 +17,7 @@ export function FirstStart() {
   const router = useRouter()
   const [name, setName] = useState('')
   const [problem, setProblem] = useState('')
+  const hydrated = useHydrated()
   const start = async (id: string) => {
     if (name.trim() === '') {
       document.getElementById('shop-name')?.focus()
@@ -28,66 +30,69 @@ export function FirstStart() {
   }
   return (
     <Frame shopName="">
-      <PageTitle>What stands in your shop?</PageTitle>
-      <Box maxWidth="40rem" mt="2" mb="4">
-        Name the shop and take what comes closest. Presses, frames, inks, hours and method can all be changed
-        after.
-      </Box>
-      <Box mb="5" width="22rem">
-        <Label htmlFor="shop-name" display="block" fontSize="small" color="soft">
-          Name of the shop
-        </Label>
-        <Input
-          id="shop-name"
-          value={name}
-          onChange={(e) => setName(e.target.value)}
-          aria-invalid={problem !== ''}
-          aria-describedby={problem ? 'shop-problem' : undefined}
-          bg="raised"
-          px="2"
-          py="1.5"
-          fontSize="lead"
-          width="100%"
-          borderBottom="2px solid"
-          borderColor="ink"
-        />
-        {problem && (
-          <Box id="shop-problem" role="alert" fontWeight="650" pt="1">
-            {problem}
-          </Box>
-        )}
-      </Box>
-      {TEMPLATES.map((t) => (
-        <Flex key={t.id} align="center" gap="6" py="3" borderTop="1px solid" borderColor="rule">
-          <Flex gap="3" width="15rem" flex="none">
-            {t.shelf.shop.presses.map((p) => (
-              <RingDrawing key={p.id} press={p} shop={t.shelf.shop} size={104} />
-            ))}
-          </Flex>
-          <Box flex="1">
-            <Box fontSize="lead" fontWeight="700">
-              {t.name}
+      {/* What is typed before the page listens would be lost. */}
+      <Fieldset border="none" minWidth="0" disabled={!hydrated}>
+        <PageTitle>What stands in your shop?</PageTitle>
+        <Box maxWidth="40rem" mt="2" mb="4">
+          Name the shop and take what comes closest. Presses, frames, inks, hours and method can all be
+          changed after.
+        </Box>
+        <Box mb="5" width="22rem">
+          <Label htmlFor="shop-name" display="block" fontSize="small" color="soft">
+            Name of the shop
+          </Label>
+          <Input
+            id="shop-name"
+            value={name}
+            onChange={(e) => setName(e.target.value)}
+            aria-invalid={problem !== ''}
+            aria-describedby={problem ? 'shop-problem' : undefined}
+            bg="raised"
+            px="2"
+            py="1.5"
+            fontSize="lead"
+            width="100%"
+            borderBottom="2px solid"
+            borderColor="ink"
+          />
+          {problem && (
+            <Box id="shop-problem" role="alert" fontWeight="650" pt="1">
+              {problem}
             </Box>
-            <Box color="soft">{t.says}</Box>
-          </Box>
-          <Button
-            type="button"
-            onClick={() => void start(t.id)}
-            bg="ink"
-            color="work"
-            fontWeight="700"
-            px="4"
-            py="2"
-            cursor="pointer"
-            aria-label={`Start with ${t.name.toLowerCase()}`}
-          >
-            Start with this
-          </Button>
-        </Flex>
-      ))}
-      <Box borderTop="1px solid" borderColor="rule" pt="3" color="soft">
-        Coming from another Orvint? <ArchiveButton />
-      </Box>
+          )}
+        </Box>
+        {TEMPLATES.map((t) => (
+          <Flex key={t.id} align="center" gap="6" py="3" borderTop="1px solid" borderColor="rule">
+            <Flex gap="3" width="15rem" flex="none">
+              {t.shelf.shop.presses.map((p) => (
+                <RingDrawing key={p.id} press={p} shop={t.shelf.shop} size={104} />
+              ))}
+            </Flex>
+            <Box flex="1">
+              <Box fontSize="lead" fontWeight="700">
+                {t.name}
+              </Box>
+              <Box color="soft">{t.says}</Box>
+            </Box>
+            <Button
+              type="button"
+              onClick={() => void start(t.id)}
+              bg="ink"
+              color="work"
+              fontWeight="700"
+              px="4"
+              py="2"
+              cursor="pointer"
+              aria-label={`Start with ${t.name.toLowerCase()}`}
+            >
+              Start with this
+            </Button>
+          </Flex>
+        ))}
+        <Box borderTop="1px solid" borderColor="rule" pt="3" color="soft">
+          Coming from another Orvint? <ArchiveButton />
+        </Box>
+      </Fieldset>
     </Frame>
   )
 }

@@ -94,7 +94,10 @@ export function Rows({ title, name, columns, newRow, one, only = () => true, abo
       {shown.length === 0 ? (
         <Box color="soft">None yet.</Box>
       ) : (
-        <Table css={{ '& td': { paddingBlock: '2px', verticalAlign: 'top' } }}>
+        <Table
+          minWidth={{ base: '48rem', lg: '0' }}
+          css={{ '& td': { paddingBlock: '2px', verticalAlign: 'top' } }}
+        >
           <thead>
             <tr>
               {columns.map((c) => (

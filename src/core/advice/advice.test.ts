@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { decideChoice, decideNumber } from './advice'
-import { message, numberOf, q, settled, warnings } from './index'
+import { inputText, message, numberOf, q, settled, warnings } from './index'
 import { because } from './reason'
 
 const TABLE = {
@@ -30,6 +30,11 @@ describe('reasons', () => {
   it('warn worst first, once each, and stay silent when they only explain', () => {
     const all = [because(TABLE, 'PLAIN'), reason, reason, because(TABLE, 'BROKEN')]
     expect(warnings(all).map((r) => r.rule)).toEqual(['BROKEN', 'HOT'])
+  })
+  it('say days in words, and leave alone what is none', () => {
+    expect(inputText('2026-06-14', 'metric')).toBe('14 Jun 2026')
+    expect(inputText('2026-02-30', 'metric')).toBe('2026-02-30')
+    expect(inputText('B-2026-06-14', 'metric')).toBe('B-2026-06-14')
   })
 })
 

@@ -53,7 +53,13 @@ export function History({
 function Colour({ colour: { name, system, batches, sample } }: { readonly colour: ColourHistory }) {
   return (
     <Section title={`${name}, ${systemName(system).toLowerCase()}`}>
-      <Table css={{ tableLayout: 'fixed', '& td': { paddingBlock: '3px', verticalAlign: 'middle' } }}>
+      <Table
+        minWidth={{ base: '48rem', lg: '0' }}
+        css={{
+          tableLayout: { base: 'auto', xl: 'fixed' },
+          '& td': { paddingBlock: '3px', verticalAlign: 'middle' },
+        }}
+      >
         <thead>
           <tr>
             <th style={{ width: '6rem' }}>Batch</th>

@@ -75,7 +75,10 @@ export function Frames() {
       <Drift frames={of} />
       <Section title={`${of.length} frames`}>
         <Box overflowX="auto">
-          <Table css={{ '& td': { paddingBlock: '3px', verticalAlign: 'middle' } }}>
+          <Table
+            minWidth={{ base: '54rem', lg: '0' }}
+            css={{ '& td': { paddingBlock: '3px', verticalAlign: 'middle' } }}
+          >
             <thead>
               <tr>
                 <th>Frame</th>

@@ -55,7 +55,7 @@ export function Data({ folder, backups }: Props) {
         {busy ? 'Working …' : notice}
       </Box>
       <Section title="Everything in one file">
-        <Flex gap="6" align="baseline">
+        <Flex columnGap="6" rowGap="1" align="baseline" wrap="wrap">
           <Link href="/api/archive" prefetch={false} download textDecoration="underline">
             Save an archive
           </Link>

@@ -36,7 +36,14 @@ export function ScreensStage({ plan }: PlanProps) {
           </Flex>
         }
       >
-        <Table css={{ tableLayout: 'fixed', '& td': { paddingBlock: '4px' }, '& select': { width: '100%' } }}>
+        <Table
+          minWidth={{ base: '48rem', lg: '0' }}
+          css={{
+            tableLayout: { base: 'auto', lg: 'fixed' },
+            '& td': { paddingBlock: '4px' },
+            '& select': { width: '100%' },
+          }}
+        >
           <thead>
             <tr>
               <th>Screen</th>
