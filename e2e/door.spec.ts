@@ -94,6 +94,9 @@ test.describe('a data folder', () => {
 
   test.describe('whose file was cut off', () => {
     test.use({ mayFail: /status of 50\d|net::ERR_/, baseURL: `http://127.0.0.1:${CUT_PORT}` })
+    /** Ends with the test, however that ends. */
+    let cut: ReturnType<typeof startServer> | undefined
+    test.afterAll(() => cut?.kill('SIGKILL'))
     test('is no empty shop: pages and programs are told, the file is left, a backup takes its place', async ({
       page,
     }) => {
@@ -115,7 +118,7 @@ test.describe('a data folder', () => {
       const file = join(own, 'orvint.sqlite')
       for (const end of ['-wal', '-shm']) rmSync(`${file}${end}`, { force: true })
       writeFileSync(file, '')
-      const cut = startServer(own, { port })
+      cut = startServer(own, { port })
       await expect(async () => expect((await fetch(`${base}/icon.svg`)).ok).toBe(true)).toPass()
       const told = await fetch(`${base}/api/orders.csv`)
       expect(told.status).toBe(503)
@@ -129,7 +132,6 @@ test.describe('a data folder', () => {
         .click()
       await expect(page.getByText('Kittiwake Count').first()).toBeVisible()
       expect(readFileSync(file).subarray(0, 15).toString()).toBe('SQLite format 3')
-      cut.kill('SIGKILL')
     })
   })
 })

@@ -111,7 +111,7 @@ test('an answer tells inputs, range, source and what would change it', async ({ 
 test('no number on a stage is without its reason', async ({ page }) => {
   for (const stage of ['screens', 'ink', 'sequence', 'placement', 'heat', 'run']) {
     await open(page, `/orders/O-1001/${stage}`)
-    await expect(page.locator('main [data-advice]').nth(1)).toBeVisible()
+    await expect(page.locator('main [data-advice]').first()).toBeVisible()
     // Digits that nothing answers for: not in a value, a field, a choice, the head, a name, a day or words of a reason.
     const bare = await page.locator('fieldset').evaluate((root) => {
       const walker = document.createTreeWalker(root, NodeFilter.SHOW_TEXT)

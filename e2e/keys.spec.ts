@@ -50,7 +50,7 @@ test('a value is edited, left with Escape, and keeps the focus', async ({ page }
 test('every computed number and choice of every stage answers why', async ({ page }) => {
   for (const stage of ['screens', 'ink', 'sequence', 'placement', 'heat', 'run']) {
     await open(page, `/orders/O-1003/${stage}`)
-    const values = page.locator('main [data-advice]')
+    const values = page.locator(':is(main, header) [data-advice]')
     await expect(values.nth(1)).toBeVisible()
     for (const value of await values.all()) {
       await value.focus()

@@ -3,8 +3,12 @@ import type { Database } from '@/store/database'
 import { planRun } from './planning'
 import { readFacts } from './runs/readRun'
 
-/** A page waits so long for a plan, milliseconds; after that it computes its own. */
+/**
+ * A page waits so long for a plan, milliseconds; after that it computes its own. Where there is none of before to show
+ * meanwhile it waits longer: the hardest that was found takes two seconds.
+ */
 const PATIENCE = 300
+const FIRST = 3000
 const KEPT = 60
 
 /** A plan that a page begins with; one of before says of when, ISO. */
@@ -49,7 +53,7 @@ export async function plannedSoon(
   }
   let timer: ReturnType<typeof setTimeout> | undefined
   const late = new Promise<PlanSoon | undefined>((resolve) => {
-    timer = setTimeout(() => resolve(newest.get(runId)), PATIENCE)
+    timer = setTimeout(() => resolve(newest.get(runId)), newest.has(runId) ? PATIENCE : FIRST)
   })
   const soon = found.then(
     (ready) => ready && { plan: ready },
