@@ -169,8 +169,8 @@ test('the digits go to the stages, and the runs of an order keep the stage', asy
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Ink')
   await page
     .getByRole('navigation', { name: 'Runs' })
-    .getByRole('link', { name: /dark cloth, 80/ })
-    .click()
+    .getByLabel('Run, one of 4')
+    .selectOption({ label: 'Front, dark cloth, 80' })
   await expect(page).toHaveURL(/\/ink\?run=R-1002-P1-dark/)
   await expect(page.getByRole('heading', { name: 'Base under each colour on Navy' })).toBeVisible()
 })

@@ -3,14 +3,13 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { Printer } from 'lucide-react'
 import type { Reason } from '@/core/advice'
-import { groupLabel, WHERES } from '@/core/order'
 import type { OrderState as State } from '@/store/schema'
 import { AdviceChoice } from '@/ui/AdviceValue'
 import { Button, Link, PageTitle } from '@/ui/elements'
 import { SeverityMark } from '@/ui/Severity'
-import { PrintLook } from '@/ui/Swatch'
 import { useOrder } from './orderContext'
 import { ReleaseStatus } from './Release'
+import { Runs } from './Runs'
 import { STAGES } from './stages'
 
 interface HeadProps {
@@ -56,54 +55,6 @@ export function OrderHead({ state, wrong, open }: HeadProps) {
         </Box>
       ))}
     </Box>
-  )
-}
-
-/** The runs of the order; the one in hand shows its colours. */
-function Runs() {
-  const { order, stage, runs, run, plan, stagePath, pictured } = useOrder()
-  if (runs.length === 0) return null
-  return (
-    <Flex as="nav" aria-label="Runs" gap="2" wrap="wrap" minWidth="0">
-      {runs.map((r) => {
-        const here = r.id === run?.id
-        return (
-          <Link
-            key={r.id}
-            href={stagePath(stage, r.id)}
-            aria-current={here ? 'true' : undefined}
-            display="flex"
-            alignItems="center"
-            gap="2"
-            px="2"
-            py="1"
-            bg={here ? 'raised' : 'transparent'}
-            borderBottom="3px solid"
-            borderColor={here ? 'ink' : 'rule'}
-          >
-            <PrintLook
-              cloth={r.lines[0]?.cloth}
-              inks={r.placement.inks}
-              picture={
-                pictured.includes(r.placement.id)
-                  ? {
-                      orderId: order.id,
-                      print: r.placement.id,
-                      based: !here || !plan || plan.hits.some((h) => h.hit.id === 'base'),
-                    }
-                  : undefined
-              }
-            >
-              <Box as="span" fontWeight={here ? '700' : '500'} color="ink">
-                {WHERES[r.placement.where]}
-                {r.placement.sizes === 'all' ? '' : ` ${r.placement.sizes}`}
-              </Box>
-              , {groupLabel(r.group).toLowerCase()}, {r.quantity}
-            </PrintLook>
-          </Link>
-        )
-      })}
-    </Flex>
   )
 }
 
