@@ -30,8 +30,8 @@ export function FilmTable({ desk, inks, facts, hidden, onHide, onSpot }: Props) 
           <th style={{ width: '2rem' }}>
             <Box srOnly>Shown</Box>
           </th>
-          <th style={{ width: '11rem' }}>Colour</th>
-          <th>File</th>
+          <th style={{ width: '10rem' }}>Colour</th>
+          <th style={{ width: '24%' }}>File</th>
           <th className="num">Coverage</th>
           <th className="num">Thinnest line</th>
           <th className="num">Thinnest gap</th>
