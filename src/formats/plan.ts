@@ -97,7 +97,7 @@ export const planOut = (p: RunPlan) => ({
   cure: {
     inkFilm: adviceOut(p.cure.inkFilm),
     dwell: adviceOut(p.cure.dwell),
-    dryer: adviceOut(p.cure.dryer),
+    ...maybe('dryer', p.cure.dryer),
     ...maybe('belt', p.cure.belt),
   },
   placement: {

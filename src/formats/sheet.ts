@@ -1,5 +1,6 @@
 import { format, parseISO } from 'date-fns'
 import { choiceOf, message, numberOf, type Severity } from '@/core/advice'
+import type { Cure } from '@/core/heat'
 import { type Order, WHERES } from '@/core/order'
 import type { Cell, HitPlan, RunPlan } from '@/core/plan'
 import { isDay, type Kind, type System, writeQuantity } from '@/core/quantity'
@@ -166,13 +167,13 @@ function factsOf(plan: RunPlan, write: Write): SheetContent['facts'] {
     ),
     ...fact('Film at cure', write('temperature', numberOf(cure.inkFilm))),
     ...fact('In the heat', write('duration', numberOf(cure.dwell))),
-    ...fact(
-      cure.dryer.choices.find((c) => c.value === choiceOf(cure.dryer))?.label ?? 'Belt',
-      cure.belt && write('beltSpeed', numberOf(cure.belt)),
-    ),
+    ...fact(dryerName(cure) ?? 'Belt', cure.belt && write('beltSpeed', numberOf(cure.belt))),
     ...fact('Time, roughly', plan.time?.total.range.map((x) => write('workTime', x)).join(' to ')),
   ]
 }
+
+const dryerName = ({ dryer }: Cure): string | undefined =>
+  dryer?.choices.find((c) => c.value === choiceOf(dryer))?.label
 
 const heldWords = ({ time, angle, gauge }: Hold, write: Write): string =>
   `± ${[time, angle, ...(gauge ? [gauge] : [])].map((a) => write(a.kind, numberOf(a))).join(', ')}`

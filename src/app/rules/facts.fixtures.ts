@@ -134,7 +134,10 @@ const CHANGES: Readonly<Record<Exclude<BasicFact, `practice ${Practice}`>, Vary>
     prints((p) => ({ ...p, width: p.width * 0.6 })),
     prints((p) => ({ ...p, width: p.width * 1.4 })),
   ),
-  printHeight: order(prints((p) => ({ ...p, height: p.height * 0.6 }))),
+  printHeight: order(
+    prints((p) => ({ ...p, height: p.height * 0.6 })),
+    prints((p) => ({ ...p, height: p.height * 1.8 })),
+  ),
   where: order(...(Object.keys(WHERES) as Where[]).map((where) => prints((p) => ({ ...p, where })))),
   clothColour: order(cloth({ hex: '#f4f4f0' }), cloth({ hex: '#8a8f94' }), cloth({ hex: '#16181c' })),
   weave: order(cloth({ weave: 'fleece' }), cloth({ weave: 'canvas' }), cloth({ weave: 'jersey' })),

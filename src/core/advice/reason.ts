@@ -7,6 +7,8 @@ export type SourceKind =
   | 'physics'
   | 'published'
   | 'from memory'
+  /** Someone had to say a number: no one measured or published it. */
+  | 'assumed'
   | 'the order'
   | "the shop's choice"
 

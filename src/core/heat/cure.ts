@@ -1,6 +1,7 @@
 import type { RuleOf } from '../advice'
 import {
   type ChoiceAdvice,
+  choiceOf,
   type NumberAdvice,
   numberOf,
   type Overrides,
@@ -8,9 +9,9 @@ import {
   type Reason,
   type ShopMethod,
 } from '../advice'
-import type { Dryer } from '../equipment'
+import type { Dryer, FlashUnit } from '../equipment'
 import { type Cloth, type InkSystem, isBlend, isPolyester } from '../order'
-import { celsius, type Length, mm, type Temperature } from '../quantity'
+import { celsius, type Length, type Temperature } from '../quantity'
 import { HEAT } from './definition'
 
 /** What the heat has to cure. */
@@ -46,7 +47,8 @@ const rowOf = (need: CureNeed): CureRow => {
 export interface Cure {
   readonly inkFilm: NumberAdvice
   readonly dwell: NumberAdvice
-  readonly dryer: ChoiceAdvice
+  /** None in a shop without one. */
+  readonly dryer: ChoiceAdvice | undefined
   readonly belt: NumberAdvice | undefined
 }
 
@@ -96,51 +98,72 @@ function filmTemperature(
   return { ...advice, reasons: [...advice.reasons, ...migration(cloth, numberOf(advice))] }
 }
 
-/** The belt wants a garment's width; the print's width and a hand on each side is the least. */
-const BESIDE_PRINT = mm(100)
+/** What goes through the dryer, laid flat, metres. */
+export interface Laid {
+  readonly width: Length
+  readonly length: Length
+}
 
-function dryerFor(dryers: readonly Dryer[], width: Length, overrides: Overrides): ChoiceAdvice {
+/** A garment that lies neither way round on the belt is folded, if its print still lies flat. */
+function onNarrowBelt(dryer: Dryer, { width, length }: Laid, print: Laid): readonly Reason[] {
+  if (dryer.beltWidth >= Math.min(width, length) - 1e-9) return []
+  const inputs = {
+    dryer: dryer.name,
+    belt: q('length', dryer.beltWidth),
+    width: q('length', width),
+    length: q('length', length),
+  }
+  const flat = Math.min(print.width, print.length) <= dryer.beltWidth
+  return [HEAT.because(flat ? 'BELT_NARROW' : 'BELT_TOO_NARROW', inputs)]
+}
+
+function dryerFor(
+  dryers: readonly Dryer[],
+  garment: Laid,
+  print: Laid,
+  overrides: Overrides,
+): ChoiceAdvice | undefined {
   const [longest] = [...dryers].sort((a, b) => b.heatedLength - a.heatedLength)
-  const narrow = dryers.filter((d) => d.beltWidth < width + 2 * BESIDE_PRINT)
+  if (!longest) return undefined
+  const taken = dryers.find((d) => d.id === overrides.dryer) ?? longest
   return HEAT.choice(
     'dryer',
     {
-      advised: longest?.id ?? '',
+      advised: longest.id,
       choices: dryers.map((d) => ({ value: d.id, label: d.name })),
-      reasons: [
-        HEAT.because('DRYER_LONGEST'),
-        ...narrow
-          .filter((d) => d.id === (overrides.dryer ?? longest?.id))
-          .map((d) =>
-            HEAT.because('BELT_NARROW', {
-              dryer: d.name,
-              belt: q('length', d.beltWidth),
-              width: q('length', width),
-            }),
-          ),
-      ],
+      reasons: [HEAT.because('DRYER_LONGEST'), ...onNarrowBelt(taken, garment, print)],
     },
     overrides,
   )
 }
 
+/** What is missing in the shop to cure a print, in words. */
+export const whatCures = (
+  { cure }: Pick<ShopMethod, 'cure'>,
+  dryers: readonly Dryer[],
+  flashes: readonly FlashUnit[],
+): readonly Reason[] => [
+  ...(cure === 'tunnel' && dryers.length === 0 ? [HEAT.because('NO_DRYER')] : []),
+  ...(cure === 'panel' && flashes.every((f) => f.kind === 'gun') ? [HEAT.because('NO_PANEL')] : []),
+]
+
 /**
  * Film temperature, time in the tunnel and belt speed for a print: tables of common practice, the strictest ink
  * decides; belt speed = heated length / dwell (geometry).
  *
- * @param width of the print, metres
+ * @param garment the largest of the run, and its print, laid flat
  * @returns no belt speed where the shop cures under a panel or has no dryer
  */
 export function cureFor(
   needs: readonly CureNeed[],
   cloth: Cloth,
-  width: Length,
+  { garment, print }: { readonly garment: Laid; readonly print: Laid },
   dryers: readonly Dryer[],
   method: ShopMethod,
   overrides: Overrides,
 ): Cure {
   const rows = needs.length > 0 ? needs.map(rowOf) : [CURES[method.ink]]
-  const dryer = dryerFor(dryers, width, overrides)
+  const dryer = dryerFor(dryers, garment, print, overrides)
   const panel = method.cure === 'panel'
   const longest = (at: 0 | 1 | 2) => Math.max(...rows.map((r) => r.dwell[at]))
   const dwell = HEAT.number(
@@ -153,7 +176,7 @@ export function cureFor(
     },
     overrides,
   )
-  const chosen = dryers.find((d) => d.id === (dryer.chosen ?? dryer.advised))
+  const chosen = dryers.find((d) => d.id === (dryer && choiceOf(dryer)))
   const film = filmTemperature(rows, cloth, method, overrides)
   if (panel || !chosen) return { inkFilm: film, dwell, dryer, belt: undefined }
   const time = numberOf(dwell)

@@ -30,14 +30,15 @@ export const HEAT = defineRoom({
       severity: 'Watch',
     },
     FLASH_HEIGHT: { says: '50 to 75 mm above the pallet.', source: 'common practice' },
+    COOL_BENCH: { says: 'Off the hinge it cools while others are printed.', source: 'common practice' },
     COOL_SINGLE: { says: 'On a single station the garment waits.', source: 'common practice' },
     COOL_MANUAL: {
       says: '{pallets} pallets: the print cools on {idle} idle ones on its way round.',
       source: 'common practice',
     },
     COOL_AUTOMATIC: { says: 'One empty head after the flash.', source: 'common practice' },
-    COOL_BENCH: {
-      says: 'On the rack until it is not tacky; drying places set the pace.',
+    DRY_RACK: {
+      says: 'No flash unit at the bench: on the rack until it is not tacky; drying places set the pace.',
       source: 'common practice',
     },
     COOL_STICKS: {
@@ -83,9 +84,29 @@ export const HEAT = defineRoom({
     },
     BELT: { says: 'Heated length (the tunnel) {length} / {dwell} in it.', source: 'geometry' },
     BELT_NARROW: {
-      says: '{dryer}: the belt of {belt} is narrower than a garment laid flat with this print ({width}).',
-      source: 'common practice',
+      says: '{dryer}: the belt of {belt} is narrower than the largest garment either way round ({width} x {length}): fold it, the print flat and on top, and test the cure under the folds.',
+      source: 'geometry',
       severity: 'Watch',
+    },
+    BELT_TOO_NARROW: {
+      says: '{dryer}: the print itself does not lie flat on a belt of {belt}; the garment is {width} x {length}.',
+      source: 'geometry',
+      severity: 'Stop',
+    },
+    NO_DRYER: {
+      says: 'The shop has no dryer: what cures it? Add the dryer at Shop, or cure under a flash panel.',
+      source: 'common practice',
+      severity: 'Stop',
+    },
+    NO_PANEL: {
+      says: 'Cured under a flash panel, but the shop has none: what cures it? Add the unit at Shop.',
+      source: 'common practice',
+      severity: 'Stop',
+    },
+    NO_RACK: {
+      says: '{name} is plastisol: it does not dry on a rack. A flash unit or heat gun is wanted at {press}.',
+      source: 'common practice',
+      severity: 'Stop',
     },
     DRYER_LONGEST: { says: 'The longest dryer runs the fastest belt.', source: 'geometry' },
     POLY_HOT: {

@@ -50,6 +50,14 @@ export function flashDwell(
   )
 }
 
+/** Drying of one colour on a rack, seconds, where a bench has no flash unit. */
+export const rackDry = (behind: Subject, overrides: Overrides): NumberAdvice =>
+  HEAT.number(
+    'dwell',
+    { of: behind, advised: 240, range: [120, 480], reasons: [HEAT.because('DRY_RACK')] },
+    overrides,
+  )
+
 /** Height of the panel over the pallet, metres. */
 export const flashHeight = (overrides: Overrides): NumberAdvice =>
   HEAT.number(
@@ -85,7 +93,7 @@ export function coolDown(press: Press, overrides: Overrides): NumberAdvice {
     case 'single':
       return advice('duration', [20, 30, 40], HEAT.because('COOL_SINGLE'))
     case 'bench':
-      return advice('duration', [120, 240, 480], HEAT.because('COOL_BENCH'))
+      return advice('duration', [20, 30, 40], HEAT.because('COOL_BENCH'))
     default:
       return press satisfies never
   }

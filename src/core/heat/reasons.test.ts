@@ -3,7 +3,7 @@ import { DEFAULT_METHOD } from '../advice'
 import type { Dryer, FlashKind, Press } from '../equipment'
 import type { Cloth } from '../order'
 import { celsius, mm } from '../quantity'
-import { type CureNeed, coolDown, cureFor, flashDwell, flashHeight } from './index'
+import { type CureNeed, coolDown, cureFor, flashDwell, flashHeight, whatCures } from './index'
 
 // What each number says of itself: every rule that was at work, and none that was not. The limits are common practice, no source.
 const cloth = (polyester: number): Cloth => ({
@@ -17,11 +17,18 @@ const cloth = (polyester: number): Cloth => ({
 const plain: CureNeed = { system: 'plastisol', inkType: 'spot', lowCure: false }
 const low: CureNeed = { ...plain, lowCure: true }
 const metallic: CureNeed = { ...plain, inkType: 'metallic' }
-const TUNNEL: Dryer = { id: 'long', name: 'Long', heatedLength: 2.4, beltWidth: 0.5 }
+const TUNNEL: Dryer = { id: 'long', name: 'Long', heatedLength: 2.4, beltWidth: 0.6 }
+const PRINT = { width: mm(300), length: mm(360) }
 const cure = (
   needs: readonly CureNeed[],
-  { on = cloth(0), method = {}, overrides = {}, width = mm(300), dryers = [TUNNEL] as readonly Dryer[] } = {},
-) => cureFor(needs, on, width, dryers, { ...DEFAULT_METHOD, ...method }, overrides)
+  {
+    on = cloth(0),
+    method = {},
+    overrides = {},
+    garment = { width: mm(560), length: mm(740) },
+    dryers = [TUNNEL] as readonly Dryer[],
+  } = {},
+) => cureFor(needs, on, { garment, print: PRINT }, dryers, { ...DEFAULT_METHOD, ...method }, overrides)
 const rules = ({ reasons }: { readonly reasons: readonly { rule: string }[] }) => reasons.map((r) => r.rule)
 
 describe('the film at the cure says why', () => {
@@ -106,13 +113,33 @@ describe('tunnel and belt', () => {
     expect(belt && rules(belt)).toEqual(['BELT'])
     expect(belt?.reasons[0]?.inputs.dwell).toEqual({ kind: 'duration', value: 60 })
   })
-  it('a belt narrower than print and a hand on each side is told; one just as wide is not', () => {
-    expect(rules(cure([plain], { width: mm(300) }).dryer)).toEqual(['DRYER_LONGEST'])
-    expect(rules(cure([plain], { width: mm(301) }).dryer)).toEqual(['DRYER_LONGEST', 'BELT_NARROW'])
+  it('a garment that lies on the belt neither way round is folded, and a print that does not is stopped', () => {
+    const told = (width: number, length: number, belt = 600) =>
+      cure([plain], {
+        garment: { width: mm(width), length: mm(length) },
+        dryers: [{ ...TUNNEL, beltWidth: mm(belt) }],
+      }).dryer?.reasons.map((r) => r.rule)
+    expect(told(600, 740)).toEqual(['DRYER_LONGEST'])
+    expect(told(740, 600)).toEqual(['DRYER_LONGEST'])
+    expect(told(601, 740)).toEqual(['DRYER_LONGEST', 'BELT_NARROW'])
+    expect(told(601, 740, 300)).toEqual(['DRYER_LONGEST', 'BELT_NARROW'])
+    expect(told(601, 740, 299)).toEqual(['DRYER_LONGEST', 'BELT_TOO_NARROW'])
+  })
+  it('a shop without what cures is told so', () => {
+    const told = (cure: 'tunnel' | 'panel', kinds: readonly FlashKind[], dryers = [TUNNEL]) =>
+      whatCures(
+        { cure },
+        dryers,
+        kinds.map((kind) => ({ id: kind, name: kind, kind, pressId: 'p', takes: 1 })),
+      ).map((r) => r.rule)
+    expect(told('tunnel', [], [])).toEqual(['NO_DRYER'])
+    expect(told('tunnel', [])).toEqual([])
+    expect(told('panel', ['gun'])).toEqual(['NO_PANEL'])
+    expect(told('panel', ['quartz'], [])).toEqual([])
   })
   it('a shop without a dryer gets film and time, and no belt', () => {
     const { dryer, belt, dwell } = cure([plain], { dryers: [] })
-    expect(dryer.advised).toBe('')
+    expect(dryer).toBeUndefined()
     expect(belt).toBeUndefined()
     expect(dwell.advised).toBe(60)
   })

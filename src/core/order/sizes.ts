@@ -1,25 +1,35 @@
 import { type Length, mm } from '../quantity'
 
-/** A garment size: its group and its chest laid flat (half the round). Common practice, no source; makers differ. */
+/** A garment size: its group, its chest laid flat (half the round), collar to hem. Common practice, no source; makers differ. */
 interface Size {
   readonly group: 'adult' | 'kids' | 'one'
   readonly halfChest: Length
+  readonly length: Length
 }
 
 export const SIZES: Readonly<Record<string, Size>> = {
-  '5-6': { group: 'kids', halfChest: mm(355) },
-  '7-8': { group: 'kids', halfChest: mm(380) },
-  '9-11': { group: 'kids', halfChest: mm(410) },
-  '12-13': { group: 'kids', halfChest: mm(440) },
-  XS: { group: 'adult', halfChest: mm(440) },
-  S: { group: 'adult', halfChest: mm(470) },
-  M: { group: 'adult', halfChest: mm(520) },
-  L: { group: 'adult', halfChest: mm(560) },
-  XL: { group: 'adult', halfChest: mm(605) },
-  '2XL': { group: 'adult', halfChest: mm(650) },
-  '3XL': { group: 'adult', halfChest: mm(700) },
-  One: { group: 'one', halfChest: mm(600) },
+  '5-6': { group: 'kids', halfChest: mm(355), length: mm(470) },
+  '7-8': { group: 'kids', halfChest: mm(380), length: mm(510) },
+  '9-11': { group: 'kids', halfChest: mm(410), length: mm(560) },
+  '12-13': { group: 'kids', halfChest: mm(440), length: mm(610) },
+  XS: { group: 'adult', halfChest: mm(440), length: mm(660) },
+  S: { group: 'adult', halfChest: mm(470), length: mm(690) },
+  M: { group: 'adult', halfChest: mm(520), length: mm(720) },
+  L: { group: 'adult', halfChest: mm(560), length: mm(740) },
+  XL: { group: 'adult', halfChest: mm(605), length: mm(760) },
+  '2XL': { group: 'adult', halfChest: mm(650), length: mm(790) },
+  '3XL': { group: 'adult', halfChest: mm(700), length: mm(810) },
+  One: { group: 'one', halfChest: mm(600), length: mm(700) },
 }
+
+/** A size that no one knows is taken for an M. */
+export const sizeOf = (size: string): Size => SIZES[size] ?? (SIZES.M as Size)
+
+/** The largest garment laid flat, sleeves on it. @param sizes at least one */
+export const laidFlat = (sizes: readonly string[]): { readonly width: Length; readonly length: Length } => ({
+  width: Math.max(...sizes.map((s) => sizeOf(s).halfChest)),
+  length: Math.max(...sizes.map((s) => sizeOf(s).length)),
+})
 
 export const SIZE_NAMES = Object.keys(SIZES)
 

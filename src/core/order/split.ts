@@ -42,6 +42,11 @@ export function clothGroup(line: GarmentLine): ChoiceAdvice<ClothGroup> {
   )
 }
 
+/** Sizes that a run prints, each once. */
+export const sizesOf = ({ lines, placement }: Pick<Run, 'lines' | 'placement'>): readonly string[] => [
+  ...new Set(lines.flatMap((l) => printedSizes(l, placement).map((s) => s.size))),
+]
+
 const groupOf = (line: GarmentLine) => line.group || advisedGroup(line)
 
 /** Garments of the line that this placement is printed on. */

@@ -17,6 +17,31 @@ export const PLAN = defineRoom({
       says: '{screens} screens{halftones}: by hand it would need more flashes, and dots would not hold.',
       source: 'common practice',
     },
+    PRESS_MANY_BY_HAND: {
+      says: '{screens} screens{halftones}: more than a hand holds easily, but no automatic of this shop takes them.',
+      source: 'common practice',
+    },
+    PRESS_LONG_BY_HAND: {
+      says: '{pieces} pieces would pay for an automatic; none of this shop takes the job.',
+      source: 'common practice',
+    },
+    PRESS_ONLY: {
+      says: '{pieces} pieces in {screens} screens: by hand would do, but no press by hand takes them here.',
+      source: 'common practice',
+    },
+    PRESS_BOARD: {
+      says: 'A print of {width} x {height} does not lie on the boards of {presses}.',
+      source: 'geometry',
+    },
+    PRESS_NO_BOARD: {
+      says: 'No board of this shop takes a print of {width} x {height}.',
+      source: 'geometry',
+    },
+    BENCH_REGISTER: {
+      says: '{screens} colours in register on {press}: nothing holds the garment between them. Expect spoils; a press with pallets holds it.',
+      source: 'common practice',
+      severity: 'Watch',
+    },
     PRESS_LONG: { says: '{pieces} pieces pay for setting up the automatic.', source: 'common practice' },
     PRESS_SHORT: {
       says: '{pieces} pieces in {screens} screens: quicker by hand than set up on the automatic.',
@@ -143,7 +168,7 @@ export const PLAN = defineRoom({
     press: {
       kind: 'choice',
       label: 'Press',
-      follows: ['pieces', 'where', 'ruling', 'presses', 'printOrder'],
+      follows: ['pieces', 'where', 'printWidth', 'printHeight', 'ruling', 'presses', 'printOrder'],
     },
   },
 })

@@ -1,6 +1,6 @@
 import type { Overrides, Reason } from '../advice'
 import type { FlashUnit } from '../equipment'
-import { flashDwell } from '../heat'
+import { flashDwell, rackDry } from '../heat'
 import type { Event, Job } from '../sequence'
 import type { FlashPlan } from './runPlan'
 
@@ -16,7 +16,6 @@ export function planFlashes(
   why: readonly (readonly Reason[])[],
   overrides: Overrides,
 ): readonly FlashPlan[] {
-  const rack: FlashUnit = { id: 'rack', name: 'Lamp or rack', kind: 'gun', pressId: '', takes: 1 }
   const behind = events.flatMap((e, at) => {
     const print = e.kind === 'flash' ? events[at - 1] : undefined
     return print?.kind === 'print' ? (hits[print.hit] ?? []) : []
@@ -25,6 +24,7 @@ export function planFlashes(
     const unit = units[i % units.length]
     const old = overrides[placeKey(i)]
     const own = old === undefined ? overrides : { [`dwell.${hit.id}`]: old, ...overrides }
-    return { unit, dwell: flashDwell(hit, unit ?? rack, driesInScreen, own), reasons: why[i] ?? [] }
+    const dwell = unit ? flashDwell(hit, unit, driesInScreen, own) : rackDry(hit, own)
+    return { unit, dwell, reasons: why[i] ?? [] }
   })
 }

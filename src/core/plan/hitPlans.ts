@@ -145,6 +145,7 @@ export const strokeNeedOf = (
   darkCloth,
   offPallet: run.placement.where === 'offPallet',
   driesInScreen: driesInScreen(s.system),
+  height: run.placement.height,
 })
 
 /** How a screen is known when a sample of it was good. */

@@ -3,6 +3,7 @@ import type { Press, Shop } from '../equipment'
 import { coolDown } from '../heat'
 import { baseCoverage, baseFor, type SecondWhite, secondWhiteFor } from '../ink'
 import { type Cloth, hardestCloth, type InkColour, type Order, type Run, splitOrder, toneOf } from '../order'
+import { liesOnPallet } from '../registration'
 import { type Job, type PressSpace, type Relation, type Solver, solverFor } from '../sequence'
 import { filmsFor } from './films'
 import type { Context } from './hitPlans'
@@ -107,10 +108,13 @@ function choosePress(ctx: Context, screens: number, solver: Solver) {
       laps,
       effort: PRESS_EFFORT,
     }).fits
-  const fitting = presses.find((p) => fits(p, 1)) ?? presses.find((p) => fits(p, 2))
-  const advised = fitting ?? presses[0]
+  const boards = presses.filter((p) => liesOnPallet(run.placement, p))
+  const tried = boards.length > 0 ? boards : presses
+  const fitting = tried.find((p) => fits(p, 1)) ?? tried.find((p) => fits(p, 2))
+  const advised = fitting ?? tried[0]
   if (!advised) throw new Error('the shop has no press')
-  const advice = pressAdvice(advised, fitting !== undefined, shop, why, overrides)
+  const suits = fitting !== undefined && boards.length > 0
+  const advice = pressAdvice(advised, suits, shop, why(advised), overrides)
   const press = shop.presses.find((p) => p.id === choiceOf(advice)) ?? advised
   return { press, advice }
 }

@@ -238,7 +238,7 @@ describe('warnings', () => {
     expect(warned(p)).toContain('NO_COOL')
     const tiny = { ...PRESSES.automatic, stations: PRESSES.automatic.stations.slice(0, 4) }
     expect(stops(planFor({ press: 'automatic', shop: { presses: [tiny] } }))).toEqual(['STATIONS_SHORT'])
-    expect(stops(planFor({ where: 'offPallet', press: 'bench' }))).toEqual(['OFF_PALLET'])
+    expect(stops(planFor({ where: 'offPallet', press: 'bench' }))).toEqual(['OFF_PALLET', 'NO_RACK'])
   })
   it('inks that no one heat cures', () => {
     const inks = [ink('a', '#b06a3d', { lowCure: true }), INKS.copper]

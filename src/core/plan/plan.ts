@@ -1,19 +1,21 @@
-import { advicesIn, numberOf, type Reason, warnings } from '../advice'
+import { advicesIn, numberOf, q, type Reason, warnings } from '../advice'
 import { flashesAt, type Press, type Shop } from '../equipment'
-import { cureFor, flashHeight } from '../heat'
-import { driesInScreen, type Order } from '../order'
+import { cureFor, flashHeight, HEAT, whatCures } from '../heat'
+import { driesInScreen, laidFlat, type Order, sizesOf } from '../order'
 import { mm } from '../quantity'
-import { filmPosition, offPalletStop, type PlacementAdvice, placeOn } from '../registration'
+import { filmPosition, liesOnPallet, offPalletStop, type PlacementAdvice, placeOn } from '../registration'
 import { SAFETY } from '../safety'
 import { offContactFor, tensionFit } from '../screen'
 import { directionFor, holdFor, squeegeeLengthFor } from '../stroke'
+import { PLAN } from './definition'
 import { planFlashes } from './flashes'
 import { ownLast } from './goodSample'
 import { type Context, planHits } from './hitPlans'
 import type { Separation } from './hits'
 import { type Ordering, orderingOf } from './ordering'
+import { BENCH_SCREENS } from './press'
 import { type Printed, printedIn } from './printed'
-import type { Decisions, HitPlan, RunPlan } from './runPlan'
+import type { Decisions, FlashPlan, HitPlan, RunPlan } from './runPlan'
 import { potLife, timeOf } from './time'
 
 /**
@@ -38,6 +40,8 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
   const told = [
     ...sequence.reasons,
     ...offPalletStop(run, hits.length),
+    ...whatCures(ctx.method, ctx.shop.dryers, ctx.shop.flashes),
+    ...onBench(press, flashes, separations),
     ...frames,
     ...placement.reasons,
     ...position.reasons,
@@ -73,12 +77,16 @@ function jobSettings(
 ) {
   const { ctx, cloth, separations, job, press, cool } = found
   const { run, shop, method, overrides } = ctx
-  const { width } = run.placement
+  const { width, height } = run.placement
   const wet = separations.some((s) => driesInScreen(s.system))
   const halftones = separations.some((s) => s.stroke === 'halftone')
   const flashes = planFlashes(events, job, flashesAt(shop, press), wet, whyFlash, overrides)
-  const cure = cureFor(separations, cloth, width, shop.dryers, method, overrides)
-  const { fits, laps } = sequence
+  const sizes = { garment: laidFlat(sizesOf(run)), print: { width, length: height } }
+  const cure = cureFor(separations, cloth, sizes, shop.dryers, method, overrides)
+  const { laps } = sequence
+  // No pace is told of what cannot be printed.
+  const fits =
+    sequence.fits && liesOnPallet(run.placement, press) && run.quantity > 0 && separations.length > 0
   return {
     secondWhite: found.secondWhite,
     baseCoverage: found.baseCoverage,
@@ -90,8 +98,23 @@ function jobSettings(
     placement: placeOn(run, press, method, overrides),
     flashes,
     time: fits ? timeOf({ ctx, press, hits, flashes, events, laps, cool, wide, cure }) : undefined,
-    ...(flashes.length > 0 ? { flashHeight: flashHeight(overrides), coolDown: cool } : NOT_FLASHED),
+    ...(flashes.some((f) => f.unit) ? { flashHeight: flashHeight(overrides), coolDown: cool } : NOT_FLASHED),
   }
+}
+
+/** What a bench cannot hold or dry. */
+function onBench(
+  press: Press,
+  flashes: readonly FlashPlan[],
+  separations: readonly Separation[],
+): readonly Reason[] {
+  if (press.kind !== 'bench') return []
+  const screens = q('count', separations.length)
+  const loose =
+    separations.length > BENCH_SCREENS ? [PLAN.because('BENCH_REGISTER', { screens, press: press.name })] : []
+  const wet = flashes.some((f) => !f.unit) ? separations.filter((s) => !driesInScreen(s.system)) : []
+  const [first] = wet
+  return first ? [...loose, HEAT.because('NO_RACK', { name: first.hit.name, press: press.name })] : loose
 }
 
 /** How the frames of the job fit each other at the edge of its print. */

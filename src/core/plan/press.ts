@@ -1,51 +1,82 @@
-import { type ChoiceAdvice, type Overrides, q, type Reason } from '../advice'
+import { type ChoiceAdvice, type Overrides, q, type Reason, type RuleOf } from '../advice'
 import { flashesAt, type Press, type Shop, usableHeads } from '../equipment'
-import type { Run } from '../order'
+import type { Placement, Run } from '../order'
+import { liesOnPallet } from '../registration'
 import type { PressSpace } from '../sequence'
 import { PLAN } from './definition'
 import { hitsAt, type PrintOf } from './mounted'
 
 const MANY_SCREENS = 6
 /** More screens than this do not hold register on a hinge. */
-const BENCH_SCREENS = 2
+export const BENCH_SCREENS = 2
 const LONG_RUN = 150
 
-/** Presses in the order this run should try them, and why. Not by quantity alone. */
-export function rankPresses(
-  run: Run,
-  screens: number,
-  shop: Shop,
-): { readonly presses: readonly Press[]; readonly why: Reason } {
-  const halftones = run.placement.inks.some((ink) => ink.ruling !== undefined)
+/** Presses in the order in which a run should try them, and why the one that is taken. */
+interface Ranked {
+  readonly presses: readonly Press[]
+  readonly why: (taken: Press) => readonly Reason[]
+}
+
+/** Presses in the order this run should try them: those whose board takes the print first, never by quantity alone. */
+export function rankPresses(run: Run, screens: number, shop: Shop): Ranked {
+  const { placement } = run
+  const halftones = placement.inks.some((ink) => ink.ruling !== undefined)
   const inputs = {
     screens: q('count', screens),
     pieces: q('count', run.quantity),
     halftones: halftones ? ' with halftones' : '',
   }
   const able = shop.presses.filter((p) => p.kind !== 'bench' || screens <= BENCH_SCREENS)
+  const few = able.length > 0 ? able : shop.presses
+  const boards = few.filter((p) => liesOnPallet(placement, p))
+  const board = boardReasons(placement, few, boards)
   const by = (...kinds: Press['kind'][]) =>
-    [...(able.length > 0 ? able : shop.presses)].sort(
-      (a, b) => kinds.indexOf(a.kind) - kinds.indexOf(b.kind) || size(a) - size(b),
+    [...few].sort(
+      (a, b) =>
+        Number(boards.includes(b)) - Number(boards.includes(a)) ||
+        kinds.indexOf(a.kind) - kinds.indexOf(b.kind) ||
+        boardOf(a) - boardOf(b) ||
+        size(a) - size(b),
     )
-  if (run.placement.where === 'offPallet')
-    return { presses: by('bench', 'single', 'manual', 'automatic'), why: PLAN.because('PRESS_ODD') }
+  const ranked = (presses: readonly Press[], why: (byHand: boolean) => RuleOf<typeof PLAN>): Ranked => ({
+    presses,
+    why: (taken) => [PLAN.because(why(taken.kind !== 'automatic'), inputs), ...board],
+  })
+  if (placement.where === 'offPallet')
+    return ranked(by('bench', 'single', 'manual', 'automatic'), (byHand) =>
+      byHand ? 'PRESS_ODD' : 'PRESS_ONLY',
+    )
   const automaticFirst = by('automatic', 'manual', 'single', 'bench')
   if (screens >= MANY_SCREENS || (halftones && screens > 3))
-    return { presses: automaticFirst, why: PLAN.because('PRESS_MANY', inputs) }
-  if (run.quantity >= LONG_RUN) return { presses: automaticFirst, why: PLAN.because('PRESS_LONG', inputs) }
-  return {
-    presses: by('manual', 'single', 'automatic', 'bench'),
-    why: PLAN.because('PRESS_SHORT', inputs),
-  }
+    return ranked(automaticFirst, (byHand) => (byHand ? 'PRESS_MANY_BY_HAND' : 'PRESS_MANY'))
+  if (run.quantity >= LONG_RUN)
+    return ranked(automaticFirst, (byHand) => (byHand ? 'PRESS_LONG_BY_HAND' : 'PRESS_LONG'))
+  return ranked(by('manual', 'single', 'automatic', 'bench'), (byHand) =>
+    byHand ? 'PRESS_SHORT' : 'PRESS_ONLY',
+  )
 }
 
 const size = (press: Press) => (press.kind === 'manual' ? press.pallets : 0)
+/** A small board is quicker to turn and to load. */
+const boardOf = ({ palletWidth, palletHeight }: Press) => palletWidth * palletHeight
+
+/** Which boards the print rules out. */
+function boardReasons(
+  { width, height }: Placement,
+  presses: readonly Press[],
+  boards: readonly Press[],
+): readonly Reason[] {
+  const print = { width: q('length', width), height: q('length', height) }
+  if (boards.length === 0) return [PLAN.because('PRESS_NO_BOARD', print)]
+  const short = presses.filter((p) => !boards.includes(p)).map((p) => p.name)
+  return short.length > 0 ? [PLAN.because('PRESS_BOARD', { ...print, presses: short.join(', ') })] : []
+}
 
 export function pressAdvice(
   advised: Press,
   fits: boolean,
   shop: Shop,
-  why: Reason,
+  why: readonly Reason[],
   overrides: Overrides,
 ): ChoiceAdvice {
   return PLAN.choice(
@@ -53,7 +84,7 @@ export function pressAdvice(
     {
       advised: advised.id,
       choices: shop.presses.map((p) => ({ value: p.id, label: p.name })),
-      reasons: [why, PLAN.because(fits ? 'PRESS_FITS' : 'PRESS_NONE')],
+      reasons: [...why, PLAN.because(fits ? 'PRESS_FITS' : 'PRESS_NONE')],
     },
     overrides,
   )

@@ -50,10 +50,10 @@ export function pressCycle(plan: RunPlan): PressCycle | undefined {
     }
   if (press.kind !== 'manual') return undefined
   const { need } = time
-  const loader = need.crew.size === 'loader'
-  const { rhythm } = bestRhythm(need)
+  const { rhythm, alone } = bestRhythm(need)
+  const loader = !alone
   const groups = groupsOf(plan)
-  const stops = stopsOf(workOf(need), press.pallets, rhythm, !loader)
+  const stops = stopsOf(workOf(need), press.pallets, rhythm, alone)
   const n = stops.length
   const palletAt = (j: number) => (((j % press.pallets) + press.pallets) % press.pallets) + 1
   const steps = stops.map((stop, j): CycleStep => {

@@ -19,7 +19,8 @@ const rank = (run: Run) => (isRaised(run) ? 2 : run.placement.where === 'neckLab
 function cureOf(run: Run, method: ShopMethod) {
   const { placement } = run
   const needs = placement.inks.map((i) => ({ ...i, system: i.system === 'house' ? method.ink : i.system }))
-  const { inkFilm } = cureFor(needs, hardestCloth(run), placement.width, [], method, {})
+  const print = { width: placement.width, length: placement.height }
+  const { inkFilm } = cureFor(needs, hardestCloth(run), { garment: print, print }, [], method, {})
   return { own: inkFilm.advised, most: inkFilm.range[1] }
 }
 

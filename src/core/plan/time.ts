@@ -1,10 +1,21 @@
-import { type NumberAdvice, numberOf, q, type Reason } from '../advice'
+import { choiceOf, type NumberAdvice, numberOf, q, type Reason } from '../advice'
 import type { Press } from '../equipment'
 import type { Cure } from '../heat'
 import { INK, POT_LIFE } from '../ink'
-import { driesInScreen } from '../order'
-import { beltRate, type RunTime, runTime } from '../rate'
+import { driesInScreen, laidFlat, sizesOf } from '../order'
+import type { Duration, Length } from '../quantity'
+import {
+  beltRate,
+  type Cap,
+  onBelt,
+  RATE,
+  type RunTime,
+  runTime,
+  type StrokeGroups,
+  type Struck,
+} from '../rate'
 import type { Event } from '../sequence'
+import { type Flood, longer } from '../stroke'
 import type { Context } from './hitPlans'
 import type { Separation } from './hits'
 import type { FlashPlan, HitPlan } from './runPlan'
@@ -37,29 +48,61 @@ interface Timed {
   readonly cure: Cure
 }
 
-/** Set-up, pace and what both come to. */
-export function timeOf({ ctx, press, hits, flashes, events, laps, cool, wide, cure }: Timed): RunTime {
-  const { run, method, overrides } = ctx
-  const groups: number[][] = [[]]
+/** Seconds of a flood over a usual print, by how it is done (assumed but for the usual). */
+const FLOODED = { even: 1, hard: 1, slow: 1.6, full: 1.2 } as const satisfies Record<Flood, Duration>
+
+/** Screens between two flashes as the plan strikes them: strokes, seconds of each, and of the flood. */
+function struckIn(events: readonly Event[], hits: readonly HitPlan[], height: Length): StrokeGroups {
+  const groups: Struck[][] = [[]]
   let at = 0
   for (const e of events) {
-    if (e.kind === 'flash') groups.push([])
-    else groups.at(-1)?.push(numberOf((hits[at++] as HitPlan).stroke.strokes))
+    if (e.kind === 'flash') {
+      groups.push([])
+      continue
+    }
+    const { strokes, time, flood } = (hits[at++] as HitPlan).stroke
+    groups.at(-1)?.push({
+      strokes: numberOf(strokes),
+      stroke: numberOf(time),
+      flood: FLOODED[choiceOf(flood)] * longer(height),
+    })
   }
-  const panel = method.cure === 'panel'
-  const most = panel ? 1 / numberOf(cure.dwell) : cure.belt && beltRate(numberOf(cure.belt))
+  return groups
+}
+
+/** What the cure lets through: a panel one at a time, a belt what lies on it. */
+function capOf({ ctx: { run, shop, method }, cure }: Timed): Cap | undefined {
+  if (method.cure === 'panel') {
+    const most = 1 / numberOf(cure.dwell)
+    return { most, why: RATE.because('RATE_PANEL', { most: q('rate', most) }) }
+  }
+  const dryer = shop.dryers.find((d) => d.id === (cure.dryer && choiceOf(cure.dryer)))
+  if (!cure.belt || !dryer) return undefined
+  const lies = onBelt(dryer.beltWidth, laidFlat(sizesOf(run)))
+  const most = beltRate(numberOf(cure.belt), lies)
+  const inputs = { most: q('rate', most), lanes: q('count', lies.lanes), pitch: q('length', lies.pitch) }
+  return { most, why: RATE.because('RATE_DRYER', inputs) }
+}
+
+/** Set-up, pace and what both come to. */
+export function timeOf(timed: Timed): RunTime {
+  const { ctx, press, hits, flashes, events, laps, cool, wide } = timed
+  const { run, overrides } = ctx
+  // On a bench without a unit the rack dries, and nothing else waits.
+  const racked = press.kind === 'bench' && flashes.some((f) => !f.unit)
+  const dwell = Math.max(0, ...flashes.map((f) => numberOf(f.dwell)))
   return runTime(
     {
       press,
-      groups,
+      groups: struckIn(events, hits, run.placement.height),
       laps,
-      flash: Math.max(0, ...flashes.map((f) => numberOf(f.dwell))),
-      cool: cool.kind === 'duration' ? numberOf(cool) : AUTOMATIC_COOL,
+      flash: racked ? 0 : dwell,
+      cool: racked ? dwell : cool.kind === 'duration' ? numberOf(cool) : AUTOMATIC_COOL,
+      offPallet: run.placement.where === 'offPallet',
       coolHeads: coolHeadsIn(press, events, wide),
       pieces: run.quantity,
     },
-    most,
-    panel,
+    capOf(timed),
     overrides,
   )
 }

@@ -3,12 +3,16 @@ import { keysOf } from '../quantity'
 import { carouselCycle, type Rhythm, rhythmsOf } from './carousel'
 import {
   AS_IT_IS,
+  automaticTimes,
   type CycleNeed,
+  printingOf,
   RESOURCES,
   type Resource,
   type Scale,
   SKILLS,
+  type StrokeGroups,
   TIMES,
+  type Work,
   workOf,
 } from './times'
 
@@ -23,57 +27,103 @@ export const DRYING_PLACES = 24
  * @example four screens, flashed two-stroke base, four pallets, alone: 30.0 s, 120 an hour
  */
 export function cycleTime(need: CycleNeed, scale: Scale = AS_IT_IS): Duration {
-  const { press, crew, groups, laps, cool, pieces } = need
+  const { press, crew, groups, laps, cool } = need
   const work = workOf(need, scale)
-  const screens = groups.flat().length
   const flashes = groups.length - 1
   const printing = sum(work.groups)
-  const m = SKILLS[crew.skill].factor
   switch (press.kind) {
     case 'single':
       return work.hand + printing + flashes * (work.flash + work.cool)
     case 'manual':
-      return bestRhythm(need, scale).seconds
+      return palletCycle(need, scale)
     case 'automatic': {
-      const ends = [m * scale.hand * TIMES.autoLoad, m * scale.hand * TIMES.autoUnload]
-      const stations = groups.flat().map((n) => scale.print * (TIMES.autoFlood + n * TIMES.autoStroke))
-      const index = scale.turn * TIMES.autoIndex
+      const { ends, index } = automaticTimes(need, scale)
+      const stations = groups.flat().map((struck) => scale.print * printingOf(struck))
       const slowest = Math.max(
         ...(crew.size === 'alone' ? [sum(ends)] : ends),
         ...stations,
         flashes > 0 ? work.flash : 0,
       )
       // A garment cools in the empty stations and while it travels; the next print waits for that.
-      const first = scale.print * (TIMES.autoFlood + (groups.at(-1)?.[0] ?? 1) * TIMES.autoStroke)
+      const first = scale.print * firstAfterFlash(groups)
       const cooled =
         flashes > 0 && cool > 0 ? (index + first + work.flash + work.cool) / (need.coolHeads + 2) : 0
       return laps * Math.max(index + slowest, cooled)
     }
-    case 'bench': {
-      const n = Math.max(1, Math.min(pieces, DRYING_PLACES))
-      const hand = m * scale.hand * (TIMES.benchPlace + TIMES.benchRegister + TIMES.benchRack)
-      const one = hand + m * scale.print * (TIMES.flood + TIMES.stroke)
-      const dry = scale.cool * cool
-      const between = Math.max(TIMES.benchSwap, dry - (n - 1) * one)
-      const last = Math.max(TIMES.benchSwap, dry - n * one)
-      return (screens * n * one + (screens - 1) * between + last) / n
-    }
+    case 'bench':
+      return benchCycle(need, work, scale)
     default:
       return press satisfies never
   }
 }
 
-/** The rhythm in which a carousel is quickest. */
-export function bestRhythm(
-  need: CycleNeed,
-  scale: Scale = AS_IT_IS,
-): { readonly seconds: Duration; readonly rhythm: Rhythm } {
+/** Seconds of the first print after the last flash of an automatic. */
+export const firstAfterFlash = (groups: StrokeGroups): Duration => {
+  const first = groups.at(-1)?.[0]
+  return first ? printingOf(first) : 0
+}
+
+/**
+ * One screen after another. A single colour goes from the hinge to the belt; several are printed in batches, one colour across
+ * all of a batch, which dries on a rack, or piece by piece under a flash unit or heat gun: one of the two, never both.
+ */
+function benchCycle({ groups, crew, pieces, flash }: CycleNeed, work: Work, scale: Scale): Duration {
+  const screens = groups.flat()
+  const printing = sum(work.groups)
+  if (screens.length < 2) return work.hand + printing
+  const n = Math.max(1, Math.min(pieces, DRYING_PLACES))
+  const m = SKILLS[crew.skill].factor * scale.hand
+  const lay = m * (TIMES.benchPlace + TIMES.benchRegister + TIMES.benchRack)
+  const ones = screens.map((struck) => lay + SKILLS[crew.skill].factor * scale.print * printingOf(struck))
+  if (flash > 0) {
+    const between = ones.slice(0, -1).map((one) => Math.max(TIMES.benchSwap, work.cool - (n - 1) * one))
+    return sum(ones) + (screens.length - 1) * work.flash + (sum(between) + TIMES.benchSwap) / n
+  }
+  const dry = work.cool
+  const between = ones.slice(0, -1).map((one) => Math.max(TIMES.benchSwap, dry - (n - 1) * one))
+  const last = Math.max(TIMES.benchSwap, dry - n * (ones.at(-1) ?? 0))
+  return sum(ones) + (sum(between) + last) / n
+}
+
+/** How the pallets take turns, who does it, and the seconds a garment in strict turns. */
+export interface BestRhythm {
+  readonly rhythm: Rhythm
+  /** One person does all of it: a second only watches, where two would wait for each other. */
+  readonly alone: boolean
+  readonly seconds: Duration
+}
+
+/** The rhythm in which a carousel is quickest; two people fall back to that of one where it is. */
+export function bestRhythm(need: CycleNeed, scale: Scale = AS_IT_IS): BestRhythm {
   const pallets = need.press.kind === 'manual' ? need.press.pallets : 1
-  const alone = need.crew.size === 'alone'
-  const work = workOf(need, scale)
-  return rhythmsOf(pallets, work.groups.length, alone)
-    .map((rhythm) => ({ rhythm, seconds: carouselCycle(work, pallets, rhythm, alone) }))
+  const crews = need.crew.size === 'alone' ? (['alone'] as const) : (['loader', 'alone'] as const)
+  return crews
+    .flatMap((size) => {
+      const alone = size === 'alone'
+      const work = workOf({ ...need, crew: { ...need.crew, size } }, scale)
+      return rhythmsOf(pallets, work.groups.length, alone).map(
+        (rhythm): BestRhythm => ({ rhythm, alone, seconds: carouselCycle(work, pallets, rhythm, alone) }),
+      )
+    })
     .reduce((a, b) => (b.seconds < a.seconds - 1e-9 ? b : a))
+}
+
+/** Fewer pallets that are looked at. */
+const FEWER = 3
+
+/**
+ * Seconds a garment at a carousel. Strict turns fit some numbers of pallets better than one more (an odd one alternates by
+ * itself); people skip or double a turn, so more pallets are taken to be no slower than fewer (assumed).
+ */
+export function palletCycle(need: CycleNeed, scale: Scale = AS_IT_IS): Duration {
+  const { press } = need
+  if (press.kind !== 'manual') return bestRhythm(need, scale).seconds
+  const counts = Array.from({ length: FEWER + 1 }, (_, i) => press.pallets - i).filter(
+    (n) => n > 1 || n === press.pallets,
+  )
+  return Math.min(
+    ...counts.map((pallets) => bestRhythm({ ...need, press: { ...press, pallets } }, scale).seconds),
+  )
 }
 
 /** What a tenth quicker would bring, as a share of pieces more. */

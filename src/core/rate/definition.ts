@@ -53,9 +53,21 @@ export const RATE = defineRoom({
       source: 'common practice',
     },
     RATE_DRYER: {
-      says: 'The belt takes at most {most}: the dryer sets the pace.',
+      says: 'The belt takes at most {most}: {lanes} abreast, one every {pitch}. The dryer sets the pace.',
       source: 'geometry',
       severity: 'Note',
+    },
+    RATE_FEW: {
+      says: '{pieces} in the batch: a screen change of {swap} is shared by few, so the pace is low.',
+      source: 'geometry',
+    },
+    RATE_LONE: {
+      says: 'Two would wait for each other here: one prints alone, the other fetches and folds.',
+      source: 'geometry',
+    },
+    RATE_PALLETS: {
+      says: 'In strict turns {pallets} pallets take {cycle} a piece, slower than fewer; crews skip or double a turn, so the quicker pace is taken.',
+      source: 'assumed',
     },
     RATE_PANEL: {
       says: 'A panel that cures for a minute caps the line at {most}.',
@@ -86,8 +98,22 @@ export const RATE = defineRoom({
       kind: 'rate',
       within: [1e-5, 2],
       label: 'Pace',
-      follows: ['practice cure', 'printOrder'],
-      after: ['press', 'crew', 'skill', 'base', 'white', 'strokes', 'dwell', 'coolDown', 'cureDwell', 'belt'],
+      follows: ['practice cure', 'printOrder', 'sizes', 'where', 'printHeight', 'dryers'],
+      after: [
+        'press',
+        'crew',
+        'skill',
+        'base',
+        'white',
+        'strokes',
+        'time',
+        'flood',
+        'dwell',
+        'coolDown',
+        'cureDwell',
+        'dryer',
+        'belt',
+      ],
     },
     total: {
       kind: 'workTime',

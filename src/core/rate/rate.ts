@@ -9,7 +9,7 @@ import {
 } from '../advice'
 import type { Press } from '../equipment'
 import { type Duration, minutes, type Quantity } from '../quantity'
-import { cycleTime } from './cycle'
+import { bestRhythm, cycleTime, DRYING_PLACES, palletCycle } from './cycle'
 import { RATE } from './definition'
 import { ALLOWANCE, CREWS, type Crew, type CycleNeed, MISPRINTS, RE_INKED, SKILLS, TIMES } from './times'
 import { variedCycle } from './varied'
@@ -47,16 +47,37 @@ function crewFor(press: Press, overrides: Overrides) {
   return { crew, skill }
 }
 
-/**
- * Minutes for a run: set-up, pace and what both come to. `most` is what the dryer lets through, pieces a second; a `panel`
- * that cures one garment after the other is said to be one.
- */
-export function runTime(
-  asked: Omit<CycleNeed, 'crew'>,
-  most: number | undefined,
-  panel: boolean,
-  overrides: Overrides,
-): RunTime {
+/** A small batch pays for its screen changes alone. */
+const fewOnBench = ({ press, groups, pieces }: CycleNeed): readonly Reason[] =>
+  press.kind === 'bench' && groups.flat().length > 1 && pieces < DRYING_PLACES
+    ? [RATE.because('RATE_FEW', { pieces: q('count', pieces), swap: q('duration', TIMES.benchSwap) })]
+    : []
+
+/** Where strict turns would be slower than fewer pallets, or a helper slower than none: what was taken instead. */
+function turnsOf(need: CycleNeed): readonly Reason[] {
+  if (need.press.kind !== 'manual') return []
+  const { seconds, alone } = bestRhythm(need)
+  return [
+    ...(alone && need.crew.size === 'loader' ? [RATE.because('RATE_LONE')] : []),
+    ...(palletCycle(need) < seconds - 1e-9
+      ? [
+          RATE.because('RATE_PALLETS', {
+            pallets: q('count', need.press.pallets),
+            cycle: q('duration', seconds),
+          }),
+        ]
+      : []),
+  ]
+}
+
+/** What the heat lets through, pieces a second, and why. */
+export interface Cap {
+  readonly most: Quantity<'rate'>
+  readonly why: Reason
+}
+
+/** Minutes for a run: set-up, pace and what both come to. */
+export function runTime(asked: Omit<CycleNeed, 'crew'>, cap: Cap | undefined, overrides: Overrides): RunTime {
   const { crew, skill } = crewFor(asked.press, overrides)
   const need: CycleNeed = {
     ...asked,
@@ -66,11 +87,9 @@ export function runTime(
   const cycle = cycleTime(need)
   const varied = variedCycle(need)
   const own = sustained(cycle, screens)
+  const most = cap?.most
   const pace = most === undefined ? own : Math.min(own, most)
-  const capped: Reason[] =
-    most !== undefined && most < own
-      ? [RATE.because(panel ? 'RATE_PANEL' : 'RATE_DRYER', { most: q('rate', most) })]
-      : []
+  const capped: Reason[] = cap && cap.most < own ? [cap.why] : []
   const setup = RATE.number(
     'setup',
     {
@@ -102,6 +121,8 @@ export function runTime(
             ]
           : []),
         RATE.because('RATE_SHIFT', { screens: q('count', screens) }),
+        ...fewOnBench(need),
+        ...turnsOf(need),
         ...capped,
       ],
     },
@@ -125,9 +146,3 @@ export function runTime(
   )
   return { crew, skill, need, most, burst: 1 / cycle, setup, rate, total }
 }
-
-/** Metres of belt a garment takes. */
-const PITCH = 0.75
-
-/** Pieces a second that a belt carries in one lane: speed / garment pitch (geometry). */
-export const beltRate = (speed: Quantity<'beltSpeed'>): Quantity<'rate'> => speed / PITCH

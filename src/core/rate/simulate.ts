@@ -2,8 +2,8 @@ import { randomLcg, randomLogNormal } from 'd3-random'
 import TinyQueue from 'tinyqueue'
 import type { Duration, Share } from '../quantity'
 import { stopsOf } from './carousel'
-import { bestRhythm } from './cycle'
-import { type CycleNeed, type Motions, SKILLS, TIMES, workOf } from './times'
+import { bestRhythm, firstAfterFlash } from './cycle'
+import { automaticTimes, type CycleNeed, type Motions, printingOf, workOf } from './times'
 
 /** Someone or something at work for a while. */
 export interface Busy {
@@ -81,9 +81,8 @@ export function simulate(need: CycleNeed, asked: Simulation): Simulated {
 
 function carousel(need: CycleNeed, pallets: number, { garments, spread, seed }: Simulation): Simulated {
   const draw = sampler(spread, seed)
-  const { rhythm } = bestRhythm(need)
-  const work = workOf(need)
-  const alone = need.crew.size === 'alone'
+  const { rhythm, alone } = bestRhythm(need)
+  const work = workOf({ ...need, crew: { ...need.crew, size: alone ? 'alone' : 'loader' } })
   const stops = stopsOf(work, pallets, rhythm, alone)
   const time = clock()
   const busy: Busy[] = []
@@ -134,13 +133,13 @@ function carousel(need: CycleNeed, pallets: number, { garments, spread, seed }: 
 function automatic(need: CycleNeed, { garments, spread, seed }: Simulation): Simulated {
   const { crew, groups, laps, coolHeads } = need
   const draw = sampler(spread, seed)
-  const m = SKILLS[crew.skill].factor
+  const { ends, index } = automaticTimes(need)
   const { flash, cool } = workOf(need)
   const busy: Busy[] = []
   const done: number[] = []
   const time = clock()
-  const prints = groups.flat().map((n) => TIMES.autoFlood + n * TIMES.autoStroke)
-  const first = TIMES.autoFlood + (groups.at(-1)?.[0] ?? 1) * TIMES.autoStroke
+  const prints = groups.flat().map(printingOf)
+  const first = firstAfterFlash(groups)
   const flashed = groups.length > 1
   /** When the film is cool that was flashed so many stops ago. */
   const cooled: number[] = []
@@ -150,15 +149,15 @@ function automatic(need: CycleNeed, { garments, spread, seed }: Simulation): Sim
       open--
       if (open > 0) return
       if (j % laps === laps - 1) done.push(time.now())
-      busy.push({ who: 'Carousel', what: 'turn', from: time.now(), to: time.now() + TIMES.autoIndex })
-      time.at(time.now() + TIMES.autoIndex, () => stand(j + 1))
+      busy.push({ who: 'Carousel', what: 'turn', from: time.now(), to: time.now() + index })
+      time.at(time.now() + index, () => stand(j + 1))
     }
     const does = (who: string, what: Busy['what'], seconds: number, from = time.now()) => {
       open++
       busy.push({ who, what, from, to: from + seconds })
       time.at(from + seconds, over)
     }
-    const [load, unload] = [draw([m * TIMES.autoLoad]), draw([m * TIMES.autoUnload])]
+    const [load, unload] = [draw([ends[0]]), draw([ends[1]])]
     if (crew.size === 'alone') does('One person', 'load', load + unload)
     else {
       does('Loader', 'load', load)

@@ -18,8 +18,6 @@ export const TIMES = {
   autoIndex: 1.2,
   autoLoad: 4.6,
   autoUnload: 2.5,
-  autoStroke: 1.4,
-  autoFlood: 1.0,
   benchPlace: 3.5,
   benchRegister: 3,
   benchRack: 3,
@@ -63,8 +61,31 @@ export type Resource = keyof typeof RESOURCES
 export type Scale = Readonly<Record<Resource, number>>
 export const AS_IT_IS: Scale = { print: 1, hand: 1, turn: 1, flash: 1, cool: 1 }
 
-/** Screens between two flashes, each by its number of strokes. */
-export type StrokeGroups = readonly (readonly number[])[]
+/** A screen as it is struck: how often, seconds of a stroke and of a flood. */
+export interface Struck {
+  readonly strokes: number
+  readonly stroke: Duration
+  readonly flood: Duration
+}
+
+/** Screens between two flashes. */
+export type StrokeGroups = readonly (readonly Struck[])[]
+
+/** What one screen takes at its place: one flood, and its strokes. */
+export const printingOf = ({ strokes, stroke, flood }: Struck): Duration => flood + strokes * stroke
+
+/** How far a board is from a usual one (0) to one for all-over prints (1): by its longer side, metres. */
+const USUAL_BOARD = 0.6
+const LARGE_BOARD = 1
+const largeness = ({ palletWidth, palletHeight }: Press): Share =>
+  Math.min(1, Math.max(0, (Math.max(palletWidth, palletHeight) - USUAL_BOARD) / (LARGE_BOARD - USUAL_BOARD)))
+
+/** Large boards take so much longer to load and to turn; what lies between, in proportion (assumed). */
+const LARGE = { hand: 2.4, turn: 2.5 } as const
+const slowedBy = (press: Press, most: number): number => 1 + (most - 1) * largeness(press)
+
+/** An item that does not go over a pallet is laid, measured and taken off in so much more (assumed). */
+const OFF_PALLET_HAND = 1.6
 
 export interface CycleNeed {
   readonly press: Press
@@ -72,10 +93,12 @@ export interface CycleNeed {
   readonly groups: StrokeGroups
   /** Revolutions of every garment. */
   readonly laps: 1 | 2
-  /** Longest flash dwell, seconds. */
+  /** Longest flash dwell, seconds; none on a bench whose prints dry on a rack. */
   readonly flash: Duration
-  /** Cool-down after a flash where the garment waits, seconds. */
+  /** Cool-down after a flash where the garment waits, or drying on a rack, seconds. */
   readonly cool: Duration
+  /** An item that does not go over a pallet. */
+  readonly offPallet: boolean
   /** Empty stations behind the last flash of an automatic, in which the film cools. */
   readonly coolHeads: number
   /** Drying places on a bench. */
@@ -100,16 +123,38 @@ export interface Work {
   readonly cool: Duration
 }
 
-/** Seconds of work at a press where all screens print at one place. */
-export function workOf({ press, crew, groups, flash, cool }: CycleNeed, scale: Scale = AS_IT_IS): Work {
-  const m = SKILLS[crew.skill].factor
-  const head = TIMES.head * (press.kind === 'single' ? SINGLE_HEAD : 1)
+/** Motions of hands for one garment, a trained person, seconds: off, onto the belt, a look, on, tack. */
+function handsOf({ press, crew, offPallet }: CycleNeed): Motions {
   const belt = crew.size === 'loader' ? TIMES.beltLoader : TIMES.beltAlone
-  const hands = [TIMES.unload, belt, TIMES.inspect, TIMES.load, TIMES.tackPer5 / 5]
-  const handMotions = hands.map((t) => scale.hand * m * t)
+  const slower = slowedBy(press, LARGE.hand) * (offPallet ? OFF_PALLET_HAND : 1)
+  return [
+    TIMES.unload * slower,
+    belt,
+    TIMES.inspect,
+    TIMES.load * slower,
+    TIMES.tackPer5 / 5,
+    ...(press.kind === 'bench' ? [TIMES.benchRegister] : []),
+  ]
+}
+
+/** Seconds in which both ends of an automatic load and unload, and its index. */
+export const automaticTimes = ({ press, crew }: CycleNeed, scale: Scale = AS_IT_IS) => {
+  const slower = SKILLS[crew.skill].factor * scale.hand * slowedBy(press, LARGE.hand)
+  return {
+    ends: [TIMES.autoLoad * slower, TIMES.autoUnload * slower] as const,
+    index: scale.turn * TIMES.autoIndex * slowedBy(press, LARGE.turn),
+  }
+}
+
+/** Seconds of work at a press where all screens print at one place. */
+export function workOf(need: CycleNeed, scale: Scale = AS_IT_IS): Work {
+  const { press, crew, groups, flash, cool } = need
+  const m = SKILLS[crew.skill].factor
+  const head = TIMES.head * (press.kind === 'single' || press.kind === 'bench' ? SINGLE_HEAD : 1)
+  const handMotions = handsOf(need).map((t) => scale.hand * m * t)
   const motions = groups.map((group) =>
-    group.flatMap((n) =>
-      [head, TIMES.flood, ...Array<Duration>(n).fill(TIMES.stroke)].map((t) => scale.print * m * t),
+    group.flatMap(({ strokes, stroke, flood }) =>
+      [head, flood, ...Array<Duration>(strokes).fill(stroke)].map((t) => scale.print * m * t),
     ),
   )
   return {
@@ -117,7 +162,7 @@ export function workOf({ press, crew, groups, flash, cool }: CycleNeed, scale: S
     motions,
     hand: sum(handMotions),
     handMotions,
-    turn: scale.turn * m * TIMES.rotate,
+    turn: scale.turn * m * TIMES.rotate * slowedBy(press, LARGE.turn),
     flash: scale.flash * flash,
     cool: scale.cool * cool,
   }

@@ -1,7 +1,7 @@
 import type { Duration, Share } from '../quantity'
 import { type Stop, stopsOf } from './carousel'
 import { bestRhythm, cycleTime } from './cycle'
-import { type CycleNeed, type Motions, SKILLS, TIMES, workOf } from './times'
+import { automaticTimes, type CycleNeed, type Motions, printingOf, workOf } from './times'
 
 /** A time that varies: its mean and variance, seconds and their square. */
 interface Varies {
@@ -54,9 +54,8 @@ export function variedCycle(need: CycleNeed, spread: Share = USUAL_SPREAD): Dura
   const steady = cycleTime(need)
   const { press, crew } = need
   if (press.kind === 'manual') {
-    const alone = crew.size === 'alone'
-    const work = workOf(need)
-    const { rhythm } = bestRhythm(need)
+    const { rhythm, alone, seconds: inTurns } = bestRhythm(need)
+    const work = workOf({ ...need, crew: { ...crew, size: alone ? 'alone' : 'loader' } })
     const stops = stopsOf(work, press.pallets, rhythm, alone)
     const before = (j: number, back: number) => stops[(j - back + 2 * stops.length) % stops.length] as Stop
     const whole = stops.reduce((sum, stop, j) => {
@@ -67,15 +66,15 @@ export function variedCycle(need: CycleNeed, spread: Share = USUAL_SPREAD): Dura
       ]
       return sum + work.turn + longest(times)
     }, 0)
-    return Math.max(steady, whole / press.pallets)
+    // What skipping or doubling a turn spares, it spares here too.
+    return Math.max(steady, (whole / press.pallets) * (steady / inTurns))
   }
   if (press.kind === 'automatic') {
-    const m = SKILLS[crew.skill].factor
-    const ends = [m * TIMES.autoLoad, m * TIMES.autoUnload]
-    const printing = need.groups.flat().map((n) => fixed(TIMES.autoFlood + n * TIMES.autoStroke))
+    const { ends, index } = automaticTimes(need)
+    const printing = need.groups.flat().map((struck) => fixed(printingOf(struck)))
     const flash = need.groups.length > 1 ? [fixed(need.flash)] : []
-    const people = (crew.size === 'alone' ? [ends] : ends.map((t) => [t])).map((t) => byHand(t, spread))
-    return Math.max(steady, need.laps * (TIMES.autoIndex + longest([...people, ...printing, ...flash])))
+    const people = (crew.size === 'alone' ? [[...ends]] : ends.map((t) => [t])).map((t) => byHand(t, spread))
+    return Math.max(steady, need.laps * (index + longest([...people, ...printing, ...flash])))
   }
   return steady
 }

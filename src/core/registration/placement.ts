@@ -1,7 +1,7 @@
 import type { RuleOf } from '../advice'
 import { type NumberAdvice, type Overrides, q, type Reason, type ShopMethod } from '../advice'
 import type { Press } from '../equipment'
-import { type Run, SIZES, type Where } from '../order'
+import { type Placement, type Run, SIZES, type Where } from '../order'
 import { type Length, mm } from '../quantity'
 import { REGISTRATION } from './definition'
 
@@ -80,6 +80,10 @@ export function placeOn(run: Run, press: Press, method: ShopMethod, overrides: O
   }
 }
 
+/** Whether a print lies on the pallets of a press; an item that goes off the pallet needs none. */
+export const liesOnPallet = ({ where, width, height }: Placement, press: Press): boolean =>
+  where === 'offPallet' || (width <= press.palletWidth + 1e-9 && height <= press.palletHeight + 1e-9)
+
 const sideOf = ([low, usual, high]: readonly [number, number, number], overrides: Overrides) =>
   REGISTRATION.number(
     'side',
@@ -118,7 +122,7 @@ function whatDoesNotFit(run: Run, sizes: readonly string[], press: Press): Reaso
         beside: q('length', TO_SEAM),
       }),
     )
-  if (where !== 'offPallet' && (width > press.palletWidth || height > press.palletHeight))
+  if (!liesOnPallet(run.placement, press))
     reasons.push(
       REGISTRATION.because('PALLET_NARROW', {
         width: q('length', width),

@@ -73,6 +73,10 @@ export const STROKE = defineRoom({
       says: '1 to 2 s a stroke in production; 3 to 4 s while opening the screen. Even beats fast.',
       source: 'common practice',
     },
+    TIME_LONG: {
+      says: 'The squeegee goes {height}: longer than usual, so the stroke takes longer at the same speed.',
+      source: 'assumed',
+    },
     TIME_THICK: { says: 'Slow clears thick white and lays more.', source: 'common practice' },
     STROKES_BASE: { says: 'Base on dark: two.', source: 'common practice' },
     STROKES_TOP: { says: 'One stroke on a base or on light cloth.', source: 'common practice' },
@@ -191,7 +195,7 @@ export const STROKE = defineRoom({
       kind: 'duration',
       within: [0.1, 60],
       label: 'Stroke time, {name}',
-      follows: ['inkType', 'approved', 'where'],
+      follows: ['inkType', 'approved', 'where', 'printHeight'],
       after: ['base', 'press'],
     },
     strokes: {

@@ -26,6 +26,7 @@ const stroke = (use: 'top' | 'halftone' | 'base', overrides = {}, at: Press = pr
       darkCloth: true,
       offPallet: false,
       driesInScreen: false,
+      height: 0.33,
     },
     at,
     { squeegees: [], approved: [] },

@@ -23,6 +23,7 @@ const need = (use: StrokeUse, more: Partial<StrokeNeed> = {}): StrokeNeed => ({
   darkCloth: true,
   offPallet: false,
   driesInScreen: false,
+  height: 0.33,
   ...more,
 })
 const stroke = (

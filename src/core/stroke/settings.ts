@@ -1,6 +1,6 @@
 import type { RuleOf } from '../advice'
 import type { Press, Squeegee, StrokeUse, WhichScreen } from '../equipment'
-import type { MeshCount } from '../quantity'
+import type { Length, MeshCount } from '../quantity'
 import type { Flood, Pressure, SqueegeeKind, STROKE } from './definition'
 
 /** What one hit has to do, as far as the squeegee is concerned. */
@@ -13,6 +13,8 @@ export interface StrokeNeed {
   readonly darkCloth: boolean
   readonly offPallet: boolean
   readonly driesInScreen: boolean
+  /** Height of the print: the squeegee's way. */
+  readonly height: Length
 }
 
 export type StrokeRule = RuleOf<typeof STROKE>
@@ -73,6 +75,12 @@ const SETTINGS: Readonly<Record<StrokeUse, Partial<Setting>>> = {
   top: {},
 }
 
+/** Print height that the usual seconds of a stroke are meant for; a longer way takes longer in proportion (assumed). */
+const USUAL_HEIGHT: Length = 0.4
+
+/** How much longer stroke and flood take over a print of this height; 1 or more. */
+export const longer = (height: Length): number => Math.max(1, height / USUAL_HEIGHT)
+
 /** What the trade sets for a hit, before the shop's own experience and the lead's choice. */
 export function settingFor(need: StrokeNeed, press: Press): Setting {
   const own = { ...USUAL, ...SETTINGS[need.use] }
@@ -84,5 +92,7 @@ export function settingFor(need: StrokeNeed, press: Press): Setting {
     need.use === 'base' && !need.darkCloth ? { strokes: [[1, 1, 2], 'STROKES_TOP'] } : {}
   const onePass: Partial<Setting> = need.offPallet ? { strokes: [[1, 1, 1], 'STROKES_ONE_PASS'] } : {}
   const water: Partial<Setting> = need.driesInScreen ? { flood: ['full', 'FLOOD_WATER'] } : {}
-  return { ...own, ...shear, ...light, ...onePass, ...water }
+  const set = { ...own, ...shear, ...light, ...onePass, ...water }
+  const [times, rule] = set.time
+  return { ...set, time: [times.map((t) => t * longer(need.height)) as unknown as Triple, rule] }
 }

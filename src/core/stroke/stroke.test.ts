@@ -29,6 +29,7 @@ const need = (use: StrokeNeed['use'], more: Partial<StrokeNeed> = {}): StrokeNee
   darkCloth: true,
   offPallet: false,
   driesInScreen: false,
+  height: 0.33,
   ...more,
 })
 const stroke = (n: StrokeNeed, kind: Press['kind'] = 'manual', squeegees = RACK, overrides = {}) =>

@@ -21,7 +21,7 @@ import {
   type SqueegeeKind,
   STROKE,
 } from './definition'
-import { type StrokeNeed, type StrokeRule, settingFor, type Triple } from './settings'
+import { longer, type StrokeNeed, type StrokeRule, settingFor, type Triple } from './settings'
 
 export interface StrokeAdvice {
   readonly squeegee: ChoiceAdvice<SqueegeeKind>
@@ -87,6 +87,9 @@ export function strokeFor(
     },
     overrides,
   )
+  const time = about('time', 'duration', s.time)
+  const far =
+    longer(need.height) > 1 ? [STROKE.because('TIME_LONG', { height: q('length', need.height) })] : []
   return {
     squeegee: STROKE.choice(
       'squeegee',
@@ -109,7 +112,7 @@ export function strokeFor(
     angle: about('angle', 'angle', [angles.map(degrees) as unknown as Triple, angleRule]),
     pressure,
     gauge: gaugeFor(need, press, choiceOf(pressure), found, own, overrides),
-    time: about('time', 'duration', s.time),
+    time: { ...time, reasons: [...time.reasons, ...far] },
     strokes: about('strokes', 'count', s.strokes),
     flood: STROKE.choice(
       'flood',

@@ -61,19 +61,23 @@ function Print({ at, id, films, only, onRemove }: PrintProps) {
       title={`Print ${id}`}
       side={only ? undefined : <TextButton onClick={onRemove}>Remove print</TextButton>}
     >
-      <Grid templateColumns={{ base: 'minmax(0, 1fr)', xl: 'minmax(0, 1fr) 11rem' }} columnGap="6" mb="4">
-        <FilmsOfPrint at={at} id={id} known={films} />
-        <Grid
-          templateColumns={{ base: 'repeat(auto-fill, minmax(9rem, 1fr))', xl: '1fr' }}
-          gap="3"
-          alignContent="start"
-        >
-          <SelectField name={`placements.${at}.where`} label="Where" options={WHERES} />
-          <QuantityField name={`placements.${at}.width`} label="Width" kind="length" />
-          <QuantityField name={`placements.${at}.height`} label="Height" kind="length" />
-          <SelectField name={`placements.${at}.sizes`} label="Printed on" options={FOR_SIZES} />
-        </Grid>
-      </Grid>
+      <FilmsOfPrint
+        at={at}
+        id={id}
+        known={films}
+        beside={
+          <Grid
+            templateColumns={{ base: 'repeat(auto-fill, minmax(9rem, 1fr))', xl: '1fr' }}
+            gap="3"
+            alignContent="start"
+          >
+            <SelectField name={`placements.${at}.where`} label="Where" options={WHERES} />
+            <QuantityField name={`placements.${at}.width`} label="Width" kind="length" />
+            <QuantityField name={`placements.${at}.height`} label="Height" kind="length" />
+            <SelectField name={`placements.${at}.sizes`} label="Printed on" options={FOR_SIZES} />
+          </Grid>
+        }
+      />
       <Inks at={at} />
       <Finest at={at} />
       <Meetings at={at} />

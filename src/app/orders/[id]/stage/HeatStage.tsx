@@ -42,7 +42,7 @@ export function HeatStage({ plan }: PlanProps) {
           </Grid>
         )}
       </Section>
-      <Section title="Cure" side={cure.belt && <AdviceChoice advice={cure.dryer} />}>
+      <Section title="Cure" side={cure.dryer && cure.belt && <AdviceChoice advice={cure.dryer} />}>
         <Grid
           templateColumns={{ base: 'repeat(auto-fill, minmax(7.5rem, 1fr))', lg: 'repeat(4, 1fr)' }}
           gap="5"

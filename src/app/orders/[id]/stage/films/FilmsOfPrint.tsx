@@ -1,7 +1,7 @@
 'use client'
 
-import { Box, Flex } from '@chakra-ui/react'
-import { type DragEvent, useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { Box, Flex, Grid } from '@chakra-ui/react'
+import { type DragEvent, type ReactNode, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { useFormContext, useWatch } from 'react-hook-form'
 import { type Push, STILL } from '@/core/artwork'
 import type { InkColour, Order } from '@/core/order'
@@ -26,10 +26,13 @@ export function FilmsOfPrint({
   at,
   id,
   known,
+  beside,
 }: {
   readonly at: number
   readonly id: string
   readonly known: Films | undefined
+  /** Stands beside the light table. */
+  readonly beside: ReactNode
 }) {
   const { order, plan, run, pictured } = useOrder()
   const { control } = useFormContext<Order>()
@@ -105,52 +108,52 @@ export function FilmsOfPrint({
       outlineColor="ink"
       outlineOffset="4px"
     >
-      <Flex gap="4" align="baseline" mb="2" wrap="wrap">
-        <Box fontWeight="650">Films</Box>
-        <Box color="soft" fontSize="small">
-          {!empty && 'More can be dropped here.'}
-        </Box>
-        <Box ml="auto">
-          {!empty && <TextButton onClick={() => picker.current?.click()}>Add films …</TextButton>}
-          <Input
-            ref={picker}
-            type="file"
-            multiple
-            accept=".png,.tif,.tiff,.svg,.pdf"
-            aria-label={`Films of print ${id}`}
-            tabIndex={-1}
-            srOnly
-            onChange={(e) => {
-              void bring([...(e.target.files ?? [])])
-              e.target.value = ''
-            }}
-          />
-        </Box>
-      </Flex>
-      {problems.map((p) => (
-        <Box key={p} role="alert" bg="raised" px="3" py="1.5" mb="2">
-          <SeverityMark severity="Stop" /> {p}
-        </Box>
-      ))}
-      {coming !== undefined && <Box role="status">Bringing in {coming} …</Box>}
-      {progress && table && <ReadingMeter progress={progress} films={table.films} onCancel={cancel} />}
-      {empty && !coming && (
-        <Box border="2px dashed" borderColor="rule" px="5">
-          <Empty says="No films yet. Drop one file for each colour here, or one document (PNG, TIFF, SVG, PDF): coverage, finest lines and overlaps are read off them.">
-            <PushButton type="button" onClick={() => picker.current?.click()}>
-              Add films …
-            </PushButton>
-          </Empty>
-        </Box>
-      )}
-      {!table && pictured.includes(id) && (
-        <Box role="status" height={HEIGHT} bg="surround" color="soft" p="4">
-          Fetching the films …
-        </Box>
-      )}
-      {table && !empty && (
-        <>
-          {laid.length > 0 && (
+      <Grid templateColumns={{ base: 'minmax(0, 1fr)', xl: 'minmax(0, 1fr) 11rem' }} columnGap="6" rowGap="4">
+        <Box>
+          <Flex gap="4" align="baseline" mb="2" wrap="wrap">
+            <Box fontWeight="650">Films</Box>
+            <Box color="soft" fontSize="small">
+              {!empty && 'More can be dropped here.'}
+            </Box>
+            <Box ml="auto">
+              {!empty && <TextButton onClick={() => picker.current?.click()}>Add films …</TextButton>}
+              <Input
+                ref={picker}
+                type="file"
+                multiple
+                accept=".png,.tif,.tiff,.svg,.pdf"
+                aria-label={`Films of print ${id}`}
+                tabIndex={-1}
+                srOnly
+                onChange={(e) => {
+                  void bring([...(e.target.files ?? [])])
+                  e.target.value = ''
+                }}
+              />
+            </Box>
+          </Flex>
+          {problems.map((p) => (
+            <Box key={p} role="alert" bg="raised" px="3" py="1.5" mb="2">
+              <SeverityMark severity="Stop" /> {p}
+            </Box>
+          ))}
+          {coming !== undefined && <Box role="status">Bringing in {coming} …</Box>}
+          {progress && table && <ReadingMeter progress={progress} films={table.films} onCancel={cancel} />}
+          {empty && !coming && (
+            <Box border="2px dashed" borderColor="rule" px="5">
+              <Empty says="No films yet. Drop one file for each colour here, or one document (PNG, TIFF, SVG, PDF): coverage, finest lines and overlaps are read off them.">
+                <PushButton type="button" onClick={() => picker.current?.click()}>
+                  Add films …
+                </PushButton>
+              </Empty>
+            </Box>
+          )}
+          {!table && pictured.includes(id) && (
+            <Box role="status" height={HEIGHT} bg="surround" color="soft" p="4">
+              Fetching the films …
+            </Box>
+          )}
+          {table && !empty && laid.length > 0 && (
             <>
               <LightTable
                 base={desk.base}
@@ -174,6 +177,11 @@ export function FilmsOfPrint({
               )}
             </>
           )}
+        </Box>
+        {beside}
+      </Grid>
+      {table && !empty && (
+        <>
           <FilmTable
             desk={desk}
             inks={inks}
