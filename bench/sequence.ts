@@ -52,7 +52,7 @@ function job(screens: number): Job {
     hits,
     relations,
     darkCloth: true,
-    method: { flash: 'where', colourOrder: 'overpower', wetMost: 'any' },
+    method: { flash: 'where', colourOrder: 'overpower', wetMost: 'any', blackTrap: 'wet' },
   }
 }
 

@@ -109,7 +109,7 @@ describe('npm run plan', () => {
       cure: { inkFilm: { value: 160, unit: '°C' } },
     })
     expect(out.sequence.places[2]).toEqual({ does: 'cool', station: 3 })
-    expect(out.hits[0].mesh).toMatchObject({ value: 61, unit: 'T/cm', range: [43, 64] })
+    expect(out.hits[0].mesh).toMatchObject({ value: 77, unit: 'T/cm', range: [77, 90] })
     expect(out.offContact).toMatchObject({ value: 2, advised: 1.6, unit: 'mm' })
   })
   it('ends with 2 and the mistakes on standard error', () => {

@@ -136,7 +136,7 @@ const CHANGES: Readonly<Record<Exclude<BasicFact, `practice ${Practice}`>, Vary>
   ),
   printHeight: order(
     prints((p) => ({ ...p, height: p.height * 0.6 })),
-    prints((p) => ({ ...p, height: p.height * 1.8 })),
+    prints((p) => ({ ...p, height: mm(700) })),
   ),
   where: order(...(Object.keys(WHERES) as Where[]).map((where) => prints((p) => ({ ...p, where })))),
   clothColour: order(cloth({ hex: '#f4f4f0' }), cloth({ hex: '#8a8f94' }), cloth({ hex: '#16181c' })),

@@ -115,6 +115,13 @@ const SPECIAL: readonly ((c: Case) => Case)[] = [
     squeegees: s.squeegees.map((b, i) => (i === 0 ? { ...b, edge: 'rounded' as const } : b)),
   })),
   inShop((s) => ({ inkRoom: { ...s.inkRoom, limits: { ...s.inkRoom.limits, white: 20 } } })),
+  inShop((s) => ({
+    presses: s.presses.flatMap((p) => [
+      p,
+      { ...p, id: `${p.id} large`, palletWidth: 0.7, palletHeight: 1.1 },
+    ]),
+    flashes: s.flashes.flatMap((f) => [f, { ...f, id: `${f.id} large`, pressId: `${f.pressId} large` }]),
+  })),
 ]
 const byChance = (c: Case): Case =>
   [pick(BASIC_FACTS), pick(BASIC_FACTS)].reduce((now, fact) => pick(changed(fact, now)), c)

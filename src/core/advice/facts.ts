@@ -58,6 +58,7 @@ const DERIVED = {
       'practice flash',
       'practice colourOrder',
       'practice wetMost',
+      'practice blackTrap',
       'practice ink',
     ],
     after: ['base', 'white'],

@@ -56,6 +56,13 @@ export const PRACTICES = {
       three: 'At most three wet together: less ink picked up, more flashes',
     },
   },
+  blackTrap: {
+    question: 'Black over a colour on light cloth',
+    options: {
+      wet: 'Wet, where it hides the colour: no flash for it',
+      flash: 'After a flash: crispest edge, a flash more',
+    },
+  },
   ruling: {
     question: 'Mesh against halftone ruling',
     options: {

@@ -9,6 +9,7 @@ import {
   type Reason,
   type ShopMethod,
 } from '../advice'
+import { lightness } from '../color'
 import type { Dryer, FlashUnit } from '../equipment'
 import { type Cloth, type InkSystem, isBlend, isPolyester } from '../order'
 import { celsius, type Length, type Temperature } from '../quantity'
@@ -52,6 +53,12 @@ export interface Cure {
   readonly belt: NumberAdvice | undefined
 }
 
+/** So light and so neutral that no dye is in it: white or undyed (assumed). */
+const isUndyed = ({ hex }: Cloth): boolean => {
+  const { L, chroma } = lightness(hex)
+  return L >= 88 && chroma < 12
+}
+
 /** Dye migration starts about here; cloth makers differ. */
 const BLEEDS = { polyester: celsius(130), blend: celsius(140) } as const
 
@@ -59,6 +66,7 @@ function migration(cloth: Cloth, film: Temperature): Reason[] {
   const rule = isPolyester(cloth) ? 'POLY_HOT' : isBlend(cloth) ? 'BLEND_HOT' : undefined
   if (rule === undefined) return []
   const limit = rule === 'POLY_HOT' ? BLEEDS.polyester : BLEEDS.blend
+  if (isUndyed(cloth)) return film > limit ? [HEAT.because('POLY_WHITE', { cloth: cloth.name })] : []
   const watch = rule === 'POLY_HOT' ? [HEAT.because('POLY_BASE')] : []
   if (film <= limit) return watch
   return [HEAT.because(rule, { limit: q('temperature', limit), cure: q('temperature', film) }), ...watch]

@@ -119,6 +119,11 @@ export const HEAT = defineRoom({
       source: 'common practice',
       severity: 'Watch',
     },
+    POLY_WHITE: {
+      says: '{cloth} is white or undyed: there is no dye to bleed. Watch shrinkage and gloss.',
+      source: 'common practice',
+      severity: 'Note',
+    },
     POLY_BASE: {
       says: 'Polyester bleeds into the ink when hot, sometimes hours later: blocking base, and look at a piece next day.',
       source: 'common practice',

@@ -1,13 +1,5 @@
 import type { RuleOf } from '../advice'
-import {
-  type ChoiceAdvice,
-  type NumberAdvice,
-  type Overrides,
-  q,
-  type Reason,
-  type ShopMethod,
-} from '../advice'
-import type { ColourLimits } from '../equipment'
+import { type ChoiceAdvice, type NumberAdvice, type Overrides, q, type Reason } from '../advice'
 import {
   type ArtRelation,
   type Cloth,
@@ -20,6 +12,7 @@ import {
 import { type BaseOrNone, INK, SECOND_WHITES, type SecondWhite } from './definition'
 import { type Expected, expectedLooks, type InkFacts } from './expected'
 import { CONFIDENCE } from './optics'
+import type { Printed } from './predict'
 
 type Verdict = { readonly base: boolean; readonly why: readonly Reason[] }
 
@@ -27,8 +20,7 @@ type Verdict = { readonly base: boolean; readonly why: readonly Reason[] }
 function needsBase(
   ink: InkColour,
   cloth: Cloth,
-  method: ShopMethod,
-  limits: ColourLimits,
+  { method, room: { limits }, label }: InkFacts,
   looks: Expected | undefined,
 ): Verdict {
   const names = { ink: ink.name, cloth: cloth.name }
@@ -47,6 +39,7 @@ function needsBase(
   }
   const opaque = OPACITIES[ink.opacity].opacity >= COVERS_ALONE
   const dark = toneOf(cloth) === 'dark'
+  if (label) return say(false, 'BASE_LABEL')
   if (ink.inkType === 'black') return say(false, 'BASE_BLACK')
   if (ink.inkType === 'expanding') return say(false, 'BASE_EXPANDING')
   if (ink.inkType === 'clear') return say(false, 'BASE_CLEAR')
@@ -76,6 +69,9 @@ function needsBase(
     : say(true, 'BASE_BRIGHT', [known])
 }
 
+/** A difference that is seen side by side (common practice). */
+const SEEN = 1
+
 const NEVER_BASED = new Set(['black', 'expanding', 'clear'])
 
 /**
@@ -91,14 +87,17 @@ export function baseFor(
   facts: InkFacts,
   overrides: Overrides,
 ): readonly ChoiceAdvice<BaseOrNone>[] {
-  const { room, method } = facts
-  const first = inks.map((ink) =>
-    needsBase(ink, cloth, method, room.limits, expectedLooks(ink, cloth, facts)),
-  )
+  const { method } = facts
+  const looks = inks.map((ink) => expectedLooks(ink, cloth, facts))
+  const first = inks.map((ink, i) => needsBase(ink, cloth, facts, looks[i]))
   const processBased = first.some((f, i) => f.base && isProcess(inks[i]!))
   const needing = first.filter((f) => f.base).length
-  const optional = inks.filter((ink, i) => !first[i]?.base && !NEVER_BASED.has(ink.inkType)).length
-  const spread = toneOf(cloth) === 'in-between' && needing >= 2 && optional > 0
+  const spread = toneOf(cloth) === 'in-between' && needing >= 2
+  /** A base under it would be seen. */
+  const gains = (i: number) => {
+    const { direct, based } = looks[i] ?? {}
+    return direct !== undefined && based !== undefined && direct.change - based.change >= SEEN
+  }
   return inks.map((ink, i) => {
     const own = first[i]
     if (!own) throw new Error('an ink without a verdict')
@@ -107,7 +106,7 @@ export function baseFor(
     const reasons = [
       ...(all && !own.base ? [INK.because('BASE_ALL')] : []),
       ...own.why,
-      ...(spread && method.inBetween === 'needed' && !own.base && !NEVER_BASED.has(ink.inkType)
+      ...(spread && method.inBetween === 'needed' && !own.base && !NEVER_BASED.has(ink.inkType) && gains(i)
         ? [INK.because('BASE_OFFER', { count: q('count', needing) })]
         : []),
     ]
@@ -153,20 +152,31 @@ export function secondWhiteFor(
         ? ['sameScreen', [INK.because('WHITE_CARRIES', { practice })]]
         : ['none', [INK.because('WHITE_NO_WHITE')]]
     const looks = expectedLooks(white, cloth, facts)
+    if (!looks) return ['none', [INK.because('WHITE_UNKNOWN')]]
+    const { direct, based: twice } = looks
+    const { limits } = room
     const inputs = {
       cloth: cloth.name,
       practice,
-      one: q('difference', looks?.direct.lightness ?? 0),
-      reached: q('difference', looks?.based.lightness ?? 0),
-      wanted: q('difference', room.limits.white),
+      one: q('difference', direct.change),
+      oneL: q('difference', direct.lightness),
+      left: q('difference', twice.change),
+      reached: q('difference', twice.lightness),
+      match: q('difference', limits.match),
+      wanted: q('difference', limits.white),
     }
-    if (!looks || looks.direct.lightness >= room.limits.white)
-      return ['none', [INK.because('WHITE_ONE', inputs)]]
-    const short = looks.based.lightness < room.limits.white
+    const bright = (p: Printed, slack = 0) =>
+      p.change <= limits.match + slack && p.lightness >= limits.white - slack
+    if (bright(direct)) return ['none', [INK.because('WHITE_ONE', inputs)]]
+    // All that stands on the base is white: a screen of its own would carry the same image.
+    const alone = method.white === 'highlight' && inks.every((ink) => ink === white || !based.has(ink.id))
+    // What lies within the error of the prediction is not called dull.
+    const short = !bright(twice, CONFIDENCE[looks.how].within)
     return [
-      method.white,
+      alone ? 'sameScreen' : method.white,
       [
         INK.because('WHITE_PRACTICE', inputs),
+        ...(alone ? [INK.because('WHITE_ALONE')] : []),
         ...(short ? [INK.because('WHITE_SHORT', { ...inputs, practice: SECOND_WHITES[method.white] })] : []),
       ],
     ]

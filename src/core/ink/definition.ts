@@ -18,6 +18,10 @@ export const INK = defineRoom({
   pages: ['ink', 'mixing'],
   rules: {
     BASE_BLACK: { says: 'Black covers anything brighter: never a base under it.', source: 'common practice' },
+    BASE_LABEL: {
+      says: 'A neck label is one thin hit that no one feels: no base under it.',
+      source: 'common practice',
+    },
     BASE_WHITE: { says: 'White on coloured cloth always has white under it.', source: 'common practice' },
     BASE_OPEN_WEAVE: {
       says: 'Open weave takes one heavy hit through a coarse mesh: opaque enough.',
@@ -69,7 +73,7 @@ export const INK = defineRoom({
     },
     WHITE_NONE: { says: 'No colour has a base, so there is no second white.', source: 'common practice' },
     WHITE_ONE: {
-      says: 'One hit of white comes to L* {one} on {cloth}, {wanted} is bright: enough, the base itself shows as the white.',
+      says: 'One hit of white on {cloth}: ΔE {one} from the white that is wanted (CIEDE2000, match {match}), L* {oneL}, {wanted} is bright: enough, the base itself shows as the white.',
       source: 'common practice',
     },
     WHITE_NO_WHITE: {
@@ -77,13 +81,21 @@ export const INK = defineRoom({
       source: 'common practice',
     },
     WHITE_PRACTICE: {
-      says: 'One hit of white comes to L* {one} on {cloth}, {wanted} is bright. House practice: {practice}, which comes to {reached}.',
+      says: 'One hit of white on {cloth}: ΔE {one} from the white that is wanted (CIEDE2000, match {match}), L* {oneL}, {wanted} is bright. House practice: {practice}; a second white leaves ΔE {left}, L* {reached}.',
       source: "the shop's choice",
     },
     WHITE_SHORT: {
-      says: '{practice} comes to L* {reached}, still under {wanted}: a coarser base, or one more hit.',
+      says: '{practice} still leaves ΔE {left}, L* {reached} ({wanted} is bright), beyond what the prediction may err: a coarser base, or one more hit.',
       source: 'common practice',
       severity: 'Watch',
+    },
+    WHITE_UNKNOWN: {
+      says: 'No film describes this white: print a sample, and judge it there.',
+      source: 'from memory',
+    },
+    WHITE_ALONE: {
+      says: 'White is all that stands on the base, so its own screen would carry the same image: the same screen twice.',
+      source: 'common practice',
     },
     WHITE_CARRIES: {
       says: 'No white shows, but colours on dark cloth are brighter on two hits. House practice: {practice}.',
@@ -118,8 +130,8 @@ export const INK = defineRoom({
       source: "the shop's choice",
     },
     INK_DEPOSIT: {
-      says: 'Deposit from {mesh} at 60 % transfer, ink at 1.2 g/ml: tuned to common practice, never weighed here. Weigh what comes back.',
-      source: 'common practice',
+      says: 'Ink that a hit takes through {mesh} on {weave}: on the cloth, in it and pressed through. Assumed from practice (base 110 g/m², tops 60 g/m²), never weighed here. Weigh what comes back.',
+      source: 'assumed',
     },
     INK_POT: {
       says: '{name} dries in the screen and is workable about 1.5 to 2 h; this run takes {time}: plan it without a pause.',
@@ -241,7 +253,18 @@ export const INK = defineRoom({
       within: [0, 500],
       label: 'Ink, {name}',
       repeats: true,
-      follows: ['pieces', 'printWidth', 'printHeight', 'coverage', 'fabrics', 'inkLaid'],
+      follows: [
+        'pieces',
+        'printWidth',
+        'printHeight',
+        'coverage',
+        'fabrics',
+        'inkLaid',
+        'weave',
+        'inkType',
+        'inkSystem',
+        'practice ink',
+      ],
       after: [
         'mesh',
         'strokes',

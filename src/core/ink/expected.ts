@@ -39,6 +39,8 @@ export function opticsOfInk(ink: InkColour, room: InkRoom): InkOptics {
 export interface InkFacts {
   readonly room: InkRoom
   readonly method: ShopMethod
+  /** The print is a neck label: thin, nothing under it. */
+  readonly label: boolean
   /** Films that would be printed of a colour and of whites under it. */
   readonly films: (ink: InkColour) => Films
 }

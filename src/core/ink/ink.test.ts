@@ -10,10 +10,12 @@ import {
   expectedLooks,
   type Films,
   type InkFacts,
+  type InkNeed,
   inkMass,
   secondWhiteFor,
   whiteOverColours,
 } from './index'
+import { issued } from './issued'
 
 const cloth = (hex: string, weave: Cloth['weave'] = 'jersey'): Cloth => ({
   name: 'Cloth',
@@ -54,6 +56,7 @@ const facts = (method = {}): InkFacts => ({
   films: usual,
   room: USUAL_INK_ROOM,
   method: { ...DEFAULT_METHOD, ...method },
+  label: false,
 })
 const base = (i: InkColour, on: Cloth, method = {}) => {
   const [advice] = baseFor([i], on, facts(method), {})
@@ -210,12 +213,18 @@ describe('base or none from colour and class; common practice, no source', () =>
 
 describe('second white', () => {
   const white = ink('white', '#f1f1f1', 'white', 'blocking')
+  const RED = ink('red', '#b8232c')
   const advised = (on: Cloth, inks: InkColour[], based: string[], method = {}) =>
     secondWhiteFor(inks, new Set(based), on, facts(method), {}).advised
   it('one hit on in-between cloth, two on black by the practice, none without base', () => {
-    expect(advised(cloth('#b3b5b8'), [white], ['white'])).toBe('none')
-    expect(advised(BLACK, [white], ['white'])).toBe('highlight')
-    expect(advised(GOLDEN, [white], ['white'])).toBe('none')
+    expect(advised(cloth('#f0f0ee'), [white], ['white'])).toBe('none')
+    expect(advised(BLACK, [white, RED], ['white', 'red'])).toBe('highlight')
+    expect(advised(BLACK, [white], ['white'])).toBe('sameScreen')
+    // A yellow cloth shows through one hit though it is light enough: the difference to the wanted white decides.
+    for (const hex of ['#f4b223', '#b8d236', '#8fc4e8'])
+      expect(advised(cloth(hex), [white, RED], ['white', 'red']), hex).toBe('highlight')
+    // White alone on its base is the same image twice: one screen.
+    expect(advised(GOLDEN, [white], ['white'])).toBe('sameScreen')
     expect(advised(BLACK, [white], ['white'], { white: 'smoothing' })).toBe('smoothing')
     expect(advised(BLACK, [ink('red', '#b8232c')], ['red'])).toBe('none')
     expect(advised(BLACK, [ink('red', '#b8232c')], ['red'], { white: 'sameScreen' })).toBe('sameScreen')
@@ -230,36 +239,65 @@ describe('second white', () => {
 })
 
 describe('how much ink', () => {
-  const need = {
+  const need: InkNeed = {
     id: 'x',
     name: 'Red',
     width: 0.3,
     height: 0.35,
     coverage: 0.5,
-    mesh: perCm(43),
-    strokes: 1,
+    hitting: {
+      inkType: 'spot',
+      isBase: false,
+      system: 'plastisol',
+      weave: 'jersey',
+      onFilm: false,
+      mesh: perCm(77),
+      strokes: 1,
+    },
     struck: 1,
     hits: 1,
     pieces: 100,
   }
   it('area x coverage x deposit x pieces x waste + what stays behind, by hand', () => {
-    // 0.105 m2 x 0.5 x (55.9 cm3/m2 x 0.6 x 1.2 g/cm3 = 40.3 g/m2) x 100 x 1.05 + 150 g = 372 g
-    expect(inkMass(need, FABRICS, 1, {}).advised * 1000).toBeCloseTo(372, 0)
+    // 0.105 m2 x 0.5 x 60 g/m2 x 100 x 1.05 + 150 g = 480.75 g
+    expect(inkMass(need, FABRICS, 1, {}).advised * 1000).toBeCloseTo(480.75, 2)
   })
   it('rises with pieces, coverage and coarser mesh, and its range holds it', () => {
     const base_ = inkMass(need, FABRICS, 1, {}).advised
     for (const more of [
       { pieces: 200 },
       { coverage: 0.9 },
-      { mesh: perCm(34) },
+      { hitting: { ...need.hitting, mesh: perCm(34) } },
       { hits: 2 },
-      { strokes: 2 },
+      { hitting: { ...need.hitting, strokes: 2 } },
+      { hitting: { ...need.hitting, weave: 'fleece' as const } },
+      { hitting: { ...need.hitting, inkType: 'white' as const } },
       { struck: 1.1 },
     ])
       expect(inkMass({ ...need, ...more }, FABRICS, 1, {}).advised).toBeGreaterThan(base_)
     const { range, advised } = inkMass(need, FABRICS, 1, {})
     expect(range[0]).toBeLessThan(advised)
     expect(range[1]).toBeGreaterThan(advised)
+  })
+  // The films that the heat has to warm (assumed there too), g/m2, each through its usual mesh with its usual strokes.
+  it.each([
+    ['base', { isBase: true, inkType: 'white', mesh: 61, strokes: 2 }, 110],
+    ['top', { mesh: 77 }, 60],
+    ['metallic', { inkType: 'metallic', mesh: 43 }, 120],
+    ['high-solids base', { isBase: true, mesh: 61, strokes: 2, system: 'highSolids' }, 100],
+    ['water-based base', { isBase: true, mesh: 61, strokes: 2, system: 'waterBased' }, 80],
+  ] as const)('%s', (_, { mesh, ...more }, grams) => {
+    const hit = { ...need.hitting, ...more, mesh: perCm(mesh) }
+    expect(issued(hit, FABRICS) * 1000).toBeCloseTo(grams, 6)
+  })
+  it('is heavier where white, on rough cloth and through coarse mesh, and a second hit drinks no cloth', () => {
+    const of = (more: object) => issued({ ...need.hitting, ...more }, FABRICS)
+    expect(of({ inkType: 'white' })).toBeGreaterThan(1.1 * of({}))
+    expect(of({ weave: 'fleece' })).toBeGreaterThan(of({ weave: 'coarse' }))
+    expect(of({ weave: 'coarse' })).toBeGreaterThan(of({}))
+    expect(of({ weave: 'fleece', onFilm: true })).toBeCloseTo(of({}), 12)
+    // A one-hit white through 43 T/cm: a heavy print, as practitioners want it.
+    expect(of({ inkType: 'white', mesh: perCm(43) })).toBeGreaterThan(0.12)
   })
   it('what weigh-backs say counts for the ink laid, not for what stays behind, and says so', () => {
     const heavy = inkMass(need, FABRICS, 1.2, {})

@@ -1,14 +1,14 @@
 import { type NumberAdvice, type Overrides, q } from '../advice'
 import type { Fabric } from '../equipment'
-import { type Duration, grams, type Length, type MeshCount, minutes, percent, type Share } from '../quantity'
-import { fabricOf, wetDeposit, whyStruck } from '../screen'
+import { WEAVES } from '../order'
+import { type Duration, grams, type Length, minutes, percent, type Share } from '../quantity'
+import { whyStruck } from '../screen'
 import { INK } from './definition'
+import { type Hitting, ISSUED_RANGE, issued } from './issued'
 
 /** Inks with additives stay workable about an hour and a half (common practice). */
 export const POT_LIFE: Duration = minutes(90)
 
-/** kg/m3; base inks lie between 1.12 and 1.34 g/ml. */
-const DENSITY = 1200
 const WASTE: Share = percent(5)
 /** 100 to 250 g stay behind on a normal screen. */
 export const LEFT = { low: grams(100), usual: grams(150), high: grams(250) } as const
@@ -19,8 +19,7 @@ export interface InkNeed {
   readonly width: Length
   readonly height: Length
   readonly coverage: Share
-  readonly mesh: MeshCount
-  readonly strokes: number
+  readonly hitting: Hitting
   /** Ink laid by the way it is struck, against the usual. */
   readonly struck: number
   /** Hits of this ink on one garment from this screen. */
@@ -30,7 +29,7 @@ export interface InkNeed {
 
 /**
  * Ink to have ready for one screen, kg: print area x coverage x deposit x pieces x (1 + waste) + what stays behind.
- * The range spans 0.50 to 0.75 transfer and 100 to 250 g left.
+ * The range spans what is assumed of a hit and 100 to 250 g left.
  *
  * @param held what the shop lays against what is computed, a multiple, as weighed back
  */
@@ -40,8 +39,10 @@ export function inkMass(
   held: number,
   overrides: Overrides,
 ): NumberAdvice {
-  const wet = wetDeposit(fabricOf(fabrics, need.mesh), need.strokes) * need.struck
-  const deposit = wet * DENSITY * need.hits
+  const { hitting } = need
+  // A second hit lies on the first.
+  const hits = [hitting, ...Array<Hitting>(need.hits - 1).fill({ ...hitting, onFilm: true })]
+  const deposit = need.struck * hits.reduce((sum, h) => sum + issued(h, fabrics), 0)
   const area = need.width * need.height
   const laid = area * need.coverage * deposit * need.pieces * (1 + WASTE) * held
   return INK.number(
@@ -49,7 +50,7 @@ export function inkMass(
     {
       of: need,
       advised: laid + LEFT.usual,
-      range: [laid * (0.5 / 0.6) + LEFT.low, laid * (0.75 / 0.6) + LEFT.high],
+      range: [laid * ISSUED_RANGE[0] + LEFT.low, laid * ISSUED_RANGE[1] + LEFT.high],
       reasons: [
         INK.because('INK_MASS', {
           area: q('area', area),
@@ -61,7 +62,10 @@ export function inkMass(
         }),
         ...whyStruck(need.struck),
         ...(held === 1 ? [] : [INK.because('INK_LAID', { laid: q('share', held) })]),
-        INK.because('INK_DEPOSIT', { mesh: q('meshCount', need.mesh) }),
+        INK.because('INK_DEPOSIT', {
+          mesh: q('meshCount', hitting.mesh),
+          weave: WEAVES[hitting.weave].toLowerCase(),
+        }),
       ],
     },
     overrides,

@@ -1,8 +1,7 @@
 import { numberOf, type Overrides, type Reason, type ShopMethod } from '../advice'
 import { freeFrames, type Press, type Shop, type WhichScreen } from '../equipment'
 import { inkMass } from '../ink'
-import type { Order, Run } from '../order'
-import { driesInScreen } from '../order'
+import { driesInScreen, hardestCloth, type Order, type Run } from '../order'
 import {
   allocateFrames,
   depositFor,
@@ -14,7 +13,7 @@ import {
   stencilFor,
   stencilWords,
 } from '../screen'
-import type { Hit } from '../sequence'
+import { type Hit, isBase } from '../sequence'
 import { relativeDeposit, type StrokeNeed, strokeFor } from '../stroke'
 import type { Separation } from './hits'
 import type { HitPlan } from './runPlan'
@@ -70,16 +69,26 @@ export function planHits(
     }
     const inked = s.hit.role !== 'smoothing'
     const times = s.hit.role === 'base' && separations.some(again) ? 2 : 1
+    const need = needOf(s, again(s))
     const ink = {
-      ...laid,
       id: s.hit.id,
+      name: s.hit.name,
+      struck: laid.struck,
+      hitting: {
+        inkType: s.inkType,
+        isBase: isBase(s.hit),
+        system: s.system,
+        weave: hardestCloth(run).weave,
+        onFilm: need.onFilm,
+        mesh: laid.mesh,
+        strokes: laid.strokes,
+      },
       width,
       height,
       coverage: s.hit.coverage,
       hits: times,
       pieces: run.quantity,
     }
-    const need = needOf(s, again(s))
     const stencil = stencilFor({ ...need, mesh: numberOf(mesh) }, shop.screens, overrides)
     const exposure = exposureFor(
       {
@@ -145,6 +154,8 @@ export const strokeNeedOf = (
   darkCloth,
   offPallet: run.placement.where === 'offPallet',
   driesInScreen: driesInScreen(s.system),
+  system: s.system,
+  tones: s.drawn.ruling !== undefined,
   height: run.placement.height,
 })
 

@@ -13,6 +13,7 @@ import {
   type Placement,
   toneOf,
 } from '../order'
+import type { Ruling } from '../quantity'
 import type { ScreenUse } from '../screen'
 import type { Hit, Relation, Role } from '../sequence'
 import type { StrokeNeed } from '../stroke'
@@ -48,7 +49,8 @@ const ROLES: Readonly<Record<Exclude<InkType, 'white'>, Role>> = {
 const systemOf = (ink: InkColour, method: ShopMethod): InkSystem =>
   ink.system === 'house' ? method.ink : ink.system
 
-function screenUseOf(ink: InkColour, based: boolean, cloth: Cloth): ScreenUse {
+function screenUseOf(ink: InkColour, based: boolean, cloth: Cloth, label: boolean): ScreenUse {
+  if (label) return 'label'
   if (ink.inkType === 'white' && based) return 'highlight'
   if (ink.inkType === 'metallic' || ink.inkType === 'expanding') return ink.inkType
   if (isProcess(ink)) return 'process'
@@ -59,7 +61,8 @@ function screenUseOf(ink: InkColour, based: boolean, cloth: Cloth): ScreenUse {
   return ink.ruling === undefined ? 'spot' : 'halftone'
 }
 
-function strokeOf(ink: InkColour, based: boolean, darkCloth: boolean): StrokeNeed['use'] {
+function strokeOf(ink: InkColour, based: boolean, darkCloth: boolean, label: boolean): StrokeNeed['use'] {
+  if (label) return 'top'
   if (ink.inkType === 'white' && based) return 'white'
   if (ink.inkType === 'expanding') return 'expanding'
   if (ink.ruling !== undefined || isProcess(ink)) return 'halftone'
@@ -73,6 +76,7 @@ export function colourHit(
   cloth: Cloth,
   darkCloth: boolean,
   method: ShopMethod,
+  label = false,
 ): Separation {
   const system = systemOf(ink, method)
   const role: Role = ink.inkType === 'white' ? (based ? 'highlight' : 'spot') : ROLES[ink.inkType]
@@ -88,8 +92,8 @@ export function colourHit(
       onBase: based,
     },
     hex: ink.hex,
-    use: screenUseOf(ink, based, cloth),
-    stroke: strokeOf(ink, based, darkCloth),
+    use: screenUseOf(ink, based, cloth, label),
+    stroke: strokeOf(ink, based, darkCloth, label),
     system,
     inkType: ink.inkType,
     lowCure: ink.lowCure,
@@ -113,6 +117,8 @@ export function whiteHit(
   coverage: number,
   on: InkColour,
   method: ShopMethod,
+  /** Finest of the halftones that it carries. */
+  ruling: Ruling | undefined,
   lowCure = on.lowCure,
 ): Separation {
   const process = isProcess(on)
@@ -134,9 +140,15 @@ export function whiteHit(
     stroke: smoothing ? 'smoothing' : 'base',
     system,
     inkType: 'white',
-    drawn: {},
+    drawn: ruling === undefined || smoothing ? {} : { ruling },
     lowCure,
   }
+}
+
+/** The finest of the halftones that stand on a base; puff takes none. */
+export const finestRuling = (inks: readonly InkColour[]): Ruling | undefined => {
+  const all = inks.flatMap((ink) => (ink.inkType === 'expanding' ? [] : (ink.ruling ?? [])))
+  return all.length > 0 ? Math.max(...all) : undefined
 }
 
 /**
@@ -162,7 +174,8 @@ export function separate(
     (secondWhite === 'none' || secondWhite === 'sameScreen') &&
     !whiteOverColours(ink, inks, relations)
   const printed = inks.filter((ink) => !shownByBase(ink))
-  const colours = printed.map((ink) => colourHit(ink, based.has(ink.id), cloth, darkCloth, method))
+  const label = placement.where === 'neckLabel'
+  const colours = printed.map((ink) => colourHit(ink, based.has(ink.id), cloth, darkCloth, method, label))
   const onBase = inks.filter((ink) => based.has(ink.id))
   if (onBase.length === 0) return { separations: colours, relations: relations.filter(bothIn(colours)) }
   const first = onBase.find(isProcess) ?? (onBase[0] as InkColour)
@@ -170,7 +183,11 @@ export function separate(
   const whites: ('base' | 'base2' | 'smoothing')[] = ['base']
   if (secondWhite === 'sameScreen') whites.push('base2')
   if (secondWhite === 'smoothing') whites.push('smoothing')
-  const separations = [...whites.map((role) => whiteHit(role, coverage, first, method, lowCure)), ...colours]
+  const ruling = finestRuling(onBase)
+  const separations = [
+    ...whites.map((role) => whiteHit(role, coverage, first, method, ruling, lowCure)),
+    ...colours,
+  ]
   return { separations, relations: relations.filter(bothIn(separations)) }
 }
 

@@ -42,11 +42,15 @@ export interface Ordering extends Parts {
 export const orderingOf = (order: Order, shop: Shop, decisions: Decisions): Ordering =>
   ordered(partsOf(order, shop, decisions), decisions.order)
 
+/** A neck label is one thin print: it is not flashed unless the lead asks for it. */
+const ofLabel = ({ placement }: Run): Partial<ShopMethod> =>
+  placement.where === 'neckLabel' ? { flash: 'afterBase' } : {}
+
 /** Bases and hits of a run. @throws Error as `plan` does */
 export function partsOf(order: Order, shop: Shop, decisions: Decisions): Parts {
   const run = runOf(order, decisions.runId)
   if (!run) throw new Error(`order ${order.id} has no run ${decisions.runId}`)
-  const method: ShopMethod = { ...shop.method, ...decisions.method }
+  const method: ShopMethod = { ...shop.method, ...ofLabel(run), ...decisions.method }
   const { overrides } = decisions
   const ctx: Context = { order, run, shop, method, overrides }
   const cloth = hardestCloth(run)
@@ -54,7 +58,8 @@ export function partsOf(order: Order, shop: Shop, decisions: Decisions): Parts {
 
   const dark = toneOf(cloth) === 'dark'
   const films = filmsFor(ctx, cloth, dark)
-  const facts = { room: shop.inkRoom, method, films }
+  const label = run.placement.where === 'neckLabel'
+  const facts = { room: shop.inkRoom, method, films, label }
   const bases = baseFor(inks, cloth, facts, overrides)
   const colours = bases.map((base, i): ColourPlan => {
     const ink = inks[i] as InkColour

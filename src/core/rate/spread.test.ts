@@ -23,7 +23,8 @@ const RUN: RunNeed = {
     cool: 20,
     coolHeads: 0,
     offPallet: false,
-    pieces: 400,
+    // 400 in strict turns, which take that much longer: the figures are of those.
+    pieces: 420,
   },
   setup: [2400, 2400],
   most: undefined,
@@ -41,11 +42,11 @@ function run(need: Partial<RunNeed> = {}, start = START, runs = 10_000): Spread 
 const min = (s: number) => s / 60
 
 describe('a run many times over (inside figures, those of the model, which are assumptions)', () => {
-  it('takes 201, 220, 234, 278 min in 10, 50, 80, 95 of a hundred, within 7 % (those were of strict turns): the naive 199 is at the lucky end', () => {
+  it('takes 201, 220, 234, 278 min in 10, 50, 80, 95 of a hundred, within 3.5 %: the naive 199 is at the lucky end', () => {
     const s = run()
     const worked = [201, 220, 234, 278]
     ;[s.tenth, s.middle, s.eighty, s.most].forEach((t, i) => {
-      expect(Math.abs(min(t) / (worked[i] ?? 0) - 1)).toBeLessThan(0.07)
+      expect(Math.abs(min(t) / (worked[i] ?? 0) - 1)).toBeLessThan(0.035)
     })
     expect(min(s.middle)).toBeGreaterThan(199)
   })

@@ -31,6 +31,17 @@ export const SCREEN = defineRoom({
       says: 'Thin base under a second white, {low} to {high}: softer hand.',
       source: 'common practice',
     },
+    MESH_BASE_TONES: {
+      says: 'The base of a halftone carries its tones: {low} to {high} and a lighter deposit, as fine as the ruling asks.',
+      source: 'common practice',
+    },
+    MESH_LABEL: { says: 'A neck label is thin and fine: {low} to {high}.', source: 'common practice' },
+    MESH_AS_TOPS: { says: 'As fine as the colours round it: at least {least}.', source: 'common practice' },
+    MESH_NO_TONES: {
+      says: '{name} is puff: it swells dots of {ruling} shut. Draw it as flat shapes; no finer mesh for it.',
+      source: 'common practice',
+      severity: 'Watch',
+    },
     MESH_BASE_WATER: {
       says: 'Water-based base: coarse, {low} to {high}, or it does not cover.',
       source: 'common practice',

@@ -18,6 +18,7 @@ export type ScreenUse =
   | 'expanding'
   | 'halftone'
   | 'process'
+  | 'label'
 
 interface Wanted {
   readonly rule: RuleOf<typeof SCREEN>
@@ -33,10 +34,12 @@ const WANTED: Readonly<Record<Exclude<ScreenUse, 'base'>, Wanted>> = {
   highlight: { rule: 'MESH_HIGHLIGHT', mesh: [77, 90, 120] },
   halftone: { rule: 'MESH_HALFTONE', mesh: [79, 90, 120] },
   process: { rule: 'MESH_PROCESS', mesh: [110, 120, 140] },
+  label: { rule: 'MESH_LABEL', mesh: [61, 77, 90] },
   smoothing: { rule: 'MESH_SMOOTHING', mesh: [61, 61, 90] },
 }
 
-const wantedBase = (method: ShopMethod, driesInScreen: boolean): Wanted => {
+const wantedBase = (method: ShopMethod, driesInScreen: boolean, tones: boolean): Wanted => {
+  if (tones) return { rule: 'MESH_BASE_TONES', mesh: [77, 77, 90] }
   if (driesInScreen) return { rule: 'MESH_BASE_WATER', mesh: [43, 43, 61] }
   return method.baseMesh === 'fine'
     ? { rule: 'MESH_BASE_FINE', mesh: [77, 77, 90] }
@@ -49,6 +52,8 @@ export interface ScreenNeed {
   readonly use: ScreenUse
   readonly driesInScreen: boolean
   readonly ruling?: Ruling | undefined
+  /** As fine as the colours it stands among. */
+  readonly atLeast?: MeshCount | undefined
   readonly angle?: Angle | undefined
   readonly line?: Length | undefined
   readonly particle?: Length | undefined
@@ -74,6 +79,10 @@ function finestFor(particle: Length | undefined, fabrics: readonly Fabric[]): Me
   return wide.length > 0 ? Math.max(...wide) : Math.min(...fabrics.map((f) => f.count))
 }
 
+/** Where detail asks for more than is usual, or grains for less, meshes this much finer or coarser still do (assumed). */
+const FINER = 1.15
+const COARSER = 0.7
+
 /** Mesh per ruling by practice. */
 const PER_RULING = { four: 4.5, lean: 3.5 } as const
 
@@ -90,16 +99,20 @@ export function meshFor(
   fabrics: readonly Fabric[],
   overrides: Overrides,
 ): NumberAdvice {
-  const wanted = need.use === 'base' ? wantedBase(method, need.driesInScreen) : WANTED[need.use]
+  const wanted =
+    need.use === 'base' ? wantedBase(method, need.driesInScreen, need.ruling !== undefined) : WANTED[need.use]
   const [lowest, preferred, highest] = wanted.mesh.map(perCm) as [number, number, number]
   const factor = PER_RULING[method.ruling]
-  const least = need.ruling === undefined ? 0 : need.ruling * factor
+  const raised = need.use === 'expanding'
+  const least = need.ruling === undefined || raised ? 0 : need.ruling * factor
   const drawn = need.line !== undefined && DRAWN.has(need.use)
   const forLine = drawn ? Math.min(FINEST, ACROSS_LINE / (need.line ?? 1)) : 0
   const most = finestFor(need.particle, fabrics)
-  const low = Math.min(Math.max(lowest, least, forLine), most ?? Number.POSITIVE_INFINITY)
-  const high = Math.max(Math.min(highest, most ?? highest), low)
-  const aim = Math.max(preferred, low)
+  const finest = Math.max(lowest, least, forLine, need.atLeast ?? 0)
+  // Grains come before detail: where no mesh does both, they go through.
+  const low = most === undefined || finest < most ? finest : Math.min(lowest, COARSER * most)
+  const high = Math.min(Math.max(highest, FINER * low), most ?? Number.POSITIVE_INFINITY)
+  const aim = Math.min(Math.max(preferred, low), high)
   const inRange = held.filter((m) => m >= low - 1 && m <= high + 1)
   const nearest = (from: readonly MeshCount[]) =>
     from.reduce((a, b) => (Math.abs(b - aim) < Math.abs(a - aim) ? b : a), from[0] ?? aim)
@@ -114,7 +127,9 @@ export function meshFor(
   const reasons: Reason[] = [
     SCREEN.because(wanted.rule, { low: q('meshCount', lowest), high: q('meshCount', highest) }),
   ]
-  if (need.ruling !== undefined)
+  if (need.ruling !== undefined && raised)
+    reasons.push(SCREEN.because('MESH_NO_TONES', { name: need.name, ruling: q('ruling', need.ruling) }))
+  else if (need.ruling !== undefined)
     reasons.push(
       SCREEN.because('MESH_RULING', {
         factor: String(factor),
@@ -122,6 +137,8 @@ export function meshFor(
         least: q('meshCount', least),
       }),
     )
+  if (need.atLeast !== undefined && need.atLeast > lowest)
+    reasons.push(SCREEN.because('MESH_AS_TOPS', { least: q('meshCount', need.atLeast) }))
   if (forLine > lowest)
     reasons.push(
       SCREEN.because('MESH_LINE', { line: q('fine', need.line ?? 0), least: q('meshCount', forLine) }),
@@ -152,11 +169,19 @@ export function meshFor(
   else if (held.length > 0) reasons.push(SCREEN.because('MESH_STOCK'))
   const advice = SCREEN.number(
     'mesh',
-    { of: { id: need.hitId, name: need.name }, advised, range: [low, high], reasons },
+    {
+      of: { id: need.hitId, name: need.name },
+      advised,
+      // The nearest frame may lie outside of what is wanted: then it says so, and is a choice all the same.
+      range: [Math.min(low, advised), Math.max(high, advised)],
+      reasons,
+    },
     overrides,
   )
   const mesh = numberOf(advice)
-  const known = [...new Set(fabrics.map((f) => f.count))].filter((m) => m >= low && m <= high)
+  const known = [...new Set(fabrics.map((f) => f.count))].filter(
+    (m) => m >= advice.range[0] && m <= advice.range[1],
+  )
   return {
     ...advice,
     reasons: [...advice.reasons, ...beatSaid(need, mesh, known), heldBy(fabricOf(fabrics, mesh))],
@@ -164,13 +189,15 @@ export function meshFor(
 }
 
 /** What can be seen of a tint through a mesh. */
-const riskOf = ({ ruling, angle }: ScreenNeed, mesh: MeshCount) =>
-  ruling === undefined || angle === undefined ? 'none' : moireRisk(beatOf(ruling, angle, mesh))
+const riskOf = ({ use, ruling, angle }: ScreenNeed, mesh: MeshCount) =>
+  ruling === undefined || angle === undefined || use === 'expanding'
+    ? 'none'
+    : moireRisk(beatOf(ruling, angle, mesh))
 
 /** Whether the halftone beats with the mesh in force, and which of those in range would not. */
 function beatSaid(need: ScreenNeed, mesh: MeshCount, inRange: readonly MeshCount[]): readonly Reason[] {
-  const { ruling, angle } = need
-  if (ruling === undefined || angle === undefined) return []
+  const { use, ruling, angle } = need
+  if (ruling === undefined || angle === undefined || use === 'expanding') return []
   const { period } = beatOf(ruling, angle, mesh)
   const told = {
     mesh: q('meshCount', mesh),

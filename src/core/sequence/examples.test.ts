@@ -4,7 +4,7 @@ import type { Event, Hit, Job, PressSpace, Relation, Role, SequenceMethod } from
 import { solve, wetPairs, whatHelps } from './index'
 
 // Worked examples of printers; common practice, no source.
-const USUAL: SequenceMethod = { flash: 'where', colourOrder: 'overpower', wetMost: 'any' }
+const USUAL: SequenceMethod = { flash: 'where', colourOrder: 'overpower', wetMost: 'any', blackTrap: 'flash' }
 
 const hit = (id: string, role: Role, L: number, opacity: number, coverage: number, onBase = true): Hit => ({
   id,
@@ -243,9 +243,9 @@ describe('why each screen and flash stands where it stands', () => {
       'base#2: BASE_FIRST Y base#2; BASE_FIRST M base#2; BASE_FIRST C base#2; BASE_FIRST K base#2; ORDER_ONLY',
       'FLASH: BASE_FLASH base#2 Y; BASE_FLASH base#2 M; BASE_FLASH base#2 C; BASE_FLASH base#2 K',
       `Y: BASE_FIRST Y base; BASE_FIRST Y base#2; ORDER_WET_RISK Y M 20.9 ${CMYK}`,
-      `M: BASE_FIRST M base; BASE_FIRST M base#2; BLEND_WET Y M; ORDER_WET_RISK Y M 20.9 ${CMYK}; ORDER_WET_RISK M C 10.6 not yellow, magenta, cyan, black`,
-      `C: BASE_FIRST C base; BASE_FIRST C base#2; BLEND_WET Y C; BLEND_WET M C; ORDER_WET_RISK M C 10.6 not yellow, magenta, cyan, black; ORDER_WET_RISK C K 20.6 ${CMYK}`,
-      `K: BASE_FIRST K base; BASE_FIRST K base#2; BLEND_WET Y K; BLEND_WET M K; BLEND_WET C K; ORDER_WET_RISK C K 20.6 ${CMYK}`,
+      `M: BASE_FIRST M base; BASE_FIRST M base#2; BLEND_WET Y M; ORDER_WET_RISK Y M 20.9 ${CMYK}; ORDER_WET_RISK M C 12.0 not yellow, magenta, cyan, black`,
+      `C: BASE_FIRST C base; BASE_FIRST C base#2; BLEND_WET Y C; BLEND_WET M C; ORDER_WET_RISK M C 12.0 not yellow, magenta, cyan, black; ORDER_WET_RISK C K 21.0 ${CMYK}`,
+      `K: BASE_FIRST K base; BASE_FIRST K base#2; BLEND_WET Y K; BLEND_WET M K; BLEND_WET C K; ORDER_WET_RISK C K 21.0 ${CMYK}`,
       'FLASH: HL_OVERLAP Y hw; HL_OVERLAP M hw; HL_OVERLAP C hw; HL_OVERLAP K hw',
       'hw: BASE_FIRST hw base; BASE_FIRST hw base#2; ORDER_ONLY',
     ])

@@ -83,6 +83,8 @@ export interface SequenceMethod {
   readonly colourOrder: 'overpower' | 'light'
   /** How many inks that dry in the screen may be wet together. */
   readonly wetMost: 'any' | 'three'
+  /** Black over a colour on light cloth. */
+  readonly blackTrap: 'wet' | 'flash'
 }
 
 export interface Job {

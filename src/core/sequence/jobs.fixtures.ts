@@ -42,11 +42,12 @@ export const anyJob = (most: number): fc.Arbitrary<Job> =>
       darkCloth: fc.boolean(),
       flash: fc.constantFrom('where' as const, 'where' as const, 'afterBase' as const, 'every' as const),
       colourOrder: fc.constantFrom('overpower' as const, 'light' as const),
+      blackTrap: fc.constantFrom('wet' as const, 'flash' as const),
       wetMost: fc.constantFrom('any' as const, 'any' as const, 'three' as const),
       byHand: fc.boolean(),
       handFlash: fc.boolean(),
     })
-    .map(({ whites, tops, meets, darkCloth, flash, colourOrder, wetMost, byHand, handFlash }) => {
+    .map(({ whites, tops, meets, darkCloth, flash, colourOrder, wetMost, blackTrap, byHand, handFlash }) => {
       const hits: Hit[] = [
         ...whites.map((role) => ({
           id: role,
@@ -69,7 +70,7 @@ export const anyJob = (most: number): fc.Arbitrary<Job> =>
       })
       const named = [tops[1]?.id ?? '', ...(handFlash ? [FLASH] : []), tops[0]?.id ?? '']
       const explicit = byHand && tops.length > 1 ? named : []
-      return { hits, relations, darkCloth, method: { flash, colourOrder, wetMost }, explicit }
+      return { hits, relations, darkCloth, method: { flash, colourOrder, wetMost, blackTrap }, explicit }
     })
 
 export const anyRing: fc.Arbitrary<Ring> = fc

@@ -27,11 +27,15 @@ const gold = hit('gold', 'metallic')
 const puff = hit('puff', 'expanding', { onBase: false })
 const gloss = hit('gloss', 'clear', { onBase: false })
 
+/** Straight on the cloth, and opaque. */
+const straight = (h: Hit): Hit => ({ ...h, onBase: false, opacity: 0.95 })
+
 interface Case {
   readonly how?: Relation['how']
   readonly darkCloth?: boolean
   readonly wetOnWet?: boolean
   readonly flash?: Job['method']['flash']
+  readonly trap?: Job['method']['blackTrap']
   readonly explicit?: readonly string[]
 }
 
@@ -41,7 +45,12 @@ function codes(i: Hit, j: Hit, c: Case = {}): readonly PairCode[] {
     hits: [i, j],
     relations: c.how === undefined ? [] : [{ a: j.id, b: i.id, how: c.how, width: 0.0003 }],
     darkCloth: c.darkCloth ?? true,
-    method: { flash: c.flash ?? 'where', colourOrder: 'overpower', wetMost: 'any' },
+    method: {
+      flash: c.flash ?? 'where',
+      colourOrder: 'overpower',
+      wetMost: 'any',
+      blackTrap: c.trap ?? 'wet',
+    },
     explicit: c.explicit ?? [],
   }
   return pairCodes(i, j, { job, meet: meeting(job, i, j), wetOnWet: c.wetOnWet ?? true }).map(
@@ -57,6 +66,22 @@ describe('pair rules, i before j', () => {
     ['SMOOTH_ORDER', [red, flat], [base, flat]],
     ['BLACK_LAST', [black, red], [black, gloss]],
     ['BLACK_LAST', [black, high], [black, puff]],
+    // On light cloth a black that hides the colour prints on it wet, unless the shop wants a flash, or what is below would show.
+    [
+      'BLACK_FLASH',
+      [straight(red), straight(black), { how: 'overlap', darkCloth: false, trap: 'flash' }],
+      [straight(red), straight(black), { how: 'overlap', darkCloth: false }],
+    ],
+    [
+      'BLACK_FLASH',
+      [straight(high), straight(black), { how: 'overlap', darkCloth: false }],
+      [straight(red), straight(black), { how: 'touch', darkCloth: false }],
+    ],
+    [
+      'BLACK_FLASH',
+      [straight(red), { ...straight(black), opacity: 0.5 }, { how: 'overlap', darkCloth: false }],
+      [straight(red), straight(black), { how: 'overlap', darkCloth: false }],
+    ],
     ['CLEAR_LAST', [gloss, black], [gloss, puff]],
     ['PUFF_LAST', [puff, gloss], [gloss, puff]],
     ['EXPLICIT', [red, blue, { explicit: ['blue', 'red'] }], [red, blue, { explicit: ['red', 'blue'] }]],
@@ -110,7 +135,7 @@ describe('how hits meet', () => {
     hits: [base, red, puff],
     relations,
     darkCloth: true,
-    method: { flash: 'where', colourOrder: 'overpower', wetMost: 'any' },
+    method: { flash: 'where', colourOrder: 'overpower', wetMost: 'any', blackTrap: 'wet' },
   })
   it('a colour on base overlaps the base, one that is not does not, and a named meeting wins', () => {
     expect(meeting(job([]), red, base)?.how).toBe('overlap')
@@ -123,7 +148,7 @@ describe('how hits meet', () => {
 describe('wet contact risk', () => {
   const light = hit('light', 'spot', { L: 85, coverage: 0.2 })
   const deep = hit('deep', 'spot', { L: 30, coverage: 0.2 })
-  const OVERPOWER = { flash: 'where', colourOrder: 'overpower', wetMost: 'any' } as const
+  const OVERPOWER = { flash: 'where', colourOrder: 'overpower', wetMost: 'any', blackTrap: 'wet' } as const
   const meet = (how: Relation['how'], width = 0.0003): Relation => ({ a: 'light', b: 'deep', how, width })
   const points = (
     i: Hit,

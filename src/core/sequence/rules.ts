@@ -23,6 +23,16 @@ const laysInk = (h: Hit) => h.role !== 'smoothing'
 const direct = (h: Hit) => !h.onBase && !isBase(h)
 const touchesOrOverlaps = (r: Relation | undefined) => r?.how === 'touch' || r?.how === 'overlap'
 
+/** A black that hides a colour straight on light cloth prints on it wet, where the shop holds with that. */
+const trapsWet = (colour: Hit, black: Hit, { darkCloth, method }: Job) =>
+  method.blackTrap === 'wet' &&
+  !darkCloth &&
+  direct(colour) &&
+  direct(black) &&
+  black.opacity >= COVERS_ALONE &&
+  !role(colour, 'highlight', 'metallic') &&
+  colour.system === black.system
+
 /** Every rule that is a statement about an ordered pair, i before j. */
 export const PAIR_RULES = {
   BASE_FIRST: {
@@ -52,8 +62,9 @@ export const PAIR_RULES = {
   },
   BLACK_FLASH: {
     forbids: 'wet',
-    applies: (i, j, { meet }) =>
-      (j.role === 'black' && touchesOrOverlaps(meet)) || (i.role === 'black' && meet?.how === 'overlap'),
+    applies: (i, j, { job, meet }) =>
+      (j.role === 'black' && touchesOrOverlaps(meet) && !trapsWet(i, j, job)) ||
+      (i.role === 'black' && meet?.how === 'overlap'),
   },
   METAL_FLASH: {
     forbids: 'wet',

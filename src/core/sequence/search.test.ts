@@ -57,7 +57,7 @@ describe('the least moving', () => {
     hits: [colour('a', 80), colour('b', 50), colour('c', 30)],
     relations: [],
     darkCloth: false,
-    method: { flash: 'where', colourOrder: 'overpower', wetMost: 'any' },
+    method: { flash: 'where', colourOrder: 'overpower', wetMost: 'any', blackTrap: 'wet' },
   }
   const stations = (press: Ring, search = {}) => {
     const found = solve(job, press, 'press', search)
@@ -130,6 +130,6 @@ describe('orders that truly differ', () => {
       }),
       { numRuns: 200, seed: 21 },
     )
-    expect(several).toBeGreaterThan(35)
+    expect(several).toBeGreaterThan(30)
   }, 60_000)
 })

@@ -40,6 +40,8 @@ export function wetTerms(
 
   if (wet && method.colourOrder === 'overpower')
     add('large area first', (i.coverage - j.coverage) * (meet ? 4 : 1))
+  // Process inks in their only right order are meant to lie wet on each other.
+  if (processPlace(i) >= 0 && processPlace(i) < processPlace(j)) return []
   if (isBase(i) || isBase(j)) return terms
 
   const darker = ((j.L - i.L) / 50) * rho * (method.colourOrder === 'light' ? 3 : 1)

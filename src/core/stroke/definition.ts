@@ -79,6 +79,10 @@ export const STROKE = defineRoom({
     },
     TIME_THICK: { says: 'Slow clears thick white and lays more.', source: 'common practice' },
     STROKES_BASE: { says: 'Base on dark: two.', source: 'common practice' },
+    STROKES_TONES: {
+      says: 'One on a base that carries tones: a second would fill its dots.',
+      source: 'common practice',
+    },
     STROKES_TOP: { says: 'One stroke on a base or on light cloth.', source: 'common practice' },
     STROKES_HIGHLIGHT: {
       says: 'Highlight: one firm, or two for extra brightness.',

@@ -27,6 +27,8 @@ const stroke = (use: 'top' | 'halftone' | 'base', overrides = {}, at: Press = pr
       offPallet: false,
       driesInScreen: false,
       height: 0.33,
+      system: 'plastisol' as const,
+      tones: false,
     },
     at,
     { squeegees: [], approved: [] },

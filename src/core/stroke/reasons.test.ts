@@ -24,6 +24,8 @@ const need = (use: StrokeUse, more: Partial<StrokeNeed> = {}): StrokeNeed => ({
   offPallet: false,
   driesInScreen: false,
   height: 0.33,
+  system: 'plastisol' as const,
+  tones: false,
   ...more,
 })
 const stroke = (

@@ -1,5 +1,6 @@
 import type { RuleOf } from '../advice'
 import type { Press, Squeegee, StrokeUse, WhichScreen } from '../equipment'
+import type { InkSystem } from '../order'
 import type { Length, MeshCount } from '../quantity'
 import type { Flood, Pressure, SqueegeeKind, STROKE } from './definition'
 
@@ -13,6 +14,10 @@ export interface StrokeNeed {
   readonly darkCloth: boolean
   readonly offPallet: boolean
   readonly driesInScreen: boolean
+  /** High-solids inks are stiff. */
+  readonly system: InkSystem
+  /** A base that carries halftones. */
+  readonly tones: boolean
   /** Height of the print: the squeegee's way. */
   readonly height: Length
 }
@@ -90,9 +95,15 @@ export function settingFor(need: StrokeNeed, press: Press): Setting {
       : {}
   const light: Partial<Setting> =
     need.use === 'base' && !need.darkCloth ? { strokes: [[1, 1, 2], 'STROKES_TOP'] } : {}
+  const tones: Partial<Setting> =
+    need.use === 'base' && need.tones ? { strokes: [[1, 1, 2], 'STROKES_TONES'] } : {}
+  const stiff: Partial<Setting> =
+    need.system === 'highSolids' && (need.use === 'top' || need.use === 'direct')
+      ? { squeegee: ['70/90/70', 'SQUEEGEE_WHITE'] }
+      : {}
   const onePass: Partial<Setting> = need.offPallet ? { strokes: [[1, 1, 1], 'STROKES_ONE_PASS'] } : {}
   const water: Partial<Setting> = need.driesInScreen ? { flood: ['full', 'FLOOD_WATER'] } : {}
-  const set = { ...own, ...shear, ...light, ...onePass, ...water }
+  const set = { ...own, ...shear, ...light, ...tones, ...stiff, ...onePass, ...water }
   const [times, rule] = set.time
   return { ...set, time: [times.map((t) => t * longer(need.height)) as unknown as Triple, rule] }
 }

@@ -30,6 +30,8 @@ const need = (use: StrokeNeed['use'], more: Partial<StrokeNeed> = {}): StrokeNee
   offPallet: false,
   driesInScreen: false,
   height: 0.33,
+  system: 'plastisol' as const,
+  tones: false,
   ...more,
 })
 const stroke = (n: StrokeNeed, kind: Press['kind'] = 'manual', squeegees = RACK, overrides = {}) =>

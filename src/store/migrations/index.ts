@@ -9,6 +9,7 @@ import { up as atThePress } from './007_at_the_press'
 import { up as onceAndEnded } from './008_once_and_ended'
 import { up as shopInParts } from './009_shop_in_parts'
 import { up as tradeWords } from './010_trade_words'
+import { up as inkIssued } from './011_ink_issued'
 
 /** Every step from the first version on, in order. */
 export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unknown>) => Promise<void> }>> = {
@@ -22,4 +23,5 @@ export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unkn
   '008_once_and_ended': { up: onceAndEnded },
   '009_shop_in_parts': { up: shopInParts },
   '010_trade_words': { up: tradeWords },
+  '011_ink_issued': { up: inkIssued },
 }
