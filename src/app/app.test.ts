@@ -126,13 +126,15 @@ describe('the list of orders', () => {
   })
   it('follows what the lead decides, the shop, and what was released', async () => {
     const id = 'R-1005-P1-dark'
+    const labelInk = orders.find((o) => o.id === 'O-1005')?.placements[0]?.inks[0]
     const decided = (await loadDecisions(db, ['O-1005'])).get(id)
     expect((await runLine(id)).run.screens).toBe(1)
-    await saveDecisions(db, noDecisions(id), decided?.version ?? 1)
+    const based = { ...noDecisions(id), overrides: { [`base.${labelInk?.id}`]: 'base' } }
+    await saveDecisions(db, based, decided?.version ?? 1)
     expect((await runLine(id)).run.screens).toBe(2)
 
     const order = (await loadOrder(db, 'O-1005'))?.order as Order
-    const frozen = { order, plan: plan(order, DEMO_SHOP, noDecisions(id)), shopName: '' }
+    const frozen = { order, plan: plan(order, DEMO_SHOP, based), shopName: '' }
     await release(db, frozen, 0, new Date())
     expect((await runLine(id)).run).toMatchObject({ revision: 1, changed: 0 })
     const slow: ShopAndShelf = {

@@ -40,6 +40,8 @@ const NAMES: Readonly<Record<string, readonly [fileName: string, factor: number]
   thickness: ['thicknessUm', unit('thickness', 'µm')],
   build: ['buildUm', unit('thickness', 'µm')],
   tension: ['tensionNPerCm', unit('tension', 'N/cm')],
+  leastTension: ['leastTensionNPerCm', unit('tension', 'N/cm')],
+  mostTension: ['mostTensionNPerCm', unit('tension', 'N/cm')],
   share: ['sharePercent', PERCENT],
   density: ['densityGPerMl', 1000],
   cost: ['costPerKg', 1],

@@ -15,7 +15,8 @@ import { numberOf } from '@/core/advice'
 import type { Order } from '@/core/order'
 import type { RunPlan } from '@/core/plan'
 import { INCH, type System, writeQuantity } from '@/core/quantity'
-import { type FilmPosition, FRAME_WALL, type Tile, tilesOf } from '@/core/registration'
+import { type FilmPosition, type Tile, tilesOf } from '@/core/registration'
+import { FRAME_WALL } from '@/core/screen'
 import { FACE, type Paper, RULE, registerFonts } from './paper'
 
 /** Points in a metre: 72 to the inch of 25.4 mm. */

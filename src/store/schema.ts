@@ -100,7 +100,14 @@ export interface Tables extends InkTables {
     coats: number
   }
   stencil_step: { frame_id: string; place: number; step: Step; at: string }
-  screen_room: { id: 1; humidity: number; frame_to_pallet: number; collar_line: number }
+  screen_room: {
+    id: 1
+    humidity: number
+    frame_to_pallet: number
+    collar_line: number
+    least_tension: number
+    most_tension: number
+  }
   fabric: { place: number; count: number; thread: number; thickness: number; dyed: Fabric['dyed'] }
   emulsion: {
     id: string

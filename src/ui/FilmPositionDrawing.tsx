@@ -1,7 +1,8 @@
 'use client'
 
 import { writeQuantity } from '@/core/quantity'
-import { type FilmPosition, FRAME_WALL } from '@/core/registration'
+import type { FilmPosition } from '@/core/registration'
+import { FRAME_WALL } from '@/core/screen'
 import { useSettings } from './settings'
 
 const mm = (x: number) => x * 1000

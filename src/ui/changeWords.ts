@@ -67,6 +67,8 @@ const FIELDS: Readonly<Record<string, readonly [label: string, kind?: Kind | 'cl
   humidity: ['Humidity', 'share'],
   frameToPallet: ['Frame to pallet', 'length'],
   collarLine: ['Pallet to collar', 'length'],
+  leastTension: ['Least tension', 'tension'],
+  mostTension: ['Most tension', 'tension'],
   fabrics: ['Mesh table'],
   count: ['Mesh', 'meshCount'],
   thread: ['Thread', 'thickness'],

@@ -111,6 +111,9 @@ export interface ScreenRoom {
   readonly frameToPallet: Length
   /** From the pallet's end to where the collar seam lies. */
   readonly collarLine: Length
+  /** Tension that frames work at here, N/m. */
+  readonly leastTension: number
+  readonly mostTension: number
   readonly fabrics: readonly Fabric[]
   readonly emulsions: readonly Emulsion[]
   readonly lamps: readonly Lamp[]
@@ -145,6 +148,9 @@ export const USUAL_SCREENS: ScreenRoom = {
   humidity: 0.45,
   frameToPallet: mm(60),
   collarLine: mm(20),
+  // Usual working range (from memory).
+  leastTension: 2000,
+  mostTension: 3500,
   fabrics: FABRICS,
   emulsions: [
     { id: 'dual', name: 'Dual cure', kind: 'dual', water: 'resistant', build: micron(5) },

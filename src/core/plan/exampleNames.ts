@@ -18,6 +18,8 @@ import {
 
 /** What a name in a rule may stand for: an example, so that the rule book can be read from top to bottom. */
 export const USUAL: Inputs = {
+  a: 'Process cyan',
+  b: 'Process magenta',
   L: '22',
   accept: delta(2),
   additive: 'Rise',

@@ -1,15 +1,18 @@
-import { numberOf, type Overrides, type Reason, type ShopMethod } from '../advice'
+import { type NumberAdvice, numberOf, type Overrides, type Reason, type ShopMethod } from '../advice'
 import { freeFrames, type Press, type Shop, type WhichScreen } from '../equipment'
 import { inkMass } from '../ink'
 import { driesInScreen, hardestCloth, type Order, type Run } from '../order'
+import type { MeshCount } from '../quantity'
 import {
   allocateFrames,
+  carryingFrame,
   depositFor,
   emulsionOf,
   exposureFor,
   FINE_DETAIL,
   meshFor,
   type ScreenNeed,
+  type ScreenUse,
   stencilFor,
   stencilWords,
 } from '../screen'
@@ -44,13 +47,9 @@ export function planHits(
   const { run, shop, method, overrides } = ctx
   const { width, height } = run.placement
   const { fabrics } = shop.screens
-  const held = freeFrames(shop).map((f) => f.mesh)
   // By hand the second base hit goes through the same screen; on an automatic it is a screen of its own.
   const again = (s: Separation) => s.hit.role === 'base2' && press.kind !== 'automatic'
-  const screens = separations.map((s) => ({
-    s,
-    mesh: meshFor(needOf(s, again(s)), method, held, fabrics, overrides),
-  }))
+  const screens = meshesFor(ctx, separations, again)
   const mountedNow = screens.filter(({ s }) => !again(s))
   const { frames, reasons } = allocateFrames(
     shop,
@@ -122,6 +121,45 @@ export function planHits(
     }
   })
   return { hits, frames: reasons }
+}
+
+const isMissing = (mesh: NumberAdvice) => mesh.reasons.some((r) => r.rule === 'MESH_NOT_HELD')
+
+const TOPS: ReadonlySet<ScreenUse> = new Set(['spot', 'halftone', 'process'])
+
+/**
+ * The mesh of every screen, one after another: a frame that one takes is not there for the next, which then takes another mesh
+ * of its range. One that carries the stencil already is its own. Highlights come last: as fine as the colours round them.
+ */
+function meshesFor(
+  { order, run, shop, method, overrides }: Context,
+  separations: readonly Separation[],
+  again: (s: Separation) => boolean,
+): readonly { readonly s: Separation; readonly mesh: NumberAdvice }[] {
+  const { fabrics } = shop.screens
+  const free = freeFrames(shop).map((f) => f.mesh)
+  const left = [...free]
+  const job = { orderId: order.id, print: run.placement.id }
+  const found = new Map<Separation, NumberAdvice>()
+  let finest = 0
+  // In the order of the art, whites first: the order of printing changes no mesh.
+  const placeOf = (s: Separation) => run.placement.inks.findIndex((ink) => ink.id === s.hit.id)
+  const inArt = [...separations].sort((a, b) => placeOf(a) - placeOf(b))
+  const highlights = inArt.filter((s) => s.use === 'highlight')
+  for (const s of [...inArt.filter((s) => s.use !== 'highlight'), ...highlights]) {
+    const own = carryingFrame(shop, job, s.hit.id)
+    const atLeast = s.use === 'highlight' && finest > 0 ? finest : undefined
+    const from = (held: readonly MeshCount[]) =>
+      meshFor({ ...needOf(s, again(s)), atLeast }, method, held, fabrics, overrides)
+    const spare = own ? undefined : from(left)
+    // Where nothing of its range is left, what it wants is told all the same: frames are short.
+    const mesh = spare && left.length > 0 && !isMissing(spare) ? spare : from(own ? [own.mesh] : free)
+    found.set(s, mesh)
+    if (TOPS.has(s.use)) finest = Math.max(finest, mesh.advised)
+    const at = own || again(s) ? -1 : left.findIndex((m) => Math.abs(m - numberOf(mesh)) < 1)
+    if (at >= 0) left.splice(at, 1)
+  }
+  return separations.map((s) => ({ s, mesh: found.get(s) as NumberAdvice }))
 }
 
 /** What the screen of a separation has to print; a second base hit by hand shares the base's mesh. */

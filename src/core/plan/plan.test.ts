@@ -230,9 +230,12 @@ describe('warnings', () => {
     expect(stops(planFor({ width: 0.5 }))).toContain('PALLET_NARROW')
   })
   it('too few frames of a mesh, no cool-down, no room, off the pallet', () => {
-    expect(
-      stops(planFor({ shop: { frames: SHOP.frames.filter((f) => f.mesh !== 7700 || f.id === 'F77-0') } })),
-    ).toEqual(['FRAMES_SHORT'])
+    // One frame of the wanted mesh: the others take another of their range, while there is one.
+    const without = (gone: (mesh: number) => boolean) => ({
+      shop: { frames: SHOP.frames.filter((f) => !gone(f.mesh) || f.id === 'F77-0') },
+    })
+    expect(stops(planFor(without((mesh) => mesh === 7700)))).toEqual([])
+    expect(stops(planFor(without((mesh) => mesh !== 4300)))).toEqual(['FRAMES_SHORT'])
     const tight = { ...PRESSES.automatic, stations: PRESSES.automatic.stations.slice(0, 5) }
     const p = planFor({ press: 'automatic', shop: { presses: [tight] } })
     expect(warned(p)).toContain('NO_COOL')

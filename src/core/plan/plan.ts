@@ -5,7 +5,7 @@ import { driesInScreen, laidFlat, type Order, sizesOf } from '../order'
 import { mm } from '../quantity'
 import { filmPosition, liesOnPallet, offPalletStop, type PlacementAdvice, placeOn } from '../registration'
 import { SAFETY } from '../safety'
-import { offContactFor, tensionFit } from '../screen'
+import { anglesTooNear, offContactFor, tensionFit } from '../screen'
 import { directionFor, holdFor, squeegeeLengthFor } from '../stroke'
 import { PLAN } from './definition'
 import { planFlashes } from './flashes'
@@ -43,6 +43,7 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
     ...whatCures(ctx.method, ctx.shop.dryers, ctx.shop.flashes),
     ...onBench(press, flashes, separations),
     ...frames,
+    ...anglesTooNear(run.placement.inks),
     ...placement.reasons,
     ...position.reasons,
     ...hits.flatMap((h) => h.reasons),

@@ -108,9 +108,6 @@ export function bestRhythm(need: CycleNeed, scale: Scale = AS_IT_IS): BestRhythm
     .reduce((a, b) => (b.seconds < a.seconds - 1e-9 ? b : a))
 }
 
-/** Fewer pallets that are looked at. */
-const FEWER = 3
-
 /**
  * Seconds a garment at a carousel. Strict turns fit some numbers of pallets better than one more (an odd one alternates by
  * itself); people skip or double a turn, so more pallets are taken to be no slower than fewer (assumed).
@@ -118,9 +115,7 @@ const FEWER = 3
 export function palletCycle(need: CycleNeed, scale: Scale = AS_IT_IS): Duration {
   const { press } = need
   if (press.kind !== 'manual') return bestRhythm(need, scale).seconds
-  const counts = Array.from({ length: FEWER + 1 }, (_, i) => press.pallets - i).filter(
-    (n) => n > 1 || n === press.pallets,
-  )
+  const counts = Array.from({ length: Math.max(1, press.pallets - 1) }, (_, i) => press.pallets - i)
   return Math.min(
     ...counts.map((pallets) => bestRhythm({ ...need, press: { ...press, pallets } }, scale).seconds),
   )

@@ -1,12 +1,10 @@
 import { q, type Reason } from '../advice'
 import type { ScreenRoom } from '../equipment'
 import { type Length, mm } from '../quantity'
-import { SCREEN } from '../screen'
+import { FRAME_WALL, SCREEN } from '../screen'
 
 /** From the edge of the art to the centre of a mark. */
 const MARK_GAP = mm(10)
-/** Profile of the frame, each side. */
-export const FRAME_WALL = mm(40)
 const LEAST_END = mm(100)
 const LEAST_SIDE = mm(60)
 

@@ -134,6 +134,31 @@ export const SCREEN = defineRoom({
       source: 'from memory',
       severity: 'Watch',
     },
+    FRAME_SLACK: {
+      says: '{frame} is slack: {tension}, under the {least} that frames work at here. It registers badly; stretch it anew or take another.',
+      source: 'from memory',
+      severity: 'Watch',
+    },
+    FRAME_SLACK_FAR: {
+      says: '{frame} is far too slack: {tension} where {least} is the least. It smears and registers nowhere.',
+      source: 'from memory',
+      severity: 'Stop',
+    },
+    FRAME_TIGHT: {
+      says: '{frame} reads {tension}, over the {most} that frames work at here: read it again; it may tear.',
+      source: 'from memory',
+      severity: 'Watch',
+    },
+    ANGLES_NEAR: {
+      says: '{a} and {b} stand {angle} apart: under 15° they beat, every {period} here. Turn one film.',
+      source: 'geometry',
+      severity: 'Watch',
+    },
+    ANGLES_ALIKE: {
+      says: '{a} and {b} stand at the same angle: dots fall on dots or beside them, and the colour shifts with every miss. Set them 30° apart.',
+      source: 'common practice',
+      severity: 'Watch',
+    },
     TENSION_BEST: {
       says: 'Clean frames of the wanted mesh that lie closest to each other in tension.',
       source: 'common practice',

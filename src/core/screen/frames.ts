@@ -2,8 +2,10 @@ import { q, type Reason } from '../advice'
 import { type Frame, freeFrames, type Shop, type Stencil } from '../equipment'
 import { type Length, type MeshCount, mm } from '../quantity'
 import { SCREEN } from './definition'
+import { slackFrames } from './tension'
 
-const FRAME_WALL = mm(30)
+/** Profile of the frame, each side. */
+export const FRAME_WALL = mm(40)
 const MARGIN = mm(50)
 const SPREAD = 300
 
@@ -39,8 +41,15 @@ const jobOf = (words: string): string => words.replace(/: [^:]*$/, '')
 
 const same = (a: MeshCount, b: MeshCount) => Math.abs(a - b) < 1
 
-const isOf = (s: Stencil, { orderId, print }: FrameJob, hitId: string): boolean =>
+const isOf = (s: Stencil, { orderId, print }: Pick<FrameJob, 'orderId' | 'print'>, hitId: string): boolean =>
   s.order === orderId && s.print === print && s.hit === hitId
+
+/** The frame that carries the very stencil already. */
+export const carryingFrame = (
+  { frames }: Pick<Shop, 'frames'>,
+  job: Pick<FrameJob, 'orderId' | 'print'>,
+  hitId: string,
+): Frame | undefined => frames.find((f) => f.state !== 'retired' && f.stencil && isOf(f.stencil, job, hitId))
 
 /** The tension about which the free frames of the wanted meshes lie closest: the job registers best with these. */
 function bestTension(free: readonly Frame[], wanted: readonly FrameNeed[], fixed: readonly Frame[]): number {
@@ -73,8 +82,7 @@ function takeNearest(left: Frame[], mesh: MeshCount, tension: number): Frame | u
  * Frames with other jobs' stencils are not taken; who holds them is said.
  */
 export function allocateFrames(shop: Shop, job: FrameJob, wanted: readonly FrameNeed[]): FrameAllocation {
-  const carries = (hitId: string) =>
-    shop.frames.find((f) => f.state !== 'retired' && f.stencil && isOf(f.stencil, job, hitId))
+  const carries = (hitId: string) => carryingFrame(shop, job, hitId)
   const own = new Map(wanted.map((w) => [w.hitId, carries(w.hitId)]))
   const open = wanted.filter((w) => !own.get(w.hitId))
   const left = [...freeFrames(shop)].sort((a, b) => a.id.localeCompare(b.id))
@@ -108,6 +116,7 @@ export function allocateFrames(shop: Shop, job: FrameJob, wanted: readonly Frame
     )
   const tensions = found.map((f) => f.tension)
   const spread = tensions.length > 0 ? Math.max(...tensions) - Math.min(...tensions) : 0
+  reasons.push(...slackFrames(found, shop.screens))
   if (spread > SPREAD) reasons.push(SCREEN.because('TENSION_SPREAD', { spread: q('tension', spread) }))
   return { frames, reasons: reasons.length > 0 ? reasons : [SCREEN.because('TENSION_BEST')] }
 }

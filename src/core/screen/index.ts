@@ -1,3 +1,4 @@
+export * from './angles'
 export { SCREEN } from './definition'
 export * from './deposit'
 export * from './exposure'

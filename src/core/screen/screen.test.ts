@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { DEFAULT_METHOD, message, type Reason } from '../advice'
 import { beatOf, moireRisk } from '../artwork'
-import { FABRICS, type Press, type Shop } from '../equipment'
+import { FABRICS, type Press, type Shop, USUAL_SCREENS } from '../equipment'
 import type { Cloth } from '../order'
 import { degrees, lpi, micron, mm, perCm } from '../quantity'
 import {
@@ -98,7 +98,7 @@ const frame = (id: string, meshCount: number, tension: number, state: 'clean' | 
   tension: tension * 100,
   state,
 })
-const shop = (...frames: readonly object[]) => ({ frames }) as unknown as Shop
+const shop = (...frames: readonly object[]) => ({ frames, screens: USUAL_SCREENS }) as unknown as Shop
 const job = (width = 0.28) => ({
   orderId: 'O-1',
   print: 'P1',
@@ -131,7 +131,13 @@ describe('frames', () => {
     const short = told(stock, [90, 90, 90, 90], 0.45)
     expect(short.frames[3]).toBeUndefined()
     expect(short.rules).toEqual(['FRAMES_SHORT', 'FRAME_SMALL', 'TENSION_SPREAD'])
-    expect(told(stock, [90, 43]).rules).toEqual(['TENSION_SPREAD'])
+    // F4 reads 19 N/cm, under the range that frames work at.
+    expect(told(stock, [90, 43]).rules).toEqual(['FRAME_SLACK', 'TENSION_SPREAD'])
+    const one = (tension: number) => told(shop(frame('F1', 90, tension)), [90]).rules
+    expect(one(20)).toEqual(['TENSION_BEST'])
+    expect(one(19.9)).toEqual(['FRAME_SLACK'])
+    expect(one(14.9)).toEqual(['FRAME_SLACK_FAR'])
+    expect(one(36)).toEqual(['FRAME_TIGHT'])
   })
   it('takes the frame that carries this very stencil, though it is not clean', () => {
     const own = shop(frame('F1', 90, 25), { ...frame('F9', 77, 25), ...stencil('O-1', 'I1') })

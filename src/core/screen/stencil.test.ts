@@ -87,12 +87,12 @@ describe('tension', () => {
     expect(fit.reasons.map((r) => r.rule)).toEqual(['TENSION_MISFIT'])
   })
   it('advises to retire what is low, and to beware of what fell', () => {
-    expect(tensionOf(frame(18)).rule).toBe('TENSION_LOW')
+    expect(tensionOf(frame(18), 2000).rule).toBe('TENSION_LOW')
     const since = (first: number) => [{ on: '2026-09-01', tension: first * 100 }]
-    expect(tensionOf(frame(24, since(30))).rule).toBe('TENSION_FALLS')
-    expect(tensionOf(frame(20.5, since(26))).rule).toBe('TENSION_FALLS')
-    expect(tensionOf(frame(24, since(26))).rule).toBe('TENSION_HOLDS')
-    expect(tensionOf(frame(25.1, since(30))).rule).toBe('TENSION_HOLDS')
-    expect(tensionOf(frame(24.9, since(30))).rule).toBe('TENSION_FALLS')
+    expect(tensionOf(frame(24, since(30)), 2000).rule).toBe('TENSION_FALLS')
+    expect(tensionOf(frame(20.5, since(26)), 2000).rule).toBe('TENSION_FALLS')
+    expect(tensionOf(frame(24, since(26)), 2000).rule).toBe('TENSION_HOLDS')
+    expect(tensionOf(frame(25.1, since(30)), 2000).rule).toBe('TENSION_HOLDS')
+    expect(tensionOf(frame(24.9, since(30)), 2000).rule).toBe('TENSION_FALLS')
   })
 })

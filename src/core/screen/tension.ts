@@ -1,6 +1,6 @@
 import { q, type Reason } from '../advice'
-import type { Fabric, Frame } from '../equipment'
-import type { Length } from '../quantity'
+import type { Fabric, Frame, ScreenRoom } from '../equipment'
+import type { Length, Share } from '../quantity'
 import { SCREEN } from './definition'
 import { fabricOf } from './fabric'
 
@@ -17,19 +17,17 @@ export const stiffness = (f: Fabric): number => f.count * (Math.PI / 4) * f.thre
 export const misfitOf = (lost: number, fabric: Fabric, half: Length): Length =>
   ((lost * (1 - POISSON)) / stiffness(fabric)) * half
 
-/** Usual working range is 20 to 35 N/cm (from memory). */
-export const LEAST_TENSION = 2000
 /** A fifth of a tight screen (from memory). */
 const LOST = 500
 
 /** What a frame's readings say: usable, falling, or to be stretched anew. */
-export function tensionOf(frame: Frame): Reason {
+export function tensionOf(frame: Frame, leastTension: number): Reason {
   const first = frame.readings[0]
-  if (frame.tension < LEAST_TENSION)
+  if (frame.tension < leastTension)
     return SCREEN.because('TENSION_LOW', {
       frame: frame.id,
       tension: q('tension', frame.tension),
-      least: q('tension', LEAST_TENSION),
+      least: q('tension', leastTension),
     })
   const lost = first ? first.tension - frame.tension : 0
   if (first && lost > LOST)
@@ -40,6 +38,26 @@ export function tensionOf(frame: Frame): Reason {
     })
   return SCREEN.because('TENSION_HOLDS', { frame: frame.id, tension: q('tension', frame.tension) })
 }
+
+/** So far under the least a print smears whatever is done (assumed). */
+const FAR: Share = 0.75
+
+/** Frames of a job outside the range in which the shop works. */
+export const slackFrames = (
+  frames: readonly Frame[],
+  { leastTension, mostTension }: Pick<ScreenRoom, 'leastTension' | 'mostTension'>,
+): readonly Reason[] =>
+  frames.flatMap((f) => {
+    const told = {
+      frame: f.id,
+      tension: q('tension', f.tension),
+      least: q('tension', leastTension),
+      most: q('tension', mostTension),
+    }
+    if (f.tension < FAR * leastTension) return [SCREEN.because('FRAME_SLACK_FAR', told)]
+    if (f.tension < leastTension) return [SCREEN.because('FRAME_SLACK', told)]
+    return f.tension > mostTension ? [SCREEN.because('FRAME_TIGHT', told)] : []
+  })
 
 /** How the frames of a job fit each other. */
 export interface TensionFit {

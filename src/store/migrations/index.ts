@@ -10,6 +10,7 @@ import { up as onceAndEnded } from './008_once_and_ended'
 import { up as shopInParts } from './009_shop_in_parts'
 import { up as tradeWords } from './010_trade_words'
 import { up as inkIssued } from './011_ink_issued'
+import { up as tensionRange } from './012_tension_range'
 
 /** Every step from the first version on, in order. */
 export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unknown>) => Promise<void> }>> = {
@@ -24,4 +25,5 @@ export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unkn
   '009_shop_in_parts': { up: shopInParts },
   '010_trade_words': { up: tradeWords },
   '011_ink_issued': { up: inkIssued },
+  '012_tension_range': { up: tensionRange },
 }

@@ -7,7 +7,7 @@ import { FRAME_STATES, type Frame, STEPS } from '@/core/equipment'
 import { PLAN } from '@/core/plan'
 import { parseQuantity, showQuantity, writeQuantity } from '@/core/quantity'
 import { nextStep } from '@/core/schedule'
-import { LEAST_TENSION, tensionOf } from '@/core/screen'
+import { tensionOf } from '@/core/screen'
 import { AskNumber } from '@/ui/AskNumber'
 import { localNow } from '@/ui/clock'
 import { Empty, PushLink } from '@/ui/Empty'
@@ -72,7 +72,7 @@ export function Frames() {
           </Button>
         ))}
       </Flex>
-      <Drift frames={of} />
+      <Drift leastTension={shop.screens.leastTension} frames={of} />
       <Section title={`${of.length} frames`}>
         <Box overflowX="auto">
           <Table
@@ -92,6 +92,7 @@ export function Frames() {
             <tbody>
               {of.map((f) => (
                 <FrameRow
+                  leastTension={shop.screens.leastTension}
                   key={f.id}
                   frame={f}
                   at={shop.presses.find((p) => p.id === f.mounted?.pressId)?.name}
@@ -112,10 +113,16 @@ function MeshName({ mesh }: { readonly mesh: number }) {
 }
 
 /** Tension of the frames of one mesh over time. */
-function Drift({ frames }: { readonly frames: readonly Frame[] }) {
+function Drift({
+  frames,
+  leastTension,
+}: {
+  readonly frames: readonly Frame[]
+  readonly leastTension: number
+}) {
   const { units } = useSettings()
   const shown = (x: number) => Number(showQuantity('tension', x, units).number)
-  const unit = showQuantity('tension', LEAST_TENSION, units).unit
+  const unit = showQuantity('tension', leastTension, units).unit
   const series = useMemo(
     () =>
       frames
@@ -128,7 +135,7 @@ function Drift({ frames }: { readonly frames: readonly Frame[] }) {
         })),
     [frames, units],
   )
-  const value = shown(LEAST_TENSION)
+  const value = shown(leastTension)
   const least = useMemo(() => ({ value, name: `${value} ${unit}, stretch anew` }), [value, unit])
   if (series.length === 0)
     return (
@@ -145,16 +152,18 @@ function Drift({ frames }: { readonly frames: readonly Frame[] }) {
 
 function FrameRow({
   frame,
+  leastTension,
   at,
   onLog,
 }: {
   readonly frame: Frame
+  readonly leastTension: number
   /** The press where it is mounted. */
   readonly at: string | undefined
   readonly onLog: (frame: Frame, tension: number) => void
 }) {
   const { units } = useSettings()
-  const advice = tensionOf(frame)
+  const advice = tensionOf(frame, leastTension)
   const first = frame.readings[0]
   const next = nextStep(frame.stencil)
   return (

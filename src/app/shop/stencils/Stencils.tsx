@@ -20,6 +20,12 @@ export function Stencils() {
           <QuantityField name="shop.screens.collarLine" label="Pallet’s end to collar" kind="length" />
         </Grid>
       </Section>
+      <Section title="Tension that frames work at">
+        <Grid templateColumns={{ base: 'repeat(auto-fill, minmax(7.5rem, 1fr))', lg: '12rem 12rem' }} gap="6">
+          <QuantityField name="shop.screens.leastTension" label="Stretch anew under" kind="tension" />
+          <QuantityField name="shop.screens.mostTension" label="Too tight over" kind="tension" />
+        </Grid>
+      </Section>
       <Rows
         title="Emulsions"
         name="shop.screens.emulsions"

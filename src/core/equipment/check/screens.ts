@@ -35,6 +35,12 @@ const screenRoom = yup.object({
     .min(0, 'Not below 0.')
     .max(1, 'Too far.')
     .required('Missing.'),
+  leastTension: positive('Tension', 10_000).default(USUAL_SCREENS.leastTension),
+  mostTension: positive('Tension', 10_000)
+    .default(USUAL_SCREENS.mostTension)
+    .test('over', 'The most is more than the least.', function (most) {
+      return (most ?? 0) > (this.parent as { leastTension: number }).leastTension
+    }),
   fabrics: yup
     .array(fabric)
     .min(1, 'At least one mesh.')
