@@ -125,16 +125,20 @@ describe('the list of orders', () => {
     await planned(db)
   })
   it('follows what the lead decides, the shop, and what was released', async () => {
-    const id = 'R-1005-P1-dark'
-    const labelInk = orders.find((o) => o.id === 'O-1005')?.placements[0]?.inks[0]
-    const decided = (await loadDecisions(db, ['O-1005'])).get(id)
-    expect((await runLine(id)).run.screens).toBe(1)
-    const based = { ...noDecisions(id), overrides: { [`base.${labelInk?.id}`]: 'base' } }
-    await saveDecisions(db, based, decided?.version ?? 1)
-    expect((await runLine(id)).run.screens).toBe(2)
-
+    const id = 'R-1005-P2-dark'
     const order = (await loadOrder(db, 'O-1005'))?.order as Order
-    const frozen = { order, plan: plan(order, DEMO_SHOP, based), shopName: '' }
+    const inks = order.placements[1]?.inks ?? []
+    const straight = {
+      ...noDecisions(id),
+      overrides: Object.fromEntries(inks.map((ink) => [`base.${ink.id}`, 'none'])),
+    }
+    const decided = (await loadDecisions(db, ['O-1005'])).get(id)
+    const screens = (await runLine(id)).run.screens
+    await saveDecisions(db, straight, decided?.version ?? 0)
+    expect((await runLine(id)).run.screens).toBeLessThan(screens)
+
+    await putShop(db, DEMO_SHELF)
+    const frozen = { order, plan: plan(order, DEMO_SHOP, straight), shopName: '' }
     await release(db, frozen, 0, new Date())
     expect((await runLine(id)).run).toMatchObject({ revision: 1, changed: 0 })
     const slow: ShopAndShelf = {
