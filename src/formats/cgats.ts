@@ -22,6 +22,8 @@ export type MeasuredRead =
 
 /** Field names of a wavelength, as files write them: `SPECTRAL_NM_400`, `SPECTRAL_NM400`, `NM400`, `nm400`, `SPEC_400`. */
 const WAVELENGTH = /^(?:SPECTRAL_?)?(?:NM|DEC|PCT|SPEC|R)_?(\d{3})(?:NM)?$/i
+/** No share of light is more, fluorescent or not. */
+const SHARES_UP_TO = 3
 const NAMES = ['SAMPLE_NAME', 'SAMPLE_ID', 'SAMPLEID', 'ID', 'STRING']
 
 /** Splits a line into its words; what stands in quotation marks is one. */
@@ -66,6 +68,14 @@ export function readCgats(text: string): MeasuredRead {
   const notes: string[] = []
   // A sample may run over several lines; it ends when it has all its fields.
   const cells = data.flatMap((l) => words(l.says).map((word) => ({ word, at: l.at })))
+  // Per cent or shares is how a file is written, not a sample: a black of 2.4 % stands beside a white of 90.
+  const spectral = new Set(waves.map((w) => w.i))
+  const highest = cells.reduce(
+    (most, { word }, i) =>
+      spectral.has(i % fields.length) ? Math.max(most, Number(word.replace(',', '.')) || 0) : most,
+    0,
+  )
+  const scale = highest > SHARES_UP_TO ? 100 : 1
   const samples: Sample[] = []
   for (let begin = 0; begin < cells.length; begin += fields.length) {
     const row = cells.slice(begin, begin + fields.length)
@@ -82,7 +92,6 @@ export function readCgats(text: string): MeasuredRead {
       continue
     }
     const values = waves.map((w) => number(w.i))
-    const scale = Math.max(...values) > 3 ? 100 : 1
     const taken =
       waves.length > 0
         ? takeCurve({ at: waves.map((w) => w.nm), values: values.map((v) => v / scale) })

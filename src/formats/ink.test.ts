@@ -76,6 +76,17 @@ describe('CGATS text', () => {
     expect(out).not.toContain('LAB_L')
     expect(read(out).samples[0]).not.toHaveProperty('lab')
   })
+  it('per cent or shares is told of the file, not of a sample: a deep black stays black', () => {
+    const waves = Array.from({ length: 31 }, (_, i) => `NM_${400 + 10 * i}`).join(' ')
+    const row = (name: string, value: number) => `${name} ${Array<number>(31).fill(value).join(' ')}`
+    const file = (...rows: string[]) =>
+      ['BEGIN_DATA_FORMAT', `ID ${waves}`, 'END_DATA_FORMAT', 'BEGIN_DATA', ...rows, 'END_DATA'].join('\n')
+    const [black, white] = read(file(row('black', 2.4), row('white', 90))).samples
+    expect(black?.spectrum?.[8]).toBeCloseTo(0.024, 6)
+    expect(white?.spectrum?.[8]).toBeCloseTo(0.9, 6)
+    const [share] = read(file(row('black', 0.024), row('bright', 1.2))).samples
+    expect(share?.spectrum?.[8]).toBeCloseTo(0.024, 6)
+  })
   it('says what is wrong and where', () => {
     expect(wrong('hello')[0]).toMatch(/no CGATS text/)
     expect(wrong('BEGIN_DATA_FORMAT\nLAB_L\nEND_DATA_FORMAT')[0]).toMatch(/no measurements/)

@@ -15,7 +15,7 @@ import { numberOf } from '@/core/advice'
 import type { Order } from '@/core/order'
 import type { RunPlan } from '@/core/plan'
 import { INCH, type System, writeQuantity } from '@/core/quantity'
-import { type FilmPosition, type Tile, tilesOf } from '@/core/registration'
+import { ENDS, type FilmPosition, type Tile, tilesOf } from '@/core/registration'
 import { FRAME_WALL } from '@/core/screen'
 import { FACE, type Paper, RULE, registerFonts } from './paper'
 
@@ -196,7 +196,9 @@ export async function positionPdf(order: Order, plan: RunPlan, units: System, pa
     <Document title={`Film position ${plan.run.id}`}>
       <Page size={paper} style={s.page}>
         <Text style={s.title}>Film position</Text>
-        <Text>{words}. The same for every screen of this run. Seen on the print side, collar end up.</Text>
+        <Text>
+          {words}. The same for every screen of this run. Seen on the print side, {ENDS[p.origin]} up.
+        </Text>
         <View style={[s.row, { marginTop: 10 }]}>
           <Frame position={p} />
           <View style={{ marginLeft: 14, flexGrow: 1 }}>

@@ -1,7 +1,7 @@
 'use client'
 
 import { writeQuantity } from '@/core/quantity'
-import type { FilmPosition } from '@/core/registration'
+import { ENDS, type FilmPosition } from '@/core/registration'
 import { FRAME_WALL } from '@/core/screen'
 import { useSettings } from './settings'
 
@@ -64,7 +64,7 @@ function Distance({
   )
 }
 
-/** The frame as the person taping the film sees it: print side up, collar end away. To scale. */
+/** The frame as the person taping the film sees it: print side up, what lies at the pallet’s end away. To scale. */
 export function FilmPositionDrawing({
   position: p,
   height = 420,
@@ -87,7 +87,7 @@ export function FilmPositionDrawing({
       aria-label="Film on the frame, print side up, to scale"
     >
       <text x={w / 2} y="-14" textAnchor="middle" style={{ fontSize: 26 }} fill="currentColor">
-        collar end
+        {ENDS[p.origin]}
       </text>
       <rect width={w} height={h} rx="6" fill="none" stroke="currentColor" strokeWidth="3" />
       <rect

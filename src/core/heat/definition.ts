@@ -119,6 +119,16 @@ export const HEAT = defineRoom({
       source: 'common practice',
       severity: 'Watch',
     },
+    PUCKERS: {
+      says: '{cloth} is thin ({weight}): it puckers as {name} rises. Take a heavier cloth, or raise less.',
+      source: 'from memory',
+      severity: 'Watch',
+    },
+    BOARDS_HOT: {
+      says: 'The boards of {press} heat up: from about piece {pieces} on shorten the flash and feel whether prints stick. No temperature is computed yet.',
+      source: 'common practice',
+      severity: 'Note',
+    },
     POLY_WHITE: {
       says: '{cloth} is white or undyed: there is no dye to bleed. Watch shrinkage and gloss.',
       source: 'common practice',

@@ -138,6 +138,11 @@ export const INK = defineRoom({
       source: 'common practice',
       severity: 'Watch',
     },
+    STIR: {
+      says: '{name}: flakes settle. Stir before it goes into the screen, and now and then.',
+      source: 'common practice',
+      severity: 'Note',
+    },
     INK_FLOODED: {
       says: '{name} dries in the screen: never leave it un-flooded.',
       source: 'common practice',

@@ -1,9 +1,17 @@
 import { advicesIn, numberOf, q, type Reason, warnings } from '../advice'
 import { flashesAt, type Press, type Shop } from '../equipment'
 import { cureFor, flashHeight, HEAT, whatCures } from '../heat'
-import { driesInScreen, laidFlat, type Order, sizesOf } from '../order'
+import { INK } from '../ink'
+import { type Cloth, driesInScreen, laidFlat, type Order, sizesOf } from '../order'
 import { mm } from '../quantity'
-import { filmPosition, liesOnPallet, offPalletStop, type PlacementAdvice, placeOn } from '../registration'
+import {
+  filmPosition,
+  liesOnPallet,
+  offPalletStop,
+  overlappingPrints,
+  type PlacementAdvice,
+  placeOn,
+} from '../registration'
 import { SAFETY } from '../safety'
 import { anglesTooNear, offContactFor, tensionFit } from '../screen'
 import { directionFor, holdFor, squeegeeLengthFor } from '../stroke'
@@ -45,6 +53,8 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
     ...frames,
     ...anglesTooNear(run.placement.inks),
     ...placement.reasons,
+    ...overlappingPrints(order, run.placement, method),
+    ...cautionNotes(ctx, press, cloth, separations, flashes),
     ...position.reasons,
     ...hits.flatMap((h) => h.reasons),
     ...advicesIn([pressAdvice, colours, hits, flashes, settings]).flatMap((a) => a.reasons),
@@ -103,6 +113,40 @@ function jobSettings(
   }
 }
 
+/** Rounds of a pallet after which it is hot (common practice). */
+const HOT_AFTER = 20
+/** Cloth lighter than this puckers under raised ink (from memory). */
+const THIN = 0.15
+
+/** What a lead expects to be told of such a job. */
+function cautionNotes(
+  { run }: Context,
+  press: Press,
+  cloth: Cloth,
+  separations: readonly Separation[],
+  flashes: readonly FlashPlan[],
+): readonly Reason[] {
+  const named = (inkType: Separation['inkType']) => separations.filter((s) => s.inkType === inkType)
+  const pallets =
+    press.kind === 'manual' ? press.pallets : press.kind === 'automatic' ? press.stations.length : 1
+  const heated = flashes.some((f) => f.unit) && run.quantity / pallets >= HOT_AFTER
+  return [
+    ...named('metallic').map((s) => INK.because('STIR', { name: s.hit.name })),
+    ...named('expanding')
+      .filter(() => cloth.weight < THIN)
+      .map((s) =>
+        HEAT.because('PUCKERS', {
+          name: s.hit.name,
+          cloth: cloth.name,
+          weight: q('arealMass', cloth.weight),
+        }),
+      ),
+    ...(heated
+      ? [HEAT.because('BOARDS_HOT', { pieces: q('count', pallets * HOT_AFTER), press: press.name })]
+      : []),
+  ]
+}
+
 /** What a bench cannot hold or dry. */
 function onBench(
   press: Press,
@@ -148,6 +192,7 @@ function positionOn(hits: readonly HitPlan[], placement: PlacementAdvice, { run,
       frameHeight: frame.height,
       width,
       height,
+      origin: placement.origin,
       down: first ? numberOf(first.down) : 0,
       side: placement.side ? numberOf(placement.side) : 0,
     },

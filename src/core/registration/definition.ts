@@ -37,8 +37,18 @@ export const REGISTRATION = defineRoom({
       severity: 'Watch',
     },
     WIDTH_SEAM: {
-      says: 'On size {size} (chest {chest}) a print {width} wide leaves less than {beside} to each seam.',
+      says: 'On {sizes} (chest {chests}) a print {width} wide leaves less than {beside} to each seam.',
       source: 'from memory',
+      severity: 'Watch',
+    },
+    PRINTS_OVERLAP: {
+      says: '{a} and {b} lie on one another on {sizes}, by up to {over}: move one, or make it smaller.',
+      source: 'geometry',
+      severity: 'Stop',
+    },
+    PRINTS_NEAR: {
+      says: '{a} and {b} come within {over} of one another on {sizes}: they may touch as garments land differently.',
+      source: 'geometry',
       severity: 'Watch',
     },
     PALLET_NARROW: {

@@ -9,6 +9,7 @@ const need = (extra: object = {}) => ({
   frameHeight: mm(790),
   width: mm(300),
   height: mm(360),
+  origin: 'collar' as const,
   down: mm(75),
   side: 0,
   ...extra,
@@ -28,6 +29,19 @@ describe('the film on the frame', () => {
   it('the garment moved instead: the film stays in the middle', () => {
     const chest = need({ width: mm(90), height: mm(90), down: mm(95) })
     expect(inMm(filmPosition(chest, ROOM)).slice(3)).toEqual([235, 235])
+  })
+  // Geometry: the hem of a sleeve and the edge of an odd item lie at the pallet's end, no collar line between.
+  it.each([
+    ['sleeve', { origin: 'hem', down: mm(25) }, 85],
+    ['odd item', { origin: 'edge', down: mm(50) }, 110],
+    ['back', { origin: 'collar', down: mm(114) }, 194],
+    // The shoulder seam at the neck lies 75 mm above the collar seam (assumed): 60 + 20 - 75 + 95.
+    ['left chest', { origin: 'shoulder', down: mm(95) }, 100],
+  ] as const)('%s is measured from where it belongs', (_, more, top) => {
+    expect(filmPosition(need({ width: mm(80), height: mm(80), ...more }), ROOM).top * 1000).toBeCloseTo(
+      top,
+      6,
+    )
   })
   it('a film that must be mounted at a height tells where the collar lies', () => {
     expect(collarLineFor(mm(200), mm(60), mm(75))).toBeCloseTo(mm(65), 9)

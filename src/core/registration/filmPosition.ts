@@ -1,7 +1,8 @@
-import { q, type Reason } from '../advice'
+import { q, type Reason, type RuleOf } from '../advice'
 import type { ScreenRoom } from '../equipment'
 import { type Length, mm } from '../quantity'
 import { FRAME_WALL, SCREEN } from '../screen'
+import { NECK_DROP, type Origin } from './placement'
 
 /** From the edge of the art to the centre of a mark. */
 const MARK_GAP = mm(10)
@@ -13,7 +14,9 @@ export interface PositionNeed {
   readonly frameHeight: Length
   readonly width: Length
   readonly height: Length
-  /** From the collar seam to the top of the art. */
+  /** What `down` is measured from. */
+  readonly origin: Origin
+  /** From there to the art. */
   readonly down: Length
   /** From the centre line to the middle of the art, towards the wearer's left. */
   readonly side: Length
@@ -35,6 +38,25 @@ export interface FilmPosition extends PositionNeed {
   readonly reasons: readonly Reason[]
 }
 
+const TOPS = {
+  collar: 'POSITION_TOP',
+  shoulder: 'POSITION_SHOULDER',
+  hem: 'POSITION_HEM',
+  edge: 'POSITION_EDGE',
+} as const satisfies Record<Origin, RuleOf<typeof SCREEN>>
+
+/** From the pallet's end to where a print is measured from: a hem or an item's edge lies at the end itself. */
+const fromPallet = (origin: Origin, collarLine: Length): Length =>
+  origin === 'collar' ? collarLine : origin === 'shoulder' ? collarLine - NECK_DROP : 0
+
+/** What lies at the pallet's end. */
+export const ENDS = {
+  collar: 'collar end',
+  shoulder: 'collar end',
+  hem: 'hem end',
+  edge: 'edge of the item',
+} as const satisfies Record<Origin, string>
+
 /**
  * The numbers to measure for every film of a job. Geometry; checked with worked examples in the tests.
  *
@@ -44,8 +66,8 @@ export function filmPosition(
   need: PositionNeed,
   { frameToPallet, collarLine }: Pick<ScreenRoom, 'frameToPallet' | 'collarLine'>,
 ): FilmPosition {
-  const { frameWidth, frameHeight, width, height, down, side } = need
-  const top = frameToPallet + collarLine + down
+  const { frameWidth, frameHeight, width, height, origin, down, side } = need
+  const top = frameToPallet + fromPallet(origin, collarLine) + down
   // From the squeegee side the wearer's left lies to the right; from the print side left and right swap.
   const centre = frameWidth / 2 - side
   const left = centre - width / 2 - MARK_GAP
@@ -76,10 +98,11 @@ export function filmPosition(
     left,
     right,
     reasons: [
-      SCREEN.because('POSITION_TOP', {
+      SCREEN.because(TOPS[origin], {
         frame: q('length', frameToPallet),
         collar: q('length', collarLine),
         down: q('length', down),
+        drop: q('length', NECK_DROP),
       }),
       SCREEN.because(side === 0 ? 'POSITION_MIDDLE' : 'POSITION_SIDE'),
       ...tight,

@@ -1,4 +1,5 @@
 export * from './budget'
 export { REGISTRATION } from './definition'
 export * from './filmPosition'
+export * from './outlines'
 export * from './placement'

@@ -63,6 +63,8 @@ describe('what does not fit', () => {
     expect(rules(306, ['S', 'XL'])).toEqual(['WIDTH_SMALL'])
     expect(rules(306, ['L', 'XL'])).toEqual([])
     expect(rules(300, ['5-6'])).toEqual(['WIDTH_SEAM'])
+    const [seam] = placeOn(runOn('front', ['M', '7-8', '5-6'], mm(300)), press, DEFAULT_METHOD, {}).reasons
+    expect(seam?.inputs.sizes).toBe('5-6, 7-8')
     expect(rules(420, ['3XL'])).toEqual(['PALLET_NARROW'])
   })
   it('seams do not count on a sleeve, pallets not off the pallet', () => {

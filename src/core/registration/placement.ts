@@ -1,7 +1,7 @@
 import type { RuleOf } from '../advice'
 import { type NumberAdvice, type Overrides, q, type Reason, type ShopMethod } from '../advice'
 import type { Press } from '../equipment'
-import { type Placement, type Run, SIZES, type Where } from '../order'
+import { type Placement, type Run, SIZES, sizeOf, sizesOf, type Where } from '../order'
 import { type Length, mm } from '../quantity'
 import { REGISTRATION } from './definition'
 
@@ -10,26 +10,34 @@ interface Spot {
   readonly down: readonly [number, number, number]
   readonly label: string
   readonly side?: readonly [number, number, number]
+  readonly origin: Origin
 }
+
+/** From where a print is measured: what is laid at the pallet's end tells the rest. */
+export type Origin = 'collar' | 'shoulder' | 'hem' | 'edge'
+
+/** The shoulder seam at the neck lies so much above the collar seam in front, adult (assumed). */
+export const NECK_DROP = mm(75)
 
 const COLLAR = 'Below the collar'
 const SPOTS: Readonly<Record<Exclude<Where, 'front'>, Spot>> = {
-  back: { rule: 'PLACE_BACK', down: [102, 114, 127], label: COLLAR },
+  back: { rule: 'PLACE_BACK', down: [102, 114, 127], label: COLLAR, origin: 'collar' },
   leftChest: {
     rule: 'PLACE_CHEST',
     down: [89, 95, 102],
     label: 'Below the shoulder seam',
     side: [102, 115, 152],
+    origin: 'shoulder',
   },
-  pocket: { rule: 'PLACE_POCKET', down: [145, 152, 160], label: COLLAR },
-  neckLabel: { rule: 'PLACE_NECK', down: [20, 30, 40], label: COLLAR },
-  sleeve: { rule: 'PLACE_SLEEVE', down: [15, 25, 40], label: 'Above the hem' },
-  offPallet: { rule: 'PLACE_OFF', down: [30, 50, 80], label: 'Below the edge' },
+  pocket: { rule: 'PLACE_POCKET', down: [145, 152, 160], label: COLLAR, origin: 'collar' },
+  neckLabel: { rule: 'PLACE_NECK', down: [20, 30, 40], label: COLLAR, origin: 'collar' },
+  sleeve: { rule: 'PLACE_SLEEVE', down: [15, 25, 40], label: 'Above the hem', origin: 'hem' },
+  offPallet: { rule: 'PLACE_OFF', down: [30, 50, 80], label: 'Below the edge', origin: 'edge' },
 }
 const frontSpot = (method: ShopMethod): Spot =>
   method.placement === 'palm'
-    ? { rule: 'PLACE_PALM', down: [90, 100, 110], label: COLLAR }
-    : { rule: 'PLACE_HIGH', down: [64, 70, 76], label: COLLAR }
+    ? { rule: 'PLACE_PALM', down: [90, 100, 110], label: COLLAR, origin: 'collar' }
+    : { rule: 'PLACE_HIGH', down: [64, 70, 76], label: COLLAR, origin: 'collar' }
 
 /** Where the art sits for one group of sizes. */
 export interface PlacedGroup {
@@ -41,17 +49,34 @@ export interface PlacedGroup {
 export interface PlacementAdvice {
   readonly groups: readonly PlacedGroup[]
   readonly side: NumberAdvice | undefined
+  /** What `down` is measured from. */
+  readonly origin: Origin
   readonly reasons: readonly Reason[]
 }
 
 const mean = (xs: readonly number[]) => xs.reduce((a, b) => a + b, 0) / xs.length
-const chestOf = (size: string): Length => SIZES[size]?.halfChest ?? mm(520)
+const chestOf = (size: string): Length => sizeOf(size).halfChest
 
 /** Where the print sits on the pallet, by group of sizes, and what does not fit. */
-export function placeOn(run: Run, press: Press, method: ShopMethod, overrides: Overrides): PlacementAdvice {
+export const placeOn = (
+  run: Run,
+  press: Press,
+  method: ShopMethod,
+  overrides: Overrides,
+): PlacementAdvice => ({
+  ...placedOn(run, method, overrides),
+  reasons: whatDoesNotFit(run, sizesOf(run), press),
+})
+
+/** The same on any pallet. */
+export function placedOn(
+  run: Run,
+  method: ShopMethod,
+  overrides: Overrides,
+): Omit<PlacementAdvice, 'reasons'> {
   const { where } = run.placement
   const spot = where === 'front' ? frontSpot(method) : SPOTS[where]
-  const sizes = [...new Set(run.lines.flatMap((l) => l.sizes.map((s) => s.size)))]
+  const sizes = sizesOf(run)
   const kids = sizes.filter((s) => SIZES[s]?.group === 'kids')
   const adults = sizes.filter((s) => !kids.includes(s))
   const group = (name: 'adult' | 'kids', of: readonly string[], share: number): PlacedGroup[] => {
@@ -76,7 +101,7 @@ export function placeOn(run: Run, press: Press, method: ShopMethod, overrides: O
   return {
     groups: [...group('adult', adults, 1), ...group('kids', kids, kidsShare)],
     side: spot.side === undefined ? undefined : sideOf(spot.side, overrides),
-    reasons: whatDoesNotFit(run, sizes, press),
+    origin: spot.origin,
   }
 }
 
@@ -112,12 +137,12 @@ function whatDoesNotFit(run: Run, sizes: readonly string[], press: Press): Reaso
         sizes: small.join(', '),
       }),
     )
-  const tightest = [...sizes].sort((a, b) => chestOf(a) - chestOf(b))[0]
-  if (onBody && tightest !== undefined && width > chestOf(tightest) - 2 * TO_SEAM)
+  const tight = sizes.filter((s) => width > chestOf(s) - 2 * TO_SEAM).sort((a, b) => chestOf(a) - chestOf(b))
+  if (onBody && tight.length > 0)
     reasons.push(
       REGISTRATION.because('WIDTH_SEAM', {
-        size: tightest,
-        chest: q('length', chestOf(tightest)),
+        sizes: tight.join(', '),
+        chests: { kind: 'length', values: tight.map(chestOf) },
         width: q('length', width),
         beside: q('length', TO_SEAM),
       }),

@@ -97,6 +97,18 @@ export const STENCIL_RULES = {
     says: 'Frame to pallet {frame} + pallet to collar {collar} + collar to art {down}.',
     source: 'geometry',
   },
+  POSITION_SHOULDER: {
+    says: '{frame} from the frame to the pallet + {collar} to the collar seam - {drop} up to the shoulder seam at the neck + {down} to the art. How far the seam lies up is assumed: lay one garment on and measure.',
+    source: 'assumed',
+  },
+  POSITION_HEM: {
+    says: '{frame} from the frame to the pallet, where the hem lies, + {down} to the foot of the art: the film is turned, its foot towards the hem.',
+    source: 'geometry',
+  },
+  POSITION_EDGE: {
+    says: '{frame} from the frame to the pallet, where the edge of the item lies, + {down} to the art.',
+    source: 'geometry',
+  },
   POSITION_SIDE: {
     says: 'The wearer’s left is on the right as you look at the garment, and on the left as you look at the print side of the screen: the film is taped there.',
     source: 'geometry',
