@@ -1,6 +1,6 @@
 /** `npm run -s plan -- job.json`: prints the plan of a job file as JSON. Exit 2 with what is wrong on standard error. */
 import { readFileSync } from 'node:fs'
-import { plan } from '../src/core/plan'
+import { planWithBesides } from '../src/core/plan'
 import { planOut, readJob } from '../src/formats'
 
 const refuse = (lines: readonly string[]): never => {
@@ -19,7 +19,7 @@ function read(file: string | undefined): string {
 
 const job = readJob(read(process.argv[2]))
 if (!job.ok) refuse(job.wrong)
-else
-  process.stdout.write(
-    `${JSON.stringify(planOut(plan(job.job.order, job.job.shop, job.job.decisions)), null, 2)}\n`,
-  )
+else {
+  const { plan, besides } = planWithBesides(job.job.order, job.job.shop, job.job.decisions)
+  process.stdout.write(`${JSON.stringify(planOut(plan, besides), null, 2)}\n`)
+}

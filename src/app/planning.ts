@@ -26,16 +26,19 @@ const office = threadOf<Office>('office.start.mjs')
 /** One plan takes milliseconds; the hardest that was found takes two seconds. Milliseconds. */
 const LIMIT = 15_000
 
-/** Plans a run off the main thread. @throws TooLong */
-export const planRun = ({
-  order,
-  shop,
-  decisions,
-}: {
+interface PlanAsk {
   readonly order: Order
   readonly shop: Shop
   readonly decisions: Decisions
-}): Promise<RunPlan> => office.ask((api) => api.plan(order, shop, decisions), { limit: LIMIT })
+}
+
+/** Plans a run off the main thread. @throws TooLong */
+export const planRun = ({ order, shop, decisions }: PlanAsk): Promise<RunPlan> =>
+  office.ask((api) => api.plan(order, shop, decisions), { limit: LIMIT })
+
+/** The same with costs, finish times, other ways and the order of its prints. @throws TooLong */
+export const planInFull = ({ order, shop, decisions }: PlanAsk) =>
+  office.ask((api) => api.planWithBesides(order, shop, decisions), { limit: LIMIT })
 
 /** How many settings of a run another shop would change. */
 export const alteredBy = (order: Order, before: Shop, after: Shop, decisions: Decisions): Promise<number> =>

@@ -5,7 +5,7 @@ import { join } from 'node:path'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Press } from '@/core/equipment'
-import { plan } from '@/core/plan'
+import { planWithBesides } from '@/core/plan'
 import { type JobFile, planOut, readJob, writeJob } from './index'
 
 /** A parsed file, free to be broken. */
@@ -101,7 +101,13 @@ describe('npm run plan', () => {
     const read = readJob(text)
     if (!read.ok) throw new Error('the example is wrong')
     const { order, shop, decisions } = read.job
-    expect(out).toEqual(JSON.parse(JSON.stringify(planOut(plan(order, shop, decisions)))))
+    const { plan, besides } = planWithBesides(order, shop, decisions)
+    expect(out).toEqual(JSON.parse(JSON.stringify(planOut(plan, besides))))
+    expect(out.prints).toContain(decisions.runId)
+    expect(out.ways.length).toBeGreaterThan(0)
+    expect(out.costs.total).toBeGreaterThan(out.costs.ink)
+    expect(out.finishMinutes.half).toBeLessThanOrEqual(out.finishMinutes.eighty)
+    expect(out.finishMinutes.eighty).toBeLessThanOrEqual(out.finishMinutes.ninetyFive)
     expect(out).toMatchObject({
       format: 'orvint-plan',
       version: 1,

@@ -1,6 +1,6 @@
 import { type Advice, message, type Reason, settled } from '@/core/advice'
-import type { RunPlan } from '@/core/plan'
-import { shownUnit, showQuantity } from '@/core/quantity'
+import { type Besides, COST_PARTS, type RunPlan } from '@/core/plan'
+import { keysOf, shownUnit, showQuantity } from '@/core/quantity'
 
 const reasonOut = (r: Reason) => ({
   rule: r.rule,
@@ -28,8 +28,35 @@ function adviceOut(a: Advice) {
 const maybe = <K extends string>(name: K, a: Advice | undefined) =>
   a === undefined ? {} : ({ [name]: adviceOut(a) } as Record<K, ReturnType<typeof adviceOut>>)
 
+const minutesOf = (seconds: number) => Number((seconds / 60).toFixed(1))
+
+/** What is told beside a plan: of one as it is now, not of a revision. */
+const besidesOut = ({ prints, ways, costs, finish }: Besides) => ({
+  prints,
+  ways: ways.map(({ wetRisk, time, ...w }) => ({
+    ...w,
+    wetRisk: Number(wetRisk.toFixed(1)),
+    ...(time === undefined ? {} : { minutes: minutesOf(time) }),
+  })),
+  ...(costs && {
+    costs: Object.fromEntries(
+      [...keysOf(COST_PARTS), 'total' as const, 'piece' as const].map((k) => [
+        k,
+        Number(costs[k].toFixed(2)),
+      ]),
+    ),
+  }),
+  ...(finish && {
+    finishMinutes: {
+      half: minutesOf(finish.half),
+      eighty: minutesOf(finish.eighty),
+      ninetyFive: minutesOf(finish.most),
+    },
+  }),
+})
+
 /** A run plan as plain JSON: `orvint-plan`, version 1. */
-export const planOut = (p: RunPlan) => ({
+export const planOut = (p: RunPlan, besides?: Besides) => ({
   format: 'orvint-plan',
   version: 1,
   run: {
@@ -62,6 +89,9 @@ export const planOut = (p: RunPlan) => ({
     role: h.hit.role,
     frame: h.frame?.id ?? null,
     ...(h.head === undefined ? {} : { head: h.head }),
+    emulsion: adviceOut(h.stencil.emulsion),
+    coats: adviceOut(h.stencil.coats),
+    ...maybe('exposure', h.exposure?.time),
     mesh: adviceOut(h.mesh),
     squeegee: adviceOut(h.stroke.squeegee),
     edge: adviceOut(h.stroke.edge),
@@ -101,11 +131,20 @@ export const planOut = (p: RunPlan) => ({
     ...maybe('belt', p.cure.belt),
   },
   placement: {
+    from: p.placement.origin,
     groups: p.placement.groups.map((g) => ({ group: g.group, sizes: g.sizes, down: adviceOut(g.down) })),
     ...maybe('side', p.placement.side),
   },
   ...(p.time && {
-    time: { setup: adviceOut(p.time.setup), rate: adviceOut(p.time.rate), total: adviceOut(p.time.total) },
+    time: {
+      crew: adviceOut(p.time.crew),
+      skill: adviceOut(p.time.skill),
+      firstPrints: p.time.first,
+      setup: adviceOut(p.time.setup),
+      rate: adviceOut(p.time.rate),
+      total: adviceOut(p.time.total),
+    },
   }),
+  ...(besides && besidesOut(besides)),
   warnings: p.warnings.map(reasonOut),
 })

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import Ajv from 'ajv/dist/2020'
 import { describe, expect, it } from 'vitest'
 import { INK_TYPES, SIZE_NAMES, splitOrder, WEAVES, WHERES } from '@/core/order'
-import { noDecisions, plan } from '@/core/plan'
+import { noDecisions, plan, planWithBesides } from '@/core/plan'
 import { DEMO_SHOP, demoOrders } from '@/store/demo'
 import { formulasJson } from './formulasJson'
 import { planOut, readJob, writeJob } from './index'
@@ -23,7 +23,8 @@ describe('the JSON Schemas', () => {
   it.each(runs.map((r) => [r.id, r.order] as const))('hold for the job and the plan of %s', (id, order) => {
     const job = JSON.parse(writeJob({ order, shop: DEMO_SHOP, decisions: noDecisions(id) }))
     expect(isJob(job), ajv.errorsText(isJob.errors)).toBe(true)
-    const out = JSON.parse(JSON.stringify(planOut(plan(order, DEMO_SHOP, noDecisions(id)))))
+    const full = planWithBesides(order, DEMO_SHOP, noDecisions(id))
+    const out = JSON.parse(JSON.stringify(planOut(full.plan, full.besides)))
     expect(isPlan(out), ajv.errorsText(isPlan.errors)).toBe(true)
   })
   it('hold for the formulas of the shop, and refuse what is none', () => {

@@ -7,6 +7,7 @@ import {
   type Decisions,
   plan,
   planChanges,
+  planWithBesides,
   type RunAsk,
   type RunPlan,
   type RunSummary,
@@ -27,6 +28,7 @@ const office = {
     return asks.map((ask) => summarize(ask, known))
   },
   plan: (order: Order, of: Shop, decisions: Decisions): RunPlan => plan(order, of, decisions),
+  planWithBesides,
   /** How many settings of a run another shop would change. */
   altered: (order: Order, before: Shop, after: Shop, decisions: Decisions): number =>
     planChanges(plan(order, before, decisions), plan(order, after, decisions)).length,

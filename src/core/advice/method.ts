@@ -1,4 +1,5 @@
-import { type Kind, type System, writeQuantity } from '../quantity'
+import type { System } from '../quantity'
+import { inUnits } from './reason'
 
 /**
  * Where printers disagree: each question with its practices. A shop picks once; a job may differ. Rules read the
@@ -145,7 +146,5 @@ export const knownPractices = (options: Readonly<Record<string, unknown>>): Part
 /** What an option means and what it costs, in the reader's units. */
 export function optionWords(practice: Practice, option: string, units: System): string {
   const words = (PRACTICES[practice].options as Readonly<Record<string, string>>)[option] ?? option
-  return words.replace(/\{(\w+):([\d.]+)\}/g, (_, kind: Kind, value: string) =>
-    writeQuantity(kind, Number(value), units),
-  )
+  return inUnits(words, units)
 }

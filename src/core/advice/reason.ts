@@ -9,6 +9,8 @@ export type SourceKind =
   | 'from memory'
   /** Someone had to say a number: no one measured or published it. */
   | 'assumed'
+  /** Computed by a model that no print has borne out here. */
+  | 'a model'
   | 'the order'
   | "the shop's choice"
 
@@ -16,7 +18,8 @@ export type SourceKind =
 export type Severity = 'Stop' | 'Watch' | 'Note'
 
 /**
- * One entry of a rule table: a statement of the trade in plain words. `{name}` stands for an input of that name.
+ * One entry of a rule table: a statement of the trade in plain words. `{name}` stands for an input of that name, `{kind:value}` for
+ * a quantity in SI that never changes.
  */
 export interface Rule {
   readonly says: string
@@ -84,9 +87,15 @@ export function inputText(input: Input, system: System): string {
 /** One of what is counted: `pieces` is `piece`, `flashes` is `flash`. */
 const single = (many: string) => many.replace(/(?<=sh|ch|ss)es$|s$/, '')
 
+/** Quantities that a statement carries itself, `{kind:value}` in SI, in the reader's units. */
+export const inUnits = (says: string, system: System): string =>
+  says.replace(/\{(\w+):([\d.]+)\}/g, (_, kind: Kind, value: string) =>
+    writeQuantity(kind, Number(value), system),
+  )
+
 /** The statement of a reason with its inputs filled in; one of something is told as one. */
 export const message = (reason: Reason, system: System): string =>
-  reason.says.replace(/\{(\w+)\}( [a-z]{3,}s\b)?/g, (_, name: string, counted = '') => {
+  inUnits(reason.says, system).replace(/\{(\w+)\}( [a-z]{3,}s\b)?/g, (_, name: string, counted = '') => {
     const input = reason.inputs[name] ?? ''
     const one = typeof input === 'object' && 'value' in input && input.kind === 'count' && input.value === 1
     return `${inputText(input, system)}${one ? single(counted) : counted}`

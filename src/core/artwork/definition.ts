@@ -19,7 +19,7 @@ export const ARTWORK = defineRoom({
       source: 'geometry',
     },
     READ_LINE: {
-      says: '{width}: the lowest tenth of the thinnest lines that run for a millimetre. Indicative on busy art; none is said above 1.5 mm.',
+      says: '{width}: the lowest tenth of the thinnest lines that run for {fine:0.001}. Indicative on busy art; none is said above {fine:0.0015}.',
       source: 'geometry',
     },
     READ_GAP: {

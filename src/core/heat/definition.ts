@@ -29,7 +29,7 @@ export const HEAT = defineRoom({
       source: 'common practice',
       severity: 'Watch',
     },
-    FLASH_HEIGHT: { says: '50 to 75 mm above the pallet.', source: 'common practice' },
+    FLASH_HEIGHT: { says: '{length:0.05} to {length:0.075} above the pallet.', source: 'common practice' },
     COOL_BENCH: { says: 'Off the hinge it cools while others are printed.', source: 'common practice' },
     COOL_SINGLE: { says: 'On a single station the garment waits.', source: 'common practice' },
     COOL_MANUAL: {
@@ -45,22 +45,31 @@ export const HEAT = defineRoom({
       says: 'Sticky when hot: wait. Sticky when cool: longer flash.',
       source: 'common practice',
     },
-    CURE_PLASTISOL: { says: 'Plastisol: the whole film at 160 °C.', source: 'common practice' },
+    CURE_PLASTISOL: { says: 'Plastisol: the whole film at {temperature:433.15}.', source: 'common practice' },
     CURE_HIGH_SOLIDS: {
-      says: 'High-solids water-based: all water out first, then 160 °C.',
+      says: 'High-solids water-based: all water out first, then {temperature:433.15}.',
       source: 'common practice',
     },
-    CURE_WATER: { says: 'Water-based: all water out first, then 160 °C.', source: 'common practice' },
+    CURE_WATER: {
+      says: 'Water-based: all water out first, then {temperature:433.15}.',
+      source: 'common practice',
+    },
     CURE_METALLIC: {
-      says: 'Metallic: aim at 170 °C, not under 160, not over 190.',
+      says: 'Metallic: aim at {temperature:443.15}, not under {temperature:433.15}, not over {temperature:463.15}.',
       source: 'common practice',
     },
     CURE_EXPANDING: {
-      says: 'Puff (expanding ink): 165 °C at the surface; hotter turns glossy and collapses.',
+      says: 'Puff (expanding ink): {temperature:438.15} at the surface; hotter turns glossy and collapses.',
       source: 'common practice',
     },
-    CURE_LOW: { says: 'Low-cure additive: as its data sheet says, here 130 °C.', source: 'common practice' },
-    CURE_HOTTER: { says: 'This shop cures at 165 to 170 °C.', source: "the shop's choice" },
+    CURE_LOW: {
+      says: 'Low-cure additive: as its data sheet says, here {temperature:403.15}.',
+      source: 'common practice',
+    },
+    CURE_HOTTER: {
+      says: 'This shop cures at {temperature:438.15} to {temperature:443.15}.',
+      source: "the shop's choice",
+    },
     CURE_STRICTEST: {
       says: 'The ink that needs most decides for the whole print.',
       source: 'common practice',

@@ -103,11 +103,11 @@ export const INK = defineRoom({
     },
     PREDICTED: {
       says: '{print}: L* {lightness}, ΔE {change} from the same deposits on white (CIEDE2000), {film} of ink in all. Up to {meant} is a match, up to {toned} visible (ask the customer), above that off. Two-constant model, tuned to common practice; no print was measured.',
-      source: 'common practice',
+      source: 'a model',
     },
     KNOWN_CLASS: {
       says: '{ink} is known by its colour and how it covers: good enough to say whether it needs a base (as measured films would in about 93 of 100 cases, model against model), not to mix by; nine of ten predictions lie within {within}.',
-      source: 'common practice',
+      source: 'assumed',
     },
     KNOWN_READ: {
       says: '{ink} is known by its formula, whose inks were read: {how}; nine of ten predictions lie within {within} (model against model).',
@@ -115,11 +115,11 @@ export const INK = defineRoom({
     },
     PREDICTED_TINT: {
       says: '{dot} on the film prints as {printed} and comes to L* {lightness}: dots gain 4 x 0.12 x a (1 - a), light spreads between them. Assumed: print a step wedge.',
-      source: 'common practice',
+      source: 'a model',
     },
     PREDICTED_DYES: {
       says: 'Water-based ink dyes the fibre rather than lying on it: the prediction is poor there.',
-      source: 'common practice',
+      source: 'a model',
     },
     INK_MASS: {
       says: '{area} of print x {coverage} covered x {deposit} laid x {pieces} pieces + {waste} waste + {left} left in screen and tub.',
@@ -130,11 +130,21 @@ export const INK = defineRoom({
       source: "the shop's choice",
     },
     INK_DEPOSIT: {
-      says: 'Ink that a hit takes through {mesh} on {weave}: on the cloth, in it and pressed through. Assumed from practice (base 110 g/m², tops 60 g/m²), never weighed here. Weigh what comes back.',
+      says: 'Ink that a hit takes through {mesh} on {weave}: on the cloth, in it and pressed through. Assumed from practice (base {arealMass:0.11}, tops {arealMass:0.06}), never weighed here. Weigh what comes back.',
       source: 'assumed',
     },
     INK_POT: {
-      says: '{name} dries in the screen and is workable about 1.5 to 2 h; this run takes {time}: plan it without a pause.',
+      says: '{name} dries in the screen and is workable about {pot} to 2 h; this run prints for {time}. Mix {batches} batches, {each} of all inks each, and put in a fresh one every {pot}.',
+      source: 'common practice',
+      severity: 'Watch',
+    },
+    INK_BREAKS: {
+      says: 'Breaks of the shop fall into the run: a relief prints on through them, or the screens are washed out, 5 min each and 4 prints spoiled.',
+      source: 'common practice',
+      severity: 'Note',
+    },
+    INK_NIGHTS: {
+      says: 'It goes over {nights} nights: wash out {screens} screens at closing, none stays with ink in it.',
       source: 'common practice',
       severity: 'Watch',
     },
@@ -182,11 +192,11 @@ export const INK = defineRoom({
     },
     FOUND: {
       says: 'ΔE {difference} from the target in daylight (CIEDE2000), {lamp} under lamplight; hides {hides} of a black card. Computed from the rack’s readings as a drawdown on white: draw it down to be sure.',
-      source: 'common practice',
+      source: 'a model',
     },
     ON_CLOTH: {
       says: 'As thick as a drawdown straight on {cloth}, no white below: ΔE {difference} from the target (CIEDE2000). The order’s Ink stage says it for the deposits printed.',
-      source: 'common practice',
+      source: 'a model',
     },
     MONEY: { says: 'What the parts cost by weight, as entered for the rack.', source: "the shop's choice" },
     PAST: {
@@ -212,11 +222,11 @@ export const INK = defineRoom({
     },
     ADDITIVE_RISES: {
       says: 'As puff rises the print goes lighter by about L* {lighter}, ΔE {change} (CIEDE2000); half to twice of that. Bubbles are taken to scatter half as much as white: assumed. A flat drawdown does not show it.',
-      source: 'common practice',
+      source: 'assumed',
     },
     ADDITIVE_WEAKENS: {
       says: 'An additive without colour weakens the ink: ΔE {change} (CIEDE2000) in a drawdown on white.',
-      source: 'common practice',
+      source: 'a model',
     },
   },
   settings: {

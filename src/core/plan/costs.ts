@@ -1,7 +1,7 @@
 import { numberOf } from '../advice'
 import type { Shop } from '../equipment'
 import { LEFT } from '../ink'
-import { CREWS, FIRST_PRINTS, MISPRINTS } from '../rate'
+import { CREWS, MISPRINTS } from '../rate'
 import { type RunPlan, screensOf } from './runPlan'
 
 /** What a run costs, by what for. */
@@ -45,9 +45,8 @@ export function costsOf(plan: RunPlan, shop: Shop, pieces = plan.run.quantity): 
   const { time, hits } = plan
   if (!time || pieces <= 0) return undefined
   const { prices } = shop
-  const seconds = numberOf(time.setup) + pieces / numberOf(time.rate)
-  const wet = time.need.groups.some((g) => g.length > 1)
-  const first = wet ? (FIRST_PRINTS[0] + FIRST_PRINTS[1]) / 2 : 1
+  const seconds = numberOf(time.setup) + (pieces + time.first) / numberOf(time.rate)
+  const first = Math.max(1, time.first)
   const spoiled = (pieces * MISPRINTS) / (1 - MISPRINTS) + first
   const ink = hits.reduce((sum, h) => {
     if (!h.ink) return sum

@@ -1,3 +1,4 @@
+export { type Besides, planWithBesides } from './besides'
 export { COST_PARTS, costsOf } from './costs'
 export * from './decisions'
 export { PLAN } from './definition'

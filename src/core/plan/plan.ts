@@ -24,7 +24,7 @@ import { type Ordering, orderingOf } from './ordering'
 import { BENCH_SCREENS } from './press'
 import { type Printed, printedIn } from './printed'
 import type { Decisions, FlashPlan, HitPlan, RunPlan } from './runPlan'
-import { potLife, timeOf } from './time'
+import { longRun, timeOf } from './time'
 
 /**
  * The plan of one run: a pure function of the order, the shop and what the lead decided.
@@ -58,7 +58,7 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
     ...position.reasons,
     ...hits.flatMap((h) => h.reasons),
     ...advicesIn([pressAdvice, colours, hits, flashes, settings]).flatMap((a) => a.reasons),
-    ...potLife(separations, time?.total),
+    ...longRun(separations, hits, time, shop.hours),
   ]
   return {
     run,

@@ -1,5 +1,5 @@
 import { choiceOf, type NumberAdvice, numberOf, q, type Reason } from '../advice'
-import type { Press } from '../equipment'
+import type { Hours, Press } from '../equipment'
 import type { Cure } from '../heat'
 import { INK, POT_LIFE } from '../ink'
 import { driesInScreen, laidFlat, sizesOf } from '../order'
@@ -107,16 +107,42 @@ export function timeOf(timed: Timed): RunTime {
   )
 }
 
-/** Inks that dry in the screen, and whether the run is longer than they stay workable. */
-export function potLife(
+/** After so long at a steady pace a crew tires (common practice). */
+const STEADY: Duration = 5 * 3600
+
+/** What a long run asks of crew and ink: a second crew, fresh batches by pot life, relief at breaks, wash-out overnight. */
+export function longRun(
   separations: readonly Separation[],
-  total: NumberAdvice | undefined,
+  hits: readonly HitPlan[],
+  time: RunTime | undefined,
+  hours: Hours,
 ): readonly Reason[] {
+  const printing = time ? numberOf(time.total) - numberOf(time.setup) : 0
+  const crew = printing > STEADY ? [RATE.because('LONG_CREW', { time: q('workTime', printing) })] : []
   const wet = separations.filter((s) => driesInScreen(s.system))
   const [first] = wet
-  if (!first) return []
+  if (!first) return crew
   const name = wet.map((s) => s.hit.name).join(', ')
   const flooded = INK.because('INK_FLOODED', { name })
-  if (!total || numberOf(total) <= POT_LIFE) return [flooded]
-  return [INK.because('INK_POT', { name, time: q('workTime', numberOf(total)) }), flooded]
+  if (printing <= POT_LIFE) return [...crew, flooded]
+  const batches = Math.ceil(printing / POT_LIFE)
+  const ids = new Set(wet.map((s) => s.hit.id))
+  const ink = hits.reduce((sum, h) => sum + (h.ink && ids.has(h.hit.id) ? numberOf(h.ink) : 0), 0)
+  const day = Math.max(3600, hours.to - hours.from - hours.breaks.reduce((sum, b) => sum + b.to - b.from, 0))
+  const nights = Math.ceil((time ? numberOf(time.total) : 0) / day) - 1
+  return [
+    ...crew,
+    INK.because('INK_POT', {
+      name,
+      time: q('workTime', printing),
+      pot: q('workTime', POT_LIFE),
+      batches: q('count', batches),
+      each: q('mass', ink / batches),
+    }),
+    ...(hours.breaks.length > 0 ? [INK.because('INK_BREAKS', { name })] : []),
+    ...(nights > 0
+      ? [INK.because('INK_NIGHTS', { nights: q('count', nights), screens: q('count', wet.length) })]
+      : []),
+    flooded,
+  ]
 }

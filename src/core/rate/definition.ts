@@ -42,11 +42,11 @@ export const RATE = defineRoom({
     },
     SPREAD: {
       says: '{runs} simulated runs of this job: pace of the day (7 % either way), {prints} first prints, misprints, a check every 50 (30 s), stops (0.6 an hour, 4 min), breaks inside. Half of them are done by the first time, 4 in 5 by the second, 19 in 20 by the third. Assumed but for the first prints: keep a log and replace them.',
-      source: 'common practice',
+      source: 'assumed',
     },
     RATE_VARIES: {
       says: 'With 20 % spread in each hand motion: {cycle} a piece, {burst} in a burst, as the quick wait for the slow. Spread assumed.',
-      source: 'published',
+      source: 'assumed',
     },
     RATE_SHIFT: {
       says: 'Less 8 % for breaks of rhythm, 1.5 % misprints and re-inking of {screens} screens.',
@@ -55,6 +55,16 @@ export const RATE = defineRoom({
     RATE_DRYER: {
       says: 'The belt takes at most {most}: {lanes} abreast, one every {pitch}. The dryer sets the pace.',
       source: 'geometry',
+      severity: 'Note',
+    },
+    FIRST_PRINTS: {
+      says: 'Inks that meet wet: the first {low} to {high} prints build up on the backs of the screens and are not good. {first} are counted as spoiled, and in the time: print them on squares.',
+      source: 'common practice',
+      severity: 'Note',
+    },
+    LONG_CREW: {
+      says: '{time} at the press: people keep their pace 4 to 6 h. Plan a second crew, or the pace falls.',
+      source: 'common practice',
       severity: 'Note',
     },
     RATE_FEW: {
@@ -120,8 +130,8 @@ export const RATE = defineRoom({
       within: [0, 1e8],
       label: 'Press time',
       repeats: true,
-      follows: ['pieces'],
-      after: ['setup', 'rate'],
+      follows: ['pieces', 'printOrder'],
+      after: ['setup', 'rate', 'base', 'white'],
     },
   },
 })

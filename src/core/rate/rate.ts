@@ -11,7 +11,17 @@ import type { Press } from '../equipment'
 import { type Duration, minutes, type Quantity } from '../quantity'
 import { bestRhythm, cycleTime, DRYING_PLACES, palletCycle } from './cycle'
 import { RATE } from './definition'
-import { ALLOWANCE, CREWS, type Crew, type CycleNeed, MISPRINTS, RE_INKED, SKILLS, TIMES } from './times'
+import {
+  ALLOWANCE,
+  CREWS,
+  type Crew,
+  type CycleNeed,
+  MISPRINTS,
+  RE_INKED,
+  SKILLS,
+  type StrokeGroups,
+  TIMES,
+} from './times'
 import { variedCycle } from './varied'
 
 /** Sustained pieces a second: less allowance, misprints and re-inking. */
@@ -29,6 +39,8 @@ export interface RunTime {
   readonly burst: Quantity<'rate'>
   readonly setup: NumberAdvice
   readonly rate: NumberAdvice
+  /** First prints of a wet-on-wet job, printed and spoiled besides. */
+  readonly first: number
   readonly total: NumberAdvice
 }
 
@@ -46,6 +58,20 @@ function crewFor(press: Press, overrides: Overrides) {
   const skill = RATE.choice('skill', { advised: 'trained', reasons: [RATE.because('SKILL')] }, overrides)
   return { crew, skill }
 }
+
+/** Inks that meet wet build up on the backs of the screens: so many prints are not good yet (common practice, 6 to 12). */
+export const FIRST_PRINTS = [6, 12] as const
+
+/** The usual number of them; none where nothing is printed wet on wet. */
+export const firstPrints = (groups: StrokeGroups): number =>
+  groups.some((g) => g.length > 1) ? (FIRST_PRINTS[0] + FIRST_PRINTS[1]) / 2 : 0
+
+const firstSaid = (first: number): Reason =>
+  RATE.because('FIRST_PRINTS', {
+    low: q('count', FIRST_PRINTS[0]),
+    high: q('count', FIRST_PRINTS[1]),
+    first: q('count', first),
+  })
 
 /** A small batch pays for its screen changes alone. */
 const fewOnBench = ({ press, groups, pieces }: CycleNeed): readonly Reason[] =>
@@ -128,7 +154,8 @@ export function runTime(asked: Omit<CycleNeed, 'crew'>, cap: Cap | undefined, ov
     },
     overrides,
   )
-  const at = (setupTime: number, perSecond: number) => setupTime + need.pieces / perSecond
+  const first = firstPrints(need.groups)
+  const at = (setupTime: number, perSecond: number) => setupTime + (need.pieces + first) / perSecond
   const total = RATE.number(
     'total',
     {
@@ -140,9 +167,10 @@ export function runTime(asked: Omit<CycleNeed, 'crew'>, cap: Cap | undefined, ov
           pieces: q('count', need.pieces),
           rate: q('rate', numberOf(rate)),
         }),
+        ...(first > 0 ? [firstSaid(first)] : []),
       ],
     },
     {},
   )
-  return { crew, skill, need, most, burst: 1 / cycle, setup, rate, total }
+  return { crew, skill, need, most, burst: 1 / cycle, setup, rate, first, total }
 }

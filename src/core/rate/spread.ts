@@ -2,6 +2,7 @@ import { randomExponential, randomLcg, randomLogNormal, randomPoisson, randomUni
 import type { Hours } from '../equipment'
 import { type Duration, minutes, type Quantity } from '../quantity'
 import { cycleTime } from './cycle'
+import { FIRST_PRINTS } from './rate'
 import { type CycleNeed, MISPRINTS, RE_INKED, TIMES } from './times'
 import { workSpans } from './workSpans'
 
@@ -32,8 +33,7 @@ export interface Spread {
   readonly step: Duration
 }
 
-// Assumptions but for the first prints and the hours people keep their pace (common practice).
-export const FIRST_PRINTS = [6, 12] as const
+// Assumptions but for the hours people keep their pace (common practice).
 const LEARNING = { share: 0.5, over: 8 } as const
 const PACE_SPREAD = 0.07
 const TIRED = { after: 5 * 3600, slower: 0.06 } as const

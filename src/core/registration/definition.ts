@@ -14,7 +14,10 @@ export const REGISTRATION = defineRoom({
       source: 'common practice',
     },
     PLACE_PALM: { says: 'A palm below the collar seam.', source: "the shop's choice" },
-    PLACE_BACK: { says: 'Backs sit 102 to 127 mm below the collar.', source: 'common practice' },
+    PLACE_BACK: {
+      says: 'Backs sit {length:0.102} to {length:0.127} below the collar.',
+      source: 'common practice',
+    },
     PLACE_CHEST: {
       says: 'Down from the shoulder seam at the neck; mirrored on the screen.',
       source: 'common practice',
@@ -63,15 +66,15 @@ export const REGISTRATION = defineRoom({
     },
     BUDGET_MISS: {
       says: 'At the corners of a print {width} x {height}, 95 % of pieces miss by less than {miss}: reading the marks {reading}, rounding the turns {rounding}, locking {locking}, film and mesh {strain}, indexing and pallet {index}, cloth {cloth} (standard deviations there). Assumed, never measured at this press.',
-      source: 'geometry',
+      source: 'assumed',
     },
     BUDGET_DIRECT: {
       says: 'Registered on the printed base instead of film on film: {direct}.',
-      source: 'geometry',
+      source: 'assumed',
     },
     BUDGET_CHOKE: {
       says: 'Choked by {choke}, the base shows at the worst corner on {share} of pieces, colours registered on the printed base; {need} holds on 95 of 100. Choke more, or expect several tries at the set-up. Assumed spreads, never measured at this press.',
-      source: 'geometry',
+      source: 'assumed',
       severity: 'Watch',
     },
   },

@@ -60,7 +60,13 @@ export function overlappingPrints(order: Order, of: Placement, method: ShopMetho
     ...new Set(order.lines.flatMap((l) => l.sizes.filter((s) => s.quantity > 0).map((s) => s.size))),
   ].sort((a, b) => sizeOf(a).halfChest - sizeOf(b).halfChest)
   return order.placements.flatMap((other) => {
-    if (other.id === of.id || SIDE[of.where] === undefined || SIDE[other.where] !== SIDE[of.where]) return []
+    if (
+      other.inks.length === 0 ||
+      other.id === of.id ||
+      SIDE[of.where] === undefined ||
+      SIDE[other.where] !== SIDE[of.where]
+    )
+      return []
     const on = sizes.flatMap((size) => {
       const [a, b] = [of, other].map((p) => outlineOn(order, p, size, method))
       const common = a && b ? shared(a, b) : Number.NEGATIVE_INFINITY

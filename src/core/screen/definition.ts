@@ -130,7 +130,7 @@ export const SCREEN = defineRoom({
       severity: 'Note',
     },
     TENSION_SPREAD: {
-      says: 'The frames differ by {spread} in tension: over 3 N/cm they register badly against each other.',
+      says: 'The frames differ by {spread} in tension: over {tension:300} they register badly against each other.',
       source: 'from memory',
       severity: 'Watch',
     },
@@ -178,11 +178,11 @@ export const SCREEN = defineRoom({
     FILM_VOLUME: { says: '{mesh} holds {held} of ink: open area x thickness.', source: 'published' },
     FILM_LAID: {
       says: '60 % of it is laid, a second stroke adds a quarter; the cloth takes up a share of the first hit and water leaves. Tuned to common practice, never measured: enter yours if you know it.',
-      source: 'common practice',
+      source: 'assumed',
     },
     FILM_STRUCK: {
       says: 'These squeegee, edge, angle, pressure, time and flood settings lay {struck} of the usual. Direction is common practice, amount assumed.',
-      source: 'from memory',
+      source: 'assumed',
     },
     TENSION_LOW: {
       says: '{frame}: {tension} is under {least}: register will drift. Restretch or retire it.',
@@ -190,7 +190,7 @@ export const SCREEN = defineRoom({
       severity: 'Watch',
     },
     TENSION_FALLS: {
-      says: '{frame} lost {lost} since {day}: not for traps under 0.34 mm on a stencil burnt before.',
+      says: '{frame} lost {lost} since {day}: not for traps under {fine:0.00034} on a stencil burnt before.',
       source: 'from memory',
       severity: 'Watch',
     },

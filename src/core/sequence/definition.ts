@@ -147,12 +147,12 @@ export const SEQUENCE = defineRoom({
       severity: 'Stop',
     },
     CLASH: {
-      says: 'These cannot be printed together in any order: {names}.',
+      says: 'These cannot be printed together in any order: {names}. {broken}',
       source: 'common practice',
       severity: 'Stop',
     },
     BY_HAND: {
-      says: 'The order by hand breaks a rule between {names}: take it back.',
+      says: 'The order by hand breaks a rule between {names}: take it back. {broken}',
       source: 'common practice',
       severity: 'Stop',
     },

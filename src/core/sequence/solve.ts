@@ -1,4 +1,4 @@
-import { q, type Reason } from '../advice'
+import { message, q, type Reason } from '../advice'
 import { SEQUENCE } from './definition'
 import { wetMost } from './explain'
 import type { Job, PressSpace, Ring } from './hit'
@@ -246,9 +246,6 @@ function clash(job: Job, wetOnWet: boolean): readonly Reason[] {
     if (impossible(without)) left = without
   }
   const byHand = !impossible(left, [])
-  const names = SEQUENCE.because(byHand ? 'BY_HAND' : 'CLASH', {
-    names: left.map((h) => h.name).join(', '),
-  })
   const t = buildTables({ ...job, hits: left }, wetOnWet)
   const why = left.flatMap((i, a) =>
     left.flatMap((j, b) =>
@@ -261,5 +258,10 @@ function clash(job: Job, wetOnWet: boolean): readonly Reason[] {
     ),
   )
   const crowd = bits(t.drying) > t.mostWet ? [wetMost(t, left)] : []
-  return [names, ...crowd, ...why.slice(0, 6)]
+  const told = [...crowd, ...why.slice(0, 6)]
+  const first = SEQUENCE.because(byHand ? 'BY_HAND' : 'CLASH', {
+    names: left.map((h) => h.name).join(', '),
+    broken: told.map((r) => message(r, 'metric')).join(' '),
+  })
+  return [first, ...told]
 }

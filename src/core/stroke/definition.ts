@@ -33,11 +33,11 @@ export const STROKE = defineRoom({
       severity: 'Watch',
     },
     SQUEEGEE_LENGTH: {
-      says: '25 to 50 mm wider than the image of {width} on each side, the same on all heads.',
+      says: '{length:0.025} to {length:0.05} wider than the image of {width} on each side, the same on all heads.',
       source: 'common practice',
     },
     SQUEEGEE_SHORT: {
-      says: 'No squeegee of the shop is 25 to 50 mm wider than {width} on each side.',
+      says: 'No squeegee of the shop is {length:0.025} to {length:0.05} wider than {width} on each side.',
       source: 'common practice',
       severity: 'Watch',
     },

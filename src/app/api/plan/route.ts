@@ -1,5 +1,5 @@
 import { planOut, readJob } from '@/formats'
-import { planRun } from '../../planning'
+import { planInFull } from '../../planning'
 import { jobText, json, write } from '../answer'
 
 /** Plans a job file: 200 with the plan file, 400 with every mistake in the job. Nothing is kept. */
@@ -7,6 +7,7 @@ export async function POST(request: Request): Promise<Response> {
   return write(request, async () => {
     const read = readJob(await jobText(request))
     if (!read.ok) return json({ wrong: read.wrong }, 400)
-    return json(planOut(await planRun(read.job)))
+    const { plan, besides } = await planInFull(read.job)
+    return json(planOut(plan, besides))
   })
 }

@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react'
 import { useCallback, useMemo } from 'react'
 import { q } from '@/core/advice'
-import { type Busy, RATE, type RunTime, simulate } from '@/core/rate'
+import { type Busy, RATE, type RunTime, simulate, USUAL_SPREAD } from '@/core/rate'
 import { AskNumber } from '@/ui/AskNumber'
 import { Chart, type ChartPaint } from '@/ui/Chart'
 import { Measure } from '@/ui/Measure'
@@ -10,7 +10,6 @@ import { Section } from '@/ui/Section'
 /** Garments until the press has found its rhythm, and seconds that are shown then. */
 const WARM_UP = 24
 const SHOWN = 90
-const SPREAD = 0.15
 
 interface Lane {
   readonly who: string
@@ -49,7 +48,7 @@ export function Timeline({ time }: { readonly time: RunTime }) {
 }
 
 function lanesOf({ need }: RunTime): readonly Lane[] {
-  const { done, busy } = simulate(need, { garments: 3 * WARM_UP, spread: SPREAD, seed: 7 })
+  const { done, busy } = simulate(need, { garments: 3 * WARM_UP, spread: USUAL_SPREAD, seed: 7 })
   const [from, end] = [done[WARM_UP] ?? 0, done.at(-1) ?? 0]
   const inside = (to: number) => (b: Busy) => b.to > from && b.from < to
   const names = [...new Set(busy.map((b) => b.who))]
