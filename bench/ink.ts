@@ -124,7 +124,13 @@ const films = {
   base: through(43, false),
   second: through(90, true),
 }
-const facts = { room: USUAL_INK_ROOM, method: DEFAULT_METHOD, label: false, films: () => films }
+const facts = {
+  room: USUAL_INK_ROOM,
+  method: DEFAULT_METHOD,
+  label: false,
+  look: 'bright' as const,
+  films: () => films,
+}
 const decide = () => cloths.map((cloth) => baseFor(inks, cloth, facts, {}))
 decide()
 const times = Array.from({ length: 9 }, () => {

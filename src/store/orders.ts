@@ -1,7 +1,7 @@
 import { group } from 'd3-array'
 import { format, subDays } from 'date-fns'
 import { type Kysely, sql } from 'kysely'
-import type { Order } from '@/core/order'
+import { type Order, WHITE_LOOKS, type WhiteLook } from '@/core/order'
 import { isDay } from '@/core/quantity'
 import type { Database } from './database'
 import { inOne, type Saved } from './once'
@@ -114,29 +114,38 @@ export async function loadOrders(
     by(inks),
     by(relations),
   ]
-  return orders.map(({ version, deleted_at, state, ended_at, id, customer, title, due, notes }) => {
-    const wrong = isDay(due) ? [] : [`Due on ${due || 'no day'}: there is no such day.`]
-    const mend = mendInto(wrong)
-    const order: Order = {
-      id,
-      customer,
-      title,
-      due,
-      notes,
-      lines: (linesBy.get(id) ?? []).map((l) => lineOf(l, sizesBy.get(id) ?? [], mend)),
-      placements: (placementsBy.get(id) ?? []).map((p) =>
-        placementOf(p, inksBy.get(id) ?? [], relationsBy.get(id) ?? [], mend),
-      ),
-    }
-    return {
-      version,
-      state,
-      ...(deleted_at === null ? {} : { deletedAt: deleted_at }),
-      ...(ended_at === null ? {} : { endedAt: ended_at }),
-      ...(wrong.length === 0 ? {} : { wrong }),
-      order,
-    }
-  })
+  return orders.map(
+    ({ version, deleted_at, state, ended_at, id, customer, title, due, notes, white_look }) => {
+      const wrong = isDay(due) ? [] : [`Due on ${due || 'no day'}: there is no such day.`]
+      const mend = mendInto(wrong)
+      const look = mend<WhiteLook>(
+        white_look,
+        (x) => Object.hasOwn(WHITE_LOOKS, x),
+        'bright',
+        'The look of white',
+      )
+      const order: Order = {
+        id,
+        customer,
+        title,
+        due,
+        notes,
+        ...(look === 'bright' ? {} : { whiteLook: look }),
+        lines: (linesBy.get(id) ?? []).map((l) => lineOf(l, sizesBy.get(id) ?? [], mend)),
+        placements: (placementsBy.get(id) ?? []).map((p) =>
+          placementOf(p, inksBy.get(id) ?? [], relationsBy.get(id) ?? [], mend),
+        ),
+      }
+      return {
+        version,
+        state,
+        ...(deleted_at === null ? {} : { deletedAt: deleted_at }),
+        ...(ended_at === null ? {} : { endedAt: ended_at }),
+        ...(wrong.length === 0 ? {} : { wrong }),
+        order,
+      }
+    },
+  )
 }
 
 export const loadOrder = async (db: Database, id: string): Promise<StoredOrder | undefined> =>
@@ -192,7 +201,7 @@ export async function addOrders(db: Database, orders: readonly Order[]): Promise
 }
 
 export async function insertOrder(tx: Kysely<Tables>, stored: StoredOrder): Promise<void> {
-  const { id, customer, title, due, notes } = stored.order
+  const { id, customer, title, due, notes, whiteLook = 'bright' } = stored.order
   const { version, deletedAt, state = 'open', endedAt } = stored
   await tx
     .insertInto('customer_order')
@@ -202,6 +211,7 @@ export async function insertOrder(tx: Kysely<Tables>, stored: StoredOrder): Prom
       title,
       due,
       notes,
+      white_look: whiteLook,
       version,
       state,
       ended_at: endedAt ?? null,
@@ -214,10 +224,10 @@ export async function insertOrder(tx: Kysely<Tables>, stored: StoredOrder): Prom
 /** Replaces an order if it is still at `version`; a stale write changes nothing and returns what is there. */
 export async function saveOrder(db: Database, order: Order, version: number): Promise<Saved<StoredOrder>> {
   const done = await inOne(db, async (tx) => {
-    const { id, customer, title, due, notes } = order
+    const { id, customer, title, due, notes, whiteLook = 'bright' } = order
     const { numUpdatedRows } = await tx
       .updateTable('customer_order')
-      .set({ customer, title, due, notes, version: version + 1 })
+      .set({ customer, title, due, notes, white_look: whiteLook, version: version + 1 })
       .where('id', '=', id)
       .where('version', '=', version)
       .where('deleted_at', 'is', null)

@@ -177,6 +177,7 @@ export interface Tables extends InkTables {
     title: string
     due: string
     notes: string
+    white_look: Generated<string>
     version: ColumnType<number, number | undefined, number>
     deleted_at: ColumnType<string | null, string | null | undefined, string | null>
     /** On how many days it was found deleted. */

@@ -34,6 +34,7 @@ const CURES = {
   plastisol: { rule: 'CURE_PLASTISOL', inkFilm: [160, 160, 175], dwell: [50, 60, 75] },
   highSolids: { rule: 'CURE_HIGH_SOLIDS', inkFilm: [160, 160, 175], dwell: [90, 120, 150] },
   waterBased: { rule: 'CURE_WATER', inkFilm: [160, 160, 175], dwell: [90, 120, 150] },
+  discharge: { rule: 'CURE_DISCHARGE', inkFilm: [160, 160, 170], dwell: [120, 150, 180] },
   metallic: { rule: 'CURE_METALLIC', inkFilm: [160, 170, 190], dwell: [60, 65, 75] },
   expanding: { rule: 'CURE_EXPANDING', inkFilm: [160, 165, 170], dwell: [55, 60, 65] },
   low: { rule: 'CURE_LOW', inkFilm: [125, 130, 140], dwell: [75, 90, 120] },

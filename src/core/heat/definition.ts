@@ -54,6 +54,10 @@ export const HEAT = defineRoom({
       says: 'Water-based: all water out first, then {temperature:433.15}.',
       source: 'common practice',
     },
+    CURE_DISCHARGE: {
+      says: 'Discharge: {temperature:433.15} and time for the dye to let go; its vapour wants exhaust.',
+      source: 'from memory',
+    },
     CURE_METALLIC: {
       says: 'Metallic: aim at {temperature:443.15}, not under {temperature:433.15}, not over {temperature:463.15}.',
       source: 'common practice',

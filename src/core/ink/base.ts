@@ -20,7 +20,7 @@ type Verdict = { readonly base: boolean; readonly why: readonly Reason[] }
 function needsBase(
   ink: InkColour,
   cloth: Cloth,
-  { method, room: { limits }, label }: InkFacts,
+  { method, room: { limits }, label, look }: InkFacts,
   looks: Expected | undefined,
 ): Verdict {
   const names = { ink: ink.name, cloth: cloth.name }
@@ -43,6 +43,16 @@ function needsBase(
   if (ink.inkType === 'black') return say(false, 'BASE_BLACK')
   if (ink.inkType === 'expanding') return say(false, 'BASE_EXPANDING')
   if (ink.inkType === 'clear') return say(false, 'BASE_CLEAR')
+  if (ink.inkType === 'white' && look === 'worn') return say(false, 'BASE_WORN')
+  if (ink.system === 'discharge')
+    return say(false, 'BASE_DISCHARGE', [
+      INK.because(cloth.cotton < DISCHARGED ? 'DISCHARGE_NOT' : 'DISCHARGE_ASK', {
+        ...names,
+        cotton: q('share', cloth.cotton),
+      }),
+    ])
+  if (ink.inkType === 'fluorescent')
+    return say(toneOf(cloth) !== 'light', 'BASE_FLUORESCENT', [INK.because('FLUORESCENT', names)])
   if (cloth.weave === 'canvas' && opaque) return say(false, 'BASE_OPEN_WEAVE')
   if (!looks || !direct)
     return dark && !(opaque && method.darkCloth === 'direct')
@@ -68,6 +78,9 @@ function needsBase(
     ? say(false, 'BASE_DIRECT', [known])
     : say(true, 'BASE_BRIGHT', [known])
 }
+
+/** Cotton that a cloth has at least where discharge shows (assumed). */
+const DISCHARGED = 0.8
 
 /** A difference that is seen side by side (common practice). */
 const SEEN = 1
@@ -147,6 +160,8 @@ export function secondWhiteFor(
   const practice = SECOND_WHITES[method.white].toLowerCase()
   const verdict = (): readonly [SecondWhite, readonly Reason[]] => {
     if (based.size === 0) return ['none', [INK.because('WHITE_NONE')]]
+    if (white && facts.look === 'soft') return ['none', [INK.because('WHITE_SOFT')]]
+    if (white && facts.look === 'flattest') return ['smoothing', [INK.because('WHITE_FLATTEST')]]
     if (!white)
       return method.white === 'sameScreen' && toneOf(cloth) === 'dark'
         ? ['sameScreen', [INK.because('WHITE_CARRIES', { practice })]]

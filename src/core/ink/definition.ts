@@ -71,6 +71,41 @@ export const INK = defineRoom({
       says: 'The colours on it cover {sum} together; where they overlap the base is smaller, never under {largest}.',
       source: 'geometry',
     },
+    BASE_WORN: {
+      says: 'The order wants a worn white: light passes straight on the cloth, no base, no flash.',
+      source: 'the order',
+    },
+    BASE_DISCHARGE: {
+      says: '{ink} takes the dye out of {cloth}: nothing lies under it.',
+      source: 'common practice',
+    },
+    DISCHARGE_ASK: {
+      says: '{ink}: only some dyes on cotton let themselves be discharged. Ask the maker of {cloth} and print a test: neither the colour nor how it stands light is predicted.',
+      source: 'common practice',
+      severity: 'Watch',
+    },
+    DISCHARGE_NOT: {
+      says: '{ink}: {cloth} is {cotton} cotton, and discharge shows on cotton only.',
+      source: 'common practice',
+      severity: 'Stop',
+    },
+    BASE_FLUORESCENT: {
+      says: '{ink} glows only over white: a base on all but light cloth.',
+      source: 'common practice',
+    },
+    FLUORESCENT: {
+      says: '{ink} is fluorescent: what it gains in daylight is not predicted, and it fades in light. Judge a sample.',
+      source: 'common practice',
+      severity: 'Note',
+    },
+    WHITE_SOFT: {
+      says: 'The order wants a soft white: thin ink, no second coat.',
+      source: 'the order',
+    },
+    WHITE_FLATTEST: {
+      says: 'The order wants the flattest white: a smoothing screen while hot, then a second white.',
+      source: 'the order',
+    },
     WHITE_NONE: { says: 'No colour has a base, so there is no second white.', source: 'common practice' },
     WHITE_ONE: {
       says: 'One hit of white on {cloth}: ΔE {one} from the white that is wanted (CIEDE2000, match {match}), L* {oneL}, {wanted} is bright: enough, the base itself shows as the white.',

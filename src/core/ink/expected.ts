@@ -1,14 +1,14 @@
 import type { ShopMethod } from '../advice'
 import type { Optics } from '../color'
 import type { InkRoom } from '../equipment'
-import type { Cloth, InkColour } from '../order'
+import type { Cloth, InkColour, WhiteLook } from '../order'
 import { mixed, partsOf } from './formula'
 import { opticsOf, type Read } from './optics'
 import { type Films, type Looks, looksOf } from './predict'
 
 /** Inks that do more than lie on the cloth as a film of one colour. */
-const BEYOND: ReadonlySet<string> = new Set(['metallic', 'expanding', 'clear'])
-export const isFilm = (ink: InkColour): boolean => !BEYOND.has(ink.inkType)
+const BEYOND: ReadonlySet<string> = new Set(['metallic', 'expanding', 'clear', 'fluorescent'])
+export const isFilm = (ink: InkColour): boolean => !BEYOND.has(ink.inkType) && ink.system !== 'discharge'
 
 /** What an ink of the order does to light, and how that is known. */
 export interface InkOptics {
@@ -41,6 +41,8 @@ export interface InkFacts {
   readonly method: ShopMethod
   /** The print is a neck label: thin, nothing under it. */
   readonly label: boolean
+  /** How white is to look. */
+  readonly look: WhiteLook
   /** Films that would be printed of a colour and of whites under it. */
   readonly films: (ink: InkColour) => Films
 }

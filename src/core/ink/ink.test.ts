@@ -57,6 +57,7 @@ const facts = (method = {}): InkFacts => ({
   room: USUAL_INK_ROOM,
   method: { ...DEFAULT_METHOD, ...method },
   label: false,
+  look: 'bright',
 })
 const base = (i: InkColour, on: Cloth, method = {}) => {
   const [advice] = baseFor([i], on, facts(method), {})

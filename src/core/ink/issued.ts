@@ -26,6 +26,7 @@ const BY_SYSTEM: Readonly<Record<InkSystem, Share>> = {
   plastisol: 1,
   highSolids: 0.1 / 0.11,
   waterBased: 0.08 / 0.11,
+  discharge: 0.08 / 0.11,
 }
 
 /** White is heavier by its pigment: about 1.34 g/ml against 1.17 of colours (from memory). */

@@ -58,6 +58,7 @@ export const INK_TYPES = {
   key: 'Process black',
   metallic: 'Metallic shimmer',
   expanding: 'Puff',
+  fluorescent: 'Fluorescent',
   clear: 'Clear',
 } as const
 export type InkType = keyof typeof INK_TYPES
@@ -120,6 +121,15 @@ export interface Placement {
   readonly relations: readonly ArtRelation[]
 }
 
+/** How the white of a print is to look (common practice). */
+export const WHITE_LOOKS = {
+  bright: 'Bright: flashed, a second white',
+  soft: 'Soft: thin, no second coat',
+  worn: 'Worn: light passes, no base, no flash',
+  flattest: 'Flattest: smoothed, then white',
+} as const
+export type WhiteLook = keyof typeof WHITE_LOOKS
+
 export interface Order {
   /** Readable number, `O-1001`. */
   readonly id: string
@@ -128,6 +138,8 @@ export interface Order {
   /** `2026-12-01`. */
   readonly due: string
   readonly notes: string
+  /** Bright where nothing else is said. */
+  readonly whiteLook?: WhiteLook
   readonly lines: readonly GarmentLine[]
   readonly placements: readonly Placement[]
 }

@@ -2,7 +2,7 @@ import * as yup from 'yup'
 import { isHex } from '../color'
 import { isDay, KINDS, type Kind, writeQuantity } from '../quantity'
 import { CLOTH_GROUPS } from './definition'
-import { INK_TYPES, OPACITIES, type Order, WEAVES, WHERES } from './order'
+import { INK_TYPES, OPACITIES, type Order, WEAVES, WHERES, WHITE_LOOKS } from './order'
 import { SIZE_NAMES } from './sizes'
 import { SYSTEMS } from './systems'
 
@@ -195,6 +195,11 @@ export const orderSchema = yup.object({
     .max(2000, 'Notes: at most 2000 characters.')
     .defined()
     .test('typed', 'Notes: plain text.', (x) => !UNTYPED.test(x.replace(/[\t\r\n]/g, ''))),
+  // What is usual is not said: two orders that mean the same are the same.
+  whiteLook: yup
+    .string()
+    .oneOf([...Object.keys(WHITE_LOOKS), undefined], 'Choose one of the list.')
+    .transform((x) => (x === 'bright' || x === '' ? undefined : x)),
   lines: yup
     .array(line)
     .defined()

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { driesInScreen, INK_SYSTEMS, type InkSystem, orderedSystem, SYSTEMS, systemFacts } from './index'
 
-const ALL = Object.keys(INK_SYSTEMS) as InkSystem[]
+const ALL = [...Object.keys(INK_SYSTEMS), 'discharge'] as InkSystem[]
 
 describe('ink systems', () => {
   // Facts of the trade: plastisol has nothing to evaporate and stays open; water-based inks dry where they lie.

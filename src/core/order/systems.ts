@@ -16,6 +16,8 @@ const TABLE = {
   plastisol: { label: 'Plastisol', driesInScreen: false, solids: 1, drunk: 0.15 },
   highSolids: { label: 'High-solids water-based', driesInScreen: true, solids: 0.6, drunk: 0.25 },
   waterBased: { label: 'Water-based', driesInScreen: true, solids: 0.4, drunk: 0.35 },
+  /** Takes the dye out of the cloth: what is seen is no film. */
+  discharge: { label: 'Discharge', driesInScreen: true, solids: 0.4, drunk: 0.45 },
 } as const satisfies Record<string, System>
 
 export type InkSystem = keyof typeof TABLE
@@ -30,10 +32,14 @@ export const driesInScreen = (system: string): boolean => isKnown(system) && TAB
 export const systemName = (system: string): string => (isKnown(system) ? TABLE[system].label : system)
 
 const labels = Object.entries(TABLE).map(([id, { label }]) => [id, label])
-/** Ink systems by what they are called. */
-export const INK_SYSTEMS = Object.fromEntries(labels) as Readonly<Record<InkSystem, string>>
+const ALL_SYSTEMS = Object.fromEntries(labels) as Readonly<Record<InkSystem, string>>
+/** Systems that are mixed by formula, by what they are called: what discharge comes to hangs on the cloth. */
+export type MixedSystem = Exclude<InkSystem, 'discharge'>
+export const INK_SYSTEMS = Object.fromEntries(labels.filter(([id]) => id !== 'discharge')) as Readonly<
+  Record<MixedSystem, string>
+>
 /** The same as an order names them: of the house, whatever that is, or its own. */
-export const SYSTEMS = { house: 'House ink', ...INK_SYSTEMS } as const
+export const SYSTEMS = { house: 'House ink', ...ALL_SYSTEMS } as const
 export type OrderedSystem = keyof typeof SYSTEMS
 
 /** The system of an ink of the shelf as an order keeps it: of the house where it is the house's. */

@@ -57,6 +57,7 @@ export const USUAL: Inputs = {
   collar: length(100),
   confidence: share(0.9),
   cost: money(1.83),
+  cotton: share(0.5),
   count: count(3),
   coverage: share(0.34),
   crew: 'one person',

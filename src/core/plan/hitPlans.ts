@@ -194,6 +194,7 @@ export const strokeNeedOf = (
   driesInScreen: driesInScreen(s.system),
   system: s.system,
   tones: s.drawn.ruling !== undefined,
+  look: s.inkType === 'white' ? order.whiteLook : undefined,
   height: run.placement.height,
 })
 

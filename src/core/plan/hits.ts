@@ -43,6 +43,7 @@ const ROLES: Readonly<Record<Exclude<InkType, 'white'>, Role>> = {
   key: 'key',
   metallic: 'metallic',
   expanding: 'expanding',
+  fluorescent: 'spot',
   clear: 'clear',
 }
 

@@ -50,7 +50,8 @@ const ofLabel = ({ placement }: Run): Partial<ShopMethod> =>
 export function partsOf(order: Order, shop: Shop, decisions: Decisions): Parts {
   const run = runOf(order, decisions.runId)
   if (!run) throw new Error(`order ${order.id} has no run ${decisions.runId}`)
-  const method: ShopMethod = { ...shop.method, ...ofLabel(run), ...decisions.method }
+  const soft = order.whiteLook === 'soft' ? ({ baseMesh: 'fine' } as const) : {}
+  const method: ShopMethod = { ...shop.method, ...soft, ...ofLabel(run), ...decisions.method }
   const { overrides } = decisions
   const ctx: Context = { order, run, shop, method, overrides }
   const cloth = hardestCloth(run)
@@ -59,7 +60,8 @@ export function partsOf(order: Order, shop: Shop, decisions: Decisions): Parts {
   const dark = toneOf(cloth) === 'dark'
   const films = filmsFor(ctx, cloth, dark)
   const label = run.placement.where === 'neckLabel'
-  const facts = { room: shop.inkRoom, method, films, label }
+  const look = order.whiteLook ?? 'bright'
+  const facts = { room: shop.inkRoom, method, films, label, look }
   const bases = baseFor(inks, cloth, facts, overrides)
   const colours = bases.map((base, i): ColourPlan => {
     const ink = inks[i] as InkColour

@@ -125,7 +125,7 @@ describe('pair rules, i before j', () => {
   it('every rule says something a printer can read', () => {
     for (const [id, rule] of Object.entries(SEQUENCE.rules)) {
       expect(rule.says.length, id).toBeGreaterThan(20)
-      expect(rule.says, id).toMatch(/[.]$/)
+      expect(rule.says, id).toMatch(/[.}]$/)
     }
   })
 })

@@ -79,6 +79,15 @@ export const STROKE = defineRoom({
     },
     TIME_THICK: { says: 'Slow clears thick white and lays more.', source: 'common practice' },
     STROKES_BASE: { says: 'Base on dark: two.', source: 'common practice' },
+    STROKES_WORN: {
+      says: 'A worn white: one to three light passes, wet on wet.',
+      source: 'common practice',
+    },
+    PRESSURE_WORN: {
+      says: 'A worn white is laid lightly: the cloth shows through.',
+      source: 'common practice',
+    },
+    STROKES_SOFT: { says: 'A soft white: thin ink, one to three passes.', source: 'common practice' },
     STROKES_TONES: {
       says: 'One on a base that carries tones: a second would fill its dots.',
       source: 'common practice',

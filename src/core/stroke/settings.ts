@@ -1,6 +1,6 @@
 import type { RuleOf } from '../advice'
 import type { Press, Squeegee, StrokeUse, WhichScreen } from '../equipment'
-import type { InkSystem } from '../order'
+import type { InkSystem, WhiteLook } from '../order'
 import type { Length, MeshCount } from '../quantity'
 import type { Flood, Pressure, SqueegeeKind, STROKE } from './definition'
 
@@ -18,6 +18,8 @@ export interface StrokeNeed {
   readonly system: InkSystem
   /** A base that carries halftones. */
   readonly tones: boolean
+  /** How white is to look; of a white only. */
+  readonly look?: WhiteLook | undefined
   /** Height of the print: the squeegee's way. */
   readonly height: Length
 }
@@ -101,9 +103,15 @@ export function settingFor(need: StrokeNeed, press: Press): Setting {
     need.system === 'highSolids' && (need.use === 'top' || need.use === 'direct')
       ? { squeegee: ['70/90/70', 'SQUEEGEE_WHITE'] }
       : {}
+  const look: Partial<Setting> =
+    need.look === 'worn'
+      ? { strokes: [[1, 1, 3], 'STROKES_WORN'], pressure: ['light', 'PRESSURE_WORN'] }
+      : need.look === 'soft'
+        ? { strokes: [[1, 1, 3], 'STROKES_SOFT'] }
+        : {}
   const onePass: Partial<Setting> = need.offPallet ? { strokes: [[1, 1, 1], 'STROKES_ONE_PASS'] } : {}
   const water: Partial<Setting> = need.driesInScreen ? { flood: ['full', 'FLOOD_WATER'] } : {}
-  const set = { ...own, ...shear, ...light, ...tones, ...stiff, ...onePass, ...water }
+  const set = { ...own, ...shear, ...light, ...tones, ...stiff, ...look, ...onePass, ...water }
   const [times, rule] = set.time
   return { ...set, time: [times.map((t) => t * longer(need.height)) as unknown as Triple, rule] }
 }

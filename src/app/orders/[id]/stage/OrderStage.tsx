@@ -4,7 +4,7 @@ import { Box, Flex, Grid } from '@chakra-ui/react'
 import { X } from 'lucide-react'
 import { useFieldArray, useFormContext, useWatch } from 'react-hook-form'
 import { message, q } from '@/core/advice'
-import { clothGroup, groupLabel, type Order, SIZE_NAMES, WEAVES, WHERES } from '@/core/order'
+import { clothGroup, groupLabel, type Order, SIZE_NAMES, WEAVES, WHERES, WHITE_LOOKS } from '@/core/order'
 import { PLAN } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
 import { Cautions } from '@/ui/Cautions'
@@ -45,9 +45,10 @@ export function OrderStage() {
         <TextField name="title" label="Job" />
         <TextField name="due" label="Due" type="date" />
       </Grid>
-      <Box mb="6">
+      <Grid templateColumns={{ base: '1fr', md: '1fr 20rem' }} gap="4" mb="6" alignItems="start">
         <TextField name="notes" label="Notes" rows={2} />
-      </Box>
+        <SelectField name="whiteLook" label="White is to look" options={WHITE_LOOKS} />
+      </Grid>
       <Section title="Garments" side={<TextButton onClick={add}>Add garments</TextButton>}>
         {lines.fields.map((line, i) => (
           <GarmentLine
