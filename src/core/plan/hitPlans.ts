@@ -193,7 +193,6 @@ export const strokeNeedOf = (
   offPallet: run.placement.where === 'offPallet',
   driesInScreen: driesInScreen(s.system),
   system: s.system,
-  tones: s.drawn.ruling !== undefined,
   look: s.inkType === 'white' ? order.whiteLook : undefined,
   height: run.placement.height,
 })

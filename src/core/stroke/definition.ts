@@ -88,10 +88,6 @@ export const STROKE = defineRoom({
       source: 'common practice',
     },
     STROKES_SOFT: { says: 'A soft white: thin ink, one to three passes.', source: 'common practice' },
-    STROKES_TONES: {
-      says: 'One on a base that carries tones: a second would fill its dots.',
-      source: 'common practice',
-    },
     STROKES_TOP: { says: 'One stroke on a base or on light cloth.', source: 'common practice' },
     STROKES_HIGHLIGHT: {
       says: 'Highlight: one firm, or two for extra brightness.',

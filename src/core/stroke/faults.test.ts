@@ -28,7 +28,6 @@ const stroke = (use: 'top' | 'halftone' | 'base', overrides = {}, at: Press = pr
       driesInScreen: false,
       height: 0.33,
       system: 'plastisol' as const,
-      tones: false,
     },
     at,
     { squeegees: [], approved: [] },

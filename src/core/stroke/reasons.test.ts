@@ -25,7 +25,6 @@ const need = (use: StrokeUse, more: Partial<StrokeNeed> = {}): StrokeNeed => ({
   driesInScreen: false,
   height: 0.33,
   system: 'plastisol' as const,
-  tones: false,
   ...more,
 })
 const stroke = (

@@ -16,8 +16,6 @@ export interface StrokeNeed {
   readonly driesInScreen: boolean
   /** High-solids inks are stiff. */
   readonly system: InkSystem
-  /** A base that carries halftones. */
-  readonly tones: boolean
   /** How white is to look; of a white only. */
   readonly look?: WhiteLook | undefined
   /** Height of the print: the squeegee's way. */
@@ -97,8 +95,6 @@ export function settingFor(need: StrokeNeed, press: Press): Setting {
       : {}
   const light: Partial<Setting> =
     need.use === 'base' && !need.darkCloth ? { strokes: [[1, 1, 2], 'STROKES_TOP'] } : {}
-  const tones: Partial<Setting> =
-    need.use === 'base' && need.tones ? { strokes: [[1, 1, 2], 'STROKES_TONES'] } : {}
   const stiff: Partial<Setting> =
     need.system === 'highSolids' && (need.use === 'top' || need.use === 'direct')
       ? { squeegee: ['70/90/70', 'SQUEEGEE_WHITE'] }
@@ -111,7 +107,7 @@ export function settingFor(need: StrokeNeed, press: Press): Setting {
         : {}
   const onePass: Partial<Setting> = need.offPallet ? { strokes: [[1, 1, 1], 'STROKES_ONE_PASS'] } : {}
   const water: Partial<Setting> = need.driesInScreen ? { flood: ['full', 'FLOOD_WATER'] } : {}
-  const set = { ...own, ...shear, ...light, ...tones, ...stiff, ...look, ...onePass, ...water }
+  const set = { ...own, ...shear, ...light, ...stiff, ...look, ...onePass, ...water }
   const [times, rule] = set.time
   return { ...set, time: [times.map((t) => t * longer(need.height)) as unknown as Triple, rule] }
 }

@@ -31,7 +31,6 @@ const need = (use: StrokeNeed['use'], more: Partial<StrokeNeed> = {}): StrokeNee
   driesInScreen: false,
   height: 0.33,
   system: 'plastisol' as const,
-  tones: false,
   ...more,
 })
 const stroke = (n: StrokeNeed, kind: Press['kind'] = 'manual', squeegees = RACK, overrides = {}) =>
