@@ -169,7 +169,7 @@ export const INK = defineRoom({
       source: 'assumed',
     },
     INK_POT: {
-      says: '{name} dries in the screen and is workable about {pot} to 2 h; this run prints for {time}. Mix {batches} batches, {each} of all inks each, and put in a fresh one every {pot}.',
+      says: '{name}: dries in the screen, workable about {pot} to 2 h; this run prints for {time}. Mix {batches} batches, {each} of all inks each, and put in a fresh one every {pot}.',
       source: 'common practice',
       severity: 'Watch',
     },
@@ -189,7 +189,7 @@ export const INK = defineRoom({
       severity: 'Note',
     },
     INK_FLOODED: {
-      says: '{name} dries in the screen: never leave it un-flooded.',
+      says: '{name}: dries in the screen, never left un-flooded.',
       source: 'common practice',
       severity: 'Note',
     },

@@ -13,7 +13,7 @@ import {
   placeOn,
 } from '../registration'
 import { SAFETY } from '../safety'
-import { anglesTooNear, offContactFor, tensionFit } from '../screen'
+import { anglesTooNear, offContactFor, SCREEN, tensionFit } from '../screen'
 import { directionFor, holdFor, squeegeeLengthFor } from '../stroke'
 import { PLAN } from './definition'
 import { planFlashes } from './flashes'
@@ -115,6 +115,8 @@ function jobSettings(
 
 /** Rounds of a pallet after which it is hot (common practice). */
 const HOT_AFTER = 20
+/** Rough cloth holds no finer dots (from memory). */
+const ROUGH_RULING = 45 / 0.0254
 /** Cloth lighter than this puckers under raised ink (from memory). */
 const THIN = 0.15
 
@@ -130,7 +132,17 @@ function cautionNotes(
   const pallets =
     press.kind === 'manual' ? press.pallets : press.kind === 'automatic' ? press.stations.length : 1
   const heated = flashes.some((f) => f.unit) && run.quantity / pallets >= HOT_AFTER
+  const fine = Math.max(0, ...separations.map((s) => s.drawn.ruling ?? 0))
   return [
+    ...(cloth.weave !== 'jersey' && fine > ROUGH_RULING
+      ? [
+          SCREEN.because('RULING_ROUGH', {
+            cloth: cloth.name,
+            ruling: q('ruling', fine),
+            most: q('ruling', ROUGH_RULING),
+          }),
+        ]
+      : []),
     ...named('metallic').map((s) => INK.because('STIR', { name: s.hit.name })),
     ...named('expanding')
       .filter(() => cloth.weight < THIN)

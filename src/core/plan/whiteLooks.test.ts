@@ -93,6 +93,12 @@ describe('what else a lead of twenty years expects', () => {
     const p = looked(undefined, { inks: [INKS.white, fine] })
     expect(numberOf(hitOf(p, 'white')!.mesh)).toBeGreaterThanOrEqual(numberOf(hitOf(p, 'fine')!.mesh))
   })
+  it('a fine ruling on fleece is watched, on jersey not', () => {
+    const dots = ink('dots', '#3d78b8', { ruling: 65 / 0.0254 })
+    const on = (cloth: (typeof CLOTHS)[keyof typeof CLOTHS]) => looked(undefined, { inks: [dots], cloth })
+    expect(rulesOf(on(CLOTHS.hood).warnings)).toContain('RULING_ROUGH')
+    expect(rulesOf(on(CLOTHS.navy).warnings)).not.toContain('RULING_ROUGH')
+  })
   it('puff takes no halftone and no finer mesh because of one', () => {
     const dots = ink('raised', '#dcdcd6', { inkType: 'expanding', ruling: 65 / 0.0254 })
     const p = looked(undefined, { inks: [dots] })

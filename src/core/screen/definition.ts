@@ -149,6 +149,11 @@ export const SCREEN = defineRoom({
       source: 'from memory',
       severity: 'Watch',
     },
+    RULING_ROUGH: {
+      says: '{ruling} on {cloth}: rough cloth holds no dots finer than about {most}. Coarsen the film.',
+      source: 'from memory',
+      severity: 'Watch',
+    },
     ANGLES_NEAR: {
       says: '{a} and {b} stand {angle} apart: under 15° they beat, every {period} here. Turn one film.',
       source: 'geometry',
