@@ -127,3 +127,65 @@ describe('names that are taken for one another', () => {
     expect(lookAlikes({ ...black, code: 'KX-12' }, [{ ...black, code: 'KX-17' }])).toHaveLength(1)
   })
 })
+
+// Each part by hand: what a lead would work out on paper.
+describe('batches by hand', () => {
+  const rack = STARTER_RACK.map((ink) => ({
+    ...ink,
+    cost: { W1: 10, O1: 30, R1: 40, K1: 20 }[ink.code] ?? 99,
+  }))
+  it('parts stand largest first, however the formula lists them', () => {
+    const listed = [
+      { code: 'K1', share: 0.04 },
+      { code: 'W1', share: 0.86 },
+      { code: 'R1', share: 0.1 },
+    ]
+    expect(amounts(listed, 1).map((p) => p.code)).toEqual(['W1', 'R1', 'K1'])
+  })
+  it('a double pour of one part asks for as much of all, at its price', () => {
+    const two = [
+      { code: 'W1', share: 0.75 },
+      { code: 'R1', share: 0.25 },
+    ]
+    const fixed = restored(two, { W1: 0.3, R1: 0.2 }, rack)
+    expect(fixed?.add.W1).toBeCloseTo(0.3, 12)
+    expect(fixed?.add.R1).toBeCloseTo(0, 12)
+    expect(fixed?.total).toBeCloseTo(0.8, 12)
+    expect(fixed?.out).toBe(0)
+    expect(fixed?.cost).toBeCloseTo(0.3 * 10, 12)
+    // A tub that holds half of it: half is taken out, and half as much is added.
+    const small = restored(two, { W1: 0.3, R1: 0.2 }, rack, 0, 0.4)
+    expect(small?.out).toBeCloseTo(0.5, 12)
+    expect(small?.add.W1).toBeCloseTo(0.15, 12)
+    expect(small?.total).toBeCloseTo(0.4, 12)
+    expect(restored(two, { W1: 0.3, R1: 0.2 }, rack, 0, 0.8)?.out).toBe(0)
+  })
+  it('an ink that is not in the formula cannot be undone, one that was only looked at can', () => {
+    expect(restored(TAN, { W1: 0.3, B1: 0.01 }, rack)).toBeUndefined()
+    expect(restored(TAN, { W1: 0.3, B1: 0 }, rack)).toBeDefined()
+    // What the rack no longer holds costs nothing that is known.
+    expect(restored([{ code: 'gone', share: 1 }], { gone: 0.1 }, [])?.cost).toBe(0)
+  })
+  it('is off by nothing where the tub holds the formula, by more the more it does not, and by none where an ink is unknown', () => {
+    const exact = Object.fromEntries(amounts(TAN, 0.6).map((p) => [p.code, p.mass]))
+    expect(offBy(TAN, exact, STARTER_RACK, CARD)).toBeCloseTo(0, 6)
+    expect(offBy(TAN, { ...exact, K1: 2 * (exact.K1 ?? 0) }, STARTER_RACK, CARD)).toBeGreaterThan(1)
+    expect(offBy(TAN, { ...exact, B1: 0 }, STARTER_RACK, CARD)).toBeCloseTo(0, 6)
+    expect(offBy(TAN, { ...exact, gone: 0.01 }, STARTER_RACK, CARD)).toBeUndefined()
+    expect(offBy([...TAN, { code: 'gone', share: 0.1 }], exact, STARTER_RACK, CARD)).toBeUndefined()
+    expect(offBy(TAN, {}, STARTER_RACK, CARD)).toBeUndefined()
+  })
+  it('a tired eye takes one character more, less or other for the same', () => {
+    expect(lookAlike('Blue 1', 'Blue 2')).toBe(5)
+    expect(lookAlike('Blue', 'Blues')).toBe(4)
+    expect(lookAlike('Blues', 'Blue')).toBe(4)
+    expect(lookAlike('Bluue', 'Blue')).toBe(3)
+    for (const [a, b] of [
+      ['Blue', 'blue'],
+      ['Blue', 'Bluest'],
+      ['Blue', 'Glum'],
+      ['Red', 'Reds!'],
+    ] as const)
+      expect(lookAlike(a, b), `${a} ${b}`).toBeUndefined()
+  })
+})
