@@ -69,6 +69,27 @@ describe('help never makes slower (property)', () => {
       { numRuns: 20 },
     )
   })
+  it('one more pallet, or a wider belt, takes no more time', () => {
+    const wider = fc.double({ min: 1, max: 2.5, noNaN: true })
+    fc.assert(
+      fc.property(cloth, inks, fc.integer({ min: 2, max: 7 }), wider, (cloth, inks, pallets, by) => {
+        const at = (n: number, belt: number) =>
+          minutesOf({
+            cloth,
+            inks,
+            shop: {
+              presses: [{ ...PRESSES.manual, pallets: n }],
+              dryers: SHOP.dryers.map((d) => ({ ...d, beltWidth: belt })),
+            },
+          })
+        const now = at(pallets, 0.6)
+        if (now === undefined) return
+        expect(at(pallets + 1, 0.6)).toBeLessThanOrEqual(now + 1e-6)
+        expect(at(pallets, 0.6 * by)).toBeLessThanOrEqual(now + 1e-6)
+      }),
+      { numRuns: 20 },
+    )
+  })
   it('a longer tunnel takes no more time', () => {
     fc.assert(
       fc.property(job, fc.double({ min: 1, max: 4, noNaN: true }), (asked, longer) => {
@@ -98,6 +119,31 @@ describe('every number (property)', () => {
         }
       }),
       RUNS,
+    )
+  })
+  it('a mesh has a range, not a point, whatever is drawn and whatever frames are there', () => {
+    const frames = fc.subarray([...new Set(SHOP.frames.map((f) => f.mesh))], { minLength: 1 })
+    const drawn = fc.record({
+      ruling: fc.option(fc.integer({ min: 25, max: 85 }), { nil: undefined }),
+      line: fc.option(fc.double({ min: 0.0001, max: 0.002, noNaN: true }), { nil: undefined }),
+      particle: fc.option(fc.double({ min: 0.00001, max: 0.0003, noNaN: true }), { nil: undefined }),
+    })
+    fc.assert(
+      fc.property(job, frames, drawn, (asked, meshes, { ruling, line, particle }) => {
+        const inks = (asked.inks ?? []).map((i) => ({
+          ...i,
+          ...(ruling === undefined ? {} : { ruling: ruling / 0.0254 }),
+          ...(line === undefined ? {} : { line }),
+          ...(particle === undefined ? {} : { particle }),
+        }))
+        const shop = { frames: SHOP.frames.filter((f) => meshes.includes(f.mesh)) }
+        for (const { mesh } of planFor({ ...asked, inks, shop }).hits) {
+          expect(mesh.range[0], mesh.key).toBeLessThan(mesh.range[1])
+          expect(mesh.advised, mesh.key).toBeGreaterThanOrEqual(mesh.range[0])
+          expect(mesh.advised, mesh.key).toBeLessThanOrEqual(mesh.range[1])
+        }
+      }),
+      { numRuns: 60 },
     )
   })
   it('warnings are said once, worst first', () => {
