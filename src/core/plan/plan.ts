@@ -1,8 +1,7 @@
-import { advicesIn, numberOf, q, type Reason, warnings } from '../advice'
+import { advicesIn, numberOf, type Reason, warnings } from '../advice'
 import { flashesAt, type Press, type Shop } from '../equipment'
-import { cureFor, flashHeight, HEAT, whatCures } from '../heat'
-import { INK } from '../ink'
-import { type Cloth, driesInScreen, laidFlat, type Order, sizesOf } from '../order'
+import { cureFor, flashHeight, whatCures } from '../heat'
+import { driesInScreen, laidFlat, type Order, sizesOf } from '../order'
 import { mm } from '../quantity'
 import {
   filmPosition,
@@ -13,17 +12,16 @@ import {
   placeOn,
 } from '../registration'
 import { SAFETY } from '../safety'
-import { anglesTooNear, offContactFor, SCREEN, tensionFit } from '../screen'
+import { anglesTooNear, offContactFor, tensionFit } from '../screen'
 import { directionFor, holdFor, squeegeeLengthFor } from '../stroke'
-import { PLAN } from './definition'
 import { planFlashes } from './flashes'
 import { ownLast } from './goodSample'
 import { type Context, planHits } from './hitPlans'
 import type { Separation } from './hits'
+import { cautionNotes, onBench } from './notes'
 import { type Ordering, orderingOf } from './ordering'
-import { BENCH_SCREENS } from './press'
 import { type Printed, printedIn } from './printed'
-import type { Decisions, FlashPlan, HitPlan, RunPlan } from './runPlan'
+import type { Decisions, HitPlan, RunPlan } from './runPlan'
 import { longRun, timeOf } from './time'
 
 /**
@@ -111,67 +109,6 @@ function jobSettings(
     time: fits ? timeOf({ ctx, press, hits, flashes, events, laps, cool, wide, cure }) : undefined,
     ...(flashes.some((f) => f.unit) ? { flashHeight: flashHeight(overrides), coolDown: cool } : NOT_FLASHED),
   }
-}
-
-/** Rounds of a pallet after which it is hot (common practice). */
-const HOT_AFTER = 20
-/** Rough cloth holds no finer dots (from memory). */
-const ROUGH_RULING = 45 / 0.0254
-/** Cloth lighter than this puckers under raised ink (from memory). */
-const THIN = 0.15
-
-/** What a lead expects to be told of such a job. */
-function cautionNotes(
-  { run }: Context,
-  press: Press,
-  cloth: Cloth,
-  separations: readonly Separation[],
-  flashes: readonly FlashPlan[],
-): readonly Reason[] {
-  const named = (inkType: Separation['inkType']) => separations.filter((s) => s.inkType === inkType)
-  const pallets =
-    press.kind === 'manual' ? press.pallets : press.kind === 'automatic' ? press.stations.length : 1
-  const heated = flashes.some((f) => f.unit) && run.quantity / pallets >= HOT_AFTER
-  const fine = Math.max(0, ...separations.map((s) => s.drawn.ruling ?? 0))
-  return [
-    ...(cloth.weave !== 'jersey' && fine > ROUGH_RULING
-      ? [
-          SCREEN.because('RULING_ROUGH', {
-            cloth: cloth.name,
-            ruling: q('ruling', fine),
-            most: q('ruling', ROUGH_RULING),
-          }),
-        ]
-      : []),
-    ...named('metallic').map((s) => INK.because('STIR', { name: s.hit.name })),
-    ...named('expanding')
-      .filter(() => cloth.weight < THIN)
-      .map((s) =>
-        HEAT.because('PUCKERS', {
-          name: s.hit.name,
-          cloth: cloth.name,
-          weight: q('arealMass', cloth.weight),
-        }),
-      ),
-    ...(heated
-      ? [HEAT.because('BOARDS_HOT', { pieces: q('count', pallets * HOT_AFTER), press: press.name })]
-      : []),
-  ]
-}
-
-/** What a bench cannot hold or dry. */
-function onBench(
-  press: Press,
-  flashes: readonly FlashPlan[],
-  separations: readonly Separation[],
-): readonly Reason[] {
-  if (press.kind !== 'bench') return []
-  const screens = q('count', separations.length)
-  const loose =
-    separations.length > BENCH_SCREENS ? [PLAN.because('BENCH_REGISTER', { screens, press: press.name })] : []
-  const wet = flashes.some((f) => !f.unit) ? separations.filter((s) => !driesInScreen(s.system)) : []
-  const [first] = wet
-  return first ? [...loose, HEAT.because('NO_RACK', { name: first.hit.name, press: press.name })] : loose
 }
 
 /** How the frames of the job fit each other at the edge of its print. */

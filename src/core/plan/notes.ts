@@ -1,0 +1,72 @@
+import { q, type Reason } from '../advice'
+import type { Press } from '../equipment'
+import { HEAT } from '../heat'
+import { INK } from '../ink'
+import { type Cloth, driesInScreen } from '../order'
+import { SCREEN } from '../screen'
+import { PLAN } from './definition'
+import type { Context } from './hitPlans'
+import type { Separation } from './hits'
+import { BENCH_SCREENS } from './press'
+import type { FlashPlan } from './runPlan'
+
+/** Rounds of a pallet after which it is hot (common practice). */
+const HOT_AFTER = 20
+/** Rough cloth holds no finer dots (from memory). */
+const ROUGH_RULING = 45 / 0.0254
+/** Cloth lighter than this puckers under raised ink (from memory). */
+const THIN = 0.15
+
+/** What a lead expects to be told of such a job. */
+export function cautionNotes(
+  { run }: Context,
+  press: Press,
+  cloth: Cloth,
+  separations: readonly Separation[],
+  flashes: readonly FlashPlan[],
+): readonly Reason[] {
+  const named = (inkType: Separation['inkType']) => separations.filter((s) => s.inkType === inkType)
+  const pallets =
+    press.kind === 'manual' ? press.pallets : press.kind === 'automatic' ? press.stations.length : 1
+  const heated = flashes.some((f) => f.unit) && run.quantity / pallets >= HOT_AFTER
+  const fine = Math.max(0, ...separations.map((s) => s.drawn.ruling ?? 0))
+  return [
+    ...(cloth.weave !== 'jersey' && fine > ROUGH_RULING
+      ? [
+          SCREEN.because('RULING_ROUGH', {
+            cloth: cloth.name,
+            ruling: q('ruling', fine),
+            most: q('ruling', ROUGH_RULING),
+          }),
+        ]
+      : []),
+    ...named('metallic').map((s) => INK.because('STIR', { name: s.hit.name })),
+    ...named('expanding')
+      .filter(() => cloth.weight < THIN)
+      .map((s) =>
+        HEAT.because('PUCKERS', {
+          name: s.hit.name,
+          cloth: cloth.name,
+          weight: q('arealMass', cloth.weight),
+        }),
+      ),
+    ...(heated
+      ? [HEAT.because('BOARDS_HOT', { pieces: q('count', pallets * HOT_AFTER), press: press.name })]
+      : []),
+  ]
+}
+
+/** What a bench cannot hold or dry. */
+export function onBench(
+  press: Press,
+  flashes: readonly FlashPlan[],
+  separations: readonly Separation[],
+): readonly Reason[] {
+  if (press.kind !== 'bench') return []
+  const screens = q('count', separations.length)
+  const loose =
+    separations.length > BENCH_SCREENS ? [PLAN.because('BENCH_REGISTER', { screens, press: press.name })] : []
+  const wet = flashes.some((f) => !f.unit) ? separations.filter((s) => !driesInScreen(s.system)) : []
+  const [first] = wet
+  return first ? [...loose, HEAT.because('NO_RACK', { name: first.hit.name, press: press.name })] : loose
+}
