@@ -35,6 +35,15 @@ const nameOf = (t: Tables, i: number) => t.hits[i]?.name ?? ''
 const pairReason = (t: Tables, code: PairCode, i: number, j: number) =>
   SEQUENCE.because(code, { i: nameOf(t, i), j: nameOf(t, j) })
 
+/** Rules that speak against i before j. */
+const codesOf = (t: Tables, i: number, j: number): readonly PairCode[] => t.pair[i]?.[j]?.codes ?? []
+const roleOf = (t: Tables, i: number | undefined) => t.hits[i ?? -1]?.role
+/** Those of them that keep an order, in words. */
+const ordersOf = (t: Tables, i: number, j: number): readonly Reason[] =>
+  codesOf(t, i, j)
+    .filter((c) => ORDER_CODES.includes(c))
+    .map((c) => pairReason(t, c, i, j))
+
 /** Hits between two places of the event list. */
 const printsIn = (events: readonly Event[]) => events.flatMap((e) => (e.kind === 'print' ? [e.hit] : []))
 
@@ -78,7 +87,9 @@ function whyFlash(t: Tables, events: readonly Event[], at: number): readonly Rea
   const next = printsIn(nextFlash < 0 ? after : after.slice(0, nextFlash))
   const reasons = wet.flatMap((i) =>
     next.flatMap((j) =>
-      (t.pair[i]?.[j]?.codes ?? []).filter((c) => WET_CODES.includes(c)).map((c) => pairReason(t, c, i, j)),
+      codesOf(t, i, j)
+        .filter((c) => WET_CODES.includes(c))
+        .map((c) => pairReason(t, c, i, j)),
     ),
   )
   const together = [...wet, ...next].filter((i) => t.drying & (1 << i))
@@ -89,7 +100,7 @@ function whyFlash(t: Tables, events: readonly Event[], at: number): readonly Rea
         together.map((i) => t.hits[i] as Hit),
       ),
     )
-  const hot = next[0] !== undefined && t.hits[next[0]]?.role === 'smoothing'
+  const hot = roleOf(t, next[0]) === 'smoothing'
   return hot ? [SEQUENCE.because('SMOOTH_HOT'), ...reasons] : reasons
 }
 
@@ -104,27 +115,15 @@ function whyHere(
   const earlier = printsIn(events.slice(0, at))
   const later = printsIn(events.slice(at + 1))
   const forced = [
-    ...later.flatMap(
-      (j) =>
-        t.pair[j]?.[hit]?.codes.filter((c) => ORDER_CODES.includes(c)).map((c) => pairReason(t, c, j, hit)) ??
-        [],
-    ),
-    ...earlier.flatMap(
-      (i) =>
-        t.pair[hit]?.[i]?.codes.filter((c) => ORDER_CODES.includes(c)).map((c) => pairReason(t, c, hit, i)) ??
-        [],
-    ),
+    ...later.flatMap((j) => ordersOf(t, j, hit)),
+    ...earlier.flatMap((i) => ordersOf(t, hit, i)),
   ]
   const group = wetGroups(events).find((g) => g.includes(hit)) ?? []
   const blends = group
     .filter((i) => earlier.includes(i))
-    .flatMap((i) =>
-      t.pair[i]?.[hit]?.codes.includes('BLEND_WET') ? [pairReason(t, 'BLEND_WET', i, hit)] : [],
-    )
-  const owed = earlier.at(-1)
-  const white =
-    owed !== undefined && t.hits[owed]?.role === 'smoothing' ? [SEQUENCE.because('SMOOTH_WHITE')] : []
-  const puff = t.hits[hit]?.role === 'expanding' ? [SEQUENCE.because('PUFF_NOFLASH')] : []
+    .flatMap((i) => (codesOf(t, i, hit).includes('BLEND_WET') ? [pairReason(t, 'BLEND_WET', i, hit)] : []))
+  const white = roleOf(t, earlier.at(-1)) === 'smoothing' ? [SEQUENCE.because('SMOOTH_WHITE')] : []
+  const puff = roleOf(t, hit) === 'expanding' ? [SEQUENCE.because('PUFF_NOFLASH')] : []
   return [
     ...white,
     ...forced.slice(0, 4),
@@ -145,8 +144,7 @@ function neighbours(job: Job, t: Tables, group: readonly number[], hit: number):
   const reasons = pairs.flatMap(([i, j]) => {
     const [a, b] = [t.hits[i ?? -1], t.hits[j ?? -1]]
     if (!a || !b || a.role === 'smoothing' || b.role === 'smoothing') return []
-    const forced = t.pair[j as number]?.[i as number]?.codes.some((c) => ORDER_CODES.includes(c))
-    if (forced) return []
+    if (ordersOf(t, j as number, i as number).length > 0) return []
     const meet = meeting(job, a, b)
     const other = wetTerms(b, a, meet, 'wet', job.method)
     const sum = (terms: typeof other) => terms.reduce((total, x) => total + x.points, 0)
@@ -182,10 +180,10 @@ function hotPrint(
 export function missingCool(t: Tables, events: readonly Event[], at: number, press: PressSpace): number {
   const event = events[at]
   if (press.kind !== 'stations' || event?.kind !== 'print' || event.station === undefined) return 0
-  if (t.hits[event.hit]?.role === 'smoothing') return 0
+  if (roleOf(t, event.hit) === 'smoothing') return 0
   let flashAt = at - 1
   const previous = events[flashAt]
-  if (previous?.kind === 'print' && t.hits[previous.hit]?.role === 'smoothing') flashAt--
+  if (previous?.kind === 'print' && roleOf(t, previous.hit) === 'smoothing') flashAt--
   const flash = events[flashAt]
   // Between two laps the film gets as cool as it can.
   if (flash?.kind !== 'flash' || flash.station === undefined || flash.lap !== event.lap) return 0
@@ -214,7 +212,7 @@ function wetPairsOf(job: Job, t: Tables, events: readonly Event[]): readonly Wet
       if (!a || !b) throw new Error('event of an unknown hit')
       const wet = groups.some((g) => g.includes(i) && g.includes(j))
       const terms = wetTerms(a, b, meeting(job, a, b), wet ? 'wet' : 'dry', job.method)
-      const tolerated = wet && (t.pair[i]?.[j]?.codes ?? []).some((c) => WET_CODES.includes(c))
+      const tolerated = wet && codesOf(t, i, j).some((c) => WET_CODES.includes(c))
       return { i, j, wet, terms, points: terms.reduce((sum, x) => sum + x.points, 0), tolerated }
     }),
   )
