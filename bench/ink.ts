@@ -127,7 +127,7 @@ const films = {
 const facts = {
   room: USUAL_INK_ROOM,
   method: DEFAULT_METHOD,
-  label: false,
+  where: 'front' as const,
   look: 'bright' as const,
   films: () => films,
 }

@@ -147,7 +147,7 @@ test('run: rough time as a range, what stands in the way, pieces by size', async
   await expect(page.getByRole('row', { name: /Light tee, White/ })).toContainText('S 50M 100L 100XL 50')
   await value(page, 'rate').press('w')
   await expect(why(page)).toContainText('never timed in this shop')
-  await expect(why(page)).toContainText('The belt takes at most 192 /h')
+  await expect(why(page)).toContainText('The belt takes at most 227 /h')
 })
 
 test('the digits go to the stages, and the runs of an order keep the stage', async ({ page }) => {
@@ -170,7 +170,7 @@ test('the digits go to the stages, and the runs of an order keep the stage', asy
   await page
     .getByRole('navigation', { name: 'Runs' })
     .getByLabel('Run, one of 4')
-    .selectOption({ label: 'Front, dark cloth, 80' })
+    .selectOption({ label: 'Full front adult, dark cloth, 80' })
   await expect(page).toHaveURL(/\/ink\?run=R-1002-P1-dark/)
   await expect(page.getByRole('heading', { name: 'Base under each colour on Navy' })).toBeVisible()
 })

@@ -53,8 +53,8 @@ export interface SheetFacts {
 }
 
 /** The sheet has room for so many warnings, and for so much of the customer's notes. */
-const WARNINGS = 6
-const NOTES = 300
+const WARNINGS = 5
+const NOTES = 180
 
 /** What the crew holds at the press, for a plan as it is now (a draft) or as it was released. */
 export function sheetOf(

@@ -85,17 +85,21 @@ interface LookProps {
   readonly inks: readonly Coloured[]
   readonly picture?: Pictured | undefined
   /** What it is, under its inks. */
+  /** Nothing below has to line up: no room is kept for a picture that there is not. */
+  readonly close?: boolean
   readonly children?: ReactNode
 }
 
 /** A print by its picture, where there is one, and its inks on its cloth. Of one height, whether the picture has come or not. */
-export function PrintLook({ cloth, inks, picture, children }: LookProps) {
+export function PrintLook({ cloth, inks, picture, close, children }: LookProps) {
   const ground = cloth?.hex ?? '#808080'
   return (
     <Flex as="span" display="inline-flex" align="center" gap="2.5" minHeight="40px">
-      <Box as="span" width="46px" flex="none" textAlign="center">
-        {picture && <Picture of={picture} ground={ground} />}
-      </Box>
+      {(picture || !close) && (
+        <Box as="span" width="46px" flex="none" textAlign="center">
+          {picture && <Picture of={picture} ground={ground} />}
+        </Box>
+      )}
       <Box as="span" display="block">
         <InkRow cloth={cloth} inks={inks} />
         <Box as="span" display="block" fontSize="small" color="soft" lineHeight="1.3" whiteSpace="nowrap">

@@ -39,7 +39,7 @@ const facts = (more: Partial<InkFacts> = {}, method = {}): InkFacts => ({
     base: through(43, false),
     second: through(90, true),
   }),
-  label: false,
+  where: 'front',
   look: 'bright',
   ...more,
 })
@@ -69,6 +69,11 @@ describe('what is said of a base', () => {
       ['base', 'BASE_WHITE', 'BASE_SWALLOWED', 'KNOWN_CLASS'],
     ],
   ] as const)('%s', (_, of, on, wanted) => expect(said(of, on)).toEqual(wanted))
+  it('a label and an item off the pallet take one hit, whatever the cloth', () => {
+    const white = ink('w', '#f4f4f0', { inkType: 'white', opacity: 'blocking' })
+    expect(said(white, NAVY, { where: 'neckLabel' })).toEqual(['none', 'BASE_LABEL'])
+    expect(said(white, NAVY, { where: 'offPallet' })).toEqual(['none', 'BASE_ONE_PASS'])
+  })
   it('a blocking ink on open weave, and only such a one', () => {
     const canvas = cloth('#9c4a2a', { weave: 'canvas' })
     expect(said(ink('o', '#d2601e', { opacity: 'blocking' }), canvas)).toEqual(['none', 'BASE_OPEN_WEAVE'])

@@ -20,7 +20,7 @@ type Verdict = { readonly base: boolean; readonly why: readonly Reason[] }
 function needsBase(
   ink: InkColour,
   cloth: Cloth,
-  { method, room: { limits }, label, look }: InkFacts,
+  { method, room: { limits }, where, look }: InkFacts,
   looks: Expected | undefined,
 ): Verdict {
   const names = { ink: ink.name, cloth: cloth.name }
@@ -39,7 +39,8 @@ function needsBase(
   }
   const opaque = OPACITIES[ink.opacity].opacity >= COVERS_ALONE
   const dark = toneOf(cloth) === 'dark'
-  if (label) return say(false, 'BASE_LABEL')
+  if (where === 'neckLabel') return say(false, 'BASE_LABEL')
+  if (where === 'offPallet') return say(false, 'BASE_ONE_PASS')
   if (ink.inkType === 'black') return say(false, 'BASE_BLACK')
   if (ink.inkType === 'expanding') return say(false, 'BASE_EXPANDING')
   if (ink.inkType === 'clear') return say(false, 'BASE_CLEAR')

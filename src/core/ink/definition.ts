@@ -71,6 +71,10 @@ export const INK = defineRoom({
       says: 'The colours on it cover {sum} together; where they overlap the base is smaller, never under {largest}.',
       source: 'geometry',
     },
+    BASE_ONE_PASS: {
+      says: 'Off the pallet there is one pass: one heavy hit, nothing under it.',
+      source: 'common practice',
+    },
     BASE_WORN: {
       says: 'The order wants a worn white: light passes straight on the cloth, no base, no flash.',
       source: 'the order',
@@ -272,6 +276,7 @@ export const INK = defineRoom({
       follows: [
         'clothColour',
         'weave',
+        'where',
         'inkColour',
         'inkType',
         'opacity',

@@ -1,7 +1,7 @@
 import type { ShopMethod } from '../advice'
 import type { Optics } from '../color'
 import type { InkRoom } from '../equipment'
-import type { Cloth, InkColour, WhiteLook } from '../order'
+import type { Cloth, InkColour, Where, WhiteLook } from '../order'
 import { mixed, partsOf } from './formula'
 import { opticsOf, type Read } from './optics'
 import { type Films, type Looks, looksOf } from './predict'
@@ -39,8 +39,8 @@ export function opticsOfInk(ink: InkColour, room: InkRoom): InkOptics {
 export interface InkFacts {
   readonly room: InkRoom
   readonly method: ShopMethod
-  /** The print is a neck label: thin, nothing under it. */
-  readonly label: boolean
+  /** A neck label is thin, an item off the pallet is printed in one pass: nothing goes under either. */
+  readonly where: Where
   /** How white is to look. */
   readonly look: WhiteLook
   /** Films that would be printed of a colour and of whites under it. */

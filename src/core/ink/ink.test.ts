@@ -56,7 +56,7 @@ const facts = (method = {}): InkFacts => ({
   films: usual,
   room: USUAL_INK_ROOM,
   method: { ...DEFAULT_METHOD, ...method },
-  label: false,
+  where: 'front',
   look: 'bright',
 })
 const base = (i: InkColour, on: Cloth, method = {}) => {

@@ -38,7 +38,7 @@ export const PLAN = defineRoom({
       source: 'geometry',
     },
     BENCH_REGISTER: {
-      says: '{screens} colours in register on {press}: nothing holds the garment between them. Expect spoils; a press with pallets holds it.',
+      says: '{screens} colours in register on {press}, and nothing holds the garment between them: expect spoils.',
       source: 'common practice',
       severity: 'Watch',
     },

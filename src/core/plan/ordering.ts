@@ -59,9 +59,8 @@ export function partsOf(order: Order, shop: Shop, decisions: Decisions): Parts {
 
   const dark = toneOf(cloth) === 'dark'
   const films = filmsFor(ctx, cloth, dark)
-  const label = run.placement.where === 'neckLabel'
   const look = order.whiteLook ?? 'bright'
-  const facts = { room: shop.inkRoom, method, films, label, look }
+  const facts = { room: shop.inkRoom, method, films, where: run.placement.where, look }
   const bases = baseFor(inks, cloth, facts, overrides)
   const colours = bases.map((base, i): ColourPlan => {
     const ink = inks[i] as InkColour

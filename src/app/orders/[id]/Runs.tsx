@@ -61,6 +61,7 @@ function RunTab({ run }: { readonly run: Run }) {
       borderColor={here ? 'ink' : 'rule'}
     >
       <PrintLook
+        close
         cloth={run.lines[0]?.cloth}
         inks={run.placement.inks}
         picture={

@@ -22,10 +22,10 @@ export function ScreensStage({ plan }: PlanProps) {
   const screens = plan.hits.filter((h) => h.sameScreenAs === '')
   const roomFrame = useRoomFrames(plan, useOrder().order.id)
   // By itself the run would have its frames: among all orders it has not.
-  const without = screens.filter((h) => {
+  const without = screens.some((h) => {
     const room = roomFrame(h.hit.id)
     return room && room.frame === undefined && h.frame !== undefined
-  }).length
+  })
   return (
     <>
       <Section
@@ -41,10 +41,10 @@ export function ScreensStage({ plan }: PlanProps) {
           </Flex>
         }
       >
-        {without > 0 && (
+        {without && (
           <Box role="status" aria-label="Frames of other runs" pt="2">
-            <SeverityMark severity="Watch" /> {without} of these {without === 1 ? 'has' : 'have'} no frame:
-            runs that print earlier take them. What is free, and when, is in the screen room.
+            <SeverityMark severity="Watch" /> Not all of these have a frame: runs that print earlier take
+            them. What is free, and when, is in the screen room.
           </Box>
         )}
         <Table

@@ -145,7 +145,7 @@ export function Sheet({ facts, mark, standing }: SheetProps) {
             </Box>
           </Box>
         </Grid>
-        <Box mt="3" fontSize="body">
+        <Box mt="2" fontSize="body">
           {content.notes && (
             <Box mb="1">
               <strong>From the order:</strong> {content.notes}
@@ -165,8 +165,8 @@ export function Sheet({ facts, mark, standing }: SheetProps) {
         </Flex>
         <Box mt="3" fontSize="body">
           Changed at the press, and why
-          {/* A fourth row of facts takes the place of one line. */}
-          {(content.facts.length > 9 ? [1] : [1, 2]).map((row) => (
+          {/* A fourth row of facts, or of warnings, takes the place of one line. */}
+          {(content.facts.length > 9 || content.warnings.length > 3 ? [1] : [1, 2]).map((row) => (
             <Box key={row} borderBottom="1px solid" borderColor="onPaper" height="22px" />
           ))}
         </Box>

@@ -41,7 +41,7 @@ export function Timeline({ time }: { readonly time: RunTime }) {
         ))}
       </Box>
       <Box fontSize="small" color="soft">
-        Hand times vary by {Math.round(100 * USUAL_SPREAD)} %; machine times do not.
+        {`Hand times vary by ${Math.round(100 * USUAL_SPREAD)} %; machine times do not.`}
       </Box>
     </Section>
   )
