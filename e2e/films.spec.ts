@@ -30,7 +30,7 @@ test('films come in, are read, and the order takes what they say; a bad file sto
   await page.getByLabel('Films of print P1').setInputFiles([bad, ...copper])
   await expect(page.getByRole('alert').first()).toContainText('moth script.svg: This drawing holds a script')
   // Two pixels at the most off the choke it was drawn with.
-  await expect(page.getByText('Base choked by')).toBeVisible({ timeout: 45_000 })
+  await expect(page.locator('[data-why="Choke of the base"]')).toBeVisible({ timeout: 45_000 })
   await expect(page.locator('[data-why="Choke of the base"]')).toHaveText(/0\.3[0-9]\s*mm/)
   await expect(page.getByText(/4 marks, in one place on every film/)).toBeVisible()
   const miss = page.getByLabel('The press misses by')
@@ -42,6 +42,7 @@ test('films come in, are read, and the order takes what they say; a bad file sto
   await expect(shows).toHaveText(/^(nothing|base [0-2](\.\d)?\s*%)$/)
   await page.getByRole('button', { name: /^Use all \d+ readings$/ }).click()
   await expect(page.getByText('The order says what the films say.')).toBeVisible()
+  await expect(page.getByLabel('Base choked by')).toHaveValue(/^0\.3\d mm$/)
   await expect(saveStatus(page)).toHaveText('Saved')
   const axe = await new AxeBuilder({ page }).analyze()
   expect(axe.violations.map((v) => `${v.id} ${v.nodes[0]?.html}`)).toEqual([])

@@ -4,7 +4,7 @@ import { Box } from '@chakra-ui/react'
 import { useRouter } from 'next/navigation'
 import { useCallback, useEffect, useMemo, useState } from 'react'
 import { useKeys } from '@/ui/keys'
-import { useSettings } from '@/ui/settings'
+import { useLight, useSettings } from '@/ui/settings'
 import { ACTED } from './acts/act'
 import { type Notice, redo, undo, useHistory } from './edits/history'
 import { KeySheet } from './KeySheet'
@@ -20,7 +20,8 @@ const NOTE = 4000
 /** What goes along on every page: finding, keys, undo, and news of what others did. */
 export function Companions() {
   const router = useRouter()
-  const { switchUnits, switchMode, switchSafelight } = useSettings()
+  const { switchUnits } = useSettings()
+  const { switchMode, switchSafelight } = useLight()
   const [open, setOpen] = useState<'palette' | 'keys'>()
   const [notice, setNotice] = useState<Notice>()
   const newOrder = useNewOrder()

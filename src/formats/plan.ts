@@ -62,6 +62,7 @@ export const planOut = (p: RunPlan, besides?: Besides) => ({
   run: {
     id: p.run.id,
     placement: p.run.placement.id,
+    ...(p.run.placement.choke === undefined ? {} : { chokeMm: p.run.placement.choke * 1000 }),
     pieces: p.run.quantity,
     why: p.run.reasons.map(reasonOut),
   },

@@ -58,6 +58,7 @@ export const placementOf = (
   width: p.width,
   height: p.height,
   sizes: p.sizes as Placement['sizes'],
+  ...(p.choke === null ? {} : { choke: p.choke }),
   inks: inks
     .filter((i) => i.placement_id === p.id)
     .map((i) => ({
@@ -104,10 +105,10 @@ export async function writeParts(tx: Kysely<Tables>, order: Order): Promise<void
     if (rows.length > 0) await tx.insertInto('size_quantity').values(rows).execute()
   }
   for (const [place, p] of order.placements.entries()) {
-    const { id, where, width, height, sizes } = p
+    const { id, where, width, height, sizes, choke } = p
     await tx
       .insertInto('placement')
-      .values({ order_id, id, place, location: where, width, height, sizes })
+      .values({ order_id, id, place, location: where, width, height, sizes, choke: choke ?? null })
       .execute()
     const inks = p.inks.map(({ lowCure, inkType, ...i }, at) => ({
       order_id,

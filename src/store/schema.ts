@@ -208,6 +208,7 @@ export interface Tables extends InkTables {
     width: number
     height: number
     sizes: string
+    choke: number | null
   }
   placement_ink: {
     order_id: string

@@ -3,7 +3,7 @@
 import { Box } from '@chakra-ui/react'
 import type { EChartsCoreOption } from 'echarts/core'
 import { useEffect, useRef, useState } from 'react'
-import { useSettings } from './settings'
+import { useLight } from './settings'
 
 /** Colours and letters of the page, for charts. */
 export interface ChartPaint {
@@ -27,7 +27,7 @@ const NEAR = { rootMargin: '300px' }
 /** A chart in the greys or ambers of the page. */
 export function Chart({ label, draw, height = 220 }: Props) {
   const place = useRef<HTMLDivElement>(null)
-  const { mode } = useSettings()
+  const { mode } = useLight()
   const [near, setNear] = useState(false)
   useEffect(() => {
     const box = place.current

@@ -6,7 +6,7 @@ import type { ReactNode } from 'react'
 import { Button, Link } from './elements'
 import { Key } from './Key'
 import { useBindings } from './keys'
-import { useSettings } from './settings'
+import { useLight, useSettings } from './settings'
 
 interface RailProps {
   readonly places: readonly { readonly href: string; readonly label: string }[]
@@ -26,7 +26,8 @@ const isHere = (path: string, href: string) => (href === '/' ? path === '/' : pa
 /** The fixed left rail: places, then whatever the place adds, then how to read numbers on this device. */
 export function Rail({ shopName, places, children }: RailProps) {
   const path = usePathname()
-  const { units, mode, switchUnits, switchMode, switchSafelight } = useSettings()
+  const { units, switchUnits } = useSettings()
+  const { mode, switchMode, switchSafelight } = useLight()
   const bound = useBindings()
   return (
     <Flex

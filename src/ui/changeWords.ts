@@ -24,6 +24,7 @@ const FIELDS: Readonly<Record<string, readonly [label: string, kind?: Kind | 'cl
   width: ['Width', 'length'],
   height: ['Height', 'length'],
   inks: ['Colour'],
+  choke: ['Base choked by', 'fine'],
   relations: ['Where colours meet'],
   inkType: ['Kind'],
   opacity: ['Covers'],

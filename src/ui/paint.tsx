@@ -1,11 +1,11 @@
 'use client'
 
 import { HATCHES, hatchCss, hatchId, hatchOf } from './hatch'
-import { useSettings } from './settings'
+import { useLight } from './settings'
 
 /** How an ink or cloth is painted: its colour, or under a safelight its hatching. */
 export function usePaint() {
-  const safe = useSettings().mode === 'safelight'
+  const safe = useLight().mode === 'safelight'
   return {
     safe,
     /** Room for a field that holds a colour: a patch to pick from, or its number to type. */

@@ -17,13 +17,17 @@ export type Mode = 'light' | 'dark' | 'safelight'
 
 interface Settings {
   readonly units: System
-  readonly mode: Mode
   readonly switchUnits: () => void
+}
+interface Light {
+  readonly mode: Mode
   readonly switchMode: () => void
   readonly switchSafelight: () => void
 }
 
-const Context = createContext<Settings | undefined>(undefined)
+/** Apart, because every number follows the units and none the light. */
+const UnitsContext = createContext<Settings | undefined>(undefined)
+const LightContext = createContext<Light | undefined>(undefined)
 
 const UNITS = 'orvint.units'
 const MODE = 'orvint.mode'
@@ -62,31 +66,43 @@ export function SettingsProvider({ children }: { readonly children: ReactNode })
   useEffect(() => {
     document.documentElement.className = mode
   }, [mode])
-  const value = useMemo(
+  const settings = useMemo(
+    () => ({ units, switchUnits: () => setUnits(units === 'metric' ? 'inch' : 'metric') }),
+    [units, setUnits],
+  )
+  const light = useMemo(
     () => ({
-      units,
       mode,
-      switchUnits: () => setUnits(units === 'metric' ? 'inch' : 'metric'),
       switchMode: () => setMode(mode === 'light' ? 'dark' : 'light'),
       switchSafelight: () => setMode(mode === 'safelight' ? 'light' : 'safelight'),
     }),
-    [units, mode, setUnits, setMode],
+    [mode, setMode],
   )
   useKeys(
     useMemo(
       () => [
-        { keys: 'u', label: 'Millimetres and °C, or inches and °F', act: value.switchUnits },
-        { keys: 'd', label: 'Light or dark', act: value.switchMode },
-        { keys: 's', label: 'Safelight, for beside coated screens', act: value.switchSafelight },
+        { keys: 'u', label: 'Millimetres and °C, or inches and °F', act: settings.switchUnits },
+        { keys: 'd', label: 'Light or dark', act: light.switchMode },
+        { keys: 's', label: 'Safelight, for beside coated screens', act: light.switchSafelight },
       ],
-      [value],
+      [settings, light],
     ),
   )
-  return <Context.Provider value={value}>{children}</Context.Provider>
+  return (
+    <UnitsContext.Provider value={settings}>
+      <LightContext.Provider value={light}>{children}</LightContext.Provider>
+    </UnitsContext.Provider>
+  )
 }
 
 export function useSettings(): Settings {
-  const settings = useContext(Context)
+  const settings = useContext(UnitsContext)
   if (!settings) throw new Error('outside of SettingsProvider')
   return settings
+}
+
+export function useLight(): Light {
+  const light = useContext(LightContext)
+  if (!light) throw new Error('outside of SettingsProvider')
+  return light
 }

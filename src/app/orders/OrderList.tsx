@@ -118,7 +118,6 @@ export function OrderList({ shopName, lines, find, show, planning, page }: Props
   )
 }
 
-/** Finds while someone types. */
 /** Why a list of orders is empty. */
 function noneWords(find: string, show: Shown): string {
   if (find) return `No order with “${find}”.`
@@ -127,6 +126,7 @@ function noneWords(find: string, show: Shown): string {
   return 'No open order. Type one in, or import a file of them.'
 }
 
+/** Finds while someone types. */
 function Find({ find, show }: { readonly find: string; readonly show: Shown }) {
   const router = useRouter()
   const [text, setText] = useState(find)

@@ -1,10 +1,10 @@
 'use client'
 
 import { Box, Flex } from '@chakra-ui/react'
-import { useMemo, useState } from 'react'
+import { memo, useDeferredValue, useMemo, useState } from 'react'
 import { message, optionWords, PRACTICES, type Rule, type ShopMethod } from '@/core/advice'
 import { exampleOf, ROOMS } from '@/core/plan'
-import { keysOf } from '@/core/quantity'
+import { keysOf, type System } from '@/core/quantity'
 import { Input, PageTitle } from '@/ui/elements'
 import { Section, Table } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
@@ -16,19 +16,33 @@ interface Props {
   readonly method: ShopMethod
 }
 
+/** The rooms with their rules as they read, and the words each is found by. */
+const chaptersIn = (units: System) =>
+  ROOMS.map(({ title, model, sources, rules }) => ({
+    title,
+    model,
+    sources,
+    rules: Object.entries<Rule>(rules).map(([id, rule]) => {
+      const says = message(exampleOf(id, rule), units)
+      return { id, rule, says, words: `${says} ${rule.source} ${title}`.toLowerCase() }
+    }),
+  }))
+type Chapter = ReturnType<typeof chaptersIn>[number]
+
 /** Every rule and model the plan is made with, as they stand in the code. */
 export function RuleBook({ shopName, method }: Props) {
   const { units } = useSettings()
   const [text, setText] = useState('')
-  const chapters = useMemo(() => {
-    const has = (words: string) => words.toLowerCase().includes(text.trim().toLowerCase())
-    return ROOMS.map((c) => ({
-      ...c,
-      rules: Object.entries<Rule>(c.rules)
-        .map(([id, r]) => ({ id, rule: r, says: message(exampleOf(id, r), units) }))
-        .filter(({ rule, says }) => has(`${says} ${rule.source} ${c.title}`)),
-    })).filter((c) => c.rules.length > 0)
-  }, [text, units])
+  // Keys are answered at once, the list of hundreds follows.
+  const sought = useDeferredValue(text.trim().toLowerCase())
+  const all = useMemo(() => chaptersIn(units), [units])
+  const chapters = useMemo(
+    () =>
+      all
+        .map((c) => ({ ...c, rules: c.rules.filter((r) => r.words.includes(sought)) }))
+        .filter((c) => c.rules.length > 0),
+    [all, sought],
+  )
   const count = chapters.reduce((sum, c) => sum + c.rules.length, 0)
   return (
     <AskFrame shopName={shopName}>
@@ -56,34 +70,8 @@ export function RuleBook({ shopName, method }: Props) {
         What every plan is computed with, each rule with an example in it. The figures follow common practice
         and were never measured at a press.
       </Box>
-      {chapters.map((c) => (
-        <Section key={c.title} title={c.title}>
-          <Box mb="2" maxWidth="52rem">
-            {c.model}{' '}
-            <Box as="span" color="soft">
-              {c.sources}
-            </Box>
-          </Box>
-          <Table>
-            <tbody>
-              {c.rules.map(({ id, rule, says }) => (
-                <Box as="tr" key={id} id={id} _target={{ bg: 'raised', fontWeight: '600' }}>
-                  <td style={{ width: '5.5rem' }}>
-                    {rule.severity && <SeverityMark severity={rule.severity} />}
-                  </td>
-                  <td>{says}</td>
-                  <td style={{ width: '10rem' }}>
-                    <Box color="soft" fontSize="small">
-                      {rule.source}
-                    </Box>
-                  </td>
-                </Box>
-              ))}
-            </tbody>
-          </Table>
-        </Section>
-      ))}
-      {text === '' && (
+      <Chapters chapters={chapters} />
+      {sought === '' && (
         <Section title="House practice: where printers disagree">
           <Table>
             <tbody>
@@ -104,3 +92,33 @@ export function RuleBook({ shopName, method }: Props) {
     </AskFrame>
   )
 }
+
+const Chapters = memo(({ chapters }: { readonly chapters: readonly Chapter[] }) =>
+  chapters.map((c) => (
+    <Section key={c.title} title={c.title}>
+      <Box mb="2" maxWidth="52rem">
+        {c.model}{' '}
+        <Box as="span" color="soft">
+          {c.sources}
+        </Box>
+      </Box>
+      <Table>
+        <tbody>
+          {c.rules.map(({ id, rule, says }) => (
+            <Box as="tr" key={id} id={id} _target={{ bg: 'raised', fontWeight: '600' }}>
+              <td style={{ width: '5.5rem' }}>
+                {rule.severity && <SeverityMark severity={rule.severity} />}
+              </td>
+              <td>{says}</td>
+              <td style={{ width: '10rem' }}>
+                <Box color="soft" fontSize="small">
+                  {rule.source}
+                </Box>
+              </td>
+            </Box>
+          ))}
+        </tbody>
+      </Table>
+    </Section>
+  )),
+)

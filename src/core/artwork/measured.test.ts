@@ -163,6 +163,15 @@ describe('a print as its films tell it', () => {
     ])
   })
 
+  it('takes the choke of the base, and keeps what is told alike or not told at all', () => {
+    const read = (said: Placement, choke?: number) => asRead(said, ['red'], set([facts(0.2)], []), choke)
+    const plain = print([ink('red', 0.2)])
+    expect(read(plain).choke).toBeUndefined()
+    expect(read(plain, 0.00017).choke).toBe(0.00017)
+    expect(read({ ...plain, choke: 0.00016 }, 0.00017).choke).toBe(0.00016)
+    expect(read({ ...plain, choke: 0.0005 }, 0.00017).choke).toBe(0.00017)
+    expect(read({ ...plain, choke: 0.0005 }).choke).toBe(0.0005)
+  })
   it('of empty films it tells nothing', () => {
     expect(asRead(before, ['I1'], { ...set([facts(0)]), print: undefined })).toBe(before)
   })

@@ -43,6 +43,7 @@ const SAME = {
   width: 0.00005,
   angle: 0.01,
   line: 0.00003,
+  choke: 0.00003,
 } as const
 
 const near = <T extends number>(was: T, is: T, most: number): T => (Math.abs(is - was) <= most ? was : is)
@@ -54,11 +55,13 @@ const pairKey = (r: { readonly a: string; readonly b: string }) => [r.a, r.b].so
  * what they tell alike.
  *
  * @param inkOf the ink that each film is for, in the order of the facts; others are passed over
+ * @param choke of the film of the base, where there is one
  */
 export function asRead(
   placement: Placement,
   inkOf: readonly string[],
   { facts, pairs, print }: SetFacts,
+  choke?: Length,
 ): Placement {
   if (!print) return placement
   const inks = placement.inks.map((ink): InkColour => {
@@ -94,6 +97,7 @@ export function asRead(
     ...placement,
     width: near(placement.width, print.width, SAME.size),
     height: near(placement.height, print.height, SAME.size),
+    ...(choke === undefined ? {} : { choke: near(placement.choke ?? Number.NaN, choke, SAME.choke) }),
     inks,
     relations: [...untold, ...told],
   }

@@ -117,6 +117,8 @@ export interface Placement {
   readonly height: Length
   /** A second artwork for kids is a placement of its own. */
   readonly sizes: 'all' | 'adult' | 'kids'
+  /** By how much the film of the base is smaller than what lies on it; below 0 it is larger. Unknown until it is read or typed. */
+  readonly choke?: Length
   readonly inks: readonly InkColour[]
   readonly relations: readonly ArtRelation[]
 }

@@ -147,6 +147,7 @@ const placement = yup.object({
   width: quantity('length', 0.01, 1.2),
   height: quantity('length', 0.01, 1.2),
   sizes: oneOf({ all: 1, adult: 1, kids: 1 }),
+  choke: quantity('fine', -0.005, 0.005).optional(),
   inks: yup
     .array(ink)
     .defined()

@@ -2,7 +2,8 @@ import { q, type Reason } from '../advice'
 import type { Press } from '../equipment'
 import { HEAT } from '../heat'
 import { INK } from '../ink'
-import { type Cloth, driesInScreen } from '../order'
+import { type Cloth, driesInScreen, type Placement } from '../order'
+import { chokeTooTight } from '../registration'
 import { SCREEN } from '../screen'
 import { PLAN } from './definition'
 import type { Context } from './hitPlans'
@@ -54,6 +55,16 @@ export function cautionNotes(
       ? [HEAT.because('BOARDS_HOT', { pieces: q('count', pallets * HOT_AFTER), press: press.name })]
       : []),
   ]
+}
+
+/** A base that shows beside what lies on it, as its films and a usual set-up have it. */
+export function chokeNote(
+  { width, height, choke }: Placement,
+  separations: readonly Separation[],
+): readonly Reason[] {
+  const based = separations.some((s) => s.hit.role === 'base') && separations.some((s) => s.hit.onBase)
+  const tight = based && choke !== undefined ? chokeTooTight(width, height, choke) : undefined
+  return tight ? [tight] : []
 }
 
 /** What a bench cannot hold or dry. */

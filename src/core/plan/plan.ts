@@ -18,7 +18,7 @@ import { planFlashes } from './flashes'
 import { ownLast } from './goodSample'
 import { type Context, planHits } from './hitPlans'
 import type { Separation } from './hits'
-import { cautionNotes, onBench } from './notes'
+import { cautionNotes, chokeNote, onBench } from './notes'
 import { type Ordering, orderingOf } from './ordering'
 import { type Printed, printedIn } from './printed'
 import type { Decisions, HitPlan, RunPlan } from './runPlan'
@@ -53,6 +53,7 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
     ...placement.reasons,
     ...overlappingPrints(order, run.placement, method),
     ...cautionNotes(ctx, press, cloth, separations, flashes),
+    ...chokeNote(run.placement, separations),
     ...position.reasons,
     ...hits.flatMap((h) => h.reasons),
     ...advicesIn([pressAdvice, colours, hits, flashes, settings]).flatMap((a) => a.reasons),

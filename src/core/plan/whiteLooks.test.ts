@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { choiceOf, numberOf } from '../advice'
-import type { WhiteLook } from '../order'
+import type { Cloth, WhiteLook } from '../order'
+import { mm } from '../quantity'
 import { plan, type RunPlan } from './index'
 import { CLOTHS, INKS, ink, jobFor, rulesOf } from './plan.fixtures'
 
@@ -167,6 +168,21 @@ describe('what else a lead of twenty years expects', () => {
     expect(rulesOf(looked(undefined, { inks: [INKS.raised], cloth: thin }).warnings)).toContain('PUCKERS')
     expect(rulesOf(looked(undefined, { sizes: { M: 400 } }).warnings)).toContain('BOARDS_HOT')
     expect(rulesOf(looked(undefined, { sizes: { M: 20 } }).warnings)).not.toContain('BOARDS_HOT')
+  })
+  it('a choke too tight for a usual set-up is told, wide enough it is not, and never without a base', () => {
+    const choked = (choke: number, cloth: Cloth = CLOTHS.navy, size = mm(300)) => {
+      const { order, shop, decisions } = jobFor({ cloth, width: size, height: size })
+      return rulesOf(
+        plan({ ...order, placements: order.placements.map((p) => ({ ...p, choke })) }, shop, decisions)
+          .warnings,
+      )
+    }
+    // Two pixels at 300 dpi, tight by common practice; the need of a full front is an inside figure.
+    expect(choked(mm(0.17))).toContain('BUDGET_CHOKE')
+    expect(choked(mm(0.4))).not.toContain('BUDGET_CHOKE')
+    expect(choked(mm(0.25), CLOTHS.navy, mm(80))).not.toContain('BUDGET_CHOKE')
+    expect(choked(mm(0.17), CLOTHS.white)).not.toContain('BUDGET_CHOKE')
+    expect(rulesOf(looked(undefined).warnings)).not.toContain('BUDGET_CHOKE')
   })
   it('an order by hand that breaks a rule says which', () => {
     const p = looked(undefined, { inks: [INKS.white, INKS.black], order: ['black', 'base'] })

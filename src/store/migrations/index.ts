@@ -12,6 +12,7 @@ import { up as tradeWords } from './010_trade_words'
 import { up as inkIssued } from './011_ink_issued'
 import { up as tensionRange } from './012_tension_range'
 import { up as whiteLook } from './013_white_look'
+import { up as choke } from './014_choke'
 
 /** Every step from the first version on, in order. */
 export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unknown>) => Promise<void> }>> = {
@@ -28,4 +29,5 @@ export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unkn
   '011_ink_issued': { up: inkIssued },
   '012_tension_range': { up: tensionRange },
   '013_white_look': { up: whiteLook },
+  '014_choke': { up: choke },
 }

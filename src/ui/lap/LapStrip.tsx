@@ -1,6 +1,6 @@
 'use client'
 
-import { Box, Flex } from '@chakra-ui/react'
+import { Box, Flex, Grid } from '@chakra-ui/react'
 import { DndContext, type DragEndEvent, MouseSensor, TouchSensor, useSensor, useSensors } from '@dnd-kit/core'
 import { type KeyboardEvent, useEffect, useRef } from 'react'
 import { q } from '@/core/advice'
@@ -92,14 +92,18 @@ export function LapStrip({ plan, scale, label = 'Lap strip', hands }: Props) {
   const target = carried && targetOf(printed, carried)
   const list = (
     <Box overflowX={{ base: 'auto', md: 'visible' }}>
-      <Flex
+      <Grid
         as="ol"
         listStyleType="none"
         aria-label={label}
         width="100%"
         // On a phone it moves sideways by itself: no name is broken in the middle.
         minWidth={{ base: `${cells.length * NARROWEST}rem`, md: '0' }}
-        style={{ maxWidth: `${cells.length * WIDEST}rem` }}
+        style={{
+          maxWidth: `${cells.length * WIDEST}rem`,
+          // As wide as at last from the first cell that has come on.
+          gridTemplateColumns: cells.map((c) => `minmax(0, ${grow(c).toFixed(3)}fr)`).join(' '),
+        }}
       >
         {cells.map((c, i) => {
           const before = cells[i - 1]?.cell.lap
@@ -116,14 +120,13 @@ export function LapStrip({ plan, scale, label = 'Lap strip', hands }: Props) {
               place={
                 c.cell.lap !== undefined && c.cell.lap !== before ? `${place} · lap ${c.cell.lap}` : place
               }
-              grow={grow(c)}
               hands={own}
               lifted={hitId !== undefined && hitId === carried?.hitId}
               target={hitId !== undefined && hitId === target}
             />
           )
         })}
-      </Flex>
+      </Grid>
     </Box>
   )
   return (

@@ -25,8 +25,6 @@ interface CellProps {
   readonly strip: Strip
   readonly tallest: number
   readonly place: string
-  /** Share of the strip that the cell takes. */
-  readonly grow: number
   /** None on a strip that is only looked at. */
   readonly hands: CellHands | undefined
   readonly lifted: boolean
@@ -79,19 +77,7 @@ interface ShownProps extends CellProps {
   readonly pointer?: Readonly<Record<string, unknown>> | undefined
 }
 
-function Shown({
-  plan,
-  strip,
-  tallest,
-  place,
-  grow,
-  hands,
-  lifted,
-  target,
-  keys,
-  hold,
-  pointer,
-}: ShownProps) {
+function Shown({ plan, strip, tallest, place, hands, lifted, target, keys, hold, pointer }: ShownProps) {
   const { ask } = useDesk()
   const { cell } = strip
   const { title, reasons } = story(plan, cell)
@@ -112,7 +98,7 @@ function Shown({
       _last={{ borderRight: '1px solid', borderColor: 'rule' }}
       bg={lifted ? 'raised' : 'transparent'}
       ref={hold}
-      style={{ flex: `${grow} 1 0`, touchAction: hands ? 'none' : undefined }}
+      style={{ touchAction: hands ? 'none' : undefined }}
     >
       <Button
         type="button"

@@ -75,6 +75,7 @@ function Print({ at, id, films, only, onRemove }: PrintProps) {
             <QuantityField name={`placements.${at}.width`} label="Width" kind="length" />
             <QuantityField name={`placements.${at}.height`} label="Height" kind="length" />
             <SelectField name={`placements.${at}.sizes`} label="Printed on" options={FOR_SIZES} />
+            <QuantityField name={`placements.${at}.choke`} label="Base choked by" kind="fine" optional />
           </Grid>
         }
       />

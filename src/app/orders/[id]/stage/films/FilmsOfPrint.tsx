@@ -13,13 +13,11 @@ import { SeverityMark } from '@/ui/Severity'
 import { BASE_HEX, paintOf } from '../../../../films/paints'
 import { useOrder } from '../../orderContext'
 import { FilmTable } from './FilmTable'
-import { Findings } from './Findings'
 import { HEIGHT, type Laid, LightTable } from './LightTable'
-import { Misregister } from './Misregister'
 import { PushBar } from './PushBar'
 import { ReadingMeter } from './ReadingMeter'
-import { UseReadings } from './UseReadings'
 import { type Films, useFilms } from './useFilms'
+import { WhatFilmsSay } from './WhatFilmsSay'
 
 /** The films of a print on the light table, what was read off them, and what the print would show if they missed. */
 export function FilmsOfPrint({
@@ -199,11 +197,7 @@ export function FilmsOfPrint({
             </Flex>
           )}
           {reading && (
-            <>
-              <Findings desk={desk} inks={inks} reading={reading} onSpot={setSpot} />
-              <UseReadings at={at} films={table.films} reading={reading} />
-              <Misregister desk={desk} inks={inks} reading={reading} pushes={pushes} />
-            </>
+            <WhatFilmsSay {...{ at, desk, inks, reading, pushes }} films={table.films} onSpot={setSpot} />
           )}
         </>
       )}

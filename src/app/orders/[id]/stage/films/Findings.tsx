@@ -1,7 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { message, q } from '@/core/advice'
-import { ARTWORK, baseFindings, filmFindings } from '@/core/artwork'
-import type { InkColour } from '@/core/order'
+import { ARTWORK, type BaseFacts, baseFindings, filmFindings } from '@/core/artwork'
 import { chokeTooTight } from '@/core/registration'
 import type { Reading } from '@/store/films'
 import { AskNumber } from '@/ui/AskNumber'
@@ -9,22 +8,20 @@ import { Measure } from '@/ui/Measure'
 import { TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { useSettings } from '@/ui/settings'
-import { useBase } from './useBase'
 import type { FilmsDesk } from './useFilms'
-import { useMeasure } from './useMeasure'
 
 interface Props {
   readonly desk: FilmsDesk
-  readonly inks: readonly InkColour[]
   readonly reading: Reading
+  /** What the base was measured to be; undefined without one, and until then. */
+  readonly under: BaseFacts | undefined
   readonly onSpot: (spot: { readonly x: number; readonly y: number }) => void
 }
 
 /** What is wrong with the films, or worth knowing, before a screen is burnt. */
-export function Findings({ desk, inks, reading, onSpot }: Props) {
+export function Findings({ desk, reading, under, onSpot }: Props) {
   const { units } = useSettings()
   const films = desk.table?.films.filter((f) => reading.films.includes(f.id)) ?? []
-  const under = useMeasure(desk.base, desk.table?.set.key ?? '', useBase(films, inks))?.base
   const tight =
     under?.choke && reading.print
       ? chokeTooTight(reading.print.width, reading.print.height, under.choke.median)

@@ -13,7 +13,7 @@ import {
 import { clampScale, type Push, type Rectangle, tilesSeen, type View, viewOf } from '@/core/artwork'
 import { INCH } from '@/core/quantity'
 import { TextButton } from '@/ui/Section'
-import { useSettings } from '@/ui/settings'
+import { useLight } from '@/ui/settings'
 import { Tiles } from './tiles'
 import type { Films } from './useFilms'
 
@@ -52,7 +52,7 @@ export function LightTable({ base, set, print, cloth, laid, pushing, onPush, spo
   const [width, setWidth] = useState(0)
   const [view, setView] = useState<View>()
   const [waiting, setWaiting] = useState(0)
-  const safe = useSettings().mode === 'safelight'
+  const safe = useLight().mode === 'safelight'
   const tiles = useMemo(() => new Tiles(base, set.key, setWaiting), [base, set.key])
   const px = INCH / set.dpi
 

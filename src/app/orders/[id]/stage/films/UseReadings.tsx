@@ -3,7 +3,7 @@ import { useFormContext, useWatch } from 'react-hook-form'
 import { asRead, remeetings } from '@/core/artwork'
 import { changes } from '@/core/change'
 import type { Order } from '@/core/order'
-import { writeQuantity } from '@/core/quantity'
+import { type Length, writeQuantity } from '@/core/quantity'
 import type { Reading, StoredFilm } from '@/store/films'
 import { changeWords } from '@/ui/changeWords'
 import { TextButton } from '@/ui/Section'
@@ -14,10 +14,12 @@ interface Props {
   readonly at: number
   readonly films: readonly StoredFilm[]
   readonly reading: Reading
+  /** Of the film of the base. */
+  readonly choke: Length | undefined
 }
 
 /** Lays what was read into the order, as one step that can be undone; every value stays correctable. */
-export function UseReadings({ at, films, reading }: Props) {
+export function UseReadings({ at, films, reading, choke }: Props) {
   const { units } = useSettings()
   const { control, setValue } = useFormContext<Order>()
   const said = useWatch({ control, name: `placements.${at}` })
@@ -25,6 +27,7 @@ export function UseReadings({ at, films, reading }: Props) {
     said,
     reading.films.map((id) => films.find((f) => f.id === id)?.ink ?? ''),
     reading,
+    choke,
   )
   const name = (id: string) => said.inks.find((i) => i.id === id)?.name || id
   const words = [

@@ -1,0 +1,32 @@
+import type { Push } from '@/core/artwork'
+import type { InkColour } from '@/core/order'
+import type { Reading, StoredFilm } from '@/store/films'
+import { Findings } from './Findings'
+import { Misregister } from './Misregister'
+import { UseReadings } from './UseReadings'
+import { useBase } from './useBase'
+import type { FilmsDesk } from './useFilms'
+import { useMeasure } from './useMeasure'
+
+interface Props {
+  readonly at: number
+  readonly desk: FilmsDesk
+  readonly films: readonly StoredFilm[]
+  readonly inks: readonly InkColour[]
+  readonly reading: Reading
+  readonly pushes: Readonly<Record<string, Push>>
+  readonly onSpot: (spot: { readonly x: number; readonly y: number }) => void
+}
+
+/** What was read off the films: what is wrong with them, what the order says otherwise, what a miss would show. */
+export function WhatFilmsSay({ at, desk, films, inks, reading, pushes, onSpot }: Props) {
+  const read = films.filter((f) => reading.films.includes(f.id))
+  const under = useMeasure(desk.base, desk.table?.set.key ?? '', useBase(read, inks))?.base
+  return (
+    <>
+      <Findings {...{ desk, reading, under, onSpot }} />
+      <UseReadings {...{ at, films, reading }} choke={under?.choke?.median} />
+      <Misregister {...{ desk, inks, reading, pushes }} />
+    </>
+  )
+}
