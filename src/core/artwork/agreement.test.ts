@@ -28,7 +28,8 @@ const marks = (dx = 0, dy = 0, turn = 0) =>
   })
 
 /** A film as far as its marks go. */
-const film = (own: readonly Mark[]) => ({ dpi: 300, marks: own }) as unknown as Film
+const film = (own: readonly Mark[]) =>
+  ({ dpi: 300, marks: own, packed: { bits: { width: 1000, height: 1500 } } }) as unknown as Film
 
 describe('films compared by their marks', () => {
   it('that agree have no misfit', () => {

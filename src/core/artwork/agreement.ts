@@ -1,6 +1,7 @@
 import type { Film } from './film'
 import type { Mark } from './marks'
-import type { Box } from './pack'
+import { type Box, meets, within } from './pack'
+import type { Plane } from './plane'
 
 /** How one film's marks lie against those of the set: what the film would have to be moved back by. */
 export interface Misfit {
@@ -76,21 +77,78 @@ export function similarity(from: readonly Point[], to: readonly Point[]): Misfit
 /** Marks of two films stand for the same one when they lie this near. */
 const SAME_MM = 6
 
-const nearest = (marks: readonly Mark[], p: Point, most: number): Mark | undefined => {
+const nearest = <M extends Point>(marks: readonly M[], p: Point, most: number): M | undefined => {
   const far = (m: Point) => Math.hypot(m.x - p.x, m.y - p.y)
-  const best = marks.reduce<Mark | undefined>((a, m) => (!a || far(m) < far(a) ? m : a), undefined)
+  const best = marks.reduce<M | undefined>((a, m) => (!a || far(m) < far(a) ? m : a), undefined)
   return best && far(best) <= most ? best : undefined
 }
 
-/** Compares the marks of all films; a mark counts when at least half of the films carry it. */
-export function agree(films: readonly Film[]): Agreement {
-  const dpi = films[0]?.dpi ?? 300
-  const near = (SAME_MM * dpi) / 25.4
-  const shared = (i: number) =>
-    (films[i] as Film).marks.filter(
-      (m) => 2 * films.filter((f) => nearest(f.marks, m, near)).length >= films.length,
-    )
-  const own = films.map((_, i) => shared(i))
+/** A set has so many registration marks at the most: more are a pattern of the art. */
+const MOST_MARKS = 8
+
+/** A shape that at least half of the films carry, and whether it lies outside of the art of all that carry it. */
+interface Shared extends Mark {
+  readonly outside: boolean
+}
+
+/**
+ * Which of the shapes that look like marks are marks: those that stand across from another of their kind, a few of them, or
+ * outside of the art.
+ */
+function inPlace(marks: readonly Shared[], { width, height }: Plane): readonly Mark[] {
+  const mirrored = (m: Mark, p: Mark) =>
+    Math.abs(m.x + p.x - width) < LEVEL * width &&
+    Math.abs(m.y + p.y - height) < LEVEL * height &&
+    Math.hypot(m.x - p.x, m.y - p.y) > ACROSS * Math.min(width, height)
+  const facing = marks.filter((m) =>
+    marks.some(
+      (p) =>
+        p !== m &&
+        p.shape === m.shape &&
+        (beside(m, p, width, height) || above(m, p, width, height) || mirrored(m, p)),
+    ),
+  )
+  // A line is a mark only where lines are: outside of the art, at the middle of a side, another across.
+  const middle = (m: Mark) =>
+    Math.abs(m.x - width / 2) < LEVEL * width || Math.abs(m.y - height / 2) < LEVEL * height
+  const line = (m: Mark) => m.shape === 'centre line'
+  const believed = facing.filter((m) => !line(m) || (m.outside && middle(m)))
+  if (believed.length >= 2 && believed.length <= MOST_MARKS) {
+    const inner = artBox(believed, width, height)
+    return marks.filter((m) => believed.includes(m) || (!line(m) && !within(inner, m.x, m.y) && m.outside))
+  }
+  const alone = marks.filter((m) => m.outside && !line(m))
+  return alone.length <= MOST_MARKS ? alone : []
+}
+
+/** Each shape that at least half of the films carry, once. */
+function sharedBy(films: readonly Film[], near: number): readonly Shared[] {
+  const found: Shared[] = []
+  for (const film of films)
+    for (const m of film.marks) {
+      const carry = films.filter((f) => nearest(f.marks, m, near))
+      if (2 * carry.length < films.length || nearest(found, m, near)) continue
+      found.push({ ...m, outside: carry.every((f) => !f.art || !meets(m.box, f.art)) })
+    }
+  return found
+}
+
+/**
+ * Compares the marks of all films; a mark counts when at least half of the films carry it and it stands where marks do.
+ *
+ * @param kept points that someone said are art
+ */
+export function agree(
+  films: readonly Film[],
+  kept: readonly { readonly x: number; readonly y: number }[] = [],
+): Agreement {
+  const [first] = films
+  if (!first) return { places: [], reference: 0, films: [] }
+  const near = (SAME_MM * first.dpi) / 25.4
+  const marks = inPlace(sharedBy(films, near), first.packed.bits).filter(
+    (m) => !kept.some(({ x, y }) => within(m.box, x, y)),
+  )
+  const own = films.map((f) => f.marks.filter((m) => nearest(marks, m, near)))
   const misfitOf = (i: number, j: number) => {
     const pairs = (own[i] as readonly Mark[]).flatMap((m) => {
       const other = nearest(own[j] as readonly Mark[], m, near)
@@ -116,7 +174,8 @@ export function agree(films: readonly Film[]): Agreement {
   })
   return {
     reference,
-    places: own[reference] ?? [],
+    // Where the measure itself lacks a mark, as it lies on another film.
+    places: marks.map((m) => nearest(own[reference] ?? [], m, near) ?? m),
     films: films.map((_, j) => ({ marks: own[j] as readonly Mark[], misfit: misfitOf(reference, j) })),
   }
 }
@@ -124,6 +183,10 @@ export function agree(films: readonly Film[]): Agreement {
 /** Marks stand across from each other when they are level to this share of the film, and this far apart. */
 const LEVEL = 0.04
 const ACROSS = 0.25
+const beside = (m: Point, p: Point, width: number, height: number) =>
+  Math.abs(m.y - p.y) < LEVEL * height && Math.abs(m.x - p.x) > ACROSS * width
+const above = (m: Point, p: Point, width: number, height: number) =>
+  Math.abs(m.x - p.x) < LEVEL * width && Math.abs(m.y - p.y) > ACROSS * height
 
 /**
  * The rectangle of the art: inside marks that stand across from each other. Marks in the corners bound it by their
@@ -131,13 +194,9 @@ const ACROSS = 0.25
  */
 export function artBox(marks: readonly Mark[], width: number, height: number): Box {
   const box = { left: 0, top: 0, right: width, bottom: height }
-  const beside = (m: Mark, p: Mark) =>
-    Math.abs(m.y - p.y) < LEVEL * height && Math.abs(m.x - p.x) > ACROSS * width
-  const above = (m: Mark, p: Mark) =>
-    Math.abs(m.x - p.x) < LEVEL * width && Math.abs(m.y - p.y) > ACROSS * height
   for (const m of marks) {
-    const h = marks.find((p) => beside(m, p))
-    const v = marks.find((p) => above(m, p))
+    const h = marks.find((p) => beside(m, p, width, height))
+    const v = marks.find((p) => above(m, p, width, height))
     const corner = h && v
     if (h && m.x < h.x) box.left = Math.max(box.left, corner ? Math.ceil(m.x) : m.box.right)
     if (h && m.x > h.x) box.right = Math.min(box.right, corner ? Math.floor(m.x) : m.box.left)

@@ -1,9 +1,8 @@
-import { CELL } from './coarse'
 import { type Distances, distancesOf } from './distance'
 import type { Art } from './film'
 import { type Spread, Widths } from './histogram'
 import { eachEdge } from './pairs'
-import { bitAt, eachBit, emptyPlane, type Plane, TILE, tileCounts } from './plane'
+import { bitAt, CELL, eachBit, emptyPlane, type Plane, TILE, tileCounts } from './plane'
 
 /** A place on the films in pixels, with how bad it is. */
 export interface Spot {

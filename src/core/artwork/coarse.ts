@@ -1,7 +1,4 @@
-import { type Plane, TILE } from './plane'
-
-/** Side of a coarse cell in pixels. */
-export const CELL = 8
+import { CELL, type Plane, TILE } from './plane'
 
 /** Which cells of 8 x 8 pixels hold ink. */
 export interface Coarse {

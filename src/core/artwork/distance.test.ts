@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { CELL, coarseDistance, coarseOf, components } from './coarse'
+import { coarseDistance, coarseOf, components } from './coarse'
 import { distancesOf, REACH } from './distance'
-import { bitAt, emptyPlane, type Plane, tileCounts } from './plane'
+import { bitAt, CELL, emptyPlane, type Plane, tileCounts } from './plane'
 import { blots, dust, plane, setBit } from './plane.fixtures'
 
 /** The nearest pixel of the other kind, by looking at all of them. */

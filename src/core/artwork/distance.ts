@@ -1,5 +1,5 @@
-import { CELL, coarseDistance, coarseOf } from './coarse'
-import { bitAt, FULL, type Plane, TILE } from './plane'
+import { coarseDistance, coarseOf } from './coarse'
+import { bitAt, CELL, FULL, type Plane, TILE } from './plane'
 
 /** Farthest that an edge is looked for, in pixels. */
 export const REACH = 32

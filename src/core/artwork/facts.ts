@@ -37,6 +37,8 @@ export interface FilmFacts {
   readonly gap: Detail | undefined
   readonly specks: number
   readonly marks: readonly (Place & Pick<Mark, 'shape'>)[]
+  /** What was taken for no art, where it lies once the film is laid on the others. */
+  readonly leftOut: readonly (Rectangle & { readonly kind: 'mark' | 'label' })[]
   /** Against the film that agrees best with all others; undefined when too few marks are shared. */
   readonly misfit:
     | {

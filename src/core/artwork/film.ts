@@ -1,11 +1,11 @@
 import { INCH } from '../quantity'
-import { type Coarse, coarseOf } from './coarse'
+import { type Coarse, coarseOf, components } from './coarse'
 import { descreen } from './descreen'
 import { type Distances, distancesOf } from './distance'
 import { findHalftone, type Halftone } from './halftone'
-import { type GreyImage, inkTable, type Levels, levelsOf } from './levels'
-import { findMarks, type Mark } from './marks'
-import { type Box, inkIn, type Packed, pack, within } from './pack'
+import { type GreyImage, inkTable, type Levels, levelsOf, shareTable } from './levels'
+import { boxOf, findMarks, type Mark } from './marks'
+import { around, type Box, inkIn, meets, type Packed, pack, within } from './pack'
 import { copyPlane, despeckle, type Plane, TILE, tileCounts, tileEdges } from './plane'
 import { type Thin, thinStrokes } from './thickness'
 
@@ -20,6 +20,10 @@ export interface Film {
   readonly halftone: Halftone
   /** What looks like a registration mark; `agreement` tells which are. */
   readonly marks: readonly Mark[]
+  /** Cells with ink. */
+  readonly coarse: Coarse
+  /** Round all ink that does not look like a mark, or a line beside it; undefined without any. */
+  readonly art: Box | undefined
   readonly lines: readonly Thin[]
   readonly gaps: readonly Thin[]
   /** Single pixels and pinholes in flat art. */
@@ -40,7 +44,7 @@ const BRIDGE = 1.45
 export function readFilm(image: GreyImage, dpi: number, negative?: boolean): Film {
   const levels = levelsOf(image, Math.round((FRAME_MM * dpi) / 25.4), negative)
   const table = inkTable(levels)
-  const packed = pack(image, table)
+  const packed = pack(image, shareTable(levels))
   const counts = tileCounts(packed.bits)
   const halftone = findHalftone(image, table, packed, tileEdges(packed.bits, counts), dpi)
   const flat = farFromHalftone(halftone.map, packed.bits.tilesX)
@@ -50,9 +54,20 @@ export function readFilm(image: GreyImage, dpi: number, negative?: boolean): Fil
     const screen = halftone.map[tile] ?? 0
     return screen === 0 ? 0 : BRIDGE * (period[screen - 1] ?? 0)
   })
-  const marks = findMarks(clean, coarseOf(clean), dpi)
+  const coarse = coarseOf(clean)
+  const marks = findMarks(clean, coarse, dpi, (tile) => halftone.map[tile] !== 0)
+  const art = restOf(coarse, marks)
   const strokes = (kind: 0 | 1) => thinStrokes(clean, image, table, kind, dpi, flat)
-  return { dpi, levels, packed, regions, halftone, marks, lines: strokes(1), gaps: strokes(0), specks }
+  const [lines, gaps] = [strokes(1), strokes(0)]
+  return { dpi, levels, packed, regions, halftone, marks, coarse, art, lines, gaps, specks }
+}
+
+/** Round all ink but what looks like a mark. */
+function restOf(coarse: Coarse, marks: readonly Mark[]): Box | undefined {
+  const boxes = components(coarse, Number.POSITIVE_INFINITY)
+    .map((cells) => boxOf(cells, coarse.columns))
+    .filter((box) => !marks.some((m) => meets(m.box, box)))
+  return boxes.length > 0 ? boxes.reduce(around) : undefined
 }
 
 /** Beside a halftone the rim of its dots looks like thin lines. */
@@ -82,38 +97,37 @@ export interface Art {
   readonly box: Box | undefined
 }
 
-/** Where the art of a film lies, and the marks in it that are not art. */
+/** What of a film is no art, and where it lies. */
 export interface Cut {
-  readonly art: Box
   readonly clear: readonly Box[]
   /** Whole pixels by which the film is moved to meet the others at the marks. */
   readonly shift: readonly [number, number]
 }
 
-export function cutArt(film: Film, { art, clear, shift }: Cut): Art {
+export function cutArt(film: Film, { clear, shift }: Cut): Art {
   const inMark = (x: number, y: number) => clear.some((box) => within(box, x, y))
-  const regions = moved(cleared(film.regions, art, clear), shift)
+  const regions = moved(cleared(film.regions, clear), shift)
   const counts = tileCounts(regions)
   const kept = (thins: readonly Thin[]) =>
-    thins
-      .filter((t) => within(art, t.x, t.y) && !inMark(t.x, t.y))
-      .map((t) => ({ ...t, x: t.x + shift[0], y: t.y + shift[1] }))
+    thins.filter((t) => !inMark(t.x, t.y)).map((t) => ({ ...t, x: t.x + shift[0], y: t.y + shift[1] }))
   return {
     film,
-    print: moved(cleared(film.packed.bits, art, clear), shift),
+    print: moved(cleared(film.packed.bits, clear), shift),
     regions,
     counts,
     distances: distancesOf(regions, counts),
     coarse: coarseOf(regions),
     lines: kept(film.lines),
     gaps: kept(film.gaps),
-    ink: inkIn(film.packed, art, clear),
+    ink: inkIn(film.packed, whole(film.packed.bits), clear),
     box: inkBox(regions, counts),
   }
 }
 
-/** A copy without ink outside a box or inside marks. */
-function cleared(plane: Plane, art: Box, marks: readonly Box[]): Plane {
+const whole = ({ width, height }: Plane): Box => ({ left: 0, top: 0, right: width, bottom: height })
+
+/** A copy without what lies in boxes. */
+function cleared(plane: Plane, boxes: readonly Box[]): Plane {
   const out = copyPlane(plane)
   const clear = (y: number, from: number, to: number) => {
     for (let x = from; x < to; ) {
@@ -124,14 +138,7 @@ function cleared(plane: Plane, art: Box, marks: readonly Box[]): Plane {
       x += n
     }
   }
-  for (let y = 0; y < out.height; y++) {
-    if (y < art.top || y >= art.bottom) clear(y, 0, out.width)
-    else {
-      clear(y, 0, art.left)
-      clear(y, art.right, out.width)
-    }
-  }
-  for (const box of marks)
+  for (const box of boxes)
     for (let y = box.top; y < Math.min(box.bottom, out.height); y++)
       clear(y, box.left, Math.min(box.right, out.width))
   return out

@@ -25,6 +25,7 @@ const facts = (more: Partial<FilmFacts> = {}): FilmFacts => ({
   gap: undefined,
   specks: 0,
   marks: MARKS,
+  leftOut: [],
   misfit: STRAIGHT,
   ...more,
 })

@@ -96,8 +96,12 @@ export function levelsOf(image: GreyImage, margin: number, negative?: boolean): 
   const level = (extreme: number, from: number, to: number) => {
     if (share(Math.max(0, extreme - EXTREME), Math.min(255, extreme + EXTREME)) > SEEN) return extreme
     const mode = mostIn(h, from, to)
-    const common = share(Math.max(from, mode - NEAR), Math.min(to, mode + NEAR)) > COMMON * share(from, to)
-    return common ? mode : extreme
+    const [low, high] = [Math.max(from, mode - NEAR), Math.min(to, mode + NEAR)]
+    if (share(low, high) <= COMMON * share(from, to)) return extreme
+    // The middle of what scatters about the mode: a mode alone is a grey or two off, which is a point of coverage.
+    let sum = 0
+    for (let v = low; v <= high; v++) sum += v * (h[v] ?? 0)
+    return sum / (share(low, high) * total)
   }
   const dark = level(0, 0, mid)
   const light = level(255, mid + 1, 255)
@@ -105,7 +109,22 @@ export function levelsOf(image: GreyImage, margin: number, negative?: boolean): 
   return inverted ? { ink: light, clear: dark, inverted } : { ink: dark, clear: light, inverted }
 }
 
-/** Ink share of each grey value, 0..255 for 0..1: linear between clear film and full ink (area, as dots are counted). */
+/** Beyond clear film and beyond full ink a scan scatters by so much; what is further off is no grey of either. */
+const SCATTER: Share = 0.25
+
+/**
+ * Ink share of each grey value, 255 for all ink, below 0 where a scan is lighter than its clear film: sums of it are true,
+ * as what scatters about clear film and about full ink cancels out, and soft edges and small dots lose nothing.
+ */
+export function shareTable({ ink, clear }: Levels): Int16Array {
+  const span = ink - clear || -255
+  return Int16Array.from({ length: 256 }, (_, v) => {
+    const share = (v - clear) / span
+    return Math.round(255 * Math.min(1 + SCATTER, Math.max(-SCATTER, share)))
+  })
+}
+
+/** Ink share of each grey value as its shape counts, 0..255 for 0..1: linear between clear film and full ink (area, as dots are counted). */
 export function inkTable({ ink, clear }: Levels): Uint8Array {
   const span = ink - clear || -255
   // On a scan the greys scatter about their modes: a fifth at either end is not yet ink, or all ink.

@@ -41,6 +41,7 @@ const facts = (coverage: number, more: Partial<FilmFacts> = {}): FilmFacts => ({
   gap: undefined,
   specks: 0,
   marks: [],
+  leftOut: [],
   misfit: undefined,
   ...more,
 })

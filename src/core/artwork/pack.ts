@@ -1,20 +1,30 @@
 import type { GreyImage } from './levels'
-import { bitAt, emptyPlane, type Plane, TILE } from './plane'
+import { CELL, emptyPlane, type Plane, TILE } from './plane'
 
 export interface Packed {
   readonly bits: Plane
-  /** Ink in each tile in pixels, greys counted by their share. */
+  /** Ink in each cell of 8 x 8 pixels in 255ths of a pixel, greys by their share; below 0 where a scan is lighter than its film. */
+  readonly cells: Int16Array
+  /** Ink in each tile in pixels. */
   readonly inkSums: Float64Array
 }
 
-/** Packs a film to one bit a pixel at half ink, and sums the ink of each tile. */
-export function pack({ width, height, grey }: GreyImage, table: Uint8Array): Packed {
+/** Cells across a tile. */
+const ACROSS = TILE / CELL
+
+/**
+ * Packs a film to one bit a pixel at half ink, and sums the ink of each cell and tile.
+ *
+ * @param table ink share of each grey, 255 for all
+ */
+export function pack({ width, height, grey }: GreyImage, table: Int16Array | Uint8Array): Packed {
   const bits = emptyPlane(width, height)
-  const inkSums = new Float64Array(bits.tilesX * bits.tilesY)
+  const columns = bits.tilesX * ACROSS
+  const cells = new Int16Array(columns * bits.tilesY * ACROSS)
   const words = Math.ceil(width / 32)
   for (let y = 0; y < height; y++) {
     const row = y * width
-    const tiles = Math.floor(y / TILE) * bits.tilesX
+    const own = Math.floor(y / CELL) * columns
     for (let w = 0; w < words; w++) {
       const from = row + w * 32
       const n = Math.min(32, width - w * 32)
@@ -23,18 +33,29 @@ export function pack({ width, height, grey }: GreyImage, table: Uint8Array): Pac
       while (clear < n && table[grey[from + clear] ?? 0] === 0) clear++
       if (clear === n) continue
       let word = 0
-      let sum = 0
-      for (let i = clear; i < n; i++) {
-        const ink = table[grey[from + i] ?? 0] ?? 0
-        sum += ink
-        word |= (ink >>> 7) << i
+      for (let i = clear; i < n; ) {
+        const end = Math.min(n, (i | (CELL - 1)) + 1)
+        const cell = own + w * (32 / CELL) + (i >> 3)
+        let sum = 0
+        for (; i < end; i++) {
+          const ink = table[grey[from + i] ?? 0] ?? 0
+          sum += ink
+          if (ink >= 128) word |= 1 << i
+        }
+        cells[cell] = (cells[cell] ?? 0) + sum
       }
       bits.bits[y * bits.stride + w] = word
-      const tile = tiles + (w >> 1)
-      inkSums[tile] = (inkSums[tile] ?? 0) + sum / 255
     }
   }
-  return { bits, inkSums }
+  const inkSums = new Float64Array(bits.tilesX * bits.tilesY)
+  for (let c = 0; c < cells.length; c++) {
+    const sum = cells[c] ?? 0
+    if (sum === 0) continue
+    const tile =
+      Math.floor(Math.floor(c / columns) / ACROSS) * bits.tilesX + Math.floor((c % columns) / ACROSS)
+    inkSums[tile] = (inkSums[tile] ?? 0) + sum / 255
+  }
+  return { bits, cells, inkSums }
 }
 
 /** A rectangle of pixels; `right` and `bottom` lie outside it. */
@@ -49,34 +70,64 @@ export const boxWidth = (b: Box): number => b.right - b.left
 export const boxHeight = (b: Box): number => b.bottom - b.top
 export const within = (b: Box, x: number, y: number): boolean =>
   x >= b.left && x < b.right && y >= b.top && y < b.bottom
-
-/** A tile's pixels that lie on the film. */
-const tileBox = ({ width, height }: Plane, tx: number, ty: number): Box => ({
-  left: tx * TILE,
-  top: ty * TILE,
-  right: Math.min(width, tx * TILE + TILE),
-  bottom: Math.min(height, ty * TILE + TILE),
+export const meets = (a: Box, b: Box): boolean =>
+  a.left < b.right && a.right > b.left && a.top < b.bottom && a.bottom > b.top
+export const around = (a: Box, b: Box): Box => ({
+  left: Math.min(a.left, b.left),
+  top: Math.min(a.top, b.top),
+  right: Math.max(a.right, b.right),
+  bottom: Math.max(a.bottom, b.bottom),
 })
 
-/** Ink inside a rectangle in pixels, less what lies in `without`: whole tiles by their sums, cut ones pixel by pixel. */
-export function inkIn({ bits, inkSums }: Packed, box: Box, without: readonly Box[]): number {
+/** Pixels of a square from a corner on, as far as the film goes. */
+const square = ({ width, height }: Plane, x: number, y: number, side: number): Box => ({
+  left: x,
+  top: y,
+  right: Math.min(width, x + side),
+  bottom: Math.min(height, y + side),
+})
+
+/** Ink inside a rectangle in pixels, less what lies in `without`: whole tiles and cells by their sums, cut ones by their pixels. */
+export function inkIn({ bits, cells, inkSums }: Packed, box: Box, without: readonly Box[]): number {
+  const whole = (own: Box, cut: readonly Box[]) =>
+    cut.length === 0 &&
+    own.left >= box.left &&
+    own.right <= box.right &&
+    own.top >= box.top &&
+    own.bottom <= box.bottom
   let sum = 0
   for (let ty = Math.floor(box.top / TILE); ty * TILE < box.bottom; ty++)
     for (let tx = Math.floor(box.left / TILE); tx * TILE < box.right; tx++) {
       const tile = inkSums[ty * bits.tilesX + tx] ?? 0
-      if (tile === 0) continue
-      const own = tileBox(bits, tx, ty)
-      const left = Math.max(box.left, own.left)
-      const right = Math.min(box.right, own.right)
-      const top = Math.max(box.top, own.top)
-      const bottom = Math.min(box.bottom, own.bottom)
-      const cut = without.filter((b) => b.left < right && b.right > left && b.top < bottom && b.bottom > top)
-      if (cut.length === 0 && right - left === boxWidth(own) && bottom - top === boxHeight(own)) {
+      const own = square(bits, tx * TILE, ty * TILE, TILE)
+      const cut = without.filter((b) => meets(b, own))
+      if (whole(own, cut)) {
         sum += tile
         continue
       }
-      for (let y = top; y < bottom; y++)
-        for (let x = left; x < right; x++) if (!cut.some((b) => within(b, x, y))) sum += bitAt(bits, x, y)
+      for (let y = own.top; y < own.bottom; y += CELL)
+        for (let x = own.left; x < own.right; x += CELL) {
+          const cell = (cells[(y / CELL) * bits.tilesX * ACROSS + x / CELL] ?? 0) / 255
+          if (cell === 0) continue
+          const small = square(bits, x, y, CELL)
+          const inCell = cut.filter((b) => meets(b, small))
+          sum += whole(small, inCell) ? cell : cell * sharePrinted(bits, small, box, inCell)
+        }
     }
   return sum
+}
+
+/** Share of the ink of a cell that lies inside a rectangle and outside of others; of its area where it has but grey. */
+function sharePrinted({ bits, stride }: Plane, cell: Box, box: Box, without: readonly Box[]): number {
+  let [ink, all, inkKept, kept] = [0, 0, 0, 0]
+  for (let y = cell.top; y < cell.bottom; y++)
+    for (let x = cell.left; x < cell.right; x++) {
+      const bit = ((bits[y * stride + (x >> 5)] ?? 0) >>> (x & 31)) & 1
+      const stays = within(box, x, y) && !without.some((b) => within(b, x, y)) ? 1 : 0
+      all++
+      ink += bit
+      kept += stays
+      inkKept += bit & stays
+    }
+  return ink > 0 ? inkKept / ink : kept / all
 }

@@ -1,7 +1,6 @@
-import { CELL } from './coarse'
 import type { Art } from './film'
 import { type Spread, Widths } from './histogram'
-import { bitAt, eachBit, edgeWord, FULL, type Plane, popcount, TILE } from './plane'
+import { bitAt, CELL, eachBit, edgeWord, FULL, type Plane, popcount, TILE } from './plane'
 
 /** How two films meet. */
 export type How = 'apart' | 'touching' | 'overlapping' | 'overprinting' | 'blending'

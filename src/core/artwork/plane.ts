@@ -1,5 +1,7 @@
 /** Side of a tile in pixels: most tiles of a film are empty or full, and are passed over whole. */
 export const TILE = 64
+/** Side of a coarse cell in pixels. */
+export const CELL = 8
 /** 32-bit words across a tile. */
 const TILE_WORDS = TILE / 32
 

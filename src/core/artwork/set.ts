@@ -1,9 +1,10 @@
 import type { Area, Length, Share } from '../quantity'
-import { agree, artBox } from './agreement'
+import { agree } from './agreement'
 import { type BaseCheck, checkBase, type Peeping, peepingOf, type Spot } from './base'
 import type { Detail, FilmFacts, FilmSet, InMetres, PairFacts, Place, Rectangle } from './facts'
 import { type Art, cutArt, type Film } from './film'
 import type { Spread } from './histogram'
+import { isTold, leftOut } from './leftOut'
 import { type Exposure, exposureOf, type Opened, openedBy, type Push, STILL } from './misregister'
 import type { Box } from './pack'
 import { pairOf } from './pairs'
@@ -19,39 +20,33 @@ const LOWEST = 0.1
 /**
  * Lays the films of a print on each other. All must have the same size in pixels and the same resolution.
  *
+ * @param kept points in pixels of the sheet: what looks like a mark or a label there is art, as someone said
  * @throws RangeError for films of different size or resolution
  */
-export function settle(films: readonly Film[]): FilmSet {
+export function settle(
+  films: readonly Film[],
+  kept: readonly { readonly x: number; readonly y: number }[] = [],
+): FilmSet {
   const first = films[0]
   if (!first) return { arts: [], facts: [], print: undefined, reference: 0 }
   const { width, height } = first.packed.bits
   for (const { dpi, packed } of films)
     if (dpi !== first.dpi || packed.bits.width !== width || packed.bits.height !== height)
       throw new RangeError('Films of one print must have one size and one resolution')
-  const agreement = agree(films)
-  const art = artBox(agreement.places, width, height)
+  const agreement = agree(films, kept)
   const px = 0.0254 / first.dpi
-  const arts = films.map((film, i) => {
+  const cuts = films.map((film, i) => {
     const { marks, misfit } = agreement.films[i] as (typeof agreement.films)[number]
     const off = misfit && Math.hypot(misfit.dx, misfit.dy) > SAME_PLACE
     const shift = off ? ([-Math.round(misfit.dx), -Math.round(misfit.dy)] as const) : ([0, 0] as const)
-    const own = {
-      left: Math.max(0, art.left - shift[0]),
-      top: Math.max(0, art.top - shift[1]),
-      right: Math.min(width, art.right - shift[0]),
-      bottom: Math.min(height, art.bottom - shift[1]),
-    }
+    const back = (p: { readonly x: number; readonly y: number }) => ({ x: p.x - shift[0], y: p.y - shift[1] })
     // Where this film has no mark of its own, or one grown together with its art, the place is cleared all the same.
-    const cleared = agreement.places.map(({ box }) => movedBox(box, shift))
-    return cutArt(film, { art: own, clear: [...marks.map((m) => m.box), ...cleared], shift })
+    const places = agreement.places.map((m) => ({ ...m, ...back(m), box: movedBox(m.box, shift) }))
+    const out = leftOut(film, places, kept.map(back))
+    return { out, shift, clear: [...marks.map((m) => m.box), ...out.map((o) => o.box)] }
   })
-  const rectangle = (box: Art['box']): Rectangle | undefined =>
-    box && {
-      x: box.left * px,
-      y: box.top * px,
-      width: (box.right - box.left) * px,
-      height: (box.bottom - box.top) * px,
-    }
+  const arts = films.map((film, i) => cutArt(film, cuts[i] as (typeof cuts)[number]))
+  const rectangle = (box: Art['box']): Rectangle | undefined => box && inMetres(box, px)
   const facts = arts.map((a, i): FilmFacts => {
     const { marks, misfit } = agreement.films[i] as (typeof agreement.films)[number]
     return {
@@ -69,6 +64,12 @@ export function settle(films: readonly Film[]): FilmSet {
       gap: detail(a.gaps, px),
       specks: a.film.specks,
       marks: marks.map((m) => ({ x: m.x * px, y: m.y * px, shape: m.shape })),
+      leftOut: (cuts[i] as (typeof cuts)[number]).out
+        .filter((o) => isTold(o, a.film))
+        .map(({ kind, box }) => ({
+          kind,
+          ...inMetres(movedBack(box, (cuts[i] as (typeof cuts)[number]).shift), px),
+        })),
       misfit: misfit && {
         dx: misfit.dx * px,
         dy: misfit.dy * px,
@@ -87,6 +88,15 @@ export function settle(films: readonly Film[]): FilmSet {
   }
   return { arts, facts, print: rectangle(round || undefined), reference: agreement.reference }
 }
+
+const inMetres = (box: Box, px: number): Rectangle => ({
+  x: box.left * px,
+  y: box.top * px,
+  width: (box.right - box.left) * px,
+  height: (box.bottom - box.top) * px,
+})
+
+const movedBack = (box: Box, [dx, dy]: readonly [number, number]) => movedBox(box, [-dx, -dy])
 
 const movedBox = (b: Box, [dx, dy]: readonly [number, number]): Box => ({
   left: Math.max(0, b.left - dx),
