@@ -36,6 +36,10 @@ export interface FilmFacts {
   readonly line: Detail | undefined
   readonly gap: Detail | undefined
   readonly specks: number
+  /** Ink taken for dust: it counts for nothing. */
+  readonly dust: Area
+  /** Film that is grey all over, neither screened nor solid. */
+  readonly grey: Area
   readonly marks: readonly (Place & Pick<Mark, 'shape'>)[]
   /** What was taken for no art, where it lies once the film is laid on the others. */
   readonly leftOut: readonly (Rectangle & { readonly kind: 'mark' | 'label' })[]

@@ -24,6 +24,8 @@ const facts = (more: Partial<FilmFacts> = {}): FilmFacts => ({
   line: undefined,
   gap: undefined,
   specks: 0,
+  dust: 0,
+  grey: 0,
   marks: MARKS,
   leftOut: [],
   misfit: STRAIGHT,

@@ -49,38 +49,69 @@ export function otsu(h: Float64Array): number {
   return at
 }
 
-const mostIn = (h: Float64Array, from: number, to: number) => {
-  let best = from
-  for (let i = from; i <= to; i++) if ((h[i] ?? 0) > (h[best] ?? 0)) best = i
-  return best
-}
-
-/** Share of a frame of `margin` pixels round the film that is dark. */
-function darkFrame({ width, height, grey }: GreyImage, margin: number, mid: number): Share {
-  let dark = 0
-  let n = 0
+/** Greys of a frame of `margin` pixels round the film. */
+function frameOf({ width, height, grey }: GreyImage, margin: number): Float64Array {
+  const h = new Float64Array(256)
   for (let y = 0; y < height; y += 3)
     for (let x = 0; x < width; x += 3) {
       if (y >= margin && y < height - margin && x >= margin && x < width - margin) {
         x = width - margin - 1
         continue
       }
-      n++
-      if ((grey[y * width + x] ?? 0) < mid) dark++
+      const v = grey[y * width + x] ?? 0
+      h[v] = (h[v] ?? 0) + 1
     }
-  return n === 0 ? 0 : dark / n
+  return h
+}
+
+const sumOf = (h: Float64Array, from = 0, to = 255) => h.subarray(from, to + 1).reduce((a, b) => a + b, 0)
+
+/** Counts of each grey with those of its neighbours, so that noise makes no peaks. */
+const smooth = (h: Float64Array) => h.map((_, v) => sumOf(h, Math.max(0, v - 2), Math.min(255, v + 2)))
+
+/**
+ * The outermost grey that many pixels share, between an extreme and the grey that parts ink from clear film: soft edges and
+ * the insides of small dots lie further in.
+ */
+function outerPeak(h: Float64Array, extreme: 0 | 255, mid: number): number | undefined {
+  const s = smooth(h)
+  const least = PEAK * sumOf(h)
+  const inward = extreme === 0 ? 1 : -1
+  const end = extreme === 0 ? mid : mid + 1
+  for (let v = extreme as number; v !== end; v += inward) {
+    const own = s[v] ?? 0
+    const near = s.subarray(Math.max(0, v - NEAR), Math.min(255, v + NEAR) + 1)
+    if (own < least || own < Math.max(...near)) continue
+    for (let w = v; w >= 0 && w <= 255; w += inward) if ((s[w] ?? 0) < VALLEY * own) return v
+  }
+  return undefined
+}
+
+/** The middle of what scatters about a grey: the grey alone is one or two off, which is a point of coverage. */
+function middleAbout(h: Float64Array, v: number): number {
+  let [n, sum] = [0, 0]
+  for (let w = Math.max(0, v - NEAR); w <= Math.min(255, v + NEAR); w++) {
+    n += h[w] ?? 0
+    sum += w * (h[w] ?? 0)
+  }
+  return n > 0 ? sum / n : v
 }
 
 /** A negative shows a dark frame: this share of it, 1.5 mm wide. Full-bleed art shows one too, so it can be said. */
 const DARK_FRAME = 0.7
+/** So much of the frame is bare film when its greys tell what bare film is. */
+const BARE = 0.8
 /**
  * Extremes that occur are believed: fine halftones at low resolution hardly reach them, and lie between. They are
- * believed too where the group has no common grey: a scan has one, dots smaller than a pixel have not.
+ * believed too where no grey is common: a scan has one, dots smaller than a pixel have not.
  */
 const EXTREME = 6
 const SEEN = 0.0002
 const COMMON = 0.5
 const NEAR = 12
+/** A peak holds so much of all pixels, and falls to this share of its height further in. */
+const PEAK = 0.0005
+const VALLEY = 0.5
 
 /**
  * What is ink and what is clear film, from the grey values.
@@ -90,22 +121,28 @@ const NEAR = 12
  */
 export function levelsOf(image: GreyImage, margin: number, negative?: boolean): Levels {
   const h = histogram(image.grey)
-  const total = h.reduce((a, b) => a + b, 0)
+  const frame = frameOf(image, margin)
+  const total = sumOf(h)
   const mid = otsu(h)
-  const share = (from: number, to: number) => h.subarray(from, to + 1).reduce((a, b) => a + b, 0) / total
-  const level = (extreme: number, from: number, to: number) => {
-    if (share(Math.max(0, extreme - EXTREME), Math.min(255, extreme + EXTREME)) > SEEN) return extreme
-    const mode = mostIn(h, from, to)
-    const [low, high] = [Math.max(from, mode - NEAR), Math.min(to, mode + NEAR)]
-    if (share(low, high) <= COMMON * share(from, to)) return extreme
-    // The middle of what scatters about the mode: a mode alone is a grey or two off, which is a point of coverage.
-    let sum = 0
-    for (let v = low; v <= high; v++) sum += v * (h[v] ?? 0)
-    return sum / (share(low, high) * total)
+  const occurs = (extreme: 0 | 255) =>
+    sumOf(h, Math.max(0, extreme - EXTREME), Math.min(255, extreme + EXTREME)) > SEEN * total
+  // A drawing has one of them at the least: its greys are the rims of shapes.
+  const scan = !occurs(0) && !occurs(255)
+  const level = (extreme: 0 | 255, from: number, to: number) => {
+    if (occurs(extreme)) return extreme
+    // The frame is bare film, or bare ink: nothing soft lies in it.
+    const own = frame.map((n, v) => (v >= from && v <= to ? n : 0))
+    const bare = sumOf(own) > BARE * sumOf(frame) ? own : h
+    const peak = outerPeak(bare, extreme, mid)
+    if (peak === undefined) return extreme
+    const common =
+      sumOf(h, Math.max(from, peak - NEAR), Math.min(to, peak + NEAR)) > COMMON * sumOf(h, from, to)
+    return scan || common ? middleAbout(bare, peak) : extreme
   }
   const dark = level(0, 0, mid)
   const light = level(255, mid + 1, 255)
-  const inverted = negative ?? darkFrame(image, margin, (dark + light) / 2) > DARK_FRAME
+  const darkFrame = sumOf(frame, 0, Math.ceil((dark + light) / 2) - 1) / Math.max(1, sumOf(frame))
+  const inverted = negative ?? darkFrame > DARK_FRAME
   return inverted ? { ink: light, clear: dark, inverted } : { ink: dark, clear: light, inverted }
 }
 

@@ -40,6 +40,8 @@ const facts = (coverage: number, more: Partial<FilmFacts> = {}): FilmFacts => ({
   line: undefined,
   gap: undefined,
   specks: 0,
+  dust: 0,
+  grey: 0,
   marks: [],
   leftOut: [],
   misfit: undefined,

@@ -138,4 +138,26 @@ export function despeckle(
   return { plane: out, specks }
 }
 
+/** Takes all ink out of cells of 8 x 8 pixels. */
+export function clearCells(p: Plane, cells: readonly number[], columns: number): void {
+  for (const c of cells) {
+    const x = (c % columns) * CELL
+    for (let y = Math.floor(c / columns) * CELL, end = y + CELL; y < end; y++) {
+      const at = y * p.stride + (x >> 5)
+      p.bits[at] = (p.bits[at] ?? 0) & ~(0xff << (x & 31))
+    }
+  }
+}
+
+/** Ink pixels in cells of 8 x 8 pixels. */
+export function inkInCells(p: Plane, cells: readonly number[], columns: number): number {
+  let ink = 0
+  for (const c of cells) {
+    const x = (c % columns) * CELL
+    for (let y = Math.floor(c / columns) * CELL, end = y + CELL; y < end; y++)
+      ink += popcount((p.bits[y * p.stride + (x >> 5)] ?? 0) & (0xff << (x & 31)))
+  }
+  return ink
+}
+
 const ALL = 0xffffffff

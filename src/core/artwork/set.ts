@@ -63,6 +63,8 @@ export function settle(
       line: detail(a.lines, px),
       gap: detail(a.gaps, px),
       specks: a.film.specks,
+      dust: a.film.dust * px * px,
+      grey: a.film.grey * px * px,
       marks: marks.map((m) => ({ x: m.x * px, y: m.y * px, shape: m.shape })),
       leftOut: (cuts[i] as (typeof cuts)[number]).out
         .filter((o) => isTold(o, a.film))
