@@ -3,6 +3,7 @@ import type { Art } from './film'
 import type { HalftoneScreen } from './halftone'
 import type { Spread } from './histogram'
 import type { Mark } from './marks'
+import type { Turn } from './orient'
 import type { How } from './pairs'
 
 /** From the top left corner of the film. */
@@ -29,10 +30,28 @@ export interface FilmFacts {
   readonly height: Length
   readonly dpi: number
   readonly negative: boolean
+  /** Dark to its edges and without marks: a negative, or art that bleeds. */
+  readonly either: boolean
+  /** Ink is what is not transparent. */
+  readonly opaque: boolean
+  /** Share of the file that is half transparent. */
+  readonly translucent: Share
+  /** It lies another way or elsewhere than the others, by its outlines; `laid` when it was moved so. */
+  readonly mislaid:
+    | {
+        readonly turn: Turn | undefined
+        readonly dx: Length
+        readonly dy: Length
+        readonly then: Share
+        readonly laid: boolean
+      }
+    | undefined
   readonly inkArea: Area
   /** Round the ink. */
   readonly box: Rectangle | undefined
   readonly halftones: readonly (Omit<HalftoneScreen, 'tiles'> & { readonly area: Area })[]
+  /** Random dots: stochastic and index separations, textures. */
+  readonly grain: Area
   readonly line: Detail | undefined
   readonly gap: Detail | undefined
   readonly specks: number

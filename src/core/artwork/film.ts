@@ -1,4 +1,4 @@
-import { INCH } from '../quantity'
+import { INCH, type Share } from '../quantity'
 import { type Coarse, coarseOf, components } from './coarse'
 import { descreen } from './descreen'
 import { type Distances, distancesOf } from './distance'
@@ -23,7 +23,14 @@ import { type Thin, thinStrokes } from './thickness'
 export interface Film {
   /** Pixels per inch. */
   readonly dpi: number
+  /** Pixels of its own sheet. */
+  readonly sheet: { readonly width: number; readonly height: number }
+  /** What the file's transparency says. */
+  readonly opaque: boolean
+  readonly translucent: Share
   readonly levels: Levels
+  /** Whether it is a negative was not said. */
+  readonly guessed: boolean
   readonly packed: Packed
   /** Regions of ink: halftones filled to what they tint, specks taken away. */
   readonly regions: Plane
@@ -48,6 +55,8 @@ export interface Film {
 const FRAME_MM = 1.5
 /** Clear film between dots is bridged up to this many periods. */
 const BRIDGE = 1.45
+/** And between random dots as if they stood so far apart. */
+const GRAIN_INCH = 1 / 45
 
 /**
  * Reads one film. The grey image is not kept: what follows needs one bit a pixel.
@@ -55,20 +64,22 @@ const BRIDGE = 1.45
  * @param image 0 is black
  * @param dpi pixels per inch, 60..1200
  * @param negative light ink on dark, when a person says so
+ * @param screened whether what repeats is a halftone, when a person says so
  */
-export function readFilm(image: GreyImage, dpi: number, negative?: boolean): Film {
+export function readFilm(image: GreyImage, dpi: number, negative?: boolean, screened?: boolean): Film {
   const levels = levelsOf(image, Math.round((FRAME_MM * dpi) / 25.4), negative)
   const table = inkTable(levels)
   const packed = pack(image, shareTable(levels))
   const counts = tileCounts(packed.bits)
-  const halftone = findHalftone(image, table, packed, tileEdges(packed.bits, counts), dpi)
+  const halftone = findHalftone(image, table, packed, tileEdges(packed.bits, counts), dpi, screened)
   const flat = farFromHalftone(halftone.map, packed.bits.tilesX)
   const { plane: clean, specks: single } = despeckle(packed.bits, flat)
   const dusty = dustIn(clean, dpi)
   const columns = coarseOf(clean).columns
   const dust = inkInCells(packed.bits, dusty, columns)
   clearCells(clean, dusty, columns)
-  const period = halftone.screens.map((s) => dpi / INCH / s.ruling)
+  forget(packed, dusty)
+  const period = [...halftone.screens.map((s) => dpi / INCH / s.ruling), GRAIN_INCH * dpi]
   const regions = descreen(clean, (tile) => {
     const screen = halftone.map[tile] ?? 0
     return screen === 0 ? 0 : BRIDGE * (period[screen - 1] ?? 0)
@@ -83,6 +94,22 @@ export function readFilm(image: GreyImage, dpi: number, negative?: boolean): Fil
   return {
     ...{ dpi, levels, packed, regions, halftone, marks, coarse, art, lines, gaps },
     ...{ specks, dust, dusty, grey },
+    sheet: image.sheet ?? { width: image.width, height: image.height },
+    guessed: negative === undefined,
+    opaque: image.opaque ?? false,
+    translucent: image.translucent ?? 0,
+  }
+}
+
+/** Takes cells out of the sums of ink. */
+function forget({ bits, cells, inkSums }: Packed, gone: readonly number[]): void {
+  const across = TILE / CELL
+  const columns = bits.tilesX * across
+  for (const c of gone) {
+    const tile =
+      Math.floor(Math.floor(c / columns) / across) * bits.tilesX + Math.floor((c % columns) / across)
+    inkSums[tile] = (inkSums[tile] ?? 0) - (cells[c] ?? 0) / 255
+    cells[c] = 0
   }
 }
 

@@ -1,5 +1,6 @@
 import type { Angle, Ruling, Share } from '../quantity'
 import { INCH } from '../quantity'
+import { grainIn } from './grain'
 import { median } from './histogram'
 import type { GreyImage } from './levels'
 import type { Packed } from './pack'
@@ -12,8 +13,10 @@ export interface HalftoneScreen {
   /** Of the rows of dots, or of the lines, from the horizontal; radians, 0..pi/2 for dots, 0..pi for lines. */
   readonly angle: Angle
   readonly shape: 'dots' | 'long dots' | 'lines'
-  /** 0..1: windows that agree, and how clearly. */
+  /** 0..1: windows that agree, how clearly, and how like a halftone it is. */
   readonly confidence: Share
+  /** Below a stated confidence it may be a pattern of the art: nothing is planned from it. */
+  readonly sure: boolean
   /** Dot sizes that occur: 5th and 95th per cent of the tints. */
   readonly tints: readonly [Share, Share]
   /** Area of the film in this screen, in tiles. */
@@ -22,9 +25,19 @@ export interface HalftoneScreen {
 
 export interface Halftone {
   readonly screens: readonly HalftoneScreen[]
-  /** For each tile 0 where it is flat, else the number of its screen from 1. */
+  /** For each tile 0 where it is flat, else the number of its screen from 1; the number after the last is random dots. */
   readonly map: Uint8Array
+  /** Tiles of random dots. */
+  readonly grain: number
 }
+
+/** What repeats with less confidence is not taken for a halftone. */
+export const SURE: Share = 0.4
+/** Tones within this of each other are one tone. */
+const ONE_TONE = 0.12
+/** A coarse pattern of one tone may be holes, bricks or tiles; lines of one tone may be stripes. */
+const COARSE_LPI = 30
+const LIKE_ART: Share = 0.35
 
 const LEAST_LPI = 15
 const MOST_LPI = 85
@@ -142,12 +155,11 @@ function explainer(image: GreyImage, table: Uint8Array, screens: readonly (reado
   }
 }
 
-const NONE = (tiles: number): Halftone => ({ screens: [], map: new Uint8Array(tiles) })
-
 /**
  * Finds halftone screens on a film: where, which ruling, which angle.
  *
- * @param dpi pixels per inch of the film; below 120 nothing is looked for
+ * @param dpi pixels per inch of the film; below 120 no ruling is looked for
+ * @param said by a person: whether what repeats is a halftone
  */
 export function findHalftone(
   image: GreyImage,
@@ -155,16 +167,45 @@ export function findHalftone(
   { bits, inkSums }: Packed,
   edges: Uint16Array,
   dpi: number,
+  said?: boolean,
 ): Halftone {
-  const { tilesX, tilesY } = bits
   const busy = dpi > 400 ? 110 : 150
   const candidates: number[] = []
   for (let t = 0; t < edges.length; t++) {
     const ink = inkSums[t] ?? 0
     if ((edges[t] ?? 0) >= busy && ink >= 60 && ink <= FULL - 60) candidates.push(t)
   }
+  const screens =
+    said === false ? [] : screensIn(image, table, { bits, inkSums, candidates }, dpi, said === true)
+  const map = new Uint8Array(edges.length)
+  screens.forEach((s, i) => {
+    if (s.screen.sure) for (const t of s.tiles) map[t] = i + 1
+  })
+  const grain = said === false ? [] : grainIn({ bits, inkSums }, edges, candidates, map, dpi)
+  for (const t of grain) map[t] = screens.length + 1
+  return { screens: screens.map((s) => s.screen), map, grain: grain.length }
+}
+
+interface Found {
+  readonly screen: HalftoneScreen
+  readonly tiles: readonly number[]
+}
+
+/** Screens among the busy tiles of a film, and which tiles each fills. */
+function screensIn(
+  image: GreyImage,
+  table: Uint8Array,
+  {
+    bits,
+    inkSums,
+    candidates,
+  }: Pick<Packed, 'bits' | 'inkSums'> & { readonly candidates: readonly number[] },
+  dpi: number,
+  believed: boolean,
+): readonly Found[] {
+  const { tilesX, tilesY } = bits
   const n = windowSide(dpi)
-  if (candidates.length === 0 || dpi < 120 || image.width < n || image.height < n) return NONE(edges.length)
+  if (candidates.length === 0 || dpi < 120 || image.width < n || image.height < n) return []
   const repeats: Repeat[] = []
   const asked = Math.min(WINDOWS, candidates.length)
   for (let k = 0; k < asked; k++) {
@@ -178,24 +219,30 @@ export function findHalftone(
     if (repeat && repeat.share > VOTE) repeats.push(repeat)
   }
   const groups = clusters(repeats)
-  if (groups.length === 0) return NONE(edges.length)
+  if (groups.length === 0) return []
   const all = tileMap(image, table, candidates, groups, tilesX, tilesY)
   const sizes = groups.map((_, i) => all.reduce((sum, m) => sum + (m === i + 1 ? 1 : 0), 0))
   const kept = groups.filter((_, i) => (sizes[i] ?? 0) >= LEAST_TILES)
   const map = all.map((m) => kept.indexOf(groups[m - 1] as Cluster) + 1)
-  const screens = kept.map((c, i): HalftoneScreen => {
+  return kept.map((c, i): Found => {
     const share = median(c.repeats.map((r) => r.share))
     const balance = median(c.repeats.map((r) => r.balance))
-    return {
+    const tints = tintsOf(inkSums, map, i + 1, bits)
+    const oneTone = tints[1] - tints[0] < ONE_TONE
+    const artLike = oneTone && (c.lines || c.frequency * dpi < COARSE_LPI) ? LIKE_ART : 1
+    const confidence = (c.repeats.length / asked) * Math.min(1, share / 0.5) * artLike
+    const tiles = [...map.keys()].filter((t) => map[t] === i + 1)
+    const screen: HalftoneScreen = {
       ruling: (c.frequency * dpi) / INCH,
       angle: c.angle,
       shape: c.lines ? 'lines' : balance < 0.45 ? 'long dots' : 'dots',
-      confidence: (c.repeats.length / asked) * Math.min(1, share / 0.5),
-      tints: tintsOf(inkSums, map, i + 1, bits),
-      tiles: sizes[groups.indexOf(c)] ?? 0,
+      confidence,
+      sure: believed || confidence >= SURE,
+      tints,
+      tiles: tiles.length,
     }
+    return { screen, tiles }
   })
-  return { screens, map }
 }
 
 /** Which tiles are in which screen: those that show it well, and those beside them that show some of it. */
@@ -245,7 +292,7 @@ function tintsOf(inkSums: Float64Array, map: Uint8Array, number: number, bits: P
   for (let t = 0; t < map.length; t++) {
     if (map[t] !== number) continue
     const whole = ((t % tilesX) + 1) * TILE <= width && (Math.floor(t / tilesX) + 1) * TILE <= height
-    const beside = [t - 1, t + 1, t - tilesX, t + tilesX].filter((r) => r >= 0 && r < map.length)
+    const beside = [-1, 0, 1].flatMap((dy) => [-1, 0, 1].map((dx) => t + dy * tilesX + dx))
     if (whole && beside.every((r) => map[r] === number)) tints.push((inkSums[t] ?? 0) / FULL)
   }
   tints.sort((a, b) => a - b)

@@ -14,6 +14,12 @@ export interface GreyImage {
   readonly width: number
   readonly height: number
   readonly grey: Uint8Array
+  /** Ink is what is not transparent: the file's colour is light, as a white base is exported. */
+  readonly opaque?: boolean
+  /** Share of it that is half transparent. */
+  readonly translucent?: Share
+  /** Pixels of its own sheet, where it lies on a larger one. */
+  readonly sheet?: { readonly width: number; readonly height: number }
 }
 
 const SAMPLE = 13

@@ -17,7 +17,7 @@ export function colourOf(
   readonly angle: Angle | undefined
   readonly line: Length | undefined
 } {
-  const [screen] = [...facts.halftones].sort((a, b) => b.area - a.area)
+  const [screen] = facts.halftones.filter((h) => h.sure).sort((a, b) => b.area - a.area)
   const tint = screen && screen.area > TINTED ? screen : undefined
   return {
     coverage: Math.max(LEAST, facts.inkArea / (print.width * print.height)),
@@ -67,6 +67,8 @@ export function asRead(
   const inks = placement.inks.map((ink): InkColour => {
     const own = facts[inkOf.indexOf(ink.id)]
     if (!own) return ink
+    // Which way round it is read is asked first.
+    if (own.either) return ink
     const { coverage, ...seen } = colourOf(own, print)
     const { ruling: _, angle: __, line: ___, ...rest } = ink
     const said = <K extends keyof typeof seen>(key: K, most: number) => {

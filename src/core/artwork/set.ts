@@ -5,10 +5,11 @@ import type { Detail, FilmFacts, FilmSet, InMetres, PairFacts, Place, Rectangle 
 import { type Art, cutArt, type Film } from './film'
 import type { Spread } from './histogram'
 import { isTold, leftOut } from './leftOut'
+import { type Mislaid, mislaidIn } from './matching'
 import { type Exposure, exposureOf, type Opened, openedBy, type Push, STILL } from './misregister'
 import type { Box } from './pack'
 import { pairOf } from './pairs'
-import { FULL } from './plane'
+import { CELL, FULL } from './plane'
 import type { Thin } from './thickness'
 
 /** Marks this far from their place are an error of the film, in pixels: half a pixel is read, half is room. */
@@ -45,21 +46,41 @@ export function settle(
     const out = leftOut(film, places, kept.map(back))
     return { out, shift, clear: [...marks.map((m) => m.box), ...out.map((o) => o.box)] }
   })
-  const arts = films.map((film, i) => cutArt(film, cuts[i] as (typeof cuts)[number]))
+  const asLaid = films.map((film, i) => cutArt(film, cuts[i] as (typeof cuts)[number]))
+  const mislaid = mislaidIn(
+    asLaid.map((a) => ({ coarse: a.coarse, ...a.film.sheet })),
+    CELL,
+  ).map((m, i) => {
+    // Marks say better where a film lies than its outlines do; which way round it lies they do not say.
+    const byMarks = agreement.films[i]?.misfit !== undefined
+    return m && (m.turn || !byMarks) ? { ...m, laid: m.turn === undefined } : undefined
+  })
+  const arts = films.map((film, i) => {
+    const m = mislaid[i]
+    const cut = cuts[i] as (typeof cuts)[number]
+    return m?.laid
+      ? cutArt(film, { ...cut, shift: [cut.shift[0] + m.dx, cut.shift[1] + m.dy] })
+      : (asLaid[i] as Art)
+  })
   const rectangle = (box: Art['box']): Rectangle | undefined => box && inMetres(box, px)
   const facts = arts.map((a, i): FilmFacts => {
     const { marks, misfit } = agreement.films[i] as (typeof agreement.films)[number]
     return {
-      width: width * px,
-      height: height * px,
+      width: a.film.sheet.width * px,
+      height: a.film.sheet.height * px,
       dpi: first.dpi,
       negative: a.film.levels.inverted,
+      either: a.film.guessed && a.film.levels.inverted && marks.length === 0,
+      opaque: a.film.opaque,
+      translucent: a.film.translucent,
+      mislaid: mislaidFacts(mislaid[i], px),
       inkArea: a.ink * px * px,
       box: rectangle(a.box),
       halftones: a.film.halftone.screens.map(({ tiles, ...screen }) => ({
         ...screen,
         area: tiles * FULL * px * px,
       })),
+      grain: a.film.halftone.grain * FULL * px * px,
       line: detail(a.lines, px),
       gap: detail(a.gaps, px),
       specks: a.film.specks,
@@ -97,6 +118,9 @@ const inMetres = (box: Box, px: number): Rectangle => ({
   width: (box.right - box.left) * px,
   height: (box.bottom - box.top) * px,
 })
+
+const mislaidFacts = (m: (Mislaid & { readonly laid: boolean }) | undefined, px: number) =>
+  m && { turn: m.turn, dx: m.dx * px, dy: m.dy * px, then: m.then, laid: m.laid }
 
 const movedBack = (box: Box, [dx, dy]: readonly [number, number]) => movedBox(box, [-dx, -dy])
 

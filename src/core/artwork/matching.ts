@@ -1,0 +1,228 @@
+import FFT from 'fft.js'
+import type { Coarse } from './coarse'
+import type { Turn } from './orient'
+
+/**
+ * How the outlines of a film lie on those of the others: films of one print share edges, traps and corners, so that the right
+ * way round and in the right place far more of its outline meets theirs than any other way.
+ */
+
+/** A film lies another way, or elsewhere, than the others: what would lay it right. */
+export interface Mislaid {
+  readonly turn: Turn | undefined
+  /** To move it by once it is turned, in pixels. */
+  readonly dx: number
+  readonly dy: number
+  /** Share of its outline that meets the others as it lies, and as proposed. */
+  readonly now: number
+  readonly then: number
+}
+
+/** Cells of the search are so many coarse ones wide. */
+const STEP = 8
+/** Proposed when so much of the outline would meet, and so much more of it than now. */
+const MEETS = 0.6
+const MORE = 0.25
+const TIMES = 1.6
+/** Outlines of fewer cells tell nothing. */
+const LEAST_CELLS = 60
+
+interface Grid {
+  readonly columns: number
+  readonly rows: number
+  readonly cells: Uint8Array
+}
+
+/** Cells with ink beside cells without. */
+export function outlineOf({ columns, rows, filled }: Coarse): Grid {
+  const cells = new Uint8Array(filled.length)
+  for (let y = 0; y < rows; y++)
+    for (let x = 0; x < columns; x++) {
+      const c = y * columns + x
+      if (!filled[c]) continue
+      const all =
+        x > 0 &&
+        x < columns - 1 &&
+        y > 0 &&
+        y < rows - 1 &&
+        filled[c - 1] &&
+        filled[c + 1] &&
+        filled[c - columns] &&
+        filled[c + columns]
+      if (!all) cells[c] = 1
+    }
+  return { columns, rows, cells }
+}
+
+/** Grown by one cell all round. */
+function grown({ columns, rows, cells }: Grid): Grid {
+  const out = new Uint8Array(cells.length)
+  for (let y = 0; y < rows; y++)
+    for (let x = 0; x < columns; x++) {
+      if (!cells[y * columns + x]) continue
+      for (let v = Math.max(0, y - 1); v <= Math.min(rows - 1, y + 1); v++)
+        for (let u = Math.max(0, x - 1); u <= Math.min(columns - 1, x + 1); u++) out[v * columns + u] = 1
+    }
+  return { columns, rows, cells: out }
+}
+
+const TURNED: Readonly<Record<Turn | 'none', readonly [across: boolean, down: boolean]>> = {
+  none: [false, false],
+  mirrored: [true, false],
+  'half turn': [true, true],
+  flipped: [false, true],
+}
+
+/** Where a cell comes to lie on a sheet of so many cells. */
+function turnedBy({ columns, rows, cells }: Grid, turn: Turn | 'none', wide: number, high: number): Grid {
+  const [across, down] = TURNED[turn]
+  const out = new Uint8Array(cells.length)
+  for (let y = 0; y < rows; y++)
+    for (let x = 0; x < columns; x++) {
+      if (!cells[y * columns + x]) continue
+      const u = across ? wide - 1 - x : x
+      const v = down ? high - 1 - y : y
+      if (u >= 0 && v >= 0) out[v * columns + u] = 1
+    }
+  return { columns, rows, cells: out }
+}
+
+/** Share of an outline, as a list of cells, that lies on another when it is moved by whole cells. */
+function meeting(own: readonly number[], { columns, rows, cells }: Grid, dx: number, dy: number): number {
+  let on = 0
+  for (const c of own) {
+    const u = (c % columns) + dx
+    const v = Math.floor(c / columns) + dy
+    if (u >= 0 && v >= 0 && u < columns && v < rows) on += cells[v * columns + u] ?? 0
+  }
+  return own.length === 0 ? 0 : on / own.length
+}
+
+const listed = ({ cells }: Grid): readonly number[] => {
+  const out: number[] = []
+  cells.forEach((c, i) => c && out.push(i))
+  return out
+}
+
+const power = (n: number) => 2 ** Math.ceil(Math.log2(Math.max(2, n)))
+
+/** Sides of the larger cells: twice as many as the sheet has, so that nothing comes round from the other side. */
+const sidesOf = ({ columns, rows }: Grid) => [power((2 * columns) / STEP), power((2 * rows) / STEP)] as const
+
+function spectrumOf(g: Grid): Float64Array {
+  const [w, h] = sidesOf(g)
+  const data = new Float64Array(w * h * 2)
+  for (const c of listed(g)) {
+    const at = 2 * (Math.floor(Math.floor(c / g.columns) / STEP) * w + Math.floor((c % g.columns) / STEP))
+    data[at] = (data[at] ?? 0) + 1
+  }
+  return transform(data, w, h, false)
+}
+
+/** Where two outlines meet most, by their correlation on a grid of larger cells (through the Fourier transform). */
+function bestShift(own: Grid, b: Float64Array): readonly [number, number] {
+  const [w, h] = sidesOf(own)
+  const a = spectrumOf(own)
+  const product = new Float64Array(a.length)
+  for (let i = 0; i < a.length; i += 2) {
+    const [ar, ai, br, bi] = [a[i] ?? 0, a[i + 1] ?? 0, b[i] ?? 0, b[i + 1] ?? 0]
+    product[i] = ar * br + ai * bi
+    product[i + 1] = ar * bi - ai * br
+  }
+  const found = transform(product, w, h, true)
+  let best = 0
+  for (let i = 2; i < found.length; i += 2) if ((found[i] ?? 0) > (found[best] ?? 0)) best = i
+  const at = best / 2
+  const signed = (k: number, n: number) => (k > n / 2 ? k - n : k) * STEP
+  return [signed(at % w, w), signed(Math.floor(at / w), h)]
+}
+
+/** Fourier transform of a grid, rows then columns. */
+function transform(data: Float64Array, w: number, h: number, back: boolean): Float64Array {
+  const along = (n: number, lines: number, index: (line: number, i: number) => number) => {
+    const fft = new FFT(n)
+    const [input, output] = [fft.createComplexArray(), fft.createComplexArray()]
+    for (let line = 0; line < lines; line++) {
+      for (let i = 0; i < n; i++) {
+        const at = 2 * index(line, i)
+        input[2 * i] = data[at] ?? 0
+        input[2 * i + 1] = data[at + 1] ?? 0
+      }
+      if (back) fft.inverseTransform(output, input)
+      else fft.transform(output, input)
+      for (let i = 0; i < n; i++) {
+        const at = 2 * index(line, i)
+        data[at] = output[2 * i] ?? 0
+        data[at + 1] = output[2 * i + 1] ?? 0
+      }
+    }
+  }
+  along(w, h, (line, i) => line * w + i)
+  along(h, w, (line, i) => i * w + line)
+  return data
+}
+
+/** One film of a set: its art on coarse cells, and its own sheet in pixels. */
+export interface Sheet {
+  readonly coarse: Coarse
+  readonly width: number
+  readonly height: number
+}
+
+/** Places round the best of the coarse search that are tried, in cells. */
+const AROUND = STEP
+
+/**
+ * Which films lie another way or elsewhere than the others.
+ *
+ * @param cell pixels of a coarse cell
+ * @returns for each film undefined where nothing speaks against it
+ */
+export function mislaidIn(sheets: readonly Sheet[], cell: number): readonly (Mislaid | undefined)[] {
+  const outlines = sheets.map((s) => outlineOf(s.coarse))
+  const found = sheets.map((sheet, i): Mislaid | undefined => {
+    const own = outlines[i] as Grid
+    const cells = listed(own)
+    if (cells.length < LEAST_CELLS) return undefined
+    const others = outlines.filter((_, j) => j !== i)
+    const [first] = others
+    if (!first) return undefined
+    const all = { ...first, cells: new Uint8Array(first.cells.length) }
+    for (const o of others) o.cells.forEach((c, k) => c && (all.cells[k] = 1))
+    const wide = grown(all)
+    const now = meeting(cells, wide, 0, 0)
+    if (now > 1 - MORE) return undefined
+    const spectrum = spectrumOf(all)
+    const tried = (['none', 'mirrored', 'half turn', 'flipped'] as const).map((turn) => {
+      const turned = turnedBy(own, turn, Math.floor(sheet.width / cell), Math.floor(sheet.height / cell))
+      const [x, y] = bestShift(turned, spectrum)
+      const outline = listed(turned)
+      let best = { turn, dx: 0, dy: 0, then: 0 }
+      for (let dy = y - AROUND; dy <= y + AROUND; dy++)
+        for (let dx = x - AROUND; dx <= x + AROUND; dx++) {
+          const then = meeting(outline, wide, dx, dy)
+          const nearer = Math.hypot(dx, dy) < Math.hypot(best.dx, best.dy)
+          if (then > best.then + 1e-9 || (then === best.then && nearer)) best = { turn, dx, dy, then }
+        }
+      return best
+    })
+    // Art that is alike both ways round is not turned.
+    const best = tried.reduce((a, b) => (b.then > a.then + 0.02 ? b : a))
+    if (best.turn === 'none' && Math.hypot(best.dx, best.dy) <= 2) return undefined
+    if (best.then < MEETS || best.then < now + MORE || best.then < TIMES * now) return undefined
+    return {
+      turn: best.turn === 'none' ? undefined : best.turn,
+      dx: best.dx * cell,
+      dy: best.dy * cell,
+      now,
+      then: best.then,
+    }
+  })
+  // Where one lies wrong the others miss it as well: the one that would gain most is named first.
+  const gain = (m: Mislaid | undefined) => (m ? m.then - m.now : -1)
+  const most = Math.max(...found.map(gain))
+  const named = found.filter((m) => m !== undefined).length
+  return 2 * named > sheets.length
+    ? found.map((m) => (gain(m) === most && found.findLast((f) => gain(f) === most) === m ? m : undefined))
+    : found
+}
