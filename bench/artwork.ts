@@ -24,7 +24,11 @@ async function draw(folder: string): Promise<void> {
   for (const [i, film] of chosen.entries()) {
     const to = join(folder, `${i}.png`)
     if ('svg' in film) {
-      const { width, height, grey } = await decodeFilm(Buffer.from(film.svg), 0, 3898, 5705)
+      const { width, height, grey } = await decodeFilm(Buffer.from(film.svg), {
+        page: 0,
+        width: 3898,
+        height: 5705,
+      })
       await sharp(grey, { raw: { width, height, channels: 1 } })
         .png()
         .toFile(to)

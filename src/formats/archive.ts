@@ -1,10 +1,10 @@
 import * as yup from 'yup'
-import type { FilmOfPrint } from '@/core/artwork'
+import { type FilmOfPrint, TURNS } from '@/core/artwork'
 import { BANDS } from '@/core/color'
 import { checkShelf, type ShopAndShelf } from '@/core/equipment'
 import { checkHeldOrder, INK_SYSTEMS, idSchema, type Order } from '@/core/order'
 import { type Decisions, decisionsSchema, inTodaysWords, orderOfRun, runIdSchema } from '@/core/plan'
-import { isDay, isMoment } from '@/core/quantity'
+import { isDay, isMoment, keysOf } from '@/core/quantity'
 import { filePath, toNamedUnits, toSi } from './namedUnits'
 
 /** An order with how far it is. */
@@ -59,6 +59,16 @@ const revisionSchema = yup.object({
   plan: yup.object().required(),
   order: yup.object().required(),
 })
+/** Places on a film, metres from its top left corner. */
+export const filmPlaces = yup
+  .array(
+    yup.object({
+      x: yup.number().strict().min(-2).max(2).required(),
+      y: yup.number().strict().min(-2).max(2).required(),
+    }),
+  )
+  .max(200, 'At most 200 places.')
+
 const filmSchema = yup.object({
   orderId: yup.string().required(),
   print: idSchema,
@@ -75,6 +85,10 @@ const filmSchema = yup.object({
   dpi: yup.number().moreThan(0).optional(),
   raster: yup.boolean().required(),
   negative: yup.boolean().optional(),
+  opaque: yup.boolean().optional(),
+  screened: yup.boolean().optional(),
+  turn: yup.string().oneOf(keysOf(TURNS)).optional(),
+  kept: filmPlaces.optional().default(undefined),
 })
 const word = yup.string().defined()
 const at = moment.required()

@@ -4,7 +4,14 @@ import { mkdir, open, rename, rm } from 'node:fs/promises'
 import { join } from 'node:path'
 import { rollup } from 'd3-array'
 import type { Kysely } from 'kysely'
-import type { BroughtFilm, FilmOfPrint, SetFacts } from '@/core/artwork'
+import {
+  type BroughtFilm,
+  type FilmOfPrint,
+  type FilmSaid,
+  type SetFacts,
+  TURNS,
+  type Turn,
+} from '@/core/artwork'
 import { type Database, dataFolder } from './database'
 import { inOne } from './once'
 import type { Tables } from './schema'
@@ -53,7 +60,26 @@ const filmOf = (r: Tables['film']): StoredFilm => ({
   down: r.down,
   raster: r.raster === 1,
   ...(r.dpi === null ? {} : { dpi: r.dpi }),
-  ...(r.negative === null ? {} : { negative: r.negative === 1 }),
+  ...saidOf(r),
+})
+
+function saidOf({ negative, opaque, screened, turn, kept }: Tables['film']): FilmSaid {
+  return {
+    ...(negative === null ? {} : { negative: negative === 1 }),
+    ...(opaque === null ? {} : { opaque: opaque === 1 }),
+    ...(screened === null ? {} : { screened: screened === 1 }),
+    ...(turn !== null && Object.hasOwn(TURNS, turn) ? { turn: turn as Turn } : {}),
+    ...(kept === null ? {} : { kept: JSON.parse(kept) as NonNullable<FilmSaid['kept']> }),
+  }
+}
+
+/** The same as columns; what is not said is left as it is. */
+const saidIn = ({ negative, opaque, screened, turn, kept }: FilmChange) => ({
+  ...(negative === undefined ? {} : { negative: negative === null ? null : Number(negative) }),
+  ...(opaque === undefined ? {} : { opaque: opaque === null ? null : Number(opaque) }),
+  ...(screened === undefined ? {} : { screened: screened === null ? null : Number(screened) }),
+  ...(turn === undefined ? {} : { turn }),
+  ...(kept === undefined ? {} : { kept: kept.length > 0 ? JSON.stringify(kept) : null }),
 })
 
 /** The films of one print, or of all prints of an order by print. */
@@ -94,7 +120,7 @@ export async function putFilm(
   tx: Kysely<Tables>,
   orderId: string,
   placementId: string,
-  { id, ink, name, hash, page, across, down, dpi, raster, negative }: StoredFilm,
+  { id, ink, name, hash, page, across, down, dpi, raster, ...said }: StoredFilm,
 ): Promise<void> {
   const { last } = await tx
     .selectFrom('film')
@@ -117,7 +143,7 @@ export async function putFilm(
       down,
       dpi: dpi ?? null,
       raster: Number(raster),
-      negative: negative === undefined ? null : Number(negative),
+      ...saidIn(said),
     })
     .execute()
 }
@@ -178,8 +204,9 @@ export async function picturedPrints(
   )
 }
 
-export type FilmChange = {
-  readonly [K in 'ink' | 'dpi' | 'negative']?: StoredFilm[K] | undefined
+/** What can be corrected of a film; null takes back what was said. */
+export type FilmChange = { readonly [K in 'ink' | 'dpi' | 'kept']?: StoredFilm[K] | undefined } & {
+  readonly [K in Exclude<keyof FilmSaid, 'kept'>]?: StoredFilm[K] | null | undefined
 }
 
 /** Corrects what a film is; a film that had its new colour has none from then on. Says whether it was there. */
@@ -188,8 +215,9 @@ export async function changeFilm(
   orderId: string,
   placementId: string,
   id: string,
-  { ink, dpi, negative }: FilmChange,
+  change: FilmChange,
 ): Promise<boolean> {
+  const { ink, dpi } = change
   return inOne(db, async (tx) => {
     const here = tx
       .updateTable('film')
@@ -201,7 +229,7 @@ export async function changeFilm(
         order_id: orderId,
         ...(ink === undefined ? {} : { ink }),
         ...(dpi === undefined ? {} : { dpi }),
-        ...(negative === undefined ? {} : { negative: Number(negative) }),
+        ...saidIn(change),
       })
       .where('id', '=', id)
       .executeTakeFirst()

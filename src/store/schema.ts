@@ -251,6 +251,11 @@ export interface Tables extends InkTables {
     dpi: number | null
     raster: number
     negative: number | null
+    opaque: number | null
+    screened: number | null
+    turn: string | null
+    /** Places as JSON. */
+    kept: string | null
   }
   /** What was read off the films of a print, as long as `stamp` names them. */
   film_reading: { order_id: string; placement_id: string; stamp: string; facts: string }

@@ -26,6 +26,7 @@ import {
   SMALLEST,
   settle,
   sharesOf,
+  type Turn,
 } from '@/core/artwork'
 import { INCH } from '@/core/quantity'
 import { ahead, decodeFilm, type FilmPage, FilmProblem, filmPages } from '@/formats/film'
@@ -44,8 +45,18 @@ export interface SetOrder {
     readonly width: number
     readonly height: number
     readonly negative?: boolean
+    readonly opaque?: boolean
+    readonly screened?: boolean
+    readonly turn?: Turn
   }[]
+  /** What looks like a mark or a label here, in pixels, is art. */
+  readonly kept: readonly { readonly x: number; readonly y: number }[]
 }
+
+/** What comes of reading a set: its facts, or what is wrong with some of its films. */
+export type Outcome =
+  | ({ readonly ok: true } & SetFacts)
+  | { readonly ok: false; readonly wrong: readonly { readonly film: number; readonly problem: string }[] }
 
 /** What comes back while films are read. */
 export type Report =
@@ -53,7 +64,6 @@ export type Report =
   | { readonly step: 'read'; readonly film: number }
   | ({ readonly step: 'films' } & Omit<SetFacts, 'pairs'>)
   | { readonly step: 'pair'; readonly pair: PairFacts }
-  | { readonly step: 'wrong'; readonly film: number; readonly problem: string }
 
 /** A film's colour in a composed picture. */
 export interface Paint {
@@ -66,49 +76,61 @@ export interface Paint {
 const KEPT = 3
 const sets = new Map<string, FilmSet>()
 
-/** On a larger sheet than its own a film lies at the top left. */
+/** On a larger sheet than its own a film lies at the top left, until its marks or outlines tell where. */
 function onSheet(image: GreyImage, width: number, height: number, clear: number): GreyImage {
   if (image.width === width && image.height === height) return image
+  const sheet = { width: image.width, height: image.height }
   const grey = new Uint8Array(width * height).fill(clear)
   for (let y = 0; y < Math.min(height, image.height); y++)
     grey.set(image.grey.subarray(y * image.width, y * image.width + Math.min(width, image.width)), y * width)
-  return { width, height, grey }
+  return { ...image, width, height, grey, sheet }
 }
 
-async function readSet(order: SetOrder, report?: (r: Report) => void): Promise<FilmSet | undefined> {
+/** A set, or what is wrong with its films. */
+async function readSet(
+  order: SetOrder,
+  report?: (r: Report) => void,
+): Promise<FilmSet | Extract<Outcome, { ok: false }>> {
   const films = []
+  const wrong: { film: number; problem: string }[] = []
   let film = 0
-  let wrong = false
-  const decoded = order.films.map(({ path, page, width, height }) => async () => {
+  const decoded = order.films.map(({ path, ...how }) => async () => {
     const bytes = new Uint8Array(await readFile(path))
-    return decodeFilm(bytes, page, width, height)
+    return decodeFilm(bytes, how)
   })
   report?.({ step: 'reading', film })
   for await (const image of ahead(decoded)) {
     if (image.status === 'fulfilled') {
-      const negative = order.films[film]?.negative
+      const { negative, screened } = order.films[film] ?? {}
       const sheet = onSheet(image.value, order.width, order.height, negative ? 0 : 255)
-      films.push(readFilm(sheet, order.dpi, negative))
+      films.push(readFilm(sheet, order.dpi, negative, screened))
       report?.({ step: 'read', film })
     } else {
       if (!(image.reason instanceof FilmProblem)) throw image.reason
-      wrong = true
-      report?.({ step: 'wrong', film, problem: image.reason.message })
+      wrong.push({ film, problem: image.reason.message })
     }
     film++
     if (film < order.films.length) report?.({ step: 'reading', film })
   }
-  return wrong ? undefined : settle(films)
+  return wrong.length > 0 ? { ok: false, wrong } : settle(films, order.kept)
 }
 
 /** A set from memory, or read again. */
-async function known(order: SetOrder, report?: (r: Report) => void): Promise<FilmSet | undefined> {
+async function whole(
+  order: SetOrder,
+  report?: (r: Report) => void,
+): Promise<FilmSet | Extract<Outcome, { ok: false }>> {
   const set = sets.get(order.key) ?? (await readSet(order, report))
-  if (!set) return undefined
+  if ('ok' in set) return set
   sets.delete(order.key)
   sets.set(order.key, set)
   for (const key of [...sets.keys()].slice(0, -KEPT)) sets.delete(key)
   return set
+}
+
+const known = async (order: SetOrder): Promise<FilmSet | undefined> => {
+  const set = await whole(order)
+  return 'ok' in set ? undefined : set
 }
 
 /** Clear border of a picture, as a share of the print. */
@@ -127,14 +149,10 @@ const api = {
     }
   },
 
-  /**
-   * Reads all films and how each two of them meet. What was reported may arrive after the answer: the answer is whole.
-   *
-   * @returns undefined when a film cannot be read
-   */
-  async read(order: SetOrder, report: (r: Report) => void): Promise<SetFacts | undefined> {
-    const set = await known(order, report)
-    if (!set) return undefined
+  /** Reads all films and how each two of them meet. What was reported may arrive after the answer: the answer is whole. */
+  async read(order: SetOrder, report: (r: Report) => void): Promise<Outcome> {
+    const set = await whole(order, report)
+    if ('ok' in set) return set
     const { facts, print, reference } = set
     report({ step: 'films', facts, print, reference })
     const pairs: PairFacts[] = []
@@ -145,7 +163,7 @@ const api = {
       // Lets a word from outside come in between.
       await new Promise((resume) => setImmediate(resume))
     }
-    return { facts, pairs, print, reference }
+    return { ok: true, facts, pairs, print, reference }
   },
 
   async base(

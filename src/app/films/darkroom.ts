@@ -1,6 +1,5 @@
 import { proxy, type Remote } from 'comlink'
-import type { SetFacts } from '@/core/artwork'
-import type { FilmsWorker, Report, SetOrder } from '@/workers/films'
+import type { FilmsWorker, Outcome, Report, SetOrder } from '@/workers/films'
 import { Cancelled, threadOf, type Urgency } from '../thread'
 
 /** The thread that reads films; kept for what it remembers. */
@@ -33,7 +32,7 @@ export function readFilms(
   report: (r: Report) => void,
   signal: AbortSignal,
   urgency: Urgency = 'now',
-): Promise<SetFacts | undefined> {
+): Promise<Outcome> {
   return inDarkroom(async (api) => {
     if (signal.aborted) throw new Cancelled()
     const stop = () => room.stop()

@@ -1,6 +1,6 @@
 import { type Database, database } from '@/store/database'
 import { loadFilms, loadReading, type Reading, type StoredFilm, saveReading } from '@/store/films'
-import type { Report } from '@/workers/films'
+import type { Outcome, Report } from '@/workers/films'
 import type { Urgency } from '../thread'
 import { readFilms } from './darkroom'
 import { isSized, setOrderOf } from './setOrder'
@@ -17,7 +17,7 @@ type PrintFilms = Awaited<ReturnType<typeof printFilms>> & { readonly db: Databa
 /**
  * What was read off the films of a print; read now, and kept, when it was not before.
  *
- * @returns undefined when one of the films cannot be read: `report` was told which
+ * @returns what is wrong with which films, when some cannot be read
  * @throws Cancelled when `signal` says so
  */
 export async function readingOf(
@@ -25,12 +25,13 @@ export async function readingOf(
   report: (r: Report) => void,
   signal: AbortSignal,
   urgency: Urgency,
-): Promise<Reading | undefined> {
+): Promise<Reading | Extract<Outcome, { ok: false }>> {
   const before = await loadReading(db, orderId, print, set.key)
   if (before) return before
   const read = await readFilms(set, report, signal, urgency)
-  if (!read) return undefined
-  const reading: Reading = { films: films.map((f) => f.id), ...read }
+  if (!read.ok) return read
+  const { ok: _, ...facts } = read
+  const reading: Reading = { films: films.map((f) => f.id), ...facts }
   await saveReading(db, orderId, print, set.key, reading)
   return reading
 }

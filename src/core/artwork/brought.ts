@@ -1,5 +1,21 @@
+import type { Turn } from './orient'
+
+/** What a person says of a film that its file does not, or says otherwise. */
+export interface FilmSaid {
+  /** Light on dark. */
+  readonly negative?: boolean
+  /** Ink is what is not transparent. */
+  readonly opaque?: boolean
+  /** What repeats on it is a halftone. */
+  readonly screened?: boolean
+  /** The way its file lies, which is turned back. */
+  readonly turn?: Turn
+  /** Places, metres from the top left of the sheet, of what looks like a mark or a label and is art. */
+  readonly kept?: readonly { readonly x: number; readonly y: number }[]
+}
+
 /** A film of a print as it was brought: a page of a file, for one colour. */
-export interface BroughtFilm {
+export interface BroughtFilm extends FilmSaid {
   readonly id: string
   /** An ink of the print, `base`, or empty while no one said. */
   readonly ink: string
@@ -13,8 +29,6 @@ export interface BroughtFilm {
   /** Pixels or units per inch; undefined while no one said. */
   readonly dpi?: number
   readonly raster: boolean
-  /** Light on dark, when a person said so. */
-  readonly negative?: boolean
 }
 
 /** The same with the order and print it is of. */

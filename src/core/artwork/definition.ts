@@ -27,7 +27,7 @@ export const ARTWORK = defineRoom({
       source: 'geometry',
     },
     READ_RULING: {
-      says: '{ruling} at {angle} on {area} of the film: what repeats in windows of it, dots from {least} to {most}. Confidence {confidence}.',
+      says: '{ruling} at {angle}, counter-clockwise as seen from the print side, on {area} of the film: what repeats in windows of it, dots from {least} to {most}. Confidence {confidence}.',
       source: 'geometry',
     },
     READ_TRAP: {
@@ -78,6 +78,60 @@ export const ARTWORK = defineRoom({
       source: 'geometry',
       severity: 'Stop',
     },
+    FILM_EITHER: {
+      says: '{film} is dark to its edges and carries no marks: a negative, or art that bleeds off the film? It was read as a negative; nothing is planned from it until you say.',
+      source: 'geometry',
+      severity: 'Watch',
+    },
+    FILM_OPAQUE: {
+      says: '{film}: the picture is light and its transparency carries it, so ink is what is not transparent.',
+      source: 'common practice',
+      severity: 'Note',
+    },
+    FILM_TRANSLUCENT: {
+      says: '{film} is half transparent on {share} of it. Film prints solid or nothing: export it flat, or screened.',
+      source: 'common practice',
+      severity: 'Watch',
+    },
+    FILM_GREY: {
+      says: '{film} has {area} of plain grey that was never screened. Film prints solid or nothing there: screen it. Here it counts by its share.',
+      source: 'common practice',
+      severity: 'Watch',
+    },
+    FILM_GRAIN: {
+      says: '{film} has {area} of random dots (stochastic, index, or a texture): no ruling, no moire. Where it meets others it blends by its density.',
+      source: 'geometry',
+      severity: 'Note',
+    },
+    FILM_REPEATS: {
+      says: '{film}: something repeats at {ruling} and {angle}. A halftone, or a pattern of the art? Confidence {confidence}, sure from {sure} on: nothing is planned from it until you say.',
+      source: 'from memory',
+      severity: 'Watch',
+    },
+    FILM_TURNED: {
+      says: '{film} lies {turn} against the others: that way round {then} of its outline meets theirs. Wrong way round is a remake: turn it here, or export it again.',
+      source: 'common practice',
+      severity: 'Stop',
+    },
+    FILM_OFF: {
+      says: '{film} lay {dx} across and {dy} down from the others by its outlines, with no marks to say so. It was laid on them: check it on the light table.',
+      source: 'geometry',
+      severity: 'Watch',
+    },
+    FILM_SHEET: {
+      says: '{film} is on a sheet of {width} x {height}, the largest is {widest} x {highest}. Neither marks nor outlines tell where it lies: it was laid at the top left. All films of a job are the same size.',
+      source: 'common practice',
+      severity: 'Watch',
+    },
+    FADE_STOPS: {
+      says: '{a} stops at {tint} in its fade into {b}, which is no more than {other} there: a line shows. Each halftone runs on to where the other colour is solid.',
+      source: 'common practice',
+      severity: 'Watch',
+    },
+    LEFT_OUT: {
+      says: '{marks} marks and {labels} labels or wedges were left out: they are framed on the light table.',
+      source: 'geometry',
+    },
     FILM_NEGATIVE: {
       says: '{film} was read as a negative. Correct it if it is not one.',
       source: 'geometry',
@@ -85,7 +139,7 @@ export const ARTWORK = defineRoom({
     },
     FILM_EMPTY: { says: '{film} prints nothing.', source: 'geometry', severity: 'Watch' },
     FILM_SPECKS: {
-      says: '{film} carries {count} specks and pinholes of a single pixel.',
+      says: '{film} carries {count} specks and pinholes; {area} of ink that stands alone was taken for dust and counts for nothing.',
       source: 'geometry',
       severity: 'Note',
     },

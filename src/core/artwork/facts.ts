@@ -83,6 +83,15 @@ export interface PairFacts {
   readonly overlap: Area
   readonly trap: InMetres<Spread> | undefined
   readonly gap: { readonly least: Length; readonly rough: boolean } | undefined
+  /** One of them stops midway in their fade: which, at what tints of both, and where. */
+  readonly stops:
+    | {
+        readonly of: number
+        readonly tint: Share
+        readonly other: Share
+        readonly places: readonly Place[]
+      }
+    | undefined
 }
 
 /** All that is read off the films of a print; pairs count in the order of the facts. */

@@ -173,6 +173,8 @@ function farFromHalftone(map: Uint8Array, tilesX: number): (tile: number) => boo
 /** The art of a film laid in the frame of its set: marks and labels taken away, shifted to agree with the others. */
 export interface Art {
   readonly film: Film
+  /** Whole pixels by which it was moved. */
+  readonly shift: readonly [number, number]
   /** Every dot. */
   readonly print: Plane
   /** Regions of ink, halftones filled. */
@@ -203,6 +205,7 @@ export function cutArt(film: Film, { clear, shift }: Cut): Art {
     thins.filter((t) => !inMark(t.x, t.y)).map((t) => ({ ...t, x: t.x + shift[0], y: t.y + shift[1] }))
   return {
     film,
+    shift,
     print: moved(cleared(film.packed.bits, clear), shift),
     regions,
     counts,

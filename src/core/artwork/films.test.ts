@@ -119,7 +119,9 @@ describe('halftone screens', () => {
       expect(Math.abs((found?.ruling ?? 0) * 0.0254 - lpi) / lpi).toBeLessThan(0.01)
       const off = ((((found?.angle ?? 1) * 180) / Math.PI - angle + 135) % 90) - 45
       expect(Math.abs(off)).toBeLessThan(0.5)
-      expect(found?.confidence).toBeGreaterThan(0.8)
+      // As coarse and of one tone it may be holes: it is asked about.
+      expect(found?.sure).toBe(lpi >= 30)
+      if (lpi >= 30) expect(found?.confidence).toBeGreaterThan(0.8)
       expect(found?.tints[0]).toBeCloseTo(0.35, 1)
     },
   )

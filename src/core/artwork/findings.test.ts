@@ -3,7 +3,7 @@ import { message } from '../advice'
 import { degrees } from '../quantity'
 import { artBox } from './agreement'
 import type { FilmFacts } from './facts'
-import { baseFindings, filmFindings } from './findings'
+import { baseFindings, type FilmFinding, filmFindings } from './findings'
 import type { Mark } from './marks'
 import type { BaseFacts } from './set'
 
@@ -41,7 +41,7 @@ const rules = (...films: readonly FilmFacts[]) =>
   filmFindings(
     films,
     films.map((_, i) => `film ${i + 1}`),
-  ).map((r) => r.rule)
+  ).map((f) => f.reason.rule)
 
 describe('what is said of films', () => {
   it('that agree: so, and nothing else', () => {
@@ -67,10 +67,35 @@ describe('what is said of films', () => {
       [facts({ negative: true }), facts({ misfit: { ...STRAIGHT, rotation: 0.002 }, specks: 400 })],
       ['red.png', 'blue.png'],
     )
-    expect(found.map((r) => r.severity)).toEqual(['Stop', 'Note', 'Note'])
-    expect(message(found[0] as (typeof found)[0], 'metric')).toBe(
+    expect(found.map((f) => f.reason.severity)).toEqual(['Stop', 'Note', 'Note'])
+    expect(message((found[0] as (typeof found)[0]).reason, 'metric')).toBe(
       'blue.png is turned by 0.11° against the others: its marks cannot meet. Export it again.',
     )
+  })
+
+  it.each<[string, Partial<FilmFacts>]>([
+    ['FILM_EITHER', { negative: true, either: true }],
+    ['FILM_OPAQUE', { opaque: true }],
+    ['FILM_TRANSLUCENT', { translucent: 0.2 }],
+    ['FILM_GREY', { grey: 0.001 }],
+    ['FILM_GRAIN', { grain: 0.001 }],
+    ['FILM_TURNED', { mislaid: { turn: 'mirrored', dx: 0, dy: 0, then: 0.9, laid: false } }],
+    ['FILM_OFF', { mislaid: { turn: undefined, dx: 0.02, dy: 0, then: 0.9, laid: true } }],
+    ['FILM_SHEET', { width: 0.2, misfit: undefined }],
+    ['LEFT_OUT', { leftOut: [{ kind: 'label', x: 0, y: 0, width: 0.02, height: 0.004 }] }],
+  ])('%s, of the film it is about', (rule, more) => {
+    const found = filmFindings([facts(), facts(more)], ['red.png', 'blue.png'])
+    const own = found.find((f) => f.reason.rule === rule)
+    expect(own?.film).toBe(rule === 'LEFT_OUT' ? undefined : 1)
+    if (rule !== 'LEFT_OUT') expect(message((own as FilmFinding).reason, 'metric')).toContain('blue.png')
+  })
+
+  it('what repeats without confidence is asked about, a halftone is not', () => {
+    const screen = { ruling: 1000, angle: 0, shape: 'dots' as const, tints: [0.3, 0.3] as const, area: 0.01 }
+    expect(rules(facts({ halftones: [{ ...screen, confidence: 0.2, sure: false }] }))).toEqual([
+      'FILM_REPEATS',
+    ])
+    expect(rules(facts({ halftones: [{ ...screen, confidence: 0.9, sure: true }] }))).toEqual([])
   })
 
   it('an empty film is watched', () => {

@@ -2,7 +2,9 @@ import type { RuleOf } from '../advice'
 import { type Inputs, q, type Reason } from '../advice'
 import type { Area } from '../quantity'
 import { ARTWORK } from './definition'
-import type { FilmFacts } from './facts'
+import type { FilmFacts, PairFacts, Place } from './facts'
+import { SURE } from './halftone'
+import { TURNS } from './orient'
 import type { BaseFacts } from './set'
 
 /** Off its marks by more than this, a film cannot register: 0.15 mm. */
@@ -26,44 +28,113 @@ export function baseFindings(base: BaseFacts): readonly Reason[] {
   ]
 }
 
+/** What is said of a film, or of all of them. */
+export interface FilmFinding {
+  readonly reason: Reason
+  /** The film it is about, by its number. */
+  readonly film: number | undefined
+  readonly place?: Place
+}
+
+/** Less grey than this is a soft rim. */
+const GREY = 2e-5
+/** So much of a file half transparent is meant. */
+const TRANSLUCENT = 0.001
+
 /**
- * What is wrong with films, or worth knowing, before a screen is burnt.
+ * What is wrong with films, or worth knowing, before a screen is burnt; worst first.
  *
  * @param names of the films, in the order of `facts`
  */
-export function filmFindings(facts: readonly FilmFacts[], names: readonly string[]): readonly Reason[] {
-  const say = (rule: RuleOf<typeof ARTWORK>, inputs: Inputs) => ARTWORK.because(rule, inputs)
+export function filmFindings(
+  facts: readonly FilmFacts[],
+  names: readonly string[],
+  pairs: readonly PairFacts[] = [],
+): readonly FilmFinding[] {
+  const found: FilmFinding[] = []
+  const say = (film: number | undefined, rule: RuleOf<typeof ARTWORK>, inputs: Inputs, place?: Place) =>
+    found.push({ reason: ARTWORK.because(rule, inputs), film, ...(place ? { place } : {}) })
+  const nameOf = (i: number) => names[i] ?? `Film ${i + 1}`
   const most = Math.max(0, ...facts.map((f) => f.marks.length))
-  const found: Reason[] = facts.length > 1 && most < 2 ? [say('MARKS_NONE', {})] : []
+  if (facts.length > 1 && most < 2) say(undefined, 'MARKS_NONE', {})
+  const widest = Math.max(0, ...facts.map((f) => f.width))
+  const highest = Math.max(0, ...facts.map((f) => f.height))
   facts.forEach((f, i) => {
-    const film = names[i] ?? `Film ${i + 1}`
-    if (f.negative) found.push(say('FILM_NEGATIVE', { film }))
-    if (!f.box) found.push(say('FILM_EMPTY', { film }))
-    if (f.specks > MANY_SPECKS) found.push(say('FILM_SPECKS', { film, count: q('count', f.specks) }))
-    if (most >= 2 && f.marks.length < most) found.push(say('MARKS_MISSING', { film }))
+    const film = nameOf(i)
+    if (f.either) say(i, 'FILM_EITHER', { film })
+    else if (f.negative) say(i, 'FILM_NEGATIVE', { film })
+    if (f.opaque) say(i, 'FILM_OPAQUE', { film })
+    if (f.translucent > TRANSLUCENT) say(i, 'FILM_TRANSLUCENT', { film, share: q('share', f.translucent) })
+    if (f.grey > GREY) say(i, 'FILM_GREY', { film, area: q('area', f.grey) })
+    if (f.grain > 0) say(i, 'FILM_GRAIN', { film, area: q('area', f.grain) })
+    for (const h of f.halftones)
+      if (!h.sure)
+        say(i, 'FILM_REPEATS', {
+          film,
+          ruling: q('ruling', h.ruling),
+          angle: q('turn', h.angle),
+          confidence: q('share', h.confidence),
+          sure: q('share', SURE),
+        })
+    if (!f.box) say(i, 'FILM_EMPTY', { film })
+    if (f.specks > MANY_SPECKS)
+      say(i, 'FILM_SPECKS', { film, count: q('count', f.specks), area: q('fineArea', f.dust) })
+    if (f.mislaid?.turn)
+      say(i, 'FILM_TURNED', { film, turn: TURNS[f.mislaid.turn], then: q('share', f.mislaid.then) })
+    else if (f.mislaid)
+      say(i, 'FILM_OFF', { film, dx: q('length', -f.mislaid.dx), dy: q('length', -f.mislaid.dy) })
+    const small = widest - f.width > SHEET || highest - f.height > SHEET
+    if (small && !f.misfit && !f.mislaid)
+      say(i, 'FILM_SHEET', {
+        film,
+        width: q('length', f.width),
+        height: q('length', f.height),
+        widest: q('length', widest),
+        highest: q('length', highest),
+      })
+    if (most >= 2 && f.marks.length < most) say(i, 'MARKS_MISSING', { film })
     const m = f.misfit
     if (!m) return
     const half = Math.hypot(f.width, f.height) / 2
-    if (Math.abs(m.rotation) * half > MEETS)
-      found.push(say('MARKS_TURNED', { film, angle: q('turn', m.rotation) }))
+    if (Math.abs(m.rotation) * half > MEETS) say(i, 'MARKS_TURNED', { film, angle: q('turn', m.rotation) })
     if (Math.abs(m.scale - 1) * half > MEETS)
-      found.push(
-        say('MARKS_STRETCHED', {
-          film,
-          percent: q('share', m.scale),
-          off: q('fine', Math.abs(m.scale - 1) * half),
-        }),
-      )
+      say(i, 'MARKS_STRETCHED', {
+        film,
+        percent: q('share', m.scale),
+        off: q('fine', Math.abs(m.scale - 1) * half),
+      })
     if (Math.hypot(m.dx, m.dy) > SHIFTED)
-      found.push(say('MARKS_SHIFTED', { film, dx: q('fine', m.dx), dy: q('fine', m.dy) }))
+      say(i, 'MARKS_SHIFTED', { film, dx: q('fine', m.dx), dy: q('fine', m.dy) })
   })
-  if (most >= 2 && facts.length > 1 && !found.some((r) => r.rule.startsWith('MARKS')))
-    found.push(
-      say('MARKS_AGREE', {
-        count: q('count', most),
-        worst: q('fine', Math.max(...facts.map((f) => f.misfit?.worst ?? 0))),
-      }),
-    )
+  for (const { a, b, stops } of pairs)
+    if (stops)
+      say(
+        stops.of,
+        'FADE_STOPS',
+        {
+          a: nameOf(stops.of),
+          b: nameOf(stops.of === a ? b : a),
+          tint: q('share', stops.tint),
+          other: q('share', stops.other),
+        },
+        stops.places[0],
+      )
+  if (most >= 2 && facts.length > 1 && !found.some(({ reason }) => reason.rule.startsWith('MARKS')))
+    say(undefined, 'MARKS_AGREE', {
+      count: q('count', most),
+      worst: q('fine', Math.max(...facts.map((f) => f.misfit?.worst ?? 0))),
+    })
+  const left = facts.map((f) => f.leftOut).reduce((a, b) => (b.length > a.length ? b : a), [])
+  const labels = left.filter((o) => o.kind === 'label').length
+  if (labels > 0)
+    say(undefined, 'LEFT_OUT', {
+      marks: q('count', left.length - labels),
+      labels: q('count', labels),
+    })
   const rank = { Stop: 0, Watch: 1, Note: 2 }
-  return found.sort((a, b) => (a.severity ? rank[a.severity] : 3) - (b.severity ? rank[b.severity] : 3))
+  const rankOf = ({ reason: { severity } }: FilmFinding) => (severity ? rank[severity] : 3)
+  return found.sort((x, y) => rankOf(x) - rankOf(y))
 }
+
+/** Sheets that differ by more than this are not the same. */
+const SHEET = 0.001

@@ -1,5 +1,5 @@
 import { type Coarse, components } from './coarse'
-import { type MarkShape, markShape, type Shaped } from './markShape'
+import { markShape, type Shaped } from './markShape'
 import type { Box } from './pack'
 import { CELL, emptyPlane, type Plane, TILE } from './plane'
 
@@ -7,7 +7,6 @@ import { CELL, emptyPlane, type Plane, TILE } from './plane'
 export interface Mark extends Shaped {
   readonly box: Box
 }
-export type { MarkShape }
 
 const LEAST_MM = 3
 const MOST_MM = 22

@@ -34,7 +34,7 @@ interface Grid {
 }
 
 /** Cells with ink beside cells without. */
-export function outlineOf({ columns, rows, filled }: Coarse): Grid {
+function outlineOf({ columns, rows, filled }: Coarse): Grid {
   const cells = new Uint8Array(filled.length)
   for (let y = 0; y < rows; y++)
     for (let x = 0; x < columns; x++) {
@@ -100,7 +100,7 @@ function meeting(own: readonly number[], { columns, rows, cells }: Grid, dx: num
 
 const listed = ({ cells }: Grid): readonly number[] => {
   const out: number[] = []
-  cells.forEach((c, i) => c && out.push(i))
+  for (let i = 0; i < cells.length; i++) if (cells[i]) out.push(i)
   return out
 }
 
@@ -188,7 +188,7 @@ export function mislaidIn(sheets: readonly Sheet[], cell: number): readonly (Mis
     const [first] = others
     if (!first) return undefined
     const all = { ...first, cells: new Uint8Array(first.cells.length) }
-    for (const o of others) o.cells.forEach((c, k) => c && (all.cells[k] = 1))
+    for (const o of others) for (const c of listed(o)) all.cells[c] = 1
     const wide = grown(all)
     const now = meeting(cells, wide, 0, 0)
     if (now > 1 - MORE) return undefined
@@ -218,11 +218,10 @@ export function mislaidIn(sheets: readonly Sheet[], cell: number): readonly (Mis
       then: best.then,
     }
   })
-  // Where one lies wrong the others miss it as well: the one that would gain most is named first.
-  const gain = (m: Mislaid | undefined) => (m ? m.then - m.now : -1)
-  const most = Math.max(...found.map(gain))
-  const named = found.filter((m) => m !== undefined).length
-  return 2 * named > sheets.length
-    ? found.map((m) => (gain(m) === most && found.findLast((f) => gain(f) === most) === m ? m : undefined))
-    : found
+  // Where one lies wrong the others miss it as well: the one that would gain most is named, the last of those alike.
+  const named = found.filter((m) => m !== undefined)
+  if (2 * named.length <= sheets.length) return found
+  const gain = (m: Mislaid) => m.then - m.now
+  const worst = named.reduce((a, b) => (gain(b) >= gain(a) ? b : a))
+  return found.map((m) => (m === worst ? m : undefined))
 }

@@ -73,6 +73,7 @@ const pair = (a: number, b: number, how: PairFacts['how'], trap?: number): PairF
       ? undefined
       : { least: trap / 2, median: trap, most: trap * 2, widest: trap * 3, edge: 0.1 },
   gap: undefined,
+  stops: undefined,
 })
 
 const set = (films: readonly FilmFacts[], pairs: readonly PairFacts[] = []): SetFacts => ({

@@ -8,6 +8,21 @@ export const TURNS = {
 } as const
 export type Turn = keyof typeof TURNS
 
+const PARTS: Readonly<Record<Turn, readonly [across: boolean, down: boolean]>> = {
+  mirrored: [true, false],
+  'half turn': [true, true],
+  flipped: [false, true],
+}
+
+/** One turn after another; none when they are alike. */
+export function turnedAgain(first: Turn | undefined, then: Turn): Turn | undefined {
+  if (!first) return then
+  const [a, b] = [PARTS[first], PARTS[then]]
+  return (Object.keys(PARTS) as Turn[]).find(
+    (t) => PARTS[t][0] === (a[0] !== b[0]) && PARTS[t][1] === (a[1] !== b[1]),
+  )
+}
+
 /** The same film the other way round; each turn taken twice is none. */
 export function turnImage(image: GreyImage, turn: Turn): GreyImage {
   const { width, height, grey } = image

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { disc, drawn, grown, mark, outside, type Shape, slab, together } from './film.fixtures'
 import { DPI } from './filmsDrawn.fixtures'
-import { type GreyImage, readFilm, settle, TURNS, type Turn, turnImage } from './index'
+import { type GreyImage, readFilm, settle, TURNS, type Turn, turnedAgain, turnImage } from './index'
 
 const MARKS = together(mark(50, 6), mark(50, 114), mark(6, 60), mark(94, 60))
 /** A head with an eye and a beak: no two ways round are alike. */
@@ -68,7 +68,11 @@ it('two turns alike are none, and two that differ are the third (property)', () 
   fc.assert(
     fc.property(image, (i) => {
       for (const turn of turns) expect(turnImage(turnImage(i, turn), turn)).toEqual(i)
-      expect(turnImage(turnImage(i, 'mirrored'), 'half turn')).toEqual(turnImage(i, 'flipped'))
+      for (const a of turns)
+        for (const b of turns) {
+          const both = turnedAgain(a, b)
+          expect(turnImage(turnImage(i, a), b)).toEqual(both ? turnImage(i, both) : i)
+        }
     }),
   )
 })

@@ -66,8 +66,6 @@ export interface Box {
   readonly bottom: number
 }
 
-export const boxWidth = (b: Box): number => b.right - b.left
-export const boxHeight = (b: Box): number => b.bottom - b.top
 export const within = (b: Box, x: number, y: number): boolean =>
   x >= b.left && x < b.right && y >= b.top && y < b.bottom
 export const meets = (a: Box, b: Box): boolean =>

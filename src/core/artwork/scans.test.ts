@@ -4,7 +4,7 @@ import { disc, dots, drawn, type Shape, slab, together, within } from './film.fi
 import { type GreyImage, readFilm, settle } from './index'
 
 /** A film as a flatbed gives it back: soft by a few pixels, ink not black, film not white, both with noise. */
-export function scanned({ width, height, grey }: GreyImage, blur: number, noise = 5): GreyImage {
+function scanned({ width, height, grey }: GreyImage, blur: number, noise = 5): GreyImage {
   const rng = randomNormal.source(randomLcg(0.3))(0, noise)
   let soft = Float64Array.from(grey)
   for (let pass = 0; pass < blur; pass++)

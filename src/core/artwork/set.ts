@@ -1,9 +1,10 @@
 import type { Area, Length, Share } from '../quantity'
 import { agree } from './agreement'
 import { type BaseCheck, checkBase, type Peeping, peepingOf, type Spot } from './base'
+import { fadeStops } from './blend'
 import type { Detail, FilmFacts, FilmSet, InMetres, PairFacts, Place, Rectangle } from './facts'
 import { type Art, cutArt, type Film } from './film'
-import type { Spread } from './histogram'
+import { median, type Spread } from './histogram'
 import { isTold, leftOut } from './leftOut'
 import { type Mislaid, mislaidIn } from './matching'
 import { type Exposure, exposureOf, type Opened, openedBy, type Push, STILL } from './misregister'
@@ -164,7 +165,21 @@ export function meetingOf(set: FilmSet, a: number, b: number): PairFacts {
     overlap: overlap * px * px,
     trap: trap && metres(trap, px),
     gap: gap && { least: gap.least * px, rough: gap.rough },
+    stops: how === 'blending' ? stopsIn(one, art(set, b), a, b, px) : undefined,
   }
+}
+
+/** Where the fade of two films stops midway. */
+function stopsIn(one: Art, two: Art, a: number, b: number, px: number): PairFacts['stops'] {
+  const found = fadeStops(one, two)
+  return (
+    found && {
+      of: found.of === 'a' ? a : b,
+      tint: median(found.stops.map((s) => s.tint)),
+      other: median(found.stops.map((s) => s.other)),
+      places: found.stops.slice(0, PLACES).map((s) => ({ x: s.x * px, y: s.y * px })),
+    }
+  )
 }
 
 interface Found {

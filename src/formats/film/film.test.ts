@@ -1,5 +1,5 @@
 import { Readable } from 'node:stream'
-import { createDeflate } from 'node:zlib'
+import { crc32, createDeflate } from 'node:zlib'
 import { Document, Page, Rect, renderToBuffer, Svg } from '@react-pdf/renderer'
 import { createElement } from 'react'
 import sharp from 'sharp'
@@ -14,13 +14,25 @@ const svg = (inside = '', head = 'width="50mm" height="50mm" viewBox="0 0 50 50"
   Buffer.from(
     `<svg xmlns="http://www.w3.org/2000/svg" ${head}>${inside}<rect x="15" y="15" width="20" height="20"/></svg>`,
   )
-const raw = async () => (await decodeFilm(svg(), 0, SIDE, SIDE)).grey
+const raw = async () => (await decodeFilm(svg(), { page: 0, width: SIDE, height: SIDE })).grey
 const square = async () =>
   sharp(await raw(), { raw: { width: SIDE, height: SIDE, channels: 1 } }).withMetadata({ density: 300 })
 
+/** A PNG with a `pHYs` chunk after its head (PNG specification, section 11.3.4.3). */
+function withSizeOfPixel(png: Buffer, across: number, down: number): Buffer {
+  const chunk = Buffer.alloc(21)
+  chunk.writeUInt32BE(9, 0)
+  chunk.write('pHYs', 4, 'latin1')
+  chunk.writeUInt32BE(Math.round(across / 0.0254), 8)
+  chunk.writeUInt32BE(Math.round(down / 0.0254), 12)
+  chunk[16] = 1
+  chunk.writeUInt32BE(crc32(chunk.subarray(4, 17)), 17)
+  return Buffer.concat([png.subarray(0, 33), chunk, png.subarray(33)])
+}
+
 /** Ink of a file's first page in mm2, at 300 dpi. */
 async function ink(bytes: Uint8Array, page = 0): Promise<number> {
-  const image = await decodeFilm(bytes, page, SIDE, SIDE)
+  const image = await decodeFilm(bytes, { page, width: SIDE, height: SIDE })
   return (settle([readFilm(image, 300)]).facts[0]?.inkArea ?? 0) * 1e6
 }
 
@@ -53,6 +65,37 @@ describe('films of every kind read alike: a square of 400 mm2 (geometry)', () =>
     expect(Math.abs((await ink(four)) - 400)).toBeLessThan(12)
   })
 
+  it('a white base on nothing: ink is what is not transparent, unless someone says otherwise', async () => {
+    const white = sharp({
+      create: { width: SIDE, height: SIDE, channels: 4, background: '#fff0' },
+    }).composite([{ input: { create: { width: 236, height: 236, channels: 4, background: '#fff' } } }])
+    const drawing = Buffer.from(svg().toString().replace('<rect', '<rect fill="#fdfdf8"'))
+    for (const file of [await white.png().toBuffer(), await white.tiff({ compression: 'lzw' }).toBuffer(), drawing]) {
+      const image = await decodeFilm(file, { page: 0, width: SIDE, height: SIDE })
+      expect(image.opaque).toBe(true)
+      expect((settle([readFilm(image, 300)]).facts[0]?.inkArea ?? 0) * 1e6).toBeCloseTo(400, -0.7)
+      const dark = await decodeFilm(file, { page: 0, width: SIDE, height: SIDE, opaque: false })
+      expect(dark.grey.every((v) => v > 240)).toBe(true)
+    }
+  })
+
+  it('half transparent ink is told, soft rims are not', async () => {
+    const half = Buffer.from(svg().toString().replace('<rect', '<rect opacity="0.4"'))
+    const image = await decodeFilm(half, { page: 0, width: SIDE, height: SIDE })
+    expect(image.translucent).toBeCloseTo(400 / 2500, 1)
+    const soft = Buffer.from(svg('<g opacity="1"/><circle cx="40" cy="40" r="6.3"/>').toString())
+    expect((await decodeFilm(soft, { page: 0, width: SIDE, height: SIDE })).translucent).toBe(0)
+  })
+
+  it('turned back as it is said to lie', async () => {
+    const left = Buffer.from(svg().toString().replace('x="15"', 'x="2"'))
+    const how = { page: 0, width: SIDE, height: SIDE }
+    const [as, back] = [await decodeFilm(left, how), await decodeFilm(left, { ...how, turn: 'mirrored' })]
+    const middle = (image: typeof as) => (settle([readFilm(image, 300)]).facts[0]?.box?.x ?? 0) * 1000
+    expect(middle(as)).toBeCloseTo(2, 0)
+    expect(middle(back)).toBeCloseTo(28, 0)
+  })
+
   it('a document, page by page', async () => {
     const page = (n: number) =>
       createElement(
@@ -70,6 +113,22 @@ describe('films of every kind read alike: a square of 400 mm2 (geometry)', () =>
     expect(await ink(new Uint8Array(pdf), 0)).toBeCloseTo(200, -1)
     expect(await ink(new Uint8Array(pdf), 1)).toBeCloseTo(400, -1)
   })
+
+  it.each(['png', 'tiff'] as const)(
+    '%s of 720 by 1440 dpi is as large as it says, and read at fewer',
+    async (kind) => {
+      const { data } = await sharp(await raw(), { raw: { width: SIDE, height: SIDE, channels: 1 } })
+        .resize({ width: 1417, height: 2835, fit: 'fill' })
+        [kind](kind === 'tiff' ? { xres: 720 / 25.4, yres: 1440 / 25.4 } : {})
+        .toBuffer({ resolveWithObject: true })
+      const file = kind === 'png' ? withSizeOfPixel(data, 720, 1440) : data
+      const [page] = await filmPages(file)
+      expect(page?.dpi).toBeCloseTo(720, 0)
+      expect(page?.size?.width).toBeCloseTo(50, 1)
+      expect(page?.size?.height).toBeCloseTo(50, 1)
+      expect(await ink(file)).toBeCloseTo(400, -0.7)
+    },
+  )
 
   it('a file without resolution says so', async () => {
     const png = await sharp(await raw(), { raw: { width: SIDE, height: SIDE, channels: 1 } })
@@ -90,19 +149,20 @@ describe('bad files are refused in words', () => {
 
   it('cut short', async () => {
     const png = await (await square()).png().toBuffer()
-    await expect(decodeFilm(png.subarray(0, png.length - 400), 0, SIDE, SIDE)).rejects.toThrow('cut short')
+    await expect(
+      decodeFilm(png.subarray(0, png.length - 400), { page: 0, width: SIDE, height: SIDE }),
+    ).rejects.toThrow('cut short')
     await problem(png.subarray(0, 20)).toThrow('damaged')
     await problem(Buffer.from('%PDF-1.4 nothing follows')).toThrow('damaged or cut short')
   })
 
   it('far too large', async () => {
-    const huge = await sharp({
-      create: { width: 40_000, height: 4000, channels: 3, background: '#fff' },
-      limitInputPixels: false,
-    })
-      .png()
-      .toBuffer()
-    await problem(huge).toThrow('40000 x 4000 pixels')
+    const huge = await (await square()).png().toBuffer()
+    // Its head says so: width, height and their check (PNG specification, section 11.2.2).
+    huge.writeUInt32BE(40_000, 16)
+    huge.writeUInt32BE(9000, 20)
+    huge.writeUInt32BE(crc32(huge.subarray(12, 29)), 29)
+    await problem(huge).toThrow('40000 x 9000 pixels')
   })
 
   it.each([
@@ -115,7 +175,7 @@ describe('bad files are refused in words', () => {
     ['foreign content', '<foreignObject/>'],
   ])('a drawing with %s', async (what, inside) => {
     await problem(svg(inside)).toThrow(`This drawing holds ${what}`)
-    await expect(decodeFilm(svg(inside), 0, SIDE, SIDE)).rejects.toThrow(what)
+    await expect(decodeFilm(svg(inside), { page: 0, width: SIDE, height: SIDE })).rejects.toThrow(what)
   })
 
   it('a drawing with entities', async () => {

@@ -1,16 +1,18 @@
-import sharp, { type Metadata } from 'sharp'
-import type { GreyImage } from '@/core/artwork'
+import sharp, { type Metadata, type Sharp } from 'sharp'
+import { type GreyImage, type Turn, turnImage } from '@/core/artwork'
+import { isLight, onClear } from './clear'
+import { densityOf } from './density'
 import { drawPage, pdfPages } from './pdf'
-import { FilmProblem, MOST_PAGES, MOST_PIXELS, tooLarge } from './problem'
+import { FilmProblem, MOST_PAGES, MOST_PIXELS, MOST_SOURCE, tooLarge } from './problem'
 import { drawingAt, drawingShape, readDrawing } from './svg'
 
 export { ahead } from './ahead'
-export { FilmProblem, MOST_BYTES } from './problem'
+export { FilmProblem, MOST_BYTES, MOST_PIXELS } from './problem'
 
 /** One page of a file, as far as it can be told without reading it whole. */
 export interface FilmPage {
   readonly page: number
-  /** Pixels of a raster; undefined for drawings, which have as many as are asked for. */
+  /** Pixels of a raster, square ones; undefined for drawings, which have as many as are asked for. */
   readonly pixels: { readonly width: number; readonly height: number } | undefined
   /** Pixels per inch that the file states. */
   readonly dpi: number | undefined
@@ -18,6 +20,19 @@ export interface FilmPage {
   readonly size: { readonly width: number; readonly height: number } | undefined
   /** Width by height. */
   readonly shape: number
+  /** What a drawing counts in, while no one said how large that is. */
+  readonly units?: { readonly width: number; readonly height: number }
+}
+
+/** How a film is to be decoded. */
+export interface Decoding {
+  readonly page: number
+  readonly width: number
+  readonly height: number
+  /** Ink is what is not transparent, when a person says so; undefined finds out. */
+  readonly opaque?: boolean
+  /** The way it lies, which is turned back. */
+  readonly turn?: Turn
 }
 
 type Kind = 'raster' | 'svg' | 'pdf'
@@ -43,11 +58,12 @@ const textOf = (bytes: Uint8Array) => Buffer.from(bytes).toString('utf8')
 /** Files that say 72 by habit say nothing. */
 const HABIT = 72
 
-const dpiOf = ({ density }: Metadata): number | undefined =>
-  density === undefined || density === HABIT || density < 30 ? undefined : density
+const stated = (dpi: number | undefined): number | undefined =>
+  dpi === undefined || !Number.isFinite(dpi) || Math.round(dpi) === HABIT || dpi < 30 ? undefined : dpi
+const dpiOf = ({ density }: Metadata): number | undefined => stated(density)
 
 const open = (bytes: Uint8Array, page: number) =>
-  sharp(bytes, { page, limitInputPixels: MOST_PIXELS, failOn: 'error', sequentialRead: true })
+  sharp(bytes, { page, limitInputPixels: MOST_SOURCE, failOn: 'error', sequentialRead: true })
 
 async function rasterPages(bytes: Uint8Array): Promise<readonly FilmPage[]> {
   const first = await sharp(bytes, { limitInputPixels: false })
@@ -62,11 +78,15 @@ async function rasterPages(bytes: Uint8Array): Promise<readonly FilmPage[]> {
   for (let page = 0; page < count; page++) {
     const meta = page === 0 ? first : await sharp(bytes, { page, limitInputPixels: false }).metadata()
     const { width, height } = meta
-    if (width * height > MOST_PIXELS) throw tooLarge(width, height)
-    const dpi = dpiOf(meta)
+    if (width * height > MOST_SOURCE) throw tooLarge(width, height)
+    const both = count === 1 ? densityOf(bytes) : undefined
+    const dpi = both ? stated(both.across) : dpiOf(meta)
+    const down = (both && stated(both.down)) ?? dpi
+    // Rows that lie closer than columns are told as if they lay as far apart.
+    const pixels = { width, height: dpi && down ? height * (dpi / down) : height }
     const size =
-      dpi === undefined ? undefined : { width: (width / dpi) * 25.4, height: (height / dpi) * 25.4 }
-    pages.push({ page, pixels: { width, height }, dpi, size, shape: width / height })
+      dpi === undefined ? undefined : { width: (width / dpi) * 25.4, height: (pixels.height / dpi) * 25.4 }
+    pages.push({ page, pixels, dpi, size, shape: width / pixels.height })
   }
   return pages
 }
@@ -91,23 +111,25 @@ export async function filmPages(bytes: Uint8Array): Promise<readonly FilmPage[]>
   const { size } = readDrawing(text)
   const shape = drawingShape(text)
   if (shape === undefined) throw new FilmProblem('This drawing has no size.')
-  return [{ page: 0, pixels: undefined, dpi: undefined, size, shape }]
+  return [
+    { page: 0, pixels: undefined, dpi: undefined, size, shape: shape.width / shape.height, units: shape },
+  ]
 }
 
 /**
- * Decodes one page to greys at an exact number of pixels; transparent is clear film.
+ * Decodes one page to greys at an exact number of pixels; transparent is clear film, unless it carries a light picture.
  *
  * @throws FilmProblem for files that are cut short or damaged
  */
-export async function decodeFilm(
-  bytes: Uint8Array,
-  page: number,
-  width: number,
-  height: number,
-): Promise<GreyImage> {
-  if (width * height > MOST_PIXELS) throw tooLarge(width, height)
+export async function decodeFilm(bytes: Uint8Array, how: Decoding): Promise<GreyImage> {
+  if (how.width * how.height > MOST_PIXELS) throw tooLarge(how.width, how.height)
+  const image = await decoded(bytes, how)
+  return how.turn ? turnImage(image, how.turn) : image
+}
+
+async function decoded(bytes: Uint8Array, { page, width, height, opaque }: Decoding): Promise<GreyImage> {
   const kind = kindOf(bytes)
-  if (kind === 'pdf') return drawPage(bytes, page, width, height)
+  if (kind === 'pdf') return drawPage(bytes, page, width, height, opaque)
   const source =
     kind === 'svg'
       ? sharp(Buffer.from(drawingAt(readDrawing(textOf(bytes)).text, width, height)), {
@@ -115,18 +137,21 @@ export async function decodeFilm(
         })
       : open(bytes, page)
   try {
-    const { data, info } = await source
-      .flatten({ background: '#fff' })
-      .resize({ width, height, fit: 'fill', kernel: 'cubic' })
-      .greyscale()
-      .toColourspace('b-w')
-      .raw({ depth: 'uchar' })
-      .toBuffer({ resolveWithObject: true })
-    return {
-      width: info.width,
-      height: info.height,
-      grey: new Uint8Array(data.buffer, data.byteOffset, data.length),
+    const { hasAlpha } = await source.metadata()
+    const bytesOf = async (picture: Sharp) => {
+      const { data } = await picture
+        .resize({ width, height, fit: 'fill', kernel: 'cubic' })
+        .toColourspace('b-w')
+        .raw({ depth: 'uchar' })
+        .toBuffer({ resolveWithObject: true })
+      return new Uint8Array(data.buffer, data.byteOffset, data.length)
     }
+    const grey = await bytesOf(source.clone().flatten({ background: '#fff' }).greyscale())
+    const image = { width, height, grey }
+    // Every drawing has transparency; few say anything by it, and to draw one twice takes time.
+    const telling = kind === 'raster' || opaque || isLight(grey) || textOf(bytes).includes('opacity')
+    if (!hasAlpha || !telling) return image
+    return onClear(image, await bytesOf(source.clone().extractChannel('alpha')), opaque)
   } catch (error) {
     if (error instanceof FilmProblem) throw error
     throw new FilmProblem('This picture is cut short or damaged, so it cannot be read.')

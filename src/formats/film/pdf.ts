@@ -1,6 +1,7 @@
 import { createInflate } from 'node:zlib'
 import { createCanvas } from '@napi-rs/canvas'
 import type { GreyImage } from '@/core/artwork'
+import { onClear } from './clear'
 import { FilmProblem, MOST_PAGES } from './problem'
 
 /** Pages of a document in millimetres. */
@@ -108,12 +109,13 @@ export async function pdfPages(bytes: Uint8Array): Promise<Pages> {
   return inWords(looked).finally(() => task.destroy())
 }
 
-/** Draws one page in greys. */
+/** Draws one page in greys. @param opaque said by a person: ink is what is not transparent */
 export async function drawPage(
   bytes: Uint8Array,
   page: number,
   width: number,
   height: number,
+  opaque?: boolean,
 ): Promise<GreyImage> {
   const { task, document } = await opened(bytes)
   const drawn = async () => {
@@ -121,22 +123,29 @@ export async function drawPage(
     const natural = sheet.getViewport({ scale: 1 })
     const canvas = createCanvas(width, height)
     const context = canvas.getContext('2d')
-    context.fillStyle = '#fff'
-    context.fillRect(0, 0, width, height)
     const viewport = sheet.getViewport({ scale: width / natural.width })
-    await sheet.render({ canvas: canvas as never, canvasContext: context as never, viewport }).promise
+    await sheet.render({
+      canvas: canvas as never,
+      canvasContext: context as never,
+      viewport,
+      background: 'rgba(0,0,0,0)',
+    }).promise
     const grey = new Uint8Array(width * height)
+    const alpha = new Uint8Array(width * height)
     // In bands: a whole film in colour takes four times the memory.
     const BAND = 256
     for (let top = 0; top < height; top += BAND) {
       const rows = Math.min(BAND, height - top)
       const { data } = context.getImageData(0, top, width, rows)
-      for (let i = 0; i < width * rows; i++)
-        grey[top * width + i] = Math.round(
-          0.299 * (data[4 * i] ?? 0) + 0.587 * (data[4 * i + 1] ?? 0) + 0.114 * (data[4 * i + 2] ?? 0),
-        )
+      for (let i = 0; i < width * rows; i++) {
+        const own =
+          0.299 * (data[4 * i] ?? 0) + 0.587 * (data[4 * i + 1] ?? 0) + 0.114 * (data[4 * i + 2] ?? 0)
+        const a = data[4 * i + 3] ?? 0
+        grey[top * width + i] = Math.round(255 - ((255 - own) * a) / 255)
+        alpha[top * width + i] = a
+      }
     }
-    return { width, height, grey }
+    return onClear({ width, height, grey }, alpha, opaque)
   }
   return inWords(drawn).finally(() => task.destroy())
 }

@@ -72,7 +72,9 @@ describe('films in PDF, read by a second reader', () => {
         expect(size.width / (25.4 / 72)).toBeCloseTo(theirs.originalWidth, 1)
         expect(size.height / (25.4 / 72)).toBeCloseTo(theirs.originalHeight, 1)
         const picture = await drawnBy(bytes, 0, 2)
-        const box = darkBox(await decodeFilm(bytes, 0, picture.width, picture.height))
+        const box = darkBox(
+          await decodeFilm(bytes, { page: 0, width: picture.width, height: picture.height }),
+        )
         // 2 pixels to the point; the edge of a shape may fall to either of two pixels.
         for (const [i, edge] of darkBox(picture).entries())
           expect(Math.abs(edge - (box[i] as number))).toBeLessThanOrEqual(1)

@@ -12,7 +12,6 @@ const MM: Readonly<Record<string, number>> = {
   in: 25.4,
   pt: 25.4 / 72,
   pc: 25.4 / 6,
-  px: 25.4 / 96,
 }
 
 const ROOT = /<svg\b[^>]*>/i
@@ -121,6 +120,8 @@ function lookedThrough(text: string): Readonly<Record<string, string>> {
       const plain = key.toLowerCase()
       if (/^on[a-z]+$/.test(plain)) refuse('a script')
       if (plain === 'href' || plain === 'xlink:href' || plain === 'src') {
+        // A link draws nothing, and no one follows it here.
+        if (name === 'a') continue
         look(value)
         if (name === 'use') drawn.again.push(value.trim().slice(1))
       } else for (const r of referencesIn(value.includes('url') ? value : '')) look(r)
@@ -184,11 +185,11 @@ export function drawingAt(text: string, width: number, height: number): string {
   return text.replace(root, bare)
 }
 
-/** Shape of a drawing without real units, width by height. */
-export function drawingShape(text: string): number | undefined {
+/** Width and height of a drawing in its own units. A pixel is none: programs mean 72, 90, 96 or 300 an inch by it. */
+export function drawingShape(text: string): { readonly width: number; readonly height: number } | undefined {
   const root = text.match(ROOT)?.[0] ?? ''
   const [, , w = 0, h = 0] = (attribute(root, 'viewBox') ?? '').split(/[\s,]+/).map(Number)
   const width = length(attribute(root, 'width'))?.value ?? w
   const height = length(attribute(root, 'height'))?.value ?? h
-  return width > 0 && height > 0 ? width / height : undefined
+  return width > 0 && height > 0 ? { width, height } : undefined
 }

@@ -13,6 +13,7 @@ import { up as inkIssued } from './011_ink_issued'
 import { up as tensionRange } from './012_tension_range'
 import { up as whiteLook } from './013_white_look'
 import { up as choke } from './014_choke'
+import { up as filmSaid } from './015_film_said'
 
 /** Every step from the first version on, in order. */
 export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unknown>) => Promise<void> }>> = {
@@ -30,4 +31,5 @@ export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unkn
   '012_tension_range': { up: tensionRange },
   '013_white_look': { up: whiteLook },
   '014_choke': { up: choke },
+  '015_film_said': { up: filmSaid },
 }

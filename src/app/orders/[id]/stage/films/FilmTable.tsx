@@ -3,10 +3,11 @@ import { Eye, EyeOff, X } from 'lucide-react'
 import type { SetFacts } from '@/core/artwork'
 import type { InkColour } from '@/core/order'
 import { Button } from '@/ui/elements'
-import { Table } from '@/ui/Section'
+import { Table, TextButton } from '@/ui/Section'
 import { Select } from '@/ui/Select'
 import { Swatch } from '@/ui/Swatch'
 import { BASE_HEX } from '../../../../films/paints'
+import { saidOf } from './answers'
 import { Coverage, Inked, Resolution, Screens, Thinnest } from './filmCells'
 import type { FilmsDesk } from './useFilms'
 
@@ -84,17 +85,12 @@ export function FilmTable({ desk, inks, facts, hidden, onHide, onSpot }: Props) 
                 </Box>
                 {own && <Inked name={film.name} facts={own} />}
                 <Resolution film={film} onSay={(dpi) => void desk.correct(film.id, { dpi })} />
-                {own?.negative && (
-                  <Button
-                    type="button"
-                    fontSize="small"
-                    textDecoration="underline"
-                    cursor="pointer"
-                    onClick={() => void desk.correct(film.id, { negative: false })}
-                  >
-                    read as a negative: it is none
-                  </Button>
-                )}
+                {saidOf(film).map(([says, back]) => (
+                  <Flex key={says} gap="1.5" fontSize="small" color="soft">
+                    {says}
+                    <TextButton onClick={() => void desk.correct(film.id, back)}>take back</TextButton>
+                  </Flex>
+                ))}
               </td>
               <td className="num">
                 {own && facts?.print && <Coverage name={film.name} facts={own} print={facts.print} />}

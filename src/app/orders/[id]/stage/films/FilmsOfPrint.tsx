@@ -3,7 +3,7 @@
 import { Box, Flex, Grid } from '@chakra-ui/react'
 import { type DragEvent, type ReactNode, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { useFormContext, useWatch } from 'react-hook-form'
-import { type Push, STILL } from '@/core/artwork'
+import { type FilmFacts, type Push, STILL } from '@/core/artwork'
 import type { InkColour, Order } from '@/core/order'
 import { Empty } from '@/ui/Empty'
 import { Input } from '@/ui/elements'
@@ -13,11 +13,16 @@ import { SeverityMark } from '@/ui/Severity'
 import { BASE_HEX, paintOf } from '../../../../films/paints'
 import { useOrder } from '../../orderContext'
 import { FilmTable } from './FilmTable'
+import { LeftOut } from './LeftOut'
 import { HEIGHT, type Laid, LightTable } from './LightTable'
 import { PushBar } from './PushBar'
 import { ReadingMeter } from './ReadingMeter'
 import { type Films, useFilms } from './useFilms'
 import { WhatFilmsSay } from './WhatFilmsSay'
+
+/** What was left out of the film that had most of it: marks are on all, labels say something else on each. */
+const mostLeftOut = (facts: readonly FilmFacts[]) =>
+  facts.map((f) => f.leftOut).reduce((a, b) => (b.length > a.length ? b : a), [])
 
 /** The films of a print on the light table, what was read off them, and what the print would show if they missed. */
 export function FilmsOfPrint({
@@ -45,6 +50,7 @@ export function FilmsOfPrint({
   const [spot, setSpot] = useState<{ readonly x: number; readonly y: number }>()
 
   const reading = table?.reading
+  const leftOut = useMemo(() => mostLeftOut(reading?.facts ?? []), [reading])
   const sized = table?.films.filter((f) => f.dpi !== undefined).length ?? 0
   const unread = sized > 0 && !reading
   // Films that were just brought are read at once; a person who gave up starts again by hand.
@@ -162,7 +168,16 @@ export function FilmsOfPrint({
                 pushing={pushing}
                 onPush={push}
                 spot={spot}
+                leftOut={leftOut}
               />
+              {reading && (
+                <LeftOut
+                  desk={desk}
+                  films={table.films.filter((f) => reading.films.includes(f.id))}
+                  leftOut={leftOut}
+                  onSpot={setSpot}
+                />
+              )}
               {reading && (
                 <PushBar
                   films={table.films.filter((f) => f.dpi !== undefined)}

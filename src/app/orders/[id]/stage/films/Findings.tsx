@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react'
-import { message, q } from '@/core/advice'
-import { ARTWORK, type BaseFacts, baseFindings, filmFindings } from '@/core/artwork'
+import { message, q, type Reason } from '@/core/advice'
+import { ARTWORK, type BaseFacts, baseFindings, type FilmFinding, filmFindings } from '@/core/artwork'
 import { chokeTooTight } from '@/core/registration'
 import type { Reading } from '@/store/films'
 import { AskNumber } from '@/ui/AskNumber'
@@ -8,6 +8,7 @@ import { Measure } from '@/ui/Measure'
 import { TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { useSettings } from '@/ui/settings'
+import { answersTo } from './answers'
 import type { FilmsDesk } from './useFilms'
 
 interface Props {
@@ -26,13 +27,16 @@ export function Findings({ desk, reading, under, onSpot }: Props) {
     under?.choke && reading.print
       ? chokeTooTight(reading.print.width, reading.print.height, under.choke.median)
       : undefined
+  const alone = (reason: Reason): FilmFinding => ({ reason, film: undefined })
+  const read = reading.films.map((id) => films.find((f) => f.id === id))
   const found = [
-    ...(tight ? [tight] : []),
+    ...(tight ? [alone(tight)] : []),
     ...filmFindings(
       reading.facts,
-      reading.films.map((id) => films.find((f) => f.id === id)?.name ?? id),
+      read.map((f, i) => f?.name ?? reading.films[i] ?? ''),
+      reading.pairs,
     ),
-    ...(under ? baseFindings(under) : []),
+    ...(under ? baseFindings(under).map(alone) : []),
   ]
   const places: Readonly<Record<string, { readonly x: number; readonly y: number } | undefined>> = {
     BASE_OPEN: under?.uncovered.places[0],
@@ -65,22 +69,29 @@ export function Findings({ desk, reading, under, onSpot }: Props) {
           </Box>
         </Flex>
       )}
-      {found.map((reason) => (
-        <Flex key={`${reason.rule} ${JSON.stringify(reason.inputs)}`} gap="2" align="baseline" py="0.5">
-          {reason.severity ? <SeverityMark severity={reason.severity} /> : null}
-          <Box as="span">{message(reason, units)}</Box>
-          {places[reason.rule] && (
-            <TextButton
-              onClick={() => {
-                const place = places[reason.rule]
-                if (place) onSpot(place)
-              }}
-            >
-              where
-            </TextButton>
-          )}
-        </Flex>
-      ))}
+      {found.map(({ reason, film, place = places[reason.rule] }) => {
+        const own = film === undefined ? undefined : read[film]
+        const turn = film === undefined ? undefined : reading.facts[film]?.mislaid?.turn
+        return (
+          <Flex
+            key={`${reason.rule} ${JSON.stringify(reason.inputs)}`}
+            gap="2"
+            align="baseline"
+            py="0.5"
+            wrap="wrap"
+          >
+            {reason.severity ? <SeverityMark severity={reason.severity} /> : null}
+            <Box as="span">{message(reason, units)}</Box>
+            {place && <TextButton onClick={() => onSpot(place)}>where</TextButton>}
+            {own &&
+              answersTo({ reason, film }, own, turn).map(([says, change]) => (
+                <TextButton key={says} onClick={() => void desk.correct(own.id, change)} fontWeight="700">
+                  {says}
+                </TextButton>
+              ))}
+          </Flex>
+        )
+      })}
     </Box>
   )
 }

@@ -37,6 +37,8 @@ interface Props {
   readonly onPush: (by: Push) => void
   /** A place to mark, in metres from the top left of the film. */
   readonly spot: { readonly x: number; readonly y: number } | undefined
+  /** What was taken for no art, framed. */
+  readonly leftOut: readonly Rectangle[]
 }
 
 export const HEIGHT = 400
@@ -47,7 +49,7 @@ const STEP = 0.00005
 const TURN = 0.0005
 
 /** The films of a print laid on each other in their inks, on their cloth. */
-export function LightTable({ base, set, print, cloth, laid, pushing, onPush, spot }: Props) {
+export function LightTable({ base, set, print, cloth, laid, pushing, onPush, spot, leftOut }: Props) {
   const canvas = useRef<HTMLCanvasElement>(null)
   const [width, setWidth] = useState(0)
   const [view, setView] = useState<View>()
@@ -83,9 +85,11 @@ export function LightTable({ base, set, print, cloth, laid, pushing, onPush, spo
   useEffect(() => {
     const context = canvas.current?.getContext('2d')
     if (!context || !view) return
-    const frame = requestAnimationFrame(() => draw(context, width, view, set, px, cloth, laid, tiles, spot))
+    const frame = requestAnimationFrame(() =>
+      draw(context, width, view, set, px, cloth, laid, tiles, spot, leftOut),
+    )
     return () => cancelAnimationFrame(frame)
-  }, [width, view, set, px, cloth, laid, tiles, waiting, spot])
+  }, [width, view, set, px, cloth, laid, tiles, waiting, spot, leftOut])
 
   const zoom = (factor: number) => setView((v) => v && { ...v, scale: clampScale(v.scale * factor) })
   useEffect(() => {
@@ -188,6 +192,7 @@ function draw(
   laid: readonly Laid[],
   tiles: Tiles,
   spot: Props['spot'],
+  leftOut: Props['leftOut'],
 ): void {
   context.setTransform(1, 0, 0, 1, 0, 0)
   context.globalCompositeOperation = 'source-over'
@@ -220,9 +225,26 @@ function draw(
         if (tile) context.drawImage(tile, x * side, y * side, side, side)
       }
   }
-  if (!spot) return
   context.setTransform(1, 0, 0, 1, 0, 0)
   context.globalCompositeOperation = 'source-over'
+  for (const box of leftOut) {
+    const [x, y] = [
+      width / 2 + (box.x / px - view.x) * view.scale,
+      HEIGHT / 2 + (box.y / px - view.y) * view.scale,
+    ]
+    const [w, h] = [(box.width / px) * view.scale, (box.height / px) * view.scale]
+    for (const [colour, gap] of [
+      ['#000', []],
+      ['#fff', [5, 5]],
+    ] as const) {
+      context.strokeStyle = colour
+      context.lineWidth = 1.5
+      context.setLineDash([...gap])
+      context.strokeRect(x, y, w, h)
+    }
+  }
+  context.setLineDash([])
+  if (!spot) return
   const at = {
     x: width / 2 + (spot.x / px - view.x) * view.scale,
     y: HEIGHT / 2 + (spot.y / px - view.y) * view.scale,

@@ -26,8 +26,8 @@ export function Resolution({
   const say = () => {
     const read = readNumber(text)
     const said = read.ok ? read.value : 0
-    // A drawing without a size counts in shares of its height: what is typed is the height in millimetres.
-    if (said > 0) onSay(film.raster ? said : 25.4 / said)
+    // A drawing without a size counts in units of its own: what is typed is its height in millimetres.
+    if (said > 0) onSay(film.raster ? said : (25.4 * film.down) / said)
   }
   return (
     <Flex as="span" gap="1.5" align="baseline" fontSize="small">
@@ -153,7 +153,7 @@ export function Thinnest({
 /** Its rulings. */
 export function Screens({ name, facts }: { readonly name: string; readonly facts: FilmFacts | undefined }) {
   if (!facts) return null
-  if (facts.halftones.length === 0) return <Box color="soft">flat</Box>
+  if (facts.halftones.length === 0) return <Box color="soft">{facts.grain > 0 ? 'random dots' : 'flat'}</Box>
   return facts.halftones.map((h) => {
     const reasons = [
       ARTWORK.because('READ_RULING', {
@@ -173,6 +173,7 @@ export function Screens({ name, facts }: { readonly name: string; readonly facts
           </AskNumber>
         </Big>{' '}
         <Measure kind="turn" value={h.angle} /> {h.shape === 'dots' ? '' : h.shape}
+        {!h.sure && <Box fontWeight="650">not sure</Box>}
         <Box>
           <AskNumber label={`Ruling of ${name}, in the other unit`} reasons={reasons}>
             <InOtherUnit kind="ruling" value={h.ruling} />

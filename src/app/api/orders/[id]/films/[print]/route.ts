@@ -3,11 +3,22 @@ import { stat } from 'node:fs/promises'
 import { Readable, Transform } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import type { ReadableStream as NodeStream } from 'node:stream/web'
-import { boolean, number, object, string } from 'yup'
-import { colourOfFile } from '@/core/artwork'
+import { boolean, mixed, number, object, string } from 'yup'
+import { colourOfFile, TURNS, type Turn } from '@/core/artwork'
+import { keysOf } from '@/core/quantity'
+import { filmPlaces } from '@/formats/archive'
 import { MOST_BYTES } from '@/formats/film'
 import { database } from '@/store/database'
-import { addFilms, changeFilm, dropFile, incomingFile, keepFile, removeFilm } from '@/store/films'
+import {
+  addFilms,
+  changeFilm,
+  dropFile,
+  incomingFile,
+  keepFile,
+  loadFilms,
+  removeFilm,
+  type StoredFilm,
+} from '@/store/films'
 import { loadOrder } from '@/store/orders'
 import { pagesOf } from '../../../../../films/darkroom'
 import { filmsOn } from '../../../../../films/onTable'
@@ -30,9 +41,14 @@ export async function GET(_: Request, { params }: Context): Promise<Response> {
 export async function PATCH(request: Request, { params }: Context): Promise<Response> {
   return write(request, async () => {
     const { id, print } = await params
+    const db = await database()
     const film = new URL(request.url).searchParams.get('film') ?? ''
     const change = await brought(request, corrected)
-    const found = await changeFilm(await database(), id, print, film, change)
+    const own = (await loadFilms(db, id))[print]?.find((f) => f.id === film)
+    if (!own) return nothing(`film ${film}`)
+    const wrong = change.dpi === undefined ? undefined : wrongSize(own, change.dpi)
+    if (wrong) return json({ wrong: [wrong] }, 400)
+    const found = await changeFilm(db, id, print, film, change)
     return found ? json({}) : nothing(`film ${film}`)
   })
 }
@@ -50,9 +66,22 @@ const corrected = object().shape({
   ink: string()
     .strict()
     .matches(/^[\w.-]{0,60}$/, 'A colour by its id.'),
-  dpi: number().strict().min(30, 'At least 30 dpi.').max(2400, 'At most 2400 dpi.'),
-  negative: boolean().strict(),
+  dpi: number().strict().positive('More than nothing.').max(2400, 'At most 2400 dpi.'),
+  negative: boolean().strict().nullable(),
+  opaque: boolean().strict().nullable(),
+  screened: boolean().strict().nullable(),
+  turn: mixed<Turn>()
+    .nullable()
+    .oneOf([null, ...keysOf(TURNS)], `One of ${keysOf(TURNS).join(', ')}, or null.`),
+  kept: filmPlaces.default(undefined),
 })
+
+/** A film of this many pixels an inch that cannot be. */
+function wrongSize({ raster, across, down }: StoredFilm, dpi: number): string | undefined {
+  if (raster) return dpi < 30 ? 'At least 30 dpi.' : undefined
+  const mm = [across, down].map((side) => (side / dpi) * MM)
+  return Math.min(...mm) < 2 || Math.max(...mm) > 2000 ? 'Between 2 mm and 2 m, please.' : undefined
+}
 
 /** Ends a stream that brings more than a film may have. */
 const limited = () => {
@@ -130,19 +159,21 @@ export async function POST(request: Request, { params }: Context): Promise<Respo
 
 const MM = 25.4
 
-/** A drawing of known size counts in millimetres; one without in shares of its height, until someone says. */
+/** A drawing of known size counts in millimetres; one without in its own units, until someone says how large it is. */
 function unitsOf({
   pixels,
   dpi,
   size,
   shape,
+  units,
 }: {
   readonly pixels: { readonly width: number; readonly height: number } | undefined
   readonly dpi: number | undefined
   readonly size: { readonly width: number; readonly height: number } | undefined
   readonly shape: number
+  readonly units?: { readonly width: number; readonly height: number }
 }) {
   if (pixels) return { across: pixels.width, down: pixels.height, ...(dpi === undefined ? {} : { dpi }) }
   if (size) return { across: size.width, down: size.height, dpi: MM }
-  return { across: shape, down: 1 }
+  return units ? { across: units.width, down: units.height } : { across: shape, down: 1 }
 }

@@ -78,7 +78,7 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
     async function composed(): Promise<Uint8Array | undefined> {
       const nobody = () => undefined
       if (own.films.length === 0) return undefined
-      if (!(await readingOf(own, nobody, new AbortController().signal, 'later'))) return undefined
+      if ('ok' in (await readingOf(own, nobody, new AbortController().signal, 'later'))) return undefined
       const made = await inDarkroom((api) => api.picture(own.set, paints, ground, width), 'later')
       if (made) await writeFile(kept, made)
       return made

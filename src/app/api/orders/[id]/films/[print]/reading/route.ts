@@ -29,7 +29,10 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
             given.signal,
             'now',
           )
-          if (reading) say({ step: 'known', reading })
+          if (!('ok' in reading)) say({ step: 'known', reading })
+          else
+            for (const { film, problem } of reading.wrong)
+              say({ step: 'wrong', film: own.films[film]?.id, problem })
         } catch (error) {
           if (!(error instanceof Cancelled)) {
             console.error(error)
