@@ -1,5 +1,6 @@
 /** Reads films in a thread of its own, one set at a time, and cuts what previews need out of those it keeps. */
 
+import { createHash } from 'node:crypto'
 import { readFile } from 'node:fs/promises'
 import { parentPort } from 'node:worker_threads'
 import { expose } from 'comlink'
@@ -30,11 +31,14 @@ import {
 } from '@/core/artwork'
 import { INCH } from '@/core/quantity'
 import { ahead, decodeFilm, type FilmPage, FilmProblem, filmPages } from '@/formats/film'
+import { keepTable, keptTable, remembered, type Table } from './keptTable'
 
 /** Films to be laid on each other, all drawn at one resolution on one sheet. */
 export interface SetOrder {
   /** Names the films and how they are drawn. */
   readonly key: string
+  /** Where what the light table shows of them is kept. */
+  readonly table: string
   readonly dpi: number
   /** Pixels of the sheet. */
   readonly width: number
@@ -122,15 +126,49 @@ async function whole(
 ): Promise<FilmSet | Extract<Outcome, { ok: false }>> {
   const set = sets.get(order.key) ?? (await readSet(order, report))
   if ('ok' in set) return set
-  sets.delete(order.key)
-  sets.set(order.key, set)
-  for (const key of [...sets.keys()].slice(0, -KEPT)) sets.delete(key)
+  if (!sets.has(order.key)) void keepTable(order.table, tableIn(set))
+  remember(sets, order.key, set)
   return set
+}
+
+/** The last few, by when they were asked for. */
+function remember<T>(kept: Map<string, T>, key: string, value: T): void {
+  kept.delete(key)
+  kept.set(key, value)
+  for (const old of [...kept.keys()].slice(0, -KEPT)) kept.delete(old)
+}
+
+const tableIn = ({ print, arts }: FilmSet): Table => ({ print, planes: arts.map((a) => a.print) })
+const tables = new Map<string, Table>()
+
+/** What the light table shows: from memory, from the disk, or from the films read now. */
+async function tableOf(order: SetOrder): Promise<Table | undefined> {
+  const set = sets.get(order.key)
+  const table = set ? tableIn(set) : (tables.get(order.key) ?? (await keptTable(order.table)))
+  if (table) {
+    if (!set) remember(tables, order.key, table)
+    return table
+  }
+  const read = await known(order)
+  return read && tableIn(read)
 }
 
 const known = async (order: SetOrder): Promise<FilmSet | undefined> => {
   const set = await whole(order)
   return 'ok' in set ? undefined : set
+}
+
+/** What is measured on a set, kept: what is asked when a page is opened asks for no reading. */
+function measured<T>(
+  order: SetOrder,
+  question: readonly unknown[],
+  measure: (set: FilmSet) => T | undefined,
+): Promise<T | undefined> {
+  const asked = createHash('sha256').update(JSON.stringify(question)).digest('hex').slice(0, 12)
+  return remembered(`${order.table}-${asked}.json`, async () => {
+    const set = await known(order)
+    return set && measure(set)
+  })
 }
 
 /** Clear border of a picture, as a share of the print. */
@@ -172,8 +210,7 @@ const api = {
     needing: readonly number[],
     others: readonly number[],
   ): Promise<BaseFacts | undefined> {
-    const set = await known(order)
-    return set && baseOf(set, base, needing, others)
+    return measured(order, ['base', base, needing, others], (set) => baseOf(set, base, needing, others))
   },
 
   async exposed(
@@ -181,8 +218,8 @@ const api = {
     base: number | undefined,
     tolerance: number,
   ): Promise<readonly ExposureFacts[]> {
-    const set = await known(order)
-    return set ? exposures(set, base, tolerance) : []
+    const ask = ['exposed', base ?? null, tolerance]
+    return (await measured(order, ask, (set) => exposures(set, base, tolerance))) ?? []
   },
 
   async peeping(
@@ -191,8 +228,8 @@ const api = {
     needing: readonly number[],
     tolerance: number,
   ): Promise<PeepingFacts | undefined> {
-    const set = await known(order)
-    return set && peeping(set, base, needing, tolerance)
+    const ask = ['peeping', base, needing, tolerance]
+    return measured(order, ask, (set) => peeping(set, base, needing, tolerance))
   },
 
   async pushed(order: SetOrder, pushes: readonly Push[]): Promise<readonly OpenedFacts[]> {
@@ -208,7 +245,7 @@ const api = {
     x: number,
     y: number,
   ): Promise<Uint8Array | undefined> {
-    const print = (await known(order))?.arts[film]?.print
+    const print = (await tableOf(order))?.planes[film]
     const shares = print && sharesOf(print, level, x * PIECE, y * PIECE, PIECE, PIECE)
     return shares?.some((s) => s > 0) ? shares : undefined
   },
@@ -220,20 +257,20 @@ const api = {
     cloth: string,
     width: number,
   ): Promise<Uint8Array | undefined> {
-    const set = await known(order)
-    if (!set?.print) return undefined
+    const table = await tableOf(order)
+    if (!table?.print) return undefined
     const px = order.dpi / INCH
-    const border = Math.max(set.print.width, set.print.height) * BORDER
-    const wide = (set.print.width + 2 * border) * px
+    const border = Math.max(table.print.width, table.print.height) * BORDER
+    const wide = (table.print.width + 2 * border) * px
     const level = Math.max(0, Math.min(SMALLEST, Math.floor(Math.log2(wide / (2 * width)))))
     const at = (metres: number) => Math.round((metres * px) / 2 ** level)
-    const [left, top] = [at(set.print.x - border), at(set.print.y - border)]
-    const [w, h] = [at(set.print.width + 2 * border), at(set.print.height + 2 * border)]
+    const [left, top] = [at(table.print.x - border), at(table.print.y - border)]
+    const [w, h] = [at(table.print.width + 2 * border), at(table.print.height + 2 * border)]
     const ground = channels(cloth)
     const rgb = new Uint8Array(w * h * 3)
     for (let i = 0; i < rgb.length; i++) rgb[i] = ground[i % 3] ?? 0
     for (const { film, hex, clear } of films) {
-      const print = set.arts[film]?.print
+      const print = table.planes[film]
       if (!print) continue
       const ink = channels(hex)
       const shares = sharesOf(print, level, left, top, w, h)

@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import sharp from 'sharp'
@@ -93,9 +93,18 @@ describe('the thread that reads films', () => {
         return { path, page: 0, width: 1949, height: 2852 }
       }),
     )
-    set = { key: 'moth', dpi: 150, width: 1949, height: 2852, films, kept: [] }
+    set = {
+      key: 'moth',
+      table: join(folder, 'kept', 'moth'),
+      dpi: 150,
+      width: 1949,
+      height: 2852,
+      films,
+      kept: [],
+    }
   })
-  afterAll(() => rmSync(folder, { recursive: true }))
+  // What is kept may still be written.
+  afterAll(() => rmSync(folder, { recursive: true, force: true, maxRetries: 5 }))
   const never = new AbortController().signal
 
   it('tells each film and each pair as it comes, and answers with all of it', async () => {
@@ -143,7 +152,12 @@ describe('the thread that reads films', () => {
   it('says which film is bad, and reads no set with one', async () => {
     const path = join(folder, 'bad')
     writeFileSync(path, 'no film')
-    const bad = { ...set, key: 'bad', films: [...set.films, { path, page: 0, width: 10, height: 10 }] }
+    const bad = {
+      ...set,
+      key: 'bad',
+      table: join(folder, 'kept', 'bad'),
+      films: [...set.films, { path, page: 0, width: 10, height: 10 }],
+    }
     // In the answer, not beside it: what is reported may come after who asked has gone.
     expect(await readFilms(bad, () => undefined, never)).toMatchObject({ ok: false, wrong: [{ film: 3 }] })
     expect(await inDarkroom((api) => api.tile(bad, 0, 0, 0, 0))).toBeUndefined()
@@ -168,9 +182,33 @@ describe('the thread that reads films', () => {
     expect(await inDarkroom((api) => api.tile(set, 9, 0, 0, 0))).toBeUndefined()
   })
 
+  it('after a start shows what it kept, without reading a film again; torn, it reads them', async () => {
+    const table = join(folder, 'kept', 'again')
+    const again = { ...set, key: 'again', table }
+    const { print, facts } = wholeOf(await readFilms(again, () => undefined, never))
+    await expect.poll(() => existsSync(table)).toBe(true)
+    const tile = await inDarkroom((api) => api.tile(again, 1, 3, 0, 0))
+    const base = await inDarkroom((api) => api.base(again, 0, [1], [2]))
+    // Under another name the thread remembers nothing; without its files it cannot read.
+    const gone = {
+      ...again,
+      key: 'gone',
+      films: again.films.map((f) => ({ ...f, path: join(folder, 'none') })),
+    }
+    expect(await inDarkroom((api) => api.tile(gone, 1, 3, 0, 0))).toEqual(tile)
+    expect(await inDarkroom((api) => api.base(gone, 0, [1], [2]))).toEqual(base)
+    const paints = [{ film: 1, hex: '#c06030', clear: false }]
+    expect(await inDarkroom((api) => api.picture(gone, paints, '#102040', 100))).toBeDefined()
+    expect(print?.width).toBeGreaterThan(0.1)
+    expect(facts).toHaveLength(3)
+    writeFileSync(table, readFileSync(table).subarray(0, 2000))
+    const torn = { ...again, key: 'torn' }
+    expect(await inDarkroom((api) => api.tile(torn, 1, 3, 0, 0))).toEqual(tile)
+  })
+
   it('can be told to stop, and then starts afresh', async () => {
     const stop = new AbortController()
-    const fresh = { ...set, key: 'fresh' }
+    const fresh = { ...set, key: 'fresh', table: join(folder, 'kept', 'fresh') }
     const given = readFilms(fresh, () => stop.abort(), stop.signal)
     const next = readFilms(fresh, () => undefined, never)
     await expect(given).rejects.toThrow(Cancelled)

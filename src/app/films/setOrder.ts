@@ -39,11 +39,9 @@ export function setOrderOf(films: readonly StoredFilm[]): SetOrder {
       .flatMap((f) => f.kept ?? [])
       .map(({ x, y }) => ({ x: (x / INCH) * dpi, y: (y / INCH) * dpi })),
   }
-  return {
-    key: createHash('sha256')
-      .update(JSON.stringify([READER, rest]))
-      .digest('hex')
-      .slice(0, 16),
-    ...rest,
-  }
+  const key = createHash('sha256')
+    .update(JSON.stringify([READER, rest]))
+    .digest('hex')
+    .slice(0, 16)
+  return { key, table: filmFile(`kept/${key}`), ...rest }
 }

@@ -24,6 +24,14 @@ export function emptyPlane(width: number, height: number): Plane {
   return { width, height, tilesX, tilesY, stride, bits: new Uint32Array(stride * tilesY * TILE) }
 }
 
+/** @throws RangeError when there are not as many bytes as such a plane has */
+export function planeOf(width: number, height: number, bytes: Uint8Array): Plane {
+  const plane = emptyPlane(width, height)
+  if (bytes.byteLength !== plane.bits.byteLength) throw new RangeError('Not the bits of such a plane')
+  new Uint8Array(plane.bits.buffer).set(bytes)
+  return plane
+}
+
 export const copyPlane = (p: Plane): Plane => ({ ...p, bits: p.bits.slice() })
 
 /** 1 where there is ink; 0 also outside the film. */

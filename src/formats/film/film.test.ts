@@ -70,7 +70,11 @@ describe('films of every kind read alike: a square of 400 mm2 (geometry)', () =>
       create: { width: SIDE, height: SIDE, channels: 4, background: '#fff0' },
     }).composite([{ input: { create: { width: 236, height: 236, channels: 4, background: '#fff' } } }])
     const drawing = Buffer.from(svg().toString().replace('<rect', '<rect fill="#fdfdf8"'))
-    for (const file of [await white.png().toBuffer(), await white.tiff({ compression: 'lzw' }).toBuffer(), drawing]) {
+    for (const file of [
+      await white.png().toBuffer(),
+      await white.tiff({ compression: 'lzw' }).toBuffer(),
+      drawing,
+    ]) {
       const image = await decodeFilm(file, { page: 0, width: SIDE, height: SIDE })
       expect(image.opaque).toBe(true)
       expect((settle([readFilm(image, 300)]).facts[0]?.inkArea ?? 0) * 1e6).toBeCloseTo(400, -0.7)
