@@ -8,7 +8,7 @@ import type { SetOrder } from '@/workers/films'
 const DRAWN = 300
 const FINEST = 600
 /** What is read off films, counted up when it changes: what an older program read is read again. */
-const READER = 3
+const READER = 4
 
 /** A film whose resolution no one said yet cannot be laid on the others. */
 export const isSized = (film: StoredFilm): film is StoredFilm & { dpi: number } => film.dpi !== undefined

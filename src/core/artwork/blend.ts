@@ -65,31 +65,70 @@ const WAYS = [
   [0, -1],
 ] as const
 
-/** Where the halftone of one film stops inside its fade into another; both of one size. */
-function stopsOf(a: Tints, b: Tints): readonly Stop[] {
-  const found: Stop[] = []
+/** A tint goes on without an edge: its slope changes by less than this from square to square. */
+const SMOOTH = 0.08
+/** A fade changes by more than this from square to square. */
+const SLOPE = 0.005
+
+/** A tint so many squares on. */
+type Along = (squares: number) => number
+
+/** Where the halftone of one film stops inside its fade into another, by the way it went; both of one size. */
+function stopsOf(a: Tints, b: Tints, [dx, dy]: readonly [number, number]): ReadonlyMap<number, Stop> {
+  const found = new Map<number, Stop>()
   for (let r = 0; r < a.rows; r++)
     for (let c = 0; c < a.columns; c++) {
       const own = a.tint(c, r)
       if (own < STILL || own > SOLID || !a.screened(c, r)) continue
-      for (const [dx, dy] of WAYS) {
-        const before = a.tint(c - dx, r - dy)
-        // The fade as it went so far, two squares on; what lies between may be cut.
-        const expected = own + 2 * Math.min(0, own - before)
-        const beyond = a.tint(c + 2 * dx, r + 2 * dy)
-        if (before < own - 0.01 || expected < STILL || beyond > GONE) continue
-        const other = b.tint(c + 2 * dx, r + 2 * dy)
-        // The other goes on there, and fades itself: what ends at the edge of both is the edge of the art.
-        if (other < PART || other > SOLID || b.tint(c, r) < PART || b.tint(c, r) > SOLID) continue
-        if (!b.screened(c + 2 * dx, r + 2 * dy)) continue
-        found.push({ x: (c + 0.5 + dx / 2) * a.side, y: (r + 0.5 + dy / 2) * a.side, tint: own, other })
-      }
+      const [of, into] = [a, b].map((t) => (k: number) => t.tint(c + k * dx, r + k * dy)) as [Along, Along]
+      // One falls while the other rises, square by square: a fade, and no shape that ends.
+      const steps = [-2, -1, 0]
+      if (!steps.every((k) => of(k - 1) - of(k) > SLOPE)) continue
+      if (![...steps, 1, 2].every((k) => into(k) - into(k - 1) > SLOPE)) continue
+      // As it went so far, two squares on; what lies between may be cut.
+      if (own - 2 * (of(-1) - own) < STILL || of(2) > GONE) continue
+      // The other goes on as it went: where it breaks off as well is an edge of the art.
+      if ([0, 1].some((k) => Math.abs(into(k - 1) - 2 * into(k) + into(k + 1)) > SMOOTH)) continue
+      if (into(0) < PART || into(2) > SOLID || !b.screened(c + 2 * dx, r + 2 * dy)) continue
+      found.set(r * a.columns + c, {
+        x: (c + 0.5 + dx / 2) * a.side,
+        y: (r + 0.5 + dy / 2) * a.side,
+        tint: own,
+        other: into(2),
+      })
     }
   return found
 }
 
-/** Fewer squares than this are a corner of something else. */
-const LEAST = 3
+/** The longest line of stops side by side, across the way the fade goes. */
+function longestLine(
+  stops: ReadonlyMap<number, Stop>,
+  columns: number,
+  [dx]: readonly [number, number],
+): readonly Stop[] {
+  let best: readonly Stop[] = []
+  const seen = new Set<number>()
+  const [along, aslant] = dx === 0 ? [1, columns] : [columns, 1]
+  for (const start of stops.keys()) {
+    if (seen.has(start)) continue
+    const line: Stop[] = []
+    for (let at: number | undefined = start; at !== undefined && !seen.has(at); ) {
+      seen.add(at)
+      line.push(stops.get(at) as Stop)
+      at = [at + along, at + along + aslant, at + along - aslant].find((n) => stops.has(n))
+    }
+    if (line.length > best.length) best = line
+  }
+  return best
+}
+
+const worstLine = (a: Tints, b: Tints): readonly Stop[] =>
+  WAYS.map((way) => longestLine(stopsOf(a, b, way), a.columns, way)).reduce((x, y) =>
+    y.length > x.length ? y : x,
+  )
+
+/** A line that is seen is as long as so many squares: a centimetre. */
+const LEAST = 6
 
 /** Where either of two fades stops midway; none when they are built as one. */
 export function fadeStops(
@@ -97,7 +136,7 @@ export function fadeStops(
   b: Art,
 ): { readonly of: 'a' | 'b'; readonly stops: readonly Stop[] } | undefined {
   const [ta, tb] = [tintsOf(a, a.shift), tintsOf(b, b.shift)]
-  const [ofA, ofB] = [stopsOf(ta, tb), stopsOf(tb, ta)]
+  const [ofA, ofB] = [worstLine(ta, tb), worstLine(tb, ta)]
   const worse =
     ofA.length >= ofB.length ? ({ of: 'a', stops: ofA } as const) : ({ of: 'b', stops: ofB } as const)
   return worse.stops.length >= LEAST ? worse : undefined

@@ -13,8 +13,8 @@ const STROKE_MM = 0.45
 /** Where ink and clear film are about alike, pieces and holes cancel out: stroke width alone tells, and it is finer yet. */
 const EVEN = [0.3, 0.7] as const
 const FINE_MM = 0.25
-/** Less is a corner of something else, in tiles. */
-const LEAST_TILES = 4
+/** Less is a corner of something else, in square millimetres. */
+const LEAST_MM2 = 600
 
 /** Pieces less holes of a tile (Euler's number of its pixels, joined by side), by counting words. */
 function pieces({ bits, stride }: Plane, tile: number, tilesX: number): number {
@@ -62,6 +62,9 @@ export function grainIn(
     }),
   )
   const beside = (t: number) => [t - 1, t + 1, t - tilesX, t + tilesX].filter((n) => fine.has(n)).length
-  const found = [...fine].filter((t) => beside(t) >= 2)
-  return found.length >= LEAST_TILES ? found : []
+  // Beside a halftone the ends of its fades look alike.
+  const screened = (t: number) =>
+    [-1, 0, 1].some((dy) => [-1, 0, 1].some((dx) => (map[t + dy * tilesX + dx] ?? 0) > 0))
+  const found = [...fine].filter((t) => beside(t) >= 2 && !screened(t))
+  return found.length * area >= LEAST_MM2 ? found : []
 }

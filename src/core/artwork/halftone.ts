@@ -186,6 +186,28 @@ export function findHalftone(
   return { screens: screens.map((s) => s.screen), map, grain: grain.length }
 }
 
+/** Dots of a halftone hold so much of what round dots of their size would in the fundamentals. */
+const LIKE_DOTS = 0.8
+
+/** Bessel's J1, by its integral (published: Abramowitz and Stegun 9.1.21). */
+function besselJ1(x: number): number {
+  const STEPS = 64
+  let sum = 0
+  for (let i = 0; i < STEPS; i++) {
+    const t = ((i + 0.5) * Math.PI) / STEPS
+    sum += Math.cos(t - x * Math.sin(t))
+  }
+  return sum / STEPS
+}
+
+/** Share of their variation that round dots on a square lattice hold in their fundamentals (Fourier series of a disc). */
+export function shareOfDots(tint: Share): Share {
+  // Where dots have grown together what is left are round holes.
+  const t = Math.min(0.5, Math.max(0.02, Math.min(tint, 1 - tint)))
+  const r = Math.sqrt(t / Math.PI)
+  return (4 * (r * besselJ1(2 * Math.PI * r)) ** 2) / (t * (1 - t))
+}
+
 interface Found {
   readonly screen: HalftoneScreen
   readonly tiles: readonly number[]
@@ -230,7 +252,9 @@ function screensIn(
     const tints = tintsOf(inkSums, map, i + 1, bits)
     const oneTone = tints[1] - tints[0] < ONE_TONE
     const artLike = oneTone && (c.lines || c.frequency * dpi < COARSE_LPI) ? LIKE_ART : 1
-    const confidence = (c.repeats.length / asked) * Math.min(1, share / 0.5) * artLike
+    const shown = Math.max(c.repeats.length / asked, (sizes[groups.indexOf(c)] ?? 0) / candidates.length)
+    const alike = c.lines ? share / 0.5 : share / (LIKE_DOTS * shareOfDots((tints[0] + tints[1]) / 2))
+    const confidence = shown * Math.min(1, alike) * artLike
     const tiles = [...map.keys()].filter((t) => map[t] === i + 1)
     const screen: HalftoneScreen = {
       ruling: (c.frequency * dpi) / INCH,
