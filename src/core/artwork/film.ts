@@ -239,7 +239,7 @@ function cleared(plane: Plane, boxes: readonly Box[]): Plane {
 }
 
 /** A plane moved by whole pixels; what leaves the film is lost. */
-function moved(plane: Plane, [dx, dy]: readonly [number, number]): Plane {
+export function moved(plane: Plane, [dx, dy]: readonly [number, number]): Plane {
   if (dx === 0 && dy === 0) return plane
   const out = { ...plane, bits: new Uint32Array(plane.bits.length) }
   for (let y = 0; y < plane.height; y++) {

@@ -77,7 +77,9 @@ export function filmFindings(
           sure: q('share', SURE),
         })
     if (!f.box) say(i, 'FILM_EMPTY', { film })
-    if (f.specks > MANY_SPECKS)
+    // Where fades end, single dots stand by themselves.
+    const screened = f.grain > 0 || f.halftones.some((h) => h.sure)
+    if (f.specks > MANY_SPECKS && !screened)
       say(i, 'FILM_SPECKS', { film, count: q('count', f.specks), area: q('fineArea', f.dust) })
     if (f.mislaid?.turn)
       say(i, 'FILM_TURNED', { film, turn: TURNS[f.mislaid.turn], then: q('share', f.mislaid.then) })

@@ -1,4 +1,4 @@
-import { Box, Flex } from '@chakra-ui/react'
+import { Box, Flex, Grid } from '@chakra-ui/react'
 import { message, q, type Reason } from '@/core/advice'
 import { ARTWORK, type BaseFacts, baseFindings, type FilmFinding, filmFindings } from '@/core/artwork'
 import { chokeTooTight } from '@/core/registration'
@@ -73,23 +73,26 @@ export function Findings({ desk, reading, under, onSpot }: Props) {
         const own = film === undefined ? undefined : read[film]
         const turn = film === undefined ? undefined : reading.facts[film]?.mislaid?.turn
         return (
-          <Flex
+          <Grid
             key={`${reason.rule} ${JSON.stringify(reason.inputs)}`}
+            templateColumns="4.5rem minmax(0, 1fr)"
             gap="2"
-            align="baseline"
             py="0.5"
-            wrap="wrap"
           >
-            {reason.severity ? <SeverityMark severity={reason.severity} /> : null}
-            <Box as="span">{message(reason, units)}</Box>
-            {place && <TextButton onClick={() => onSpot(place)}>where</TextButton>}
-            {own &&
-              answersTo({ reason, film }, own, turn).map(([says, change]) => (
-                <TextButton key={says} onClick={() => void desk.correct(own.id, change)} fontWeight="700">
-                  {says}
-                </TextButton>
-              ))}
-          </Flex>
+            <Box>{reason.severity && <SeverityMark severity={reason.severity} />}</Box>
+            <Box maxWidth="46rem">
+              {message(reason, units)}
+              <Flex as="span" display="inline-flex" gap="3" ml="2">
+                {place && <TextButton onClick={() => onSpot(place)}>where</TextButton>}
+                {own &&
+                  answersTo({ reason, film }, own, turn).map(([says, change]) => (
+                    <TextButton key={says} onClick={() => void desk.correct(own.id, change)} fontWeight="700">
+                      {says}
+                    </TextButton>
+                  ))}
+              </Flex>
+            </Box>
+          </Grid>
         )
       })}
     </Box>
