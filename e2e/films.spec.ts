@@ -48,6 +48,39 @@ test('films come in, are read, and the order takes what they say; a bad file sto
   expect(axe.violations.map((v) => `${v.id} ${v.nodes[0]?.html}`)).toEqual([])
 })
 
+test('a choke is mended on the film: tried, read back, used, and the old one set aside; all is taken back', async ({
+  page,
+}) => {
+  await open(page, '/orders/O-1006/art')
+  await page.getByLabel('Films of print P1').setInputFiles(await files('O-1006/P1'))
+  const choke = page.locator('[data-why="Choke of the base"]')
+  await expect(choke).toHaveText(/0\.3[0-9]\s*mm/, { timeout: 45_000 })
+  await page.getByLabel('What', { exact: true }).selectOption({ label: 'Choke the base' })
+  await page.getByLabel('By', { exact: true }).fill('0.5 mm')
+  await page.getByRole('button', { name: 'Try' }).click()
+  const told = page.getByRole('status', { name: 'Mended' })
+  await expect(told).toContainText(/0\.3\d\s*mm before,\s*0\.(49|5\d?)\s*mm\s*read back/, { timeout: 45_000 })
+  const address = await told.getByRole('link', { name: 'TIFF', exact: true }).getAttribute('href')
+  const file = await page.request.get(address ?? '')
+  expect(file.headers()['content-type']).toBe('image/tiff')
+  expect((await file.body()).length).toBeGreaterThan(5000)
+  await told.getByRole('button', { name: /^Use it/ }).click()
+  await expect(page.getByText('set aside, another in its place')).toBeVisible()
+  await expect(choke).toHaveText(/0\.(49|5\d?)\s*mm/, { timeout: 45_000 })
+
+  // Turned the wrong way it is told, and turned with one key; what was said is taken back.
+  await page.getByText(/^Left out of the art: 4 marks/).click()
+  await page.getByRole('button', { name: 'It is art' }).first().click()
+  await expect(page.getByText(/1 taken as art/)).toBeVisible()
+  await page.getByText(/1 taken as art/).click()
+  await page.getByRole('button', { name: 'Leave all out again' }).click()
+  await expect(page.getByText(/taken as art/)).toBeHidden()
+  await page.getByRole('button', { name: /^Remove .*choked/ }).click()
+  await page.getByRole('button', { name: /^Take back: set aside/ }).click()
+  await page.getByLabel(/^Colour of moth base/).selectOption('base')
+  await expect(choke).toHaveText(/0\.3[0-9]\s*mm/, { timeout: 45_000 })
+})
+
 test('a film is pushed by the keyboard and the gap is measured', async ({ page }) => {
   await open(page, '/orders/O-1007/art')
   const [, red, , , , black] = await files('O-1002/P1')

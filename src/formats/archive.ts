@@ -87,6 +87,7 @@ const filmSchema = yup.object({
   negative: yup.boolean().optional(),
   opaque: yup.boolean().optional(),
   screened: yup.boolean().optional(),
+  aside: yup.boolean().optional(),
   turn: yup.string().oneOf(keysOf(TURNS)).optional(),
   kept: filmPlaces.optional().default(undefined),
 })

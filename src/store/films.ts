@@ -63,22 +63,24 @@ const filmOf = (r: Tables['film']): StoredFilm => ({
   ...saidOf(r),
 })
 
-function saidOf({ negative, opaque, screened, turn, kept }: Tables['film']): FilmSaid {
+function saidOf({ negative, opaque, screened, turn, kept, aside }: Tables['film']): FilmSaid {
   return {
     ...(negative === null ? {} : { negative: negative === 1 }),
     ...(opaque === null ? {} : { opaque: opaque === 1 }),
     ...(screened === null ? {} : { screened: screened === 1 }),
     ...(turn !== null && Object.hasOwn(TURNS, turn) ? { turn: turn as Turn } : {}),
+    ...(aside === 1 ? { aside: true } : {}),
     ...(kept === null ? {} : { kept: JSON.parse(kept) as NonNullable<FilmSaid['kept']> }),
   }
 }
 
 /** The same as columns; what is not said is left as it is. */
-const saidIn = ({ negative, opaque, screened, turn, kept }: FilmChange) => ({
+const saidIn = ({ negative, opaque, screened, turn, kept, aside }: FilmChange) => ({
   ...(negative === undefined ? {} : { negative: negative === null ? null : Number(negative) }),
   ...(opaque === undefined ? {} : { opaque: opaque === null ? null : Number(opaque) }),
   ...(screened === undefined ? {} : { screened: screened === null ? null : Number(screened) }),
   ...(turn === undefined ? {} : { turn }),
+  ...(aside === undefined ? {} : { aside: aside ? 1 : null }),
   ...(kept === undefined ? {} : { kept: kept.length > 0 ? JSON.stringify(kept) : null }),
 })
 
@@ -238,6 +240,25 @@ export async function changeFilm(
     return numUpdatedRows > 0n
   })
 }
+
+/** Puts a film in the place of another, which is set aside and loses its colour. */
+export const replaceFilm = (
+  db: Database,
+  orderId: string,
+  placementId: string,
+  id: string,
+  film: Omit<StoredFilm, 'id'>,
+): Promise<void> =>
+  inOne(db, async (tx) => {
+    await tx
+      .updateTable('film')
+      .where('order_id', '=', orderId)
+      .where('placement_id', '=', placementId)
+      .where('id', '=', id)
+      .set({ ink: '', aside: 1 })
+      .execute()
+    await putFilm(tx, orderId, placementId, { ...film, id: crypto.randomUUID().slice(0, 8) })
+  })
 
 /** Takes a film off its print; the file stays, as another order may use it. */
 export const removeFilm = async (

@@ -254,6 +254,7 @@ export interface Tables extends InkTables {
     opaque: number | null
     screened: number | null
     turn: string | null
+    aside: number | null
     /** Places as JSON. */
     kept: string | null
   }

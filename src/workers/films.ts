@@ -1,7 +1,8 @@
 /** Reads films in a thread of its own, one set at a time, and cuts what previews need out of those it keeps. */
 
 import { createHash } from 'node:crypto'
-import { readFile } from 'node:fs/promises'
+import { mkdir, readFile } from 'node:fs/promises'
+import { dirname } from 'node:path'
 import { parentPort } from 'node:worker_threads'
 import { expose } from 'comlink'
 import nodeEndpoint, { type NodeEndpoint } from 'comlink/dist/esm/node-adapter.mjs'
@@ -9,10 +10,12 @@ import sharp from 'sharp'
 import {
   type BaseFacts,
   baseOf,
+  chokedBase,
   type ExposureFacts,
   exposures,
   type FilmSet,
   type GreyImage,
+  greyOf,
   meetingOf,
   type OpenedFacts,
   opened,
@@ -27,10 +30,11 @@ import {
   SMALLEST,
   settle,
   sharesOf,
+  spreadUnder,
   type Turn,
 } from '@/core/artwork'
 import { INCH } from '@/core/quantity'
-import { ahead, decodeFilm, type FilmPage, FilmProblem, filmPages } from '@/formats/film'
+import { ahead, decodeFilm, type FilmPage, FilmProblem, filmPages, MOST_PIXELS } from '@/formats/film'
 import { keepTable, keptTable, remembered, type Table } from './keptTable'
 
 /** Films to be laid on each other, all drawn at one resolution on one sheet. */
@@ -74,6 +78,42 @@ export interface Paint {
   readonly hex: string
   /** Lets what lies below shine through, as process inks do. */
   readonly clear: boolean
+}
+
+/** How a film is to be mended: a base drawn in under the films that need it, or a colour spread into another. */
+export interface Mending {
+  readonly film: number
+  /** Metres. */
+  readonly by: number
+  readonly needing?: readonly number[] | undefined
+  readonly into?: number | undefined
+}
+
+export interface Mended {
+  readonly token: string
+  readonly path: string
+  /** Choke or trap as it was, and as it is read back. */
+  readonly before: PairFacts['trap']
+  readonly after: PairFacts['trap']
+  /** What is read back is what was asked for, to a pixel. */
+  readonly holds: boolean
+}
+
+/** One bit a pixel at true scale: what a printer of films takes. */
+const tiffOf = ({ width, height, grey }: GreyImage, dpi: number) =>
+  sharp(grey, { raw: { width, height, channels: 1 }, limitInputPixels: MOST_PIXELS })
+    .toColourspace('b-w')
+    .tiff({
+      bitdepth: 1,
+      compression: 'ccittfax4',
+      xres: dpi / 25.4,
+      yres: dpi / 25.4,
+      resolutionUnit: 'inch',
+    })
+
+async function writeTiff(path: string, image: GreyImage, dpi: number): Promise<void> {
+  await mkdir(dirname(path), { recursive: true })
+  await tiffOf(image, dpi).toFile(path)
 }
 
 /** Sets kept in memory: a few prints someone goes back and forth between. */
@@ -248,6 +288,46 @@ const api = {
     const print = (await tableOf(order))?.planes[film]
     const shares = print && sharesOf(print, level, x * PIECE, y * PIECE, PIECE, PIECE)
     return shares?.some((s) => s > 0) ? shares : undefined
+  },
+
+  /**
+   * A film mended: written as a TIFF of one bit, and what is read back off it beside the others.
+   *
+   * @returns undefined when a film cannot be read
+   */
+  async mend(order: SetOrder, { film, by, needing, into }: Mending): Promise<Mended | undefined> {
+    const set = await known(order)
+    if (!set) return undefined
+    const read = (s: FilmSet) =>
+      into === undefined ? baseOf(s, film, needing ?? [], []).choke : meetingOf(s, film, into).trap
+    const plane =
+      into === undefined ? chokedBase(set, film, needing ?? [], by) : spreadUnder(set, film, into, by)
+    const asked = createHash('sha256')
+      .update(JSON.stringify([film, by, needing, into]))
+      .digest('hex')
+    const token = asked.slice(0, 12)
+    const path = `${order.table}-mend-${token}.tiff`
+    await writeTiff(path, { width: plane.width, height: plane.height, grey: greyOf(plane) }, order.dpi)
+    const image = await decodeFilm(new Uint8Array(await readFile(path)), {
+      page: 0,
+      width: plane.width,
+      height: plane.height,
+    })
+    const films = set.arts.map((a, i) => (i === film ? readFilm(image, order.dpi, false) : a.film))
+    const [before, after] = [read(set), read(settle(films, order.kept))]
+    const px = INCH / order.dpi
+    return { token, path, before, after, holds: after !== undefined && after.median >= by - px }
+  },
+
+  async mirrored(path: string, dpi: number): Promise<Uint8Array> {
+    const { data, info } = await sharp(path, { limitInputPixels: MOST_PIXELS })
+      .flop()
+      .greyscale()
+      .raw()
+      .toBuffer({ resolveWithObject: true })
+    return new Uint8Array(
+      await tiffOf({ width: info.width, height: info.height, grey: data }, dpi).toBuffer(),
+    )
   },
 
   /** The print as it will look on the cloth, as a PNG of a given width; undefined for empty films. */

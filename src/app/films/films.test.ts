@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import sharp from 'sharp'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Placement } from '@/core/order'
+import { decodeFilm, filmPages } from '@/formats/film'
 import { demoOrders } from '@/store/demo'
 import { DEMO_ART } from '@/store/demo/art'
 import { demoFile } from '@/store/demo/films'
@@ -180,6 +181,27 @@ describe('the thread that reads films', () => {
     expect(done).toEqual(['begun', 'table', 'tile', 'picture'])
     await expect(inDarkroom(() => Promise.reject(new Error('lost')), 'later')).rejects.toThrow('lost')
     expect(await inDarkroom((api) => api.tile(set, 9, 0, 0, 0))).toBeUndefined()
+  })
+
+  it('mends the choke of a base: a TIFF at true scale, read back before it is offered', async () => {
+    const mended = await inDarkroom((api) => api.mend(set, { film: 0, by: 0.0006, needing: [1] }))
+    if (!mended) throw new Error('not read')
+    expect(mended.holds).toBe(true)
+    expect(Math.abs((mended.after?.median ?? 0) - 0.0006)).toBeLessThan(0.0254 / 150)
+    expect((mended.before?.median ?? 1) * 1000).toBeCloseTo(0.34, 0)
+    const [page] = await filmPages(new Uint8Array(readFileSync(mended.path)))
+    expect(page?.pixels).toEqual({ width: 1949, height: 2852 })
+    expect(page?.dpi).toBeCloseTo(150, 0)
+    const mirror = await inDarkroom((api) => api.mirrored(mended.path, 150))
+    const how = { page: 0, width: 1949, height: 2852 }
+    const [one, two] = await Promise.all([
+      decodeFilm(new Uint8Array(readFileSync(mended.path)), how),
+      decodeFilm(mirror, { ...how, turn: 'mirrored' }),
+    ])
+    expect(Buffer.from(two.grey).equals(Buffer.from(one.grey))).toBe(true)
+    // What cannot be is told, and not offered: nothing is left of a base choked by more than it is wide.
+    const gone = await inDarkroom((api) => api.mend(set, { film: 0, by: 0.002, needing: [] }))
+    expect(gone?.holds).toBe(false)
   })
 
   it('after a start shows what it kept, without reading a film again; torn, it reads them', async () => {

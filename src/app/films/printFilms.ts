@@ -1,14 +1,15 @@
+import { isLaid } from '@/core/artwork'
 import { type Database, database } from '@/store/database'
 import { loadFilms, loadReading, type Reading, type StoredFilm, saveReading } from '@/store/films'
 import type { Outcome, Report } from '@/workers/films'
 import type { Urgency } from '../thread'
 import { readFilms } from './darkroom'
-import { isSized, setOrderOf } from './setOrder'
+import { setOrderOf } from './setOrder'
 
 /** The films of a print that can be laid on each other, and how they are drawn. */
 export async function printFilms(orderId: string, print: string) {
   const db = await database()
-  const films: readonly StoredFilm[] = ((await loadFilms(db, orderId))[print] ?? []).filter(isSized)
+  const films: readonly StoredFilm[] = ((await loadFilms(db, orderId))[print] ?? []).filter(isLaid)
   return { db, orderId, print, films, set: setOrderOf(films) }
 }
 

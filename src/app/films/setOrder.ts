@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto'
+import { isLaid } from '@/core/artwork'
 import { INCH } from '@/core/quantity'
 import { MOST_PIXELS } from '@/formats/film'
 import { filmFile, type StoredFilm } from '@/store/films'
@@ -10,12 +11,9 @@ const FINEST = 600
 /** What is read off films, counted up when it changes: what an older program read is read again. */
 const READER = 4
 
-/** A film whose resolution no one said yet cannot be laid on the others. */
-export const isSized = (film: StoredFilm): film is StoredFilm & { dpi: number } => film.dpi !== undefined
-
 /** How the films of a print are drawn for reading: all at the finest resolution that one of them has. */
 export function setOrderOf(films: readonly StoredFilm[]): SetOrder {
-  const sized = films.filter(isSized)
+  const sized = films.filter(isLaid)
   const finest = Math.max(0, ...sized.filter((f) => f.raster).map((f) => f.dpi))
   const inches = Math.max(0, ...sized.map((f) => (f.across / f.dpi) * (f.down / f.dpi)))
   const most = Math.floor(Math.sqrt(MOST_PIXELS / Math.max(inches, 1e-9)))

@@ -10,6 +10,8 @@ export interface FilmSaid {
   readonly screened?: boolean
   /** The way its file lies, which is turned back. */
   readonly turn?: Turn
+  /** It lies beside the table: another stands in its place. */
+  readonly aside?: boolean
   /** Places, metres from the top left of the sheet, of what looks like a mark or a label and is art. */
   readonly kept?: readonly { readonly x: number; readonly y: number }[]
 }
@@ -30,6 +32,10 @@ export interface BroughtFilm extends FilmSaid {
   readonly dpi?: number
   readonly raster: boolean
 }
+
+/** Whether a film lies on the table: its size is known, and it was not set aside. */
+export const isLaid = <F extends BroughtFilm>(film: F): film is F & { readonly dpi: number } =>
+  film.dpi !== undefined && !film.aside
 
 /** The same with the order and print it is of. */
 export interface FilmOfPrint extends BroughtFilm {

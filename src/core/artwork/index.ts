@@ -1,4 +1,4 @@
-export type { BroughtFilm, FilmOfPrint, FilmSaid } from './brought'
+export { type BroughtFilm, type FilmOfPrint, type FilmSaid, isLaid } from './brought'
 export { ARTWORK } from './definition'
 export * from './facts'
 export { readFilm } from './film'

@@ -9,6 +9,8 @@ import type { Plane } from './plane'
  * that lies away from the edge stay as they are, pixel by pixel.
  */
 
+/** An edge lies half a pixel from the middle of its last one; what is asked for is held, not fallen short of. */
+const HALF = 0.5
 /** Base that stands out farther than this beside its colours is meant to show as white. */
 const MEANT_MM = 1
 
@@ -38,7 +40,7 @@ export function chokedBase(set: FilmSet, base: number, needing: readonly number[
   const far = combined([bare, grown(colours, MEANT_MM * mm)], (b = 0, near = 0) => b & ~near)
   const meant = combined([bare, grown(far, 2 * MEANT_MM * mm)], (b = 0, near = 0) => b & near)
   const held = combined([colours, meant], (u = 0, m = 0) => u | m)
-  const inside = drawnIn(held, choke / px)
+  const inside = drawnIn(held, choke / px + HALF)
   return combined(
     [whole(white), white.print, inside],
     (all = 0, print = 0, stays = 0) => all & ~(print & ~stays),
@@ -55,7 +57,7 @@ export function spreadUnder(set: FilmSet, colour: number, under: number, trap: L
   const own = art(set, colour)
   const other = art(set, under)
   const px = 0.0254 / own.film.dpi
-  const wide = grown(own.regions, trap / px)
+  const wide = grown(own.regions, trap / px + HALF)
   return combined([whole(own), wide, other.regions], (all = 0, w = 0, u = 0) => all | (w & u))
 }
 

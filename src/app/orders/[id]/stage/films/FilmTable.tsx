@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { Eye, EyeOff, X } from 'lucide-react'
-import type { SetFacts } from '@/core/artwork'
+import { isLaid, type SetFacts } from '@/core/artwork'
 import type { InkColour } from '@/core/order'
 import { Button } from '@/ui/elements'
 import { Table, TextButton } from '@/ui/Section'
@@ -23,7 +23,7 @@ interface Props {
 /** One line for each film: whose colour, how much it prints, how fine it is. */
 export function FilmTable({ desk, inks, facts, hidden, onHide, onSpot }: Props) {
   const films = desk.table?.films ?? []
-  const sized = films.filter((f) => f.dpi !== undefined)
+  const sized = films.filter(isLaid)
   return (
     <Table mt="3" minWidth={{ base: '46rem', lg: '0' }} css={{ '& td': { verticalAlign: 'middle' } }}>
       <thead>
@@ -44,7 +44,7 @@ export function FilmTable({ desk, inks, facts, hidden, onHide, onSpot }: Props) 
       </thead>
       <tbody>
         {films.map((film) => {
-          const own = facts?.facts[sized.indexOf(film)]
+          const own = isLaid(film) ? facts?.facts[sized.indexOf(film)] : undefined
           const ink = inks.find((i) => i.id === film.ink)
           const shown = !hidden.has(film.id)
           return (
@@ -88,7 +88,12 @@ export function FilmTable({ desk, inks, facts, hidden, onHide, onSpot }: Props) 
                 {saidOf(film).map(([says, back]) => (
                   <Flex key={says} gap="1.5" fontSize="small" color="soft">
                     {says}
-                    <TextButton onClick={() => void desk.correct(film.id, back)}>take back</TextButton>
+                    <TextButton
+                      aria-label={`Take back: ${says}, ${film.name}`}
+                      onClick={() => void desk.correct(film.id, back)}
+                    >
+                      take back
+                    </TextButton>
                   </Flex>
                 ))}
               </td>

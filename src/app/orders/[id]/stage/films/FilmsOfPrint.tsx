@@ -3,7 +3,7 @@
 import { Box, Flex, Grid } from '@chakra-ui/react'
 import { type DragEvent, type ReactNode, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { useFormContext, useWatch } from 'react-hook-form'
-import { type FilmFacts, type Push, STILL } from '@/core/artwork'
+import { type FilmFacts, isLaid, type Push, STILL } from '@/core/artwork'
 import type { InkColour, Order } from '@/core/order'
 import { Empty } from '@/ui/Empty'
 import { Input } from '@/ui/elements'
@@ -51,7 +51,7 @@ export function FilmsOfPrint({
 
   const reading = table?.reading
   const leftOut = useMemo(() => mostLeftOut(reading?.facts ?? []), [reading])
-  const sized = table?.films.filter((f) => f.dpi !== undefined).length ?? 0
+  const sized = table?.films.filter(isLaid).length ?? 0
   const unread = sized > 0 && !reading
   // Films that were just brought are read at once; a person who gave up starts again by hand.
   const asked = useRef<string>(undefined)
@@ -75,7 +75,7 @@ export function FilmsOfPrint({
       ...inOrder.map((ink) => ({ ink: ink.id, ...paintOf(ink) })),
     ]
     return paints.flatMap(({ ink, hex, clear }) => {
-      const film = table?.films.find((f) => f.ink === ink && f.dpi !== undefined)
+      const film = table?.films.find((f) => f.ink === ink && isLaid(f))
       return film && !hidden.has(film.id) ? [{ id: film.id, hex, clear, push: pushes[film.id] ?? STILL }] : []
     })
   }, [table, inOrder, hidden, pushes])
@@ -180,7 +180,7 @@ export function FilmsOfPrint({
               )}
               {reading && (
                 <PushBar
-                  films={table.films.filter((f) => f.dpi !== undefined)}
+                  films={table.films.filter(isLaid)}
                   inks={inks}
                   pushing={pushing}
                   onChoose={setPushing}

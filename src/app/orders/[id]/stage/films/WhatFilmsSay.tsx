@@ -2,7 +2,9 @@ import type { Push } from '@/core/artwork'
 import type { InkColour } from '@/core/order'
 import type { Reading, StoredFilm } from '@/store/films'
 import { Findings } from './Findings'
+import { Mend } from './Mend'
 import { Misregister } from './Misregister'
+import { filmName } from './PushBar'
 import { UseReadings } from './UseReadings'
 import { useBase } from './useBase'
 import type { FilmsDesk } from './useFilms'
@@ -21,12 +23,18 @@ interface Props {
 /** What was read off the films: what is wrong with them, what the order says otherwise, what a miss would show. */
 export function WhatFilmsSay({ at, desk, films, inks, reading, pushes, onSpot }: Props) {
   const read = films.filter((f) => reading.films.includes(f.id))
-  const under = useMeasure(desk.base, desk.table?.set.key ?? '', useBase(read, inks))?.base
+  const onBase = useBase(read, inks)
+  const under = useMeasure(desk.base, desk.table?.set.key ?? '', onBase)?.base
+  const nameOf = (i: number) => {
+    const film = read[i]
+    return film ? filmName(film, inks) : ''
+  }
   return (
     <>
       <Findings {...{ desk, reading, under, onSpot }} />
       <UseReadings {...{ at, films, reading }} choke={under?.choke?.median} />
       <Misregister {...{ desk, inks, reading, pushes }} />
+      <Mend {...{ desk, reading, nameOf }} films={read} under={onBase} />
     </>
   )
 }

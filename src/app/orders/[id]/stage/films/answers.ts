@@ -26,7 +26,7 @@ export function answersTo(
 }
 
 /** What someone said of a film, and how it is taken back. */
-export function saidOf({ negative, opaque, screened, turn }: StoredFilm): readonly Answer[] {
+export function saidOf({ negative, opaque, screened, turn, aside }: StoredFilm): readonly Answer[] {
   return [
     ...(negative === undefined
       ? []
@@ -37,6 +37,7 @@ export function saidOf({ negative, opaque, screened, turn }: StoredFilm): readon
     ...(screened === undefined
       ? []
       : [[screened ? 'a halftone' : 'a pattern of the art', { screened: null }] as const]),
+    ...(aside ? [['set aside, another in its place', { aside: false }] as const] : []),
     ...(turn === undefined ? [] : [[`turned back: it lay ${TURNS[turn]}`, { turn: null }] as const]),
   ]
 }

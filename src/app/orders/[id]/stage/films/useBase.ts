@@ -4,7 +4,7 @@ import type { StoredFilm } from '@/store/films'
 import { useOrder } from '../../orderContext'
 
 /** Places of films in their set: the base, the colours that must have it under them, and those that could do without. */
-interface OnBase {
+export interface OnBase {
   readonly base: number
   readonly needing: readonly number[]
   readonly others: readonly number[]

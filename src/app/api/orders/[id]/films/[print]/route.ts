@@ -70,6 +70,7 @@ const corrected = object().shape({
   negative: boolean().strict().nullable(),
   opaque: boolean().strict().nullable(),
   screened: boolean().strict().nullable(),
+  aside: boolean().strict().nullable(),
   turn: mixed<Turn>()
     .nullable()
     .oneOf([null, ...keysOf(TURNS)], `One of ${keysOf(TURNS).join(', ')}, or null.`),
