@@ -77,7 +77,7 @@ test('a choke is mended on the film: tried, read back, used, and the old one set
   await expect(page.getByText(/taken as art/)).toBeHidden()
   await page.getByRole('button', { name: /^Remove .*choked/ }).click()
   await page.getByRole('button', { name: /^Take back: set aside/ }).click()
-  await page.getByLabel(/^Colour of moth base/).selectOption('base')
+  await page.getByLabel(/^Colour of .*base\.\w+$/).selectOption('base')
   await expect(choke).toHaveText(/0\.3[0-9]\s*mm/, { timeout: 45_000 })
 })
 

@@ -128,6 +128,26 @@ export const ARTWORK = defineRoom({
       source: 'common practice',
       severity: 'Watch',
     },
+    DOTS_LOST: {
+      says: '{film} goes down to {tint} at {ruling}: on {mesh} dots under {limit} are narrower than the threads stand apart, and are lost. {holds} would hold them.',
+      source: 'assumed',
+      severity: 'Watch',
+    },
+    DOTS_LOST_NONE: {
+      says: '{film} goes down to {tint} at {ruling}: on {mesh} dots under {limit} are narrower than the threads stand apart, and are lost. No mesh of the shop holds them: a coarser ruling, or no tint so light.',
+      source: 'assumed',
+      severity: 'Watch',
+    },
+    HOLES_LOST: {
+      says: '{film} goes up to {tint} at {ruling}: on {mesh} holes over {limit} are narrower than the threads stand apart, and fill in. {holds} would keep them open.',
+      source: 'assumed',
+      severity: 'Watch',
+    },
+    HOLES_LOST_NONE: {
+      says: '{film} goes up to {tint} at {ruling}: on {mesh} holes over {limit} are narrower than the threads stand apart, and fill in. No mesh of the shop keeps them open: a coarser ruling, or solid.',
+      source: 'assumed',
+      severity: 'Watch',
+    },
     LEFT_OUT: {
       says: '{marks} marks and {labels} labels or wedges were left out: they are framed on the light table.',
       source: 'geometry',

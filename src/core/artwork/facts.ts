@@ -49,7 +49,12 @@ export interface FilmFacts {
   readonly inkArea: Area
   /** Round the ink. */
   readonly box: Rectangle | undefined
-  readonly halftones: readonly (Omit<HalftoneScreen, 'tiles'> & { readonly area: Area })[]
+  readonly halftones: readonly (Omit<HalftoneScreen, 'tiles' | 'lightest' | 'darkest'> & {
+    readonly area: Area
+    /** Where its tints are the lightest and the darkest. */
+    readonly lightest?: Place
+    readonly darkest?: Place
+  })[]
   /** Random dots: stochastic and index separations, textures. */
   readonly grain: Area
   readonly line: Detail | undefined

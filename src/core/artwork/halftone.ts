@@ -19,6 +19,9 @@ export interface HalftoneScreen {
   readonly sure: boolean
   /** Dot sizes that occur: 5th and 95th per cent of the tints. */
   readonly tints: readonly [Share, Share]
+  /** Tiles that show them; undefined where none lies whole inside it. */
+  readonly lightest: number | undefined
+  readonly darkest: number | undefined
   /** Area of the film in this screen, in tiles. */
   readonly tiles: number
 }
@@ -249,7 +252,7 @@ function screensIn(
   return kept.map((c, i): Found => {
     const share = median(c.repeats.map((r) => r.share))
     const balance = median(c.repeats.map((r) => r.balance))
-    const tints = tintsOf(inkSums, map, i + 1, bits)
+    const { tints, lightest, darkest } = tintsOf(inkSums, map, i + 1, bits)
     const oneTone = tints[1] - tints[0] < ONE_TONE
     const artLike = oneTone && (c.lines || c.frequency * dpi < COARSE_LPI) ? LIKE_ART : 1
     const shown = Math.max(c.repeats.length / asked, (sizes[groups.indexOf(c)] ?? 0) / candidates.length)
@@ -263,6 +266,8 @@ function screensIn(
       confidence,
       sure: believed || confidence >= SURE,
       tints,
+      lightest,
+      darkest,
       tiles: tiles.length,
     }
     return { screen, tiles }
@@ -310,16 +315,21 @@ function tileMap(
 }
 
 /** Range of the tints of a screen, from tiles that lie whole inside it. */
-function tintsOf(inkSums: Float64Array, map: Uint8Array, number: number, bits: Plane): [Share, Share] {
+function tintsOf(inkSums: Float64Array, map: Uint8Array, number: number, bits: Plane) {
   const { tilesX, width, height } = bits
-  const tints: number[] = []
+  const tints: (readonly [tint: Share, tile: number])[] = []
   for (let t = 0; t < map.length; t++) {
     if (map[t] !== number) continue
     const whole = ((t % tilesX) + 1) * TILE <= width && (Math.floor(t / tilesX) + 1) * TILE <= height
     const beside = [-1, 0, 1].flatMap((dy) => [-1, 0, 1].map((dx) => t + dy * tilesX + dx))
-    if (whole && beside.every((r) => map[r] === number)) tints.push((inkSums[t] ?? 0) / FULL)
+    if (whole && beside.every((r) => map[r] === number)) tints.push([(inkSums[t] ?? 0) / FULL, t])
   }
-  tints.sort((a, b) => a - b)
-  const at = (q: number) => tints[Math.min(tints.length - 1, Math.floor(q * tints.length))] ?? 0
-  return [at(0.05), at(0.95)]
+  tints.sort(([a], [b]) => a - b)
+  const at = (q: number) => tints[Math.min(tints.length - 1, Math.floor(q * tints.length))]
+  const [least, most] = [at(0.05), at(0.95)]
+  return {
+    tints: [least?.[0] ?? 0, most?.[0] ?? 0] as const,
+    lightest: least?.[1],
+    darkest: most?.[1],
+  }
 }

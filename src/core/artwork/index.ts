@@ -1,5 +1,6 @@
 export { type BroughtFilm, type FilmOfPrint, type FilmSaid, isLaid } from './brought'
 export { ARTWORK } from './definition'
+export { lostDots } from './dots'
 export * from './facts'
 export { readFilm } from './film'
 export * from './findings'

@@ -10,7 +10,7 @@ import { type Mislaid, mislaidIn } from './matching'
 import { type Exposure, exposureOf, type Opened, openedBy, type Push, STILL } from './misregister'
 import type { Box } from './pack'
 import { pairOf } from './pairs'
-import { CELL, FULL } from './plane'
+import { CELL, FULL, TILE } from './plane'
 import type { Thin } from './thickness'
 
 /** Marks this far from their place are an error of the film, in pixels: half a pixel is read, half is room. */
@@ -77,9 +77,11 @@ export function settle(
       mislaid: mislaidFacts(mislaid[i], px),
       inkArea: a.ink * px * px,
       box: rectangle(a.box),
-      halftones: a.film.halftone.screens.map(({ tiles, ...screen }) => ({
+      halftones: a.film.halftone.screens.map(({ tiles, lightest, darkest, ...screen }) => ({
         ...screen,
         area: tiles * FULL * px * px,
+        ...(lightest === undefined ? {} : { lightest: tilePlace(a, lightest, px) }),
+        ...(darkest === undefined ? {} : { darkest: tilePlace(a, darkest, px) }),
       })),
       grain: a.film.halftone.grain * FULL * px * px,
       line: detail(a.lines, px),
@@ -122,6 +124,12 @@ const inMetres = (box: Box, px: number): Rectangle => ({
 
 const mislaidFacts = (m: (Mislaid & { readonly laid: boolean }) | undefined, px: number) =>
   m && { turn: m.turn, dx: m.dx * px, dy: m.dy * px, then: m.then, laid: m.laid }
+
+/** The middle of a tile, where it lies once the film is laid on the others. */
+const tilePlace = ({ print, shift }: Art, tile: number, px: number) => ({
+  x: (((tile % print.tilesX) + 0.5) * TILE + shift[0]) * px,
+  y: ((Math.floor(tile / print.tilesX) + 0.5) * TILE + shift[1]) * px,
+})
 
 const movedBack = (box: Box, [dx, dy]: readonly [number, number]) => movedBox(box, [-dx, -dy])
 

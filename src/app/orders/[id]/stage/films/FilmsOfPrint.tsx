@@ -212,7 +212,7 @@ export function FilmsOfPrint({
             </Flex>
           )}
           {reading && (
-            <WhatFilmsSay {...{ at, desk, inks, reading, pushes }} films={table.films} onSpot={setSpot} />
+            <WhatFilmsSay {...{ at, id, desk, inks, reading, pushes }} films={table.films} onSpot={setSpot} />
           )}
         </>
       )}

@@ -16,11 +16,13 @@ interface Props {
   readonly reading: Reading
   /** What the base was measured to be; undefined without one, and until then. */
   readonly under: BaseFacts | undefined
+  /** Tints that their mesh would not hold. */
+  readonly lost: readonly FilmFinding[]
   readonly onSpot: (spot: { readonly x: number; readonly y: number }) => void
 }
 
 /** What is wrong with the films, or worth knowing, before a screen is burnt. */
-export function Findings({ desk, reading, under, onSpot }: Props) {
+export function Findings({ desk, reading, under, lost, onSpot }: Props) {
   const { units } = useSettings()
   const films = desk.table?.films.filter((f) => reading.films.includes(f.id)) ?? []
   const tight =
@@ -31,6 +33,7 @@ export function Findings({ desk, reading, under, onSpot }: Props) {
   const read = reading.films.map((id) => films.find((f) => f.id === id))
   const found = [
     ...(tight ? [alone(tight)] : []),
+    ...lost,
     ...filmFindings(
       reading.facts,
       read.map((f, i) => f?.name ?? reading.films[i] ?? ''),
