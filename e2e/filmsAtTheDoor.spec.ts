@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import type { APIRequestContext } from '@playwright/test'
 import { Document, renderToBuffer, Page as Sheet } from '@react-pdf/renderer'
 import { createElement } from 'react'
@@ -91,11 +92,74 @@ test('the pages of one document come in the order of the colours, and each can b
   const [first] = await films()
   await request.patch(`${door}?film=${first?.id}`, { data: { ink: '' } })
   expect((await films())[0]?.ink).toBe('')
-  const bad = await request.patch(`${door}?film=${first?.id}`, { data: { dpi: 4 } })
-  expect([bad.status(), await bad.json()]).toEqual([400, { wrong: ['dpi: At least 30 dpi.'] }])
+  const bad = await request.patch(`${door}?film=${first?.id}`, { data: { dpi: 0.001 } })
+  expect([bad.status(), await bad.json()]).toEqual([400, { wrong: ['Between 2 mm and 2 m, please.'] }])
   expect((await request.patch(`${door}?film=nosuch`, { data: { ink: '' } })).status()).toBe(404)
   await request.delete(`${door}?film=${first?.id}`)
   expect(await films()).toHaveLength(1)
+})
+
+test('a composite comes as a film for each of its plates, matched by their names', async ({ request }) => {
+  const door = '/api/orders/O-1002/films/P2'
+  const composite = readFileSync('src/formats/film/elsewhere/composite.pdf')
+  expect((await request.post(`${door}?name=regatta.pdf`, { data: composite })).ok()).toBe(true)
+  const { films } = (await (await request.get(door)).json()) as {
+    films: { id: string; ink: string; name: string }[]
+  }
+  expect(films.map((f) => f.name)).toEqual([
+    'regatta.pdf, Buoy red',
+    'regatta.pdf, Harbour blue',
+    'regatta.pdf, Black',
+  ])
+  expect(films.map((f) => f.ink !== '')).toEqual([true, true, true])
+  for (const { id } of films) await request.delete(`${door}?film=${id}`)
+})
+
+test('a picture that is cut short is told each time it is read, and stops no other print', async ({
+  request,
+}) => {
+  const door = '/api/orders/O-1005/films/P2'
+  const noise = await sharp({
+    create: {
+      width: 900,
+      height: 900,
+      channels: 3,
+      background: '#fff',
+      noise: { type: 'gaussian', mean: 128, sigma: 60 },
+    },
+  })
+    .withMetadata({ density: 300 })
+    .png()
+    .toBuffer()
+  expect(
+    (await request.post(`${door}?name=short.png`, { data: noise.subarray(0, noise.length / 2) })).ok(),
+  ).toBe(true)
+  for (let i = 0; i < 12; i++) {
+    const lines = (await (await request.get(`${door}/reading`)).text()).trim().split('\n')
+    expect(lines.map((l) => JSON.parse(l)).filter((l) => l.step === 'wrong')).toMatchObject([
+      { problem: 'This picture is cut short or damaged, so it cannot be read.' },
+    ])
+  }
+  const { films } = (await (await request.get(door)).json()) as { films: { id: string }[] }
+  for (const { id } of films) await request.delete(`${door}?film=${id}`)
+})
+
+test('a drawing without a size in millimetres is asked how high it is, and is used from then on', async ({
+  page,
+}) => {
+  await open(page, '/orders/O-1005/art')
+  const drawing =
+    '<svg xmlns="http://www.w3.org/2000/svg" width="400px" height="200px"><rect width="400" height="200" y="10"/></svg>'
+  await page
+    .getByLabel('Films of print P2')
+    .setInputFiles({ name: 'pixels.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(drawing) })
+  const high = page.getByLabel('Height of pixels.svg in millimetres')
+  await high.fill('100')
+  await high.press('Enter')
+  await expect(page.locator('[data-why="Size of pixels.svg"]')).toHaveText(/^200\s*mm × 95\s*mm/, {
+    timeout: 30_000,
+  })
+  await page.getByRole('button', { name: 'Remove pixels.svg' }).click()
 })
 
 test('questions that cannot be measured are refused in words', async ({ request }) => {

@@ -1,7 +1,7 @@
 /** Reads films in a thread of its own, one set at a time, and cuts what previews need out of those it keeps. */
 
 import { createHash } from 'node:crypto'
-import { mkdir, readFile } from 'node:fs/promises'
+import { mkdir, readFile, writeFile } from 'node:fs/promises'
 import { dirname } from 'node:path'
 import { parentPort } from 'node:worker_threads'
 import { expose } from 'comlink'
@@ -34,7 +34,15 @@ import {
   type Turn,
 } from '@/core/artwork'
 import { INCH } from '@/core/quantity'
-import { ahead, decodeFilm, type FilmPage, FilmProblem, filmPages, MOST_PIXELS } from '@/formats/film'
+import {
+  ahead,
+  decodeFilm,
+  type FilmPage,
+  FilmProblem,
+  filmPages,
+  MOST_PIXELS,
+  platesOf,
+} from '@/formats/film'
 import { keepTable, keptTable, remembered, type Table } from './keptTable'
 
 /** Films to be laid on each other, all drawn at one resolution on one sheet. */
@@ -78,6 +86,13 @@ export interface Paint {
   readonly hex: string
   /** Lets what lies below shine through, as process inks do. */
   readonly clear: boolean
+}
+
+/** What a file holds that came in. */
+export interface Looked {
+  readonly pages: readonly FilmPage[]
+  readonly plates: readonly { readonly name: string; readonly path: string }[]
+  readonly problem: string
 }
 
 /** How a film is to be mended: a base drawn in under the films that need it, or a colour spread into another. */
@@ -217,12 +232,17 @@ const BORDER = 0.06
 const channels = (hex: string) => [1, 3, 5].map((at) => Number.parseInt(hex.slice(at, at + 2), 16))
 
 const api = {
-  /** @returns pages, or none and what is wrong with the file */
-  async pages(path: string): Promise<{ readonly pages: readonly FilmPage[]; readonly problem: string }> {
+  /** @returns pages, and the plates of a composite, each in a file beside it; or none and what is wrong with the file */
+  async pages(path: string): Promise<Looked> {
     try {
-      return { pages: await filmPages(new Uint8Array(await readFile(path))), problem: '' }
+      const bytes = new Uint8Array(await readFile(path))
+      const pages = await filmPages(bytes)
+      const plates = pages.length === 1 ? await platesOf(bytes) : []
+      const files = plates.map(({ name }, i) => ({ name, path: `${path}-plate-${i}` }))
+      for (const [i, { path: to }] of files.entries()) await writeFile(to, plates[i]?.bytes ?? '')
+      return { pages, plates: files, problem: '' }
     } catch (error) {
-      if (error instanceof FilmProblem) return { pages: [], problem: error.message }
+      if (error instanceof FilmProblem) return { pages: [], plates: [], problem: error.message }
       throw error
     }
   },

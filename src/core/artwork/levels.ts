@@ -114,6 +114,7 @@ const BARE = 0.8
 const EXTREME = 6
 const SEEN = 0.0002
 const COMMON = 0.5
+const NEAR_BLACK = 90
 const NEAR = 12
 /** A peak holds so much of all pixels, and falls to this share of its height further in. */
 const PEAK = 0.0005
@@ -143,7 +144,9 @@ export function levelsOf(image: GreyImage, margin: number, negative?: boolean): 
     if (peak === undefined) return extreme
     const common =
       sumOf(h, Math.max(from, peak - NEAR), Math.min(to, peak + NEAR)) > COMMON * sumOf(h, from, to)
-    return scan || common ? middleAbout(bare, peak) : extreme
+    // A drawing's own black is near black; what is lighter in it is a grey that was never screened.
+    const meant = common && Math.abs(peak - extreme) < NEAR_BLACK
+    return scan || meant ? middleAbout(bare, peak) : extreme
   }
   const dark = level(0, 0, mid)
   const light = level(255, mid + 1, 255)

@@ -7,6 +7,7 @@ import { FilmProblem, MOST_PAGES, MOST_PIXELS, MOST_SOURCE, tooLarge } from './p
 import { drawingAt, drawingShape, readDrawing } from './svg'
 
 export { ahead } from './ahead'
+export { platesOf } from './plates'
 export { FilmProblem, MOST_BYTES, MOST_PIXELS } from './problem'
 
 /** One page of a file, as far as it can be told without reading it whole. */

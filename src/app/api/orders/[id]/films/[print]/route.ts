@@ -5,9 +5,10 @@ import { pipeline } from 'node:stream/promises'
 import type { ReadableStream as NodeStream } from 'node:stream/web'
 import { boolean, mixed, number, object, string } from 'yup'
 import { colourOfFile, TURNS, type Turn } from '@/core/artwork'
+import type { Placement } from '@/core/order'
 import { keysOf } from '@/core/quantity'
 import { filmPlaces } from '@/formats/archive'
-import { MOST_BYTES } from '@/formats/film'
+import { type FilmPage, MOST_BYTES } from '@/formats/film'
 import { database } from '@/store/database'
 import {
   addFilms,
@@ -110,6 +111,7 @@ export async function POST(request: Request, { params }: Context): Promise<Respo
         .slice(0, 200) || 'film'
     if (!request.body) return json({ wrong: [`${name}: this file is empty.`] }, 400)
     const incoming = await incomingFile()
+    const made = [incoming]
     try {
       await pipeline(
         Readable.fromWeb(request.body as unknown as NodeStream),
@@ -117,27 +119,15 @@ export async function POST(request: Request, { params }: Context): Promise<Respo
         createWriteStream(incoming),
       )
       if ((await stat(incoming)).size === 0) return json({ wrong: [`${name}: this file is empty.`] }, 400)
-      const { pages, problem } = await pagesOf(incoming)
+      const { pages, plates, problem } = await pagesOf(incoming)
+      made.push(...plates.map((p) => p.path))
       if (problem) return json({ wrong: [`${name}: ${problem}`] }, 400)
-      const hash = await keepFile(incoming)
-      // The pages of one document come in the order of the colours; a file by itself says its colour by its name.
-      const inOrder = pages.length > 1 ? placement.inks.map((i) => i.id) : []
-      const first = pages.length > placement.inks.length ? ['base'] : []
-      const byPage = [...first, ...inOrder]
-      const added = await addFilms(
-        db,
-        id,
-        print,
-        pages.map((p) => ({
-          ink: pages.length > 1 ? (byPage[p.page] ?? '') : colourOfFile(name, placement.inks),
-          name: pages.length > 1 ? `${name}, page ${p.page + 1}` : name,
-          hash,
-          page: p.page,
-          ...unitsOf(p),
-          raster: p.pixels !== undefined,
-        })),
-      )
-      return added ? json({ films: pages.length }) : nothing(`order ${id}`)
+      const films =
+        plates.length > 0
+          ? await platedFilms(name, pages[0] as FilmPage, plates, placement)
+          : pagedFilms(name, pages, await keepFile(incoming), placement)
+      const added = await addFilms(db, id, print, films)
+      return added ? json({ films: films.length }) : nothing(`order ${id}`)
     } catch (error) {
       if (error instanceof TooLong || error instanceof Cancelled)
         return json(
@@ -153,27 +143,57 @@ export async function POST(request: Request, { params }: Context): Promise<Respo
         )
       throw error
     } finally {
-      await dropFile(incoming)
+      await Promise.all(made.map(dropFile))
     }
   })
+}
+
+type NewFilm = Omit<StoredFilm, 'id'>
+
+/** A film for each plate of a composite, matched to its colour by the plate's name. */
+async function platedFilms(
+  name: string,
+  page: FilmPage,
+  plates: readonly { readonly name: string; readonly path: string }[],
+  { inks }: Placement,
+): Promise<readonly NewFilm[]> {
+  const films: NewFilm[] = []
+  for (const plate of plates)
+    films.push({
+      ink: colourOfFile(plate.name, inks),
+      name: `${name}, ${plate.name}`,
+      hash: await keepFile(plate.path),
+      page: 0,
+      ...unitsOf(page),
+      raster: false,
+    })
+  return films
+}
+
+/** A film for each page: those of one document come in the order of the colours, a file by itself says its colour by its name. */
+function pagedFilms(
+  name: string,
+  pages: readonly FilmPage[],
+  hash: string,
+  { inks }: Placement,
+): readonly NewFilm[] {
+  const several = pages.length > 1
+  const first = pages.length > inks.length ? ['base'] : []
+  const byPage = [...first, ...inks.map((i) => i.id)]
+  return pages.map((p) => ({
+    ink: several ? (byPage[p.page] ?? '') : colourOfFile(name, inks),
+    name: several ? `${name}, page ${p.page + 1}` : name,
+    hash,
+    page: p.page,
+    ...unitsOf(p),
+    raster: p.pixels !== undefined,
+  }))
 }
 
 const MM = 25.4
 
 /** A drawing of known size counts in millimetres; one without in its own units, until someone says how large it is. */
-function unitsOf({
-  pixels,
-  dpi,
-  size,
-  shape,
-  units,
-}: {
-  readonly pixels: { readonly width: number; readonly height: number } | undefined
-  readonly dpi: number | undefined
-  readonly size: { readonly width: number; readonly height: number } | undefined
-  readonly shape: number
-  readonly units?: { readonly width: number; readonly height: number }
-}) {
+function unitsOf({ pixels, dpi, size, shape, units }: FilmPage) {
   if (pixels) return { across: pixels.width, down: pixels.height, ...(dpi === undefined ? {} : { dpi }) }
   if (size) return { across: size.width, down: size.height, dpi: MM }
   return units ? { across: units.width, down: units.height } : { across: shape, down: 1 }
