@@ -173,7 +173,7 @@ test('questions that cannot be measured are refused in words', async ({ request 
   expect(await measure('{')).toEqual([400, 'This is no JSON.'])
   expect((await measure('{"tolerance": 3}'))[1]).toMatch(/tolerance must be less than or equal to 0.005/)
   expect((await measure('{"pushes": [{"dx": 0}]}'))[0]).toBe(400)
-  expect((await request.get(`${DOOR}/tile?film=x&key=y`)).status()).toBe(404)
+  expect((await request.get(`${DOOR}/tile?film=x&key=y`)).status()).toBe(400)
   expect((await request.get('/api/orders/O-1005/films/P9/picture')).status()).toBe(404)
   // Without films there is the bare cloth.
   expect((await request.get('/api/orders/O-1005/films/P1/picture')).headers()['content-type']).toBe(

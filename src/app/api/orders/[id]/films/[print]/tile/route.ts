@@ -13,9 +13,6 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
     const { id, print } = await params
     const query = new URL(request.url).searchParams
     const [level, x, y] = ['level', 'x', 'y'].map((name) => Number(query.get(name) ?? Number.NaN))
-    const { films, set } = await printFilms(id, print)
-    const film = films.findIndex((f) => f.id === query.get('film'))
-    if (film < 0 || query.get('key') !== set.key) return nothing('such film')
     if (
       !Number.isInteger(level) ||
       !Number.isInteger(x) ||
@@ -23,6 +20,12 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
       (level as number) > SMALLEST
     )
       return json({ wrong: ['level, x and y must be whole numbers.'] }, 400)
+    const { films, set } = await printFilms(id, print)
+    // Of films as they were a moment ago: whoever asks will ask for the new ones.
+    if (query.get('key') !== set.key)
+      return new Response(null, { status: 204, headers: { 'cache-control': 'no-store' } })
+    const film = films.findIndex((f) => f.id === query.get('film'))
+    if (film < 0) return nothing('such film')
     const tile = await inDarkroom((api) => api.tile(set, film, level as number, x as number, y as number))
     const headers = { 'cache-control': 'private, max-age=31536000, immutable' }
     return tile
