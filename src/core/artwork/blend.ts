@@ -32,7 +32,14 @@ interface Tints {
   readonly screened: (column: number, row: number) => boolean
 }
 
-function tintsOf({ print, film }: Art, shift: readonly [number, number]): Tints {
+/** Tints of each film once, whatever it meets. */
+const known = new WeakMap<Art, Tints>()
+
+function tintsOf(art: Art): Tints {
+  const before = known.get(art)
+  if (before) return before
+  const { print, film, shift } = art
+
   const side = Math.max(1, Math.round((BLOCK_MM * film.dpi) / 25.4 / 32)) * 32
   const columns = Math.floor(print.width / side)
   const rows = Math.floor(print.height / side)
@@ -44,7 +51,7 @@ function tintsOf({ print, film }: Art, shift: readonly [number, number]): Tints 
       const at = Math.floor(y / side) * columns + Math.floor((w * 32) / side)
       sums[at] = (sums[at] ?? 0) + popcount(word)
     }
-  return {
+  const tints: Tints = {
     columns,
     rows,
     side,
@@ -56,6 +63,8 @@ function tintsOf({ print, film }: Art, shift: readonly [number, number]): Tints 
       return x >= 0 && x < print.tilesX && (film.halftone.map[y * print.tilesX + x] ?? 0) > 0
     },
   }
+  known.set(art, tints)
+  return tints
 }
 
 const WAYS = [
@@ -135,7 +144,7 @@ export function fadeStops(
   a: Art,
   b: Art,
 ): { readonly of: 'a' | 'b'; readonly stops: readonly Stop[] } | undefined {
-  const [ta, tb] = [tintsOf(a, a.shift), tintsOf(b, b.shift)]
+  const [ta, tb] = [tintsOf(a), tintsOf(b)]
   const [ofA, ofB] = [worstLine(ta, tb), worstLine(tb, ta)]
   const worse =
     ofA.length >= ofB.length ? ({ of: 'a', stops: ofA } as const) : ({ of: 'b', stops: ofB } as const)

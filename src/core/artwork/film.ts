@@ -1,22 +1,14 @@
 import { INCH, type Share } from '../quantity'
-import { type Coarse, coarseOf, components } from './coarse'
+import { type Coarse, coarseOf } from './coarse'
 import { descreen } from './descreen'
 import { type Distances, distancesOf } from './distance'
+import { takeDust } from './dust'
+import { greyIn } from './grey'
 import { findHalftone, type Halftone } from './halftone'
 import { type GreyImage, inkTable, type Levels, levelsOf, shareTable } from './levels'
 import { boxOf, findMarks, type Mark } from './marks'
 import { around, type Box, inkIn, meets, type Packed, pack, within } from './pack'
-import {
-  CELL,
-  clearCells,
-  copyPlane,
-  despeckle,
-  inkInCells,
-  type Plane,
-  TILE,
-  tileCounts,
-  tileEdges,
-} from './plane'
+import { copyPlane, despeckle, type Plane, TILE, tileCounts, tileEdges } from './plane'
 import { type Thin, thinStrokes } from './thickness'
 
 /** What one film shows by itself, before it is laid beside the others. */
@@ -37,17 +29,17 @@ export interface Film {
   readonly halftone: Halftone
   /** What looks like a registration mark; `agreement` tells which are. */
   readonly marks: readonly Mark[]
-  /** Cells with ink. */
+  /** Cells with ink, and which of them hang together. */
   readonly coarse: Coarse
+  readonly pieces: readonly (readonly number[])[]
   /** Round all ink that does not look like a mark, or a line beside it; undefined without any. */
   readonly art: Box | undefined
   readonly lines: readonly Thin[]
   readonly gaps: readonly Thin[]
   /** Single pixels and pinholes in flat art, and dust. */
   readonly specks: number
-  /** Ink that stands alone and is too small to be art, in pixels, and the cells it lies in. */
+  /** Ink that stands alone and is too small to be art, in pixels. */
   readonly dust: number
-  readonly dusty: readonly number[]
   /** Film that is grey all over, neither screened nor solid, in pixels. */
   readonly grey: number
 }
@@ -74,91 +66,31 @@ export function readFilm(image: GreyImage, dpi: number, negative?: boolean, scre
   const halftone = findHalftone(image, table, packed, tileEdges(packed.bits, counts), dpi, screened)
   const flat = farFromHalftone(halftone.map, packed.bits.tilesX)
   const { plane: clean, specks: single } = despeckle(packed.bits, flat)
-  const dusty = dustIn(clean, dpi)
-  const columns = coarseOf(clean).columns
-  const dust = inkInCells(packed.bits, dusty, columns)
-  clearCells(clean, dusty, columns)
-  forget(packed, dusty)
+  const coarse = coarseOf(clean)
+  const dusty = takeDust(clean, coarse, packed, dpi)
   const period = [...halftone.screens.map((s) => dpi / INCH / s.ruling), GRAIN_INCH * dpi]
   const regions = descreen(clean, (tile) => {
     const screen = halftone.map[tile] ?? 0
     return screen === 0 ? 0 : BRIDGE * (period[screen - 1] ?? 0)
   })
-  const coarse = coarseOf(clean)
-  const specks = single + dusty.length
-  const marks = findMarks(clean, coarse, dpi, (tile) => halftone.map[tile] !== 0)
-  const art = restOf(coarse, marks)
+  const { pieces, dust } = dusty
+  const specks = single + dusty.specks
+  const marks = findMarks(clean, coarse, pieces, dpi, (tile) => halftone.map[tile] !== 0)
+  const rest = pieces
+    .map((cells) => boxOf(cells, coarse.columns))
+    .filter((box) => !marks.some((m) => meets(m.box, box)))
+  const art = rest.length > 0 ? rest.reduce(around) : undefined
   const strokes = (kind: 0 | 1) => thinStrokes(clean, image, table, kind, dpi, flat)
   const [lines, gaps] = [strokes(1), strokes(0)]
   const grey = greyIn(image, packed, table)
   return {
-    ...{ dpi, levels, packed, regions, halftone, marks, coarse, art, lines, gaps },
-    ...{ specks, dust, dusty, grey },
+    ...{ dpi, levels, packed, regions, halftone, marks, coarse, pieces, art, lines, gaps },
+    ...{ specks, dust, grey },
     sheet: image.sheet ?? { width: image.width, height: image.height },
     guessed: negative === undefined,
     opaque: image.opaque ?? false,
     translucent: image.translucent ?? 0,
   }
-}
-
-/** Takes cells out of the sums of ink. */
-function forget({ bits, cells, inkSums }: Packed, gone: readonly number[]): void {
-  const across = TILE / CELL
-  const columns = bits.tilesX * across
-  for (const c of gone) {
-    const tile =
-      Math.floor(Math.floor(c / columns) / across) * bits.tilesX + Math.floor((c % columns) / across)
-    inkSums[tile] = (inkSums[tile] ?? 0) - (cells[c] ?? 0) / 255
-    cells[c] = 0
-  }
-}
-
-/** Less ink than this, by itself in clear film, is dust: 0.03 square millimetres, a dot of 0.2 mm. */
-const DUST_MM2 = 0.03
-/** It lies in so few cells. */
-const DUST_CELLS = 4
-
-/** Cells of ink that stands alone and is too small to be art. Dots of a halftone stand beside others. */
-function dustIn(clean: Plane, dpi: number): readonly number[] {
-  const coarse = coarseOf(clean)
-  const most = DUST_MM2 * (dpi / 25.4) ** 2
-  return components(coarse, DUST_CELLS)
-    .filter((cells) => inkInCells(clean, cells, coarse.columns) <= most)
-    .flat()
-}
-
-/** A cell is grey when its mean lies between these, and all of its pixels within this of each other. */
-const GREY = [0.1, 0.9] as const
-const EVEN = 0.3 * 255
-
-/** Film that is grey all over, in pixels: what was never screened prints solid or not at all. */
-function greyIn({ width, height, grey }: GreyImage, { bits, cells }: Packed, table: Uint8Array): number {
-  const columns = (bits.tilesX * TILE) / CELL
-  let sum = 0
-  for (let c = 0; c < cells.length; c++) {
-    const share = (cells[c] ?? 0) / (255 * CELL * CELL)
-    if (share < GREY[0] || share > GREY[1]) continue
-    const x0 = (c % columns) * CELL
-    const y0 = Math.floor(c / columns) * CELL
-    if (x0 + CELL > width || y0 + CELL > height) continue
-    let [least, most] = [255, 0]
-    for (let y = y0; y < y0 + CELL; y++)
-      for (let x = x0; x < x0 + CELL; x++) {
-        const ink = table[grey[y * width + x] ?? 0] ?? 0
-        least = Math.min(least, ink)
-        most = Math.max(most, ink)
-      }
-    if (most - least <= EVEN) sum += CELL * CELL
-  }
-  return sum
-}
-
-/** Round all ink but what looks like a mark. */
-function restOf(coarse: Coarse, marks: readonly Mark[]): Box | undefined {
-  const boxes = components(coarse, Number.POSITIVE_INFINITY)
-    .map((cells) => boxOf(cells, coarse.columns))
-    .filter((box) => !marks.some((m) => meets(m.box, box)))
-  return boxes.length > 0 ? boxes.reduce(around) : undefined
 }
 
 /** Beside a halftone the rim of its dots looks like thin lines. */

@@ -129,16 +129,20 @@ function wavesOf({ frequency, angle, lines }: Cluster): readonly Wave[] {
 
 /** Gives the share of a tile's variation that each screen's waves explain. */
 function explainer(image: GreyImage, table: Uint8Array, screens: readonly (readonly Wave[])[]) {
-  const powers = (w: number, h: number) => screens.map((waves) => waves.map((wave) => powerOver(w, h, wave)))
-  const whole = powers(TILE, TILE)
-  const signal = new Float64Array(FULL)
+  // Rows beyond what a period needs tell nothing new.
+  const fastest = Math.max(...screens.flat().map(({ u, v }) => Math.hypot(u, v)))
+  const step = fastest * 5 < 1 ? 2 : 1
+  const powers = (w: number, h: number) =>
+    screens.map((waves) => waves.map(({ u, v }) => powerOver(w, h, { u, v: v * step })))
+  const whole = powers(TILE, TILE / step)
+  const signal = new Float64Array(FULL / step)
   return (tx: number, ty: number): readonly Share[] => {
     const w = Math.min(TILE, image.width - tx * TILE)
-    const h = Math.min(TILE, image.height - ty * TILE)
+    const h = Math.floor(Math.min(TILE, image.height - ty * TILE) / step)
     const n = w * h
     let sum = 0
     for (let y = 0; y < h; y++) {
-      const from = (ty * TILE + y) * image.width + tx * TILE
+      const from = (ty * TILE + y * step) * image.width + tx * TILE
       for (let x = 0; x < w; x++) {
         const ink = table[image.grey[from + x] ?? 0] ?? 0
         signal[y * w + x] = ink
@@ -152,8 +156,8 @@ function explainer(image: GreyImage, table: Uint8Array, screens: readonly (reado
       signal[i] = off
       variation += off * off
     }
-    if (variation === 0) return screens.map(() => 0)
-    const own = n === FULL ? whole : powers(w, h)
+    if (n === 0 || variation === 0) return screens.map(() => 0)
+    const own = n === signal.length ? whole : powers(w, h)
     return own.map((waves) => waves.reduce((held, power) => held + (2 * power(signal)) / n, 0) / variation)
   }
 }

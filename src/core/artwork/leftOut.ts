@@ -1,5 +1,4 @@
 import { artBox } from './agreement'
-import { components } from './coarse'
 import type { Film } from './film'
 import { boxOf, type Mark } from './marks'
 import { around, type Box, meets, within } from './pack'
@@ -41,7 +40,7 @@ export function leftOut(
       (cell % film.coarse.columns) * CELL + CELL / 2,
       Math.floor(cell / film.coarse.columns) * CELL + CELL / 2,
     )
-  const outside = components(film.coarse, Number.POSITIVE_INFINITY)
+  const outside = film.pieces
     .filter((cells) => !cells.some(inside))
     .map((cells) => boxOf(cells, film.coarse.columns))
     .filter((box) => !marks.some((m) => meets(m.box, box)))

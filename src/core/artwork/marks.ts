@@ -1,4 +1,4 @@
-import { type Coarse, components } from './coarse'
+import type { Coarse } from './coarse'
 import { markShape, type Shaped } from './markShape'
 import type { Box } from './pack'
 import { CELL, emptyPlane, type Plane, TILE } from './plane'
@@ -30,6 +30,7 @@ export function boxOf(cells: readonly number[], columns: number): Box {
  * What may be registration marks by its shape: small crosses, targets, corners and lines that stand alone, outside of
  * halftones. Whether they are is told by where they lie, on all films together.
  *
+ * @param pieces cells with ink that hang together
  * @param dpi pixels per inch
  * @param inScreen whether a tile lies in a halftone
  * @returns centres to a fraction of a pixel; 0.5 is the middle of the first pixel
@@ -37,6 +38,7 @@ export function boxOf(cells: readonly number[], columns: number): Box {
 export function findMarks(
   plane: Plane,
   coarse: Coarse,
+  pieces: readonly (readonly number[])[],
   dpi: number,
   inScreen: (tile: number) => boolean,
 ): readonly Mark[] {
@@ -44,7 +46,8 @@ export function findMarks(
   const least = LEAST_MM * px - CELL
   const most = MOST_MM * px + 2 * CELL
   const mostCells = (most / CELL + 1) ** 2
-  return components(coarse, mostCells).flatMap((cells): Mark[] => {
+  return pieces.flatMap((cells): Mark[] => {
+    if (cells.length > mostCells) return []
     const box = boxOf(cells, coarse.columns)
     const long = Math.max(box.right - box.left, box.bottom - box.top)
     if (long > most || long < least) return []
