@@ -5,6 +5,7 @@ import { type DragEvent, type ReactNode, useCallback, useEffect, useMemo, useRef
 import { useFormContext, useWatch } from 'react-hook-form'
 import { type FilmFacts, isLaid, type Push, STILL } from '@/core/artwork'
 import type { InkColour, Order } from '@/core/order'
+import type { StoredFilm } from '@/store/films'
 import { Empty } from '@/ui/Empty'
 import { Input } from '@/ui/elements'
 import { PushButton } from '@/ui/PushButton'
@@ -19,6 +20,9 @@ import { PushBar } from './PushBar'
 import { ReadingMeter } from './ReadingMeter'
 import { type Films, useFilms } from './useFilms'
 import { WhatFilmsSay } from './WhatFilmsSay'
+
+/** How a film lies on the table while its colour is not known. */
+const NO_COLOUR = '#6b6b6b'
 
 /** What was left out of the film that had most of it: marks are on all, labels say something else on each. */
 const mostLeftOut = (facts: readonly FilmFacts[]) =>
@@ -74,10 +78,17 @@ export function FilmsOfPrint({
       { ink: 'base', hex: BASE_HEX, clear: false },
       ...inOrder.map((ink) => ({ ink: ink.id, ...paintOf(ink) })),
     ]
-    return paints.flatMap(({ ink, hex, clear }) => {
-      const film = table?.films.find((f) => f.ink === ink && isLaid(f))
-      return film && !hidden.has(film.id) ? [{ id: film.id, hex, clear, push: pushes[film.id] ?? STILL }] : []
+    const films = table?.films.filter((f) => isLaid(f) && !hidden.has(f.id)) ?? []
+    const lay = (film: StoredFilm, hex: string, clear: boolean): Laid => ({
+      ...{ id: film.id, hex, clear },
+      push: pushes[film.id] ?? STILL,
     })
+    const known = paints.flatMap(({ ink, hex, clear }) => {
+      const film = films.find((f) => f.ink === ink)
+      return film ? [lay(film, hex, clear)] : []
+    })
+    // Whose colour no one said yet is seen all the same.
+    return [...known, ...films.filter((f) => f.ink === '').map((f) => lay(f, NO_COLOUR, false))]
   }, [table, inOrder, hidden, pushes])
 
   const push = useCallback(
