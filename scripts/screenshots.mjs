@@ -45,7 +45,7 @@ const page = await (await browser.newContext({ viewport: { width: 1280, height: 
 const picture = async (name, path) => {
   // Films are read, and their pictures made, when someone first looks at them.
   await page.goto(`http://127.0.0.1:${PORT}${path}`, { waitUntil: 'networkidle', timeout: 120_000 })
-  if (name === 'art') await page.getByText('Base choked by').waitFor({ timeout: 60_000 })
+  if (name === 'art') await page.locator('[data-why="Choke of the base"]').waitFor({ timeout: 60_000 })
   await page.getByText('Laying out the films').waitFor({ state: 'hidden' })
   // One dot says that a picture is being made.
   const made = () =>
