@@ -114,7 +114,12 @@ export const ARTWORK = defineRoom({
       severity: 'Stop',
     },
     FILM_OFF: {
-      says: '{film} lay {dx} across and {dy} down from the others by its outlines, with no marks to say so. It was laid on them: check it on the light table.',
+      says: '{film}, on a sheet of its own size and without marks, lay {dx} across and {dy} down from the others by its outlines. It was laid on them: check it on the light table.',
+      source: 'geometry',
+      severity: 'Watch',
+    },
+    FILM_MOVED: {
+      says: '{film} would meet the outlines of the others if it lay {dx} across and {dy} down from where it lies. Without marks nothing says which is meant: push it on the light table and look.',
       source: 'geometry',
       severity: 'Watch',
     },

@@ -81,6 +81,7 @@ describe('what is said of films', () => {
     ['FILM_GRAIN', { grain: 0.001 }],
     ['FILM_TURNED', { mislaid: { turn: 'mirrored', dx: 0, dy: 0, then: 0.9, laid: false } }],
     ['FILM_OFF', { mislaid: { turn: undefined, dx: 0.02, dy: 0, then: 0.9, laid: true } }],
+    ['FILM_MOVED', { mislaid: { turn: undefined, dx: 0.02, dy: 0, then: 0.9, laid: false } }],
     ['FILM_SHEET', { width: 0.2, misfit: undefined }],
     ['LEFT_OUT', { leftOut: [{ kind: 'label', x: 0, y: 0, width: 0.02, height: 0.004 }] }],
   ])('%s, of the film it is about', (rule, more) => {

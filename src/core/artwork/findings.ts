@@ -83,8 +83,10 @@ export function filmFindings(
       say(i, 'FILM_SPECKS', { film, count: q('count', f.specks), area: q('fineArea', f.dust) })
     if (f.mislaid?.turn)
       say(i, 'FILM_TURNED', { film, turn: TURNS[f.mislaid.turn], then: q('share', f.mislaid.then) })
-    else if (f.mislaid)
+    else if (f.mislaid?.laid)
       say(i, 'FILM_OFF', { film, dx: q('length', -f.mislaid.dx), dy: q('length', -f.mislaid.dy) })
+    else if (f.mislaid)
+      say(i, 'FILM_MOVED', { film, dx: q('length', f.mislaid.dx), dy: q('length', f.mislaid.dy) })
     const small = widest - f.width > SHEET || highest - f.height > SHEET
     if (small && !f.misfit && !f.mislaid)
       say(i, 'FILM_SHEET', {

@@ -180,7 +180,7 @@ const AROUND = STEP
  */
 export function mislaidIn(sheets: readonly Sheet[], cell: number): readonly (Mislaid | undefined)[] {
   const outlines = sheets.map((s) => outlineOf(s.coarse))
-  const total = new Uint8Array(outlines[0]?.cells.length ?? 0)
+  const total = new Uint16Array(outlines[0]?.cells.length ?? 0)
   for (const { cells } of outlines)
     for (let c = 0; c < cells.length; c++) if (cells[c]) total[c] = (total[c] ?? 0) + 1
   const found = sheets.map((sheet, i): Mislaid | undefined => {
@@ -190,7 +190,7 @@ export function mislaidIn(sheets: readonly Sheet[], cell: number): readonly (Mis
     const [first] = outlines
     if (!first || sheets.length < 2) return undefined
     // What the others carry: all that is carried more often than by this one.
-    const all = { ...first, cells: total.map((n, c) => (n > (own.cells[c] ?? 0) ? 1 : 0)) }
+    const all = { ...first, cells: Uint8Array.from(total, (n, c) => (n > (own.cells[c] ?? 0) ? 1 : 0)) }
     const wide = grown(all)
     const now = meeting(cells, wide, 0, 0)
     if (now > 1 - MORE) return undefined

@@ -35,13 +35,37 @@ describe('a film that lies another way than the others', () => {
     }
   })
 
-  it('elsewhere, without marks: it is laid on the others by its outlines, and told', () => {
+  it('elsewhere, without marks: on another sheet it is laid on the others, on the same one it is told only', () => {
     const none = slab(-50, -50, 1, 1)
     const away: Shape = (x, y) => (SET[2] as Shape)(x - 6, y + 4)
-    const set = settled([film(SET[0] as Shape, none), film(SET[1] as Shape, none), film(away, none)])
-    expect(set.facts[2]?.mislaid).toMatchObject({ turn: undefined, laid: true })
-    expect(Math.abs((set.facts[2]?.mislaid?.dx ?? 0) * 1000 + 6)).toBeLessThan(0.8)
-    expect(Math.abs((set.facts[2]?.mislaid?.dy ?? 0) * 1000 - 4)).toBeLessThan(0.8)
+    const images = [film(SET[0] as Shape, none), film(SET[1] as Shape, none), film(away, none)]
+    for (const laid of [true, false]) {
+      const sheet = { width: 1100, height: 1300 }
+      const set = settled(images.map((image, i) => (laid && i === 2 ? { ...image, sheet } : image)))
+      expect(set.facts[2]?.mislaid).toMatchObject({ turn: undefined, laid })
+      expect(Math.abs((set.facts[2]?.mislaid?.dx ?? 0) * 1000 + 6)).toBeLessThan(0.8)
+      expect(Math.abs((set.facts[2]?.mislaid?.dy ?? 0) * 1000 - 4)).toBeLessThan(0.8)
+      expect(Math.abs((set.facts[2]?.box?.x ?? 0) - (set.facts[0]?.box?.x ?? 0)) * 1000 < 3).toBe(laid)
+    }
+  })
+
+  it('a shadow, which is what casts it, moved, is left where it lies', () => {
+    const none = slab(-50, -50, 1, 1)
+    const shadow: Shape = (x, y) => (SET[2] as Shape)(x - 3, y - 3)
+    const set = settled([film(SET[2] as Shape, none), film(shadow, none)])
+    expect(set.facts.every((f) => !f.mislaid?.laid)).toBe(true)
+    expect(Math.abs((set.facts[1]?.box?.x ?? 0) - (set.facts[0]?.box?.x ?? 0)) * 1000).toBeCloseTo(3, 0)
+    // With marks there is no doubt, and nothing to say.
+    for (const { mislaid } of settled([film(SET[2] as Shape), film(shadow)]).facts)
+      expect(mislaid).toBeUndefined()
+  })
+
+  it('a row of shapes that repeat, each colour beside the next, is not moved along', () => {
+    const flag = (x: number, y: number): Shape => outside(slab(x, y, 9, 16), slab(x + 5, y + 8, 9, 9, 30))
+    const row = (at: number) =>
+      together(flag(20 + at, 34), flag(60 + at, 34), flag(20 + at, 84), flag(60 + at, 84))
+    for (const { mislaid } of settled([film(row(0)), film(row(12)), film(row(24))]).facts)
+      expect(mislaid).toBeUndefined()
   })
 
   it('art that is alike both ways round is not turned', () => {

@@ -16,6 +16,8 @@ import type { Thin } from './thickness'
 /** Marks this far from their place are an error of the film, in pixels: half a pixel is read, half is room. */
 const SAME_PLACE = 1
 const PLACES = 8
+/** A film turned over about its marks lies no farther off than this, 6 mm; what fits elsewhere is a pattern that repeats. */
+const TURNED_ABOUT = 0.006
 const CHOSEN = 16
 const LOWEST = 0.1
 
@@ -54,7 +56,11 @@ export function settle(
   ).map((m, i) => {
     // Marks say better where a film lies than its outlines do; which way round it lies they do not say.
     const byMarks = agreement.films[i]?.misfit !== undefined
-    return m && (m.turn || !byMarks) ? { ...m, laid: m.turn === undefined } : undefined
+    const inPlace = Math.hypot(m?.dx ?? 0, m?.dy ?? 0) * px < TURNED_ABOUT
+    if (!m || (byMarks && (!m.turn || !inPlace))) return undefined
+    // On a sheet of the same size it may be meant: a shadow is what casts it, moved.
+    const { sheet } = films[i] as Film
+    return { ...m, laid: !m.turn && (sheet.width !== width || sheet.height !== height) }
   })
   const arts = films.map((film, i) => {
     const m = mislaid[i]

@@ -87,6 +87,7 @@ const OF_RULE: Readonly<Record<string, Inputs>> = {
   FILM_REPEATS: { ruling: q('ruling', 827), confidence: share(0.35), sure: share(0.4) },
   FILM_TURNED: { turn: 'mirrored', then: share(0.86) },
   FILM_OFF: { dx: length(18), dy: length(2) },
+  FILM_MOVED: { dx: length(3), dy: length(2) },
   FILM_SHEET: { width: length(210), height: length(297), widest: length(330), highest: length(483) },
   FADE_STOPS: { a: 'chart-blue.png', b: 'chart-red.png', tint: share(0.34), other: share(0.6) },
   DOTS_LOST: { tint: share(0.03), limit: share(0.045), holds: mesh(120) },
