@@ -84,7 +84,7 @@ export const ARTWORK = defineRoom({
       severity: 'Watch',
     },
     FILM_OPAQUE: {
-      says: '{film}: the picture is light and its transparency carries it, so ink is what is not transparent.',
+      says: '{film}: the picture is of one tone and its transparency carries it, so ink is what is not transparent.',
       source: 'common practice',
       severity: 'Note',
     },

@@ -14,8 +14,10 @@ export interface GreyImage {
   readonly width: number
   readonly height: number
   readonly grey: Uint8Array
-  /** Ink is what is not transparent: the file's colour is light, as a white base is exported. */
+  /** Ink is what is not transparent: the file is of one tone, as a white base is exported. */
   readonly opaque?: boolean
+  /** Its ink is a colour and no black: as dark as that is, it is ink. */
+  readonly coloured?: boolean
   /** Share of it that is half transparent. */
   readonly translucent?: Share
   /** Pixels of its own sheet, where it lies on a larger one. */
@@ -145,7 +147,7 @@ export function levelsOf(image: GreyImage, margin: number, negative?: boolean): 
     const common =
       sumOf(h, Math.max(from, peak - NEAR), Math.min(to, peak + NEAR)) > COMMON * sumOf(h, from, to)
     // A drawing's own black is near black; what is lighter in it is a grey that was never screened.
-    const meant = common && Math.abs(peak - extreme) < NEAR_BLACK
+    const meant = common && (image.coloured || Math.abs(peak - extreme) < NEAR_BLACK)
     return scan || meant ? middleAbout(bare, peak) : extreme
   }
   const dark = level(0, 0, mid)

@@ -83,6 +83,22 @@ describe('films of every kind read alike: a square of 400 mm2 (geometry)', () =>
     }
   })
 
+  it('a colour as it will print is ink, on white and on nothing; a plain grey is a tint', async () => {
+    const filled = (fill: string, ground = '') =>
+      svg(ground).toString().replace('<rect x="15"', `<rect fill="${fill}" x="15"`)
+    const white = '<rect width="50" height="50" fill="#fff"/>'
+    const png = (text: string) =>
+      sharp(Buffer.from(text), { density: 300 }).resize(SIDE, SIDE).png().toBuffer()
+    for (const fill of ['#e0392f', '#f1d768', '#5b9bd0'])
+      for (const file of [
+        Buffer.from(filled(fill)),
+        Buffer.from(filled(fill, white)),
+        await png(filled(fill, white)),
+      ])
+        expect(Math.abs((await ink(file)) - 400)).toBeLessThan(8)
+    expect(Math.abs((await ink(await png(filled('#808080', white)))) - 0.5 * 400)).toBeLessThan(8)
+  })
+
   it('half transparent ink is told, soft rims are not', async () => {
     const half = Buffer.from(svg().toString().replace('<rect', '<rect opacity="0.4"'))
     const image = await decodeFilm(half, { page: 0, width: SIDE, height: SIDE })

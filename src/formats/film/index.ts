@@ -1,6 +1,6 @@
 import sharp, { type Metadata, type Sharp } from 'sharp'
 import { type GreyImage, type Turn, turnImage } from '@/core/artwork'
-import { isLight, onClear } from './clear'
+import { isColoured, isPale, onClear } from './clear'
 import { densityOf } from './density'
 import { drawPage, pdfPages } from './pdf'
 import { FilmProblem, MOST_PAGES, MOST_PIXELS, MOST_SOURCE, tooLarge } from './problem'
@@ -138,7 +138,7 @@ async function decoded(bytes: Uint8Array, { page, width, height, opaque }: Decod
         })
       : open(bytes, page)
   try {
-    const { hasAlpha } = await source.metadata()
+    const { hasAlpha, channels } = await source.metadata()
     const bytesOf = async (picture: Sharp) => {
       const { data } = await picture
         .resize({ width, height, fit: 'fill', kernel: 'cubic' })
@@ -148,11 +148,21 @@ async function decoded(bytes: Uint8Array, { page, width, height, opaque }: Decod
       return new Uint8Array(data.buffer, data.byteOffset, data.length)
     }
     const grey = await bytesOf(source.clone().flatten({ background: '#fff' }).greyscale())
-    const image = { width, height, grey }
+    const image: GreyImage = { width, height, grey }
     // Every drawing has transparency; few say anything by it, and to draw one twice takes time.
-    const telling = kind === 'raster' || opaque || isLight(grey) || textOf(bytes).includes('opacity')
-    if (!hasAlpha || !telling) return image
-    return onClear(image, await bytesOf(source.clone().extractChannel('alpha')), opaque)
+    const pale = isPale(grey)
+    const telling = kind === 'raster' || opaque || pale || textOf(bytes).includes('opacity')
+    const read =
+      hasAlpha && telling
+        ? onClear(image, await bytesOf(source.clone().extractChannel('alpha')), opaque)
+        : image
+    if (read.opaque || !pale || channels < 3) return read
+    const seen = source.clone().flatten({ background: '#fff' }).toColourspace('srgb')
+    const small = await seen
+      .resize({ width: 160, height: 160, fit: 'fill' })
+      .raw({ depth: 'uchar' })
+      .toBuffer()
+    return { ...read, coloured: isColoured(small, 3) }
   } catch (error) {
     if (error instanceof FilmProblem) throw error
     throw new FilmProblem('This picture is cut short or damaged, so it cannot be read.')

@@ -1,7 +1,7 @@
 import { createInflate } from 'node:zlib'
 import { createCanvas } from '@napi-rs/canvas'
 import type { GreyImage } from '@/core/artwork'
-import { onClear } from './clear'
+import { isColoured, isPale, onClear } from './clear'
 import { FilmProblem, MOST_PAGES } from './problem'
 
 /** Pages of a document in millimetres. */
@@ -134,9 +134,11 @@ export async function drawPage(
     const alpha = new Uint8Array(width * height)
     // In bands: a whole film in colour takes four times the memory.
     const BAND = 256
+    let coloured = false
     for (let top = 0; top < height; top += BAND) {
       const rows = Math.min(BAND, height - top)
       const { data } = context.getImageData(0, top, width, rows)
+      coloured ||= isColoured(data, 4)
       for (let i = 0; i < width * rows; i++) {
         const own =
           0.299 * (data[4 * i] ?? 0) + 0.587 * (data[4 * i + 1] ?? 0) + 0.114 * (data[4 * i + 2] ?? 0)
@@ -145,7 +147,7 @@ export async function drawPage(
         alpha[top * width + i] = a
       }
     }
-    return onClear({ width, height, grey }, alpha, opaque)
+    return onClear({ width, height, grey, coloured: coloured && isPale(grey) }, alpha, opaque)
   }
   return inWords(drawn).finally(() => task.destroy())
 }
