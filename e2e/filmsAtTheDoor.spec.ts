@@ -144,6 +144,35 @@ test('a picture that is cut short is told each time it is read, and stops no oth
   for (const { id } of films) await request.delete(`${door}?film=${id}`)
 })
 
+test('two tiles are known by their corner marks and become one film', async ({ page }) => {
+  await open(page, '/orders/O-1005/art')
+  const tile = (inside: string, corners: string) => ({
+    mimeType: 'image/svg+xml',
+    buffer: Buffer.from(
+      `<svg xmlns="http://www.w3.org/2000/svg" width="90mm" height="100mm" viewBox="0 0 90 100">${inside}
+      <path d="${corners}" fill="none" stroke="#000" stroke-width="0.3"/></svg>`,
+    ),
+  })
+  const left = tile('<rect x="10" y="40" width="70" height="30"/>', 'M72 4h8v8M72 96h8v-8')
+  const right = tile('<rect x="10" y="40" width="50" height="30"/>', 'M18 4h-8v8M18 96h-8v-8')
+  await page.getByLabel('Films of print P2').setInputFiles([
+    { ...left, name: 'wide 1.svg' },
+    { ...right, name: 'wide 2.svg' },
+  ])
+  const told = page.getByText('wide 1.svg and wide 2.svg are two tiles of one film')
+  await expect(told).toBeVisible({ timeout: 45_000 })
+  await page.getByRole('button', { name: 'Join them' }).click()
+  await expect(page.locator('[data-why^="Size of wide 1 and wide 2, joined"]')).toHaveText(
+    /^120\s*mm × 30\s*mm/,
+    {
+      timeout: 45_000,
+    },
+  )
+  await expect(page.getByText('set aside, another in its place')).toHaveCount(2)
+  for (const name of [/^Remove wide 1 and/, /^Remove wide 1\.svg/, /^Remove wide 2\.svg/])
+    await page.getByRole('button', { name }).click()
+})
+
 test('a drawing without a size in millimetres is asked how high it is, and is used from then on', async ({
   page,
 }) => {

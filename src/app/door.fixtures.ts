@@ -101,6 +101,7 @@ export const BODIES: Readonly<Record<string, unknown>> = {
     aside: false,
     kept: [{ x: 0.1, y: 0.1 }],
   },
+  'POST orders/[id]/films/[print]/join': { film: 0 },
   'POST orders/[id]/films/[print]/mend': { film: 0, by: 0.0003, needing: [1] },
   'POST recover': { name: 'orvint-2026-01-01-000000.sqlite' },
   'POST archive': { format: 'orvint-archive', version: 1 },

@@ -120,7 +120,7 @@ describe('films of a print', () => {
 })
 
 describe('a reading', () => {
-  const reading: Reading = { films: ['a'], facts: [], pairs: [], print: undefined, reference: 0 }
+  const reading: Reading = { films: ['a'], facts: [], pairs: [], print: undefined, reference: 0, tiles: [] }
 
   it('is known by what names its films, and by nothing else', async () => {
     await saveReading(db, 'O-1001', 'P1', 'key', reading)

@@ -241,12 +241,12 @@ export async function changeFilm(
   })
 }
 
-/** Puts a film in the place of another, which is set aside and loses its colour. */
-export const replaceFilm = (
+/** Puts a film in the place of others, which are set aside and lose their colour. */
+export const replaceFilms = (
   db: Database,
   orderId: string,
   placementId: string,
-  id: string,
+  ids: readonly string[],
   film: Omit<StoredFilm, 'id'>,
 ): Promise<void> =>
   inOne(db, async (tx) => {
@@ -254,7 +254,7 @@ export const replaceFilm = (
       .updateTable('film')
       .where('order_id', '=', orderId)
       .where('placement_id', '=', placementId)
-      .where('id', '=', id)
+      .where('id', 'in', ids)
       .set({ ink: '', aside: 1 })
       .execute()
     await putFilm(tx, orderId, placementId, { ...film, id: crypto.randomUUID().slice(0, 8) })

@@ -16,6 +16,7 @@ import {
   type FilmSet,
   type GreyImage,
   greyOf,
+  joined,
   meetingOf,
   type OpenedFacts,
   opened,
@@ -32,6 +33,7 @@ import {
   sharesOf,
   spreadUnder,
   type Turn,
+  tilesIn,
 } from '@/core/artwork'
 import { INCH } from '@/core/quantity'
 import {
@@ -112,6 +114,13 @@ export interface Mended {
   readonly after: PairFacts['trap']
   /** What is read back is what was asked for, to a pixel. */
   readonly holds: boolean
+}
+
+export interface Joined {
+  readonly path: string
+  readonly width: number
+  readonly height: number
+  readonly films: readonly number[]
 }
 
 /** One bit a pixel at true scale: what a printer of films takes. */
@@ -251,8 +260,8 @@ const api = {
   async read(order: SetOrder, report: (r: Report) => void): Promise<Outcome> {
     const set = await whole(order, report)
     if ('ok' in set) return set
-    const { facts, print, reference } = set
-    report({ step: 'films', facts, print, reference })
+    const { facts, print, reference, tiles } = set
+    report({ step: 'films', facts, print, reference, tiles })
     const pairs: PairFacts[] = []
     for (const [a, b] of pairsOf(set.arts.map((_, i) => i))) {
       const pair = meetingOf(set, a, b)
@@ -261,7 +270,7 @@ const api = {
       // Lets a word from outside come in between.
       await new Promise((resume) => setImmediate(resume))
     }
-    return { ok: true, facts, pairs, print, reference }
+    return { ok: true, facts, pairs, print, reference, tiles }
   },
 
   async base(
@@ -337,6 +346,18 @@ const api = {
     const [before, after] = [read(set), read(settle(films, order.kept))]
     const px = INCH / order.dpi
     return { token, path, before, after, holds: after !== undefined && after.median >= by - px }
+  },
+
+  /** Two tiles as one film, written as a TIFF of one bit; undefined where the film is no tile. */
+  async join(order: SetOrder, film: number): Promise<Joined | undefined> {
+    const films = (await known(order))?.arts.map((a) => a.film)
+    const found = films && tilesIn(films).find((t) => t.a === film)
+    if (!found) return undefined
+    const { width, height, ...plane } = joined(films, found)
+    if (width * height > MOST_PIXELS) return undefined
+    const path = `${order.table}-joined-${found.a}-${found.b}.tiff`
+    await writeTiff(path, { width, height, grey: greyOf({ width, height, ...plane }) }, order.dpi)
+    return { path, width, height, films: [found.a, found.b] }
   },
 
   async mirrored(path: string, dpi: number): Promise<Uint8Array> {

@@ -206,6 +206,10 @@ describe('the thread that reads films', () => {
     expect(gone?.holds).toBe(false)
   })
 
+  it('joins no films that are no tiles', async () => {
+    expect(await inDarkroom((api) => api.join(set, 0))).toBeUndefined()
+  })
+
   it('after a start shows what it kept, without reading a film again; torn, it reads them', async () => {
     const table = join(folder, 'kept', 'again')
     const again = { ...set, key: 'again', table }

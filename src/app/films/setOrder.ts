@@ -9,7 +9,7 @@ import type { SetOrder } from '@/workers/films'
 const DRAWN = 300
 const FINEST = 600
 /** What is read off films, counted up when it changes: what an older program read is read again. */
-const READER = 5
+const READER = 6
 
 /** How the films of a print are drawn for reading: all at the finest resolution that one of them has. */
 export function setOrderOf(films: readonly StoredFilm[]): SetOrder {

@@ -123,6 +123,11 @@ export const ARTWORK = defineRoom({
       source: 'geometry',
       severity: 'Watch',
     },
+    FILM_TILES: {
+      says: '{a} and {b} are two tiles of one film: their marks meet when they lie beside each other. Join them here, or on the screen.',
+      source: 'common practice',
+      severity: 'Watch',
+    },
     FILM_SHEET: {
       says: '{film} is on a sheet of {width} x {height}, the largest is {widest} x {highest}. Neither marks nor outlines tell where it lies: it was laid at the top left. All films of a job are the same size.',
       source: 'common practice',

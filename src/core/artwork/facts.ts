@@ -107,6 +107,8 @@ export interface SetFacts {
   readonly print: Rectangle | undefined
   /** Number of the film whose marks are the measure. */
   readonly reference: number
+  /** Films that are two tiles of one. */
+  readonly tiles: readonly { readonly a: number; readonly b: number }[]
 }
 
 /** Films of one print, laid on each other by their marks. */

@@ -91,6 +91,11 @@ describe('what is said of films', () => {
     if (rule !== 'LEFT_OUT') expect(message((own as FilmFinding).reason, 'metric')).toContain('blue.png')
   })
 
+  it('two tiles are told by their names', () => {
+    const [told] = filmFindings([facts(), facts()], ['left.png', 'right.png'], [], [{ a: 0, b: 1 }])
+    expect(message((told as FilmFinding).reason, 'metric')).toContain('left.png and right.png')
+  })
+
   it('what repeats without confidence is asked about, a halftone is not', () => {
     const screen = { ruling: 1000, angle: 0, shape: 'dots' as const, tints: [0.3, 0.3] as const, area: 0.01 }
     expect(rules(facts({ halftones: [{ ...screen, confidence: 0.2, sure: false }] }))).toEqual([

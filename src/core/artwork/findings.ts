@@ -2,7 +2,7 @@ import type { RuleOf } from '../advice'
 import { type Inputs, q, type Reason } from '../advice'
 import type { Area } from '../quantity'
 import { ARTWORK } from './definition'
-import type { FilmFacts, PairFacts, Place } from './facts'
+import type { FilmFacts, PairFacts, Place, SetFacts } from './facts'
 import { SURE } from './halftone'
 import { TURNS } from './orient'
 import type { BaseFacts } from './set'
@@ -50,6 +50,7 @@ export function filmFindings(
   facts: readonly FilmFacts[],
   names: readonly string[],
   pairs: readonly PairFacts[] = [],
+  tiles: SetFacts['tiles'] = [],
 ): readonly FilmFinding[] {
   const found: FilmFinding[] = []
   const say = (film: number | undefined, rule: RuleOf<typeof ARTWORK>, inputs: Inputs, place?: Place) =>
@@ -110,6 +111,7 @@ export function filmFindings(
     if (Math.hypot(m.dx, m.dy) > SHIFTED)
       say(i, 'MARKS_SHIFTED', { film, dx: q('fine', m.dx), dy: q('fine', m.dy) })
   })
+  for (const { a, b } of tiles) say(a, 'FILM_TILES', { a: nameOf(a), b: nameOf(b) })
   for (const { a, b, stops } of pairs)
     if (stops)
       say(

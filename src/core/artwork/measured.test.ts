@@ -81,6 +81,7 @@ const set = (films: readonly FilmFacts[], pairs: readonly PairFacts[] = []): Set
   pairs,
   print: RECTANGLE,
   reference: 0,
+  tiles: [],
 })
 
 describe('a colour as its film tells it', () => {

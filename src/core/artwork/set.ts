@@ -12,6 +12,7 @@ import type { Box } from './pack'
 import { pairOf } from './pairs'
 import { CELL, FULL, TILE } from './plane'
 import type { Thin } from './thickness'
+import { tilesIn } from './tiles'
 
 /** Marks this far from their place are an error of the film, in pixels: half a pixel is read, half is room. */
 const SAME_PLACE = 1
@@ -32,7 +33,7 @@ export function settle(
   kept: readonly { readonly x: number; readonly y: number }[] = [],
 ): FilmSet {
   const first = films[0]
-  if (!first) return { arts: [], facts: [], print: undefined, reference: 0 }
+  if (!first) return { arts: [], facts: [], print: undefined, reference: 0, tiles: [] }
   const { width, height } = first.packed.bits
   for (const { dpi, packed } of films)
     if (dpi !== first.dpi || packed.bits.width !== width || packed.bits.height !== height)
@@ -118,7 +119,8 @@ export function settle(
     right: Math.max(...boxes.map((b) => b.right)),
     bottom: Math.max(...boxes.map((b) => b.bottom)),
   }
-  return { arts, facts, print: rectangle(round || undefined), reference: agreement.reference }
+  const tiles = tilesIn(films).map(({ a, b }) => ({ a, b }))
+  return { arts, facts, print: rectangle(round || undefined), reference: agreement.reference, tiles }
 }
 
 const inMetres = (box: Box, px: number): Rectangle => ({

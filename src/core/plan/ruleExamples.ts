@@ -88,6 +88,7 @@ const OF_RULE: Readonly<Record<string, Inputs>> = {
   FILM_TURNED: { turn: 'mirrored', then: share(0.86) },
   FILM_OFF: { dx: length(18), dy: length(2) },
   FILM_MOVED: { dx: length(3), dy: length(2) },
+  FILM_TILES: { a: 'back 1 of 2.png', b: 'back 2 of 2.png' },
   FILM_SHEET: { width: length(210), height: length(297), widest: length(330), highest: length(483) },
   FADE_STOPS: { a: 'chart-blue.png', b: 'chart-red.png', tint: share(0.34), other: share(0.6) },
   DOTS_LOST: { tint: share(0.03), limit: share(0.045), holds: mesh(120) },

@@ -38,6 +38,7 @@ export function Findings({ desk, reading, under, lost, onSpot }: Props) {
       reading.facts,
       read.map((f, i) => f?.name ?? reading.films[i] ?? ''),
       reading.pairs,
+      reading.tiles,
     ),
     ...(under ? baseFindings(under).map(alone) : []),
   ]
@@ -87,6 +88,11 @@ export function Findings({ desk, reading, under, lost, onSpot }: Props) {
               {message(reason, units)}
               <Flex as="span" display="inline-flex" gap="3" ml="2">
                 {place && <TextButton onClick={() => onSpot(place)}>where</TextButton>}
+                {own && film !== undefined && reason.rule === 'FILM_TILES' && (
+                  <TextButton onClick={() => void desk.join(film)} fontWeight="700">
+                    Join them
+                  </TextButton>
+                )}
                 {own &&
                   answersTo({ reason, film }, own, turn).map(([says, change]) => (
                     <TextButton key={says} onClick={() => void desk.correct(own.id, change)} fontWeight="700">

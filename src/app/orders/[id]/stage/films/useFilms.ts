@@ -146,8 +146,23 @@ export function useFilms(orderId: string, print: string, known: Films | undefine
     [base, load],
   )
 
+  /** Joins two tiles, by the place of the first in the set. */
+  const join = useCallback(
+    async (film: number) => {
+      setProblems([])
+      const response = await fetch(`${base}/join`, { method: 'POST', body: JSON.stringify({ film }) }).catch(
+        () => undefined,
+      )
+      if (!response?.ok)
+        setProblems([response ? await wrongOf(response) : 'The server could not be reached.'])
+      await load()
+    },
+    [base, load],
+  )
+
   return {
     base,
+    join,
     table,
     progress,
     problems,

@@ -1,7 +1,7 @@
 import { copyFile, readFile } from 'node:fs/promises'
 import { array, boolean, number, object, string } from 'yup'
 import { writeQuantity } from '@/core/quantity'
-import { dropFile, incomingFile, keepFile, replaceFilm, type StoredFilm } from '@/store/films'
+import { dropFile, incomingFile, keepFile, replaceFilms, type StoredFilm } from '@/store/films'
 import { inDarkroom } from '../../../../../../films/darkroom'
 import { printFilms } from '../../../../../../films/printFilms'
 import { answered, brought, json, nothing, write } from '../../../../../answer'
@@ -41,7 +41,7 @@ export async function POST(request: Request, { params }: Context): Promise<Respo
       try {
         await copyFile(mended.path, incoming)
         const words = `${into === undefined ? 'choked' : 'spread'} ${writeQuantity('fine', question.by, 'metric')}`
-        await replaceFilm(db, id, print, own.id, {
+        await replaceFilms(db, id, print, [own.id], {
           ink: own.ink,
           name: `${own.name.replace(/\.\w+$/, '')}, ${words}.tiff`,
           hash: await keepFile(incoming),
