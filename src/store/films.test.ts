@@ -15,6 +15,7 @@ import {
   loadReading,
   type Reading,
   removeFilm,
+  replaceFilms,
   type StoredFilm,
   saveReading,
 } from './films'
@@ -89,6 +90,39 @@ describe('films of a print', () => {
     await removeFilm(db, 'O-1001', 'P1', second?.id ?? '')
     expect(await films()).toHaveLength(1)
     expect(await changeFilm(db, 'O-1001', 'P1', second?.id ?? '', { ink: 'I1' })).toBe(false)
+  })
+
+  it('what a person says of one is kept, and taken back with null; a row that was broken takes nothing down', async () => {
+    await addFilms(db, 'O-1001', 'P1', [film('I1')])
+    const own = async () => (await loadFilms(db, 'O-1001')).P1?.[0]
+    const id = (await own())?.id ?? ''
+    const said = {
+      ...{ negative: false, opaque: true, screened: false, turn: 'mirrored' as const, aside: true },
+      kept: [{ x: 0.1, y: 0.2 }],
+    }
+    await changeFilm(db, 'O-1001', 'P1', id, said)
+    expect(await own()).toMatchObject(said)
+    await changeFilm(db, 'O-1001', 'P1', id, {
+      ...{ negative: null, opaque: null, screened: null, turn: null, aside: null },
+      kept: [],
+    })
+    for (const key of Object.keys(said)) expect(await own()).not.toHaveProperty(key)
+    for (const broken of ['{', '[{"x":"far"},null,{"x":1,"y":2}]', '7'])
+      await db.updateTable('film').set({ kept: broken, turn: 'sideways' }).execute().then(own)
+    expect(await own()).toMatchObject({ kept: [] })
+    expect(await own()).not.toHaveProperty('turn')
+  })
+
+  it('one stands in the place of others, which are set aside', async () => {
+    await addFilms(db, 'O-1001', 'P1', [film('I1'), film('I2')])
+    const [a, b] = (await loadFilms(db, 'O-1001')).P1 ?? []
+    await replaceFilms(db, 'O-1001', 'P1', [a?.id ?? ''], { ...film('I1'), name: 'mended.tiff' })
+    const now = (await loadFilms(db, 'O-1001')).P1 ?? []
+    expect(now.map((f) => [f.name, f.ink, f.aside ?? false])).toEqual([
+      [a?.name, '', true],
+      [b?.name, 'I2', false],
+      ['mended.tiff', 'I1', false],
+    ])
   })
 
   it('a film given the colour of another takes it from that one', async () => {

@@ -63,6 +63,20 @@ const filmOf = (r: Tables['film']): StoredFilm => ({
   ...saidOf(r),
 })
 
+/** What cannot be read is forgotten: one bad row takes no page down. */
+function placesIn(text: string): NonNullable<FilmSaid['kept']> {
+  try {
+    const read: unknown = JSON.parse(text)
+    const isPlace = (p: unknown): p is { x: number; y: number } => {
+      const { x, y } = (p ?? {}) as { x?: unknown; y?: unknown }
+      return Number.isFinite(x) && Number.isFinite(y)
+    }
+    return Array.isArray(read) ? read.filter(isPlace) : []
+  } catch {
+    return []
+  }
+}
+
 function saidOf({ negative, opaque, screened, turn, kept, aside }: Tables['film']): FilmSaid {
   return {
     ...(negative === null ? {} : { negative: negative === 1 }),
@@ -70,7 +84,7 @@ function saidOf({ negative, opaque, screened, turn, kept, aside }: Tables['film'
     ...(screened === null ? {} : { screened: screened === 1 }),
     ...(turn !== null && Object.hasOwn(TURNS, turn) ? { turn: turn as Turn } : {}),
     ...(aside === 1 ? { aside: true } : {}),
-    ...(kept === null ? {} : { kept: JSON.parse(kept) as NonNullable<FilmSaid['kept']> }),
+    ...(kept === null ? {} : { kept: placesIn(kept) }),
   }
 }
 
