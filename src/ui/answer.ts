@@ -1,6 +1,6 @@
 'use client'
 
-import { useCallback, useMemo, useState } from 'react'
+import { startTransition, useCallback, useMemo, useState } from 'react'
 import type { Asked, How } from './desk'
 import { useKeys } from './keys'
 
@@ -29,10 +29,13 @@ export interface Answer {
 export function useAnswer(begin?: Shown): Answer {
   const [shown, setShown] = useState<Shown | undefined>(begin)
   const [unfolded, setUnfolded] = useState(false)
+  // What was touched answers at once; the panel, which lays the page out anew, follows.
   const ask = useCallback((asked: Asked, how: How = 'asked') => {
-    if (how === 'passing') setShown((before) => before && asked)
-    else setShown(asked)
-    if (how === 'asked') setUnfolded(true)
+    startTransition(() => {
+      if (how === 'passing') setShown((before) => before && asked)
+      else setShown(asked)
+      if (how === 'asked') setUnfolded(true)
+    })
   }, [])
   const close = useCallback(() => {
     setShown(undefined)
