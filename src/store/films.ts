@@ -4,18 +4,13 @@ import { mkdir, open, rename, rm } from 'node:fs/promises'
 import { join } from 'node:path'
 import { rollup } from 'd3-array'
 import type { Kysely } from 'kysely'
-import {
-  type BroughtFilm,
-  type FilmOfPrint,
-  type FilmSaid,
-  type SetFacts,
-  TURNS,
-  type Turn,
-} from '@/core/artwork'
+import type { BroughtFilm, FilmOfPrint, SetFacts } from '@/core/artwork'
 import { type Database, dataFolder } from './database'
+import { type FilmChange, saidIn, saidOf } from './filmSaid'
 import { inOne } from './once'
 import type { Tables } from './schema'
 
+export type { FilmChange }
 export type StoredFilm = BroughtFilm
 
 /** What was read off the films of a print. */
@@ -61,41 +56,6 @@ const filmOf = (r: Tables['film']): StoredFilm => ({
   raster: r.raster === 1,
   ...(r.dpi === null ? {} : { dpi: r.dpi }),
   ...saidOf(r),
-})
-
-/** What cannot be read is forgotten: one bad row takes no page down. */
-function placesIn(text: string): NonNullable<FilmSaid['kept']> {
-  try {
-    const read: unknown = JSON.parse(text)
-    const isPlace = (p: unknown): p is { x: number; y: number } => {
-      const { x, y } = (p ?? {}) as { x?: unknown; y?: unknown }
-      return Number.isFinite(x) && Number.isFinite(y)
-    }
-    return Array.isArray(read) ? read.filter(isPlace) : []
-  } catch {
-    return []
-  }
-}
-
-function saidOf({ negative, opaque, screened, turn, kept, aside }: Tables['film']): FilmSaid {
-  return {
-    ...(negative === null ? {} : { negative: negative === 1 }),
-    ...(opaque === null ? {} : { opaque: opaque === 1 }),
-    ...(screened === null ? {} : { screened: screened === 1 }),
-    ...(turn !== null && Object.hasOwn(TURNS, turn) ? { turn: turn as Turn } : {}),
-    ...(aside === 1 ? { aside: true } : {}),
-    ...(kept === null ? {} : { kept: placesIn(kept) }),
-  }
-}
-
-/** The same as columns; what is not said is left as it is. */
-const saidIn = ({ negative, opaque, screened, turn, kept, aside }: FilmChange) => ({
-  ...(negative === undefined ? {} : { negative: negative === null ? null : Number(negative) }),
-  ...(opaque === undefined ? {} : { opaque: opaque === null ? null : Number(opaque) }),
-  ...(screened === undefined ? {} : { screened: screened === null ? null : Number(screened) }),
-  ...(turn === undefined ? {} : { turn }),
-  ...(aside === undefined ? {} : { aside: aside ? 1 : null }),
-  ...(kept === undefined ? {} : { kept: kept.length > 0 ? JSON.stringify(kept) : null }),
 })
 
 /** The films of one print, or of all prints of an order by print. */
@@ -218,11 +178,6 @@ export async function picturedPrints(
     (of) => new Set(of.map((r) => r.placement_id)),
     (r) => r.order_id,
   )
-}
-
-/** What can be corrected of a film; null takes back what was said. */
-export type FilmChange = { readonly [K in 'ink' | 'dpi' | 'kept']?: StoredFilm[K] | undefined } & {
-  readonly [K in Exclude<keyof FilmSaid, 'kept'>]?: StoredFilm[K] | null | undefined
 }
 
 /** Corrects what a film is; a film that had its new colour has none from then on. Says whether it was there. */

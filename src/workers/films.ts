@@ -1,22 +1,17 @@
 /** Reads films in a thread of its own, one set at a time, and cuts what previews need out of those it keeps. */
 
 import { createHash } from 'node:crypto'
-import { mkdir, readFile, writeFile } from 'node:fs/promises'
-import { dirname } from 'node:path'
+import { readFile, writeFile } from 'node:fs/promises'
 import { parentPort } from 'node:worker_threads'
 import { expose } from 'comlink'
 import nodeEndpoint, { type NodeEndpoint } from 'comlink/dist/esm/node-adapter.mjs'
-import sharp from 'sharp'
 import {
   type BaseFacts,
   baseOf,
-  chokedBase,
   type ExposureFacts,
   exposures,
   type FilmSet,
   type GreyImage,
-  greyOf,
-  joined,
   meetingOf,
   type OpenedFacts,
   opened,
@@ -28,24 +23,14 @@ import {
   peeping,
   readFilm,
   type SetFacts,
-  SMALLEST,
   settle,
   sharesOf,
-  spreadUnder,
   type Turn,
-  tilesIn,
 } from '@/core/artwork'
-import { INCH } from '@/core/quantity'
-import {
-  ahead,
-  decodeFilm,
-  type FilmPage,
-  FilmProblem,
-  filmPages,
-  MOST_PIXELS,
-  platesOf,
-} from '@/formats/film'
+import { ahead, decodeFilm, type FilmPage, FilmProblem, filmPages, platesOf } from '@/formats/film'
+import { composed, type Paint } from './composing'
 import { keepTable, keptTable, remembered, type Table } from './keptTable'
+import { type Joined, joinedFilm, type Mended, type Mending, mendedFilm, mirroredFilm } from './mending'
 
 /** Films to be laid on each other, all drawn at one resolution on one sheet. */
 export interface SetOrder {
@@ -83,61 +68,11 @@ export type Report =
   | ({ readonly step: 'films' } & Omit<SetFacts, 'pairs'>)
   | { readonly step: 'pair'; readonly pair: PairFacts }
 
-/** A film's colour in a composed picture. */
-export interface Paint {
-  readonly hex: string
-  /** Lets what lies below shine through, as process inks do. */
-  readonly clear: boolean
-}
-
 /** What a file holds that came in. */
 export interface Looked {
   readonly pages: readonly FilmPage[]
   readonly plates: readonly { readonly name: string; readonly path: string }[]
   readonly problem: string
-}
-
-/** How a film is to be mended: a base drawn in under the films that need it, or a colour spread into another. */
-export interface Mending {
-  readonly film: number
-  /** Metres. */
-  readonly by: number
-  readonly needing?: readonly number[] | undefined
-  readonly into?: number | undefined
-}
-
-export interface Mended {
-  readonly token: string
-  readonly path: string
-  /** Choke or trap as it was, and as it is read back. */
-  readonly before: PairFacts['trap']
-  readonly after: PairFacts['trap']
-  /** What is read back is what was asked for, to a pixel. */
-  readonly holds: boolean
-}
-
-export interface Joined {
-  readonly path: string
-  readonly width: number
-  readonly height: number
-  readonly films: readonly number[]
-}
-
-/** One bit a pixel at true scale: what a printer of films takes. */
-const tiffOf = ({ width, height, grey }: GreyImage, dpi: number) =>
-  sharp(grey, { raw: { width, height, channels: 1 }, limitInputPixels: MOST_PIXELS })
-    .toColourspace('b-w')
-    .tiff({
-      bitdepth: 1,
-      compression: 'ccittfax4',
-      xres: dpi / 25.4,
-      yres: dpi / 25.4,
-      resolutionUnit: 'inch',
-    })
-
-async function writeTiff(path: string, image: GreyImage, dpi: number): Promise<void> {
-  await mkdir(dirname(path), { recursive: true })
-  await tiffOf(image, dpi).toFile(path)
 }
 
 /** Sets kept in memory: a few prints someone goes back and forth between. */
@@ -235,11 +170,6 @@ function measured<T>(
   })
 }
 
-/** Clear border of a picture, as a share of the print. */
-const BORDER = 0.06
-
-const channels = (hex: string) => [1, 3, 5].map((at) => Number.parseInt(hex.slice(at, at + 2), 16))
-
 const api = {
   /** @returns pages, and the plates of a composite, each in a file beside it; or none and what is wrong with the file */
   async pages(path: string): Promise<Looked> {
@@ -319,57 +249,18 @@ const api = {
     return shares?.some((s) => s > 0) ? shares : undefined
   },
 
-  /**
-   * A film mended: written as a TIFF of one bit, and what is read back off it beside the others.
-   *
-   * @returns undefined when a film cannot be read
-   */
-  async mend(order: SetOrder, { film, by, needing, into }: Mending): Promise<Mended | undefined> {
+  async mend(order: SetOrder, asked: Mending): Promise<Mended | undefined> {
     const set = await known(order)
-    if (!set) return undefined
-    const read = (s: FilmSet) =>
-      into === undefined ? baseOf(s, film, needing ?? [], []).choke : meetingOf(s, film, into).trap
-    const plane =
-      into === undefined ? chokedBase(set, film, needing ?? [], by) : spreadUnder(set, film, into, by)
-    const asked = createHash('sha256')
-      .update(JSON.stringify([film, by, needing, into]))
-      .digest('hex')
-    const token = asked.slice(0, 12)
-    const path = `${order.table}-mend-${token}.tiff`
-    await writeTiff(path, { width: plane.width, height: plane.height, grey: greyOf(plane) }, order.dpi)
-    const image = await decodeFilm(new Uint8Array(await readFile(path)), {
-      page: 0,
-      width: plane.width,
-      height: plane.height,
-    })
-    const films = set.arts.map((a, i) => (i === film ? readFilm(image, order.dpi, false) : a.film))
-    const [before, after] = [read(set), read(settle(films, order.kept))]
-    const px = INCH / order.dpi
-    return { token, path, before, after, holds: after !== undefined && after.median >= by - px }
+    return set && mendedFilm(set, order, asked)
   },
 
-  /** Two tiles as one film, written as a TIFF of one bit; undefined where the film is no tile. */
+  /** Two tiles as one film; undefined where the film is no tile. */
   async join(order: SetOrder, film: number): Promise<Joined | undefined> {
-    const films = (await known(order))?.arts.map((a) => a.film)
-    const found = films && tilesIn(films).find((t) => t.a === film)
-    if (!found) return undefined
-    const { width, height, ...plane } = joined(films, found)
-    if (width * height > MOST_PIXELS) return undefined
-    const path = `${order.table}-joined-${found.a}-${found.b}.tiff`
-    await writeTiff(path, { width, height, grey: greyOf({ width, height, ...plane }) }, order.dpi)
-    return { path, width, height, films: [found.a, found.b] }
+    const set = await known(order)
+    return set && joinedFilm(set, order, film)
   },
 
-  async mirrored(path: string, dpi: number): Promise<Uint8Array> {
-    const { data, info } = await sharp(path, { limitInputPixels: MOST_PIXELS })
-      .flop()
-      .greyscale()
-      .raw()
-      .toBuffer({ resolveWithObject: true })
-    return new Uint8Array(
-      await tiffOf({ width: info.width, height: info.height, grey: data }, dpi).toBuffer(),
-    )
-  },
+  mirrored: mirroredFilm,
 
   /** The print as it will look on the cloth, as a PNG of a given width; undefined for empty films. */
   async picture(
@@ -380,40 +271,11 @@ const api = {
   ): Promise<Uint8Array | undefined> {
     const table = await tableOf(order)
     if (!table?.print) return undefined
-    const px = order.dpi / INCH
-    const border = Math.max(table.print.width, table.print.height) * BORDER
-    const wide = (table.print.width + 2 * border) * px
-    const level = Math.max(0, Math.min(SMALLEST, Math.floor(Math.log2(wide / (2 * width)))))
-    const at = (metres: number) => Math.round((metres * px) / 2 ** level)
-    const [left, top] = [at(table.print.x - border), at(table.print.y - border)]
-    const [w, h] = [at(table.print.width + 2 * border), at(table.print.height + 2 * border)]
-    const ground = channels(cloth)
-    const rgb = new Uint8Array(w * h * 3)
-    for (let i = 0; i < rgb.length; i++) rgb[i] = ground[i % 3] ?? 0
-    for (const { film, hex, clear } of films) {
-      const print = table.planes[film]
-      if (!print) continue
-      const ink = channels(hex)
-      const shares = sharesOf(print, level, left, top, w, h)
-      for (let i = 0; i < shares.length; i++) {
-        const share = (shares[i] ?? 0) / 255
-        if (share === 0) continue
-        for (let c = 0; c < 3; c++) {
-          const under = rgb[i * 3 + c] ?? 0
-          const over = clear ? (under * (ink[c] ?? 0)) / 255 : (ink[c] ?? 0)
-          rgb[i * 3 + c] = Math.round(under + share * (over - under))
-        }
-      }
-    }
-    return new Uint8Array(
-      await sharp(rgb, { raw: { width: w, height: h, channels: 3 } })
-        .resize({ width })
-        .png({ palette: false })
-        .toBuffer(),
-    )
+    return composed({ print: table.print, planes: table.planes }, order.dpi, films, cloth, width)
   },
 }
 
+export type { Paint }
 export type FilmsWorker = typeof api
 
 const adapt = nodeEndpoint as unknown as (port: NodeEndpoint) => Parameters<typeof expose>[1]

@@ -1,13 +1,12 @@
-import type { Area, Length, Share } from '../quantity'
+import type { Area } from '../quantity'
 import { agree } from './agreement'
-import { type BaseCheck, checkBase, type Peeping, peepingOf, type Spot } from './base'
+import { type BaseCheck, checkBase, type Spot } from './base'
 import { fadeStops } from './blend'
 import type { Detail, FilmFacts, FilmSet, InMetres, PairFacts, Place, Rectangle } from './facts'
 import { type Art, cutArt, type Film } from './film'
 import { median, type Spread } from './histogram'
 import { isTold, leftOut } from './leftOut'
 import { type Mislaid, mislaidIn } from './matching'
-import { type Exposure, exposureOf, type Opened, openedBy, type Push, STILL } from './misregister'
 import type { Box } from './pack'
 import { pairOf } from './pairs'
 import { CELL, FULL, TILE } from './plane'
@@ -160,28 +159,28 @@ function detail(thins: readonly Thin[], px: number): Detail | undefined {
   }
 }
 
-const art = (set: FilmSet, i: number): Art => {
+export const artIn = (set: FilmSet, i: number): Art => {
   const found = set.arts[i]
   if (!found) throw new RangeError(`There is no film ${i}`)
   return found
 }
 
-const metres = <T extends object>(widths: T, px: number): InMetres<T> =>
+export const metresOf = <T extends object>(widths: T, px: number): InMetres<T> =>
   Object.fromEntries(Object.entries(widths).map(([k, v]) => [k, v * px])) as InMetres<T>
 
 /** How two films of a set meet. */
 export function meetingOf(set: FilmSet, a: number, b: number): PairFacts {
-  const one = art(set, a)
+  const one = artIn(set, a)
   const px = 0.0254 / one.film.dpi
-  const { how, overlap, trap, gap } = pairOf(one, art(set, b))
+  const { how, overlap, trap, gap } = pairOf(one, artIn(set, b))
   return {
     a,
     b,
     how,
     overlap: overlap * px * px,
-    trap: trap && metres(trap, px),
+    trap: trap && metresOf(trap, px),
     gap: gap && { least: gap.least * px, rough: gap.rough },
-    stops: how === 'blending' ? stopsIn(one, art(set, b), a, b, px) : undefined,
+    stops: how === 'blending' ? stopsIn(one, artIn(set, b), a, b, px) : undefined,
   }
 }
 
@@ -218,9 +217,9 @@ export function baseOf(
   needing: readonly number[],
   others: readonly number[],
 ): BaseFacts {
-  const white = art(set, base)
+  const white = artIn(set, base)
   const px = 0.0254 / white.film.dpi
-  const all = (indexes: readonly number[]) => indexes.map((i) => art(set, i))
+  const all = (indexes: readonly number[]) => indexes.map((i) => artIn(set, i))
   const { choke, ...areas } = checkBase(white, all(needing), all(others))
   const found = ({ area, places }: { readonly area: number; readonly places: readonly Spot[] }): Found => ({
     area: area * px * px,
@@ -231,73 +230,8 @@ export function baseOf(
     peep: found(areas.peep),
     bare: found(areas.bare),
     needless: found(areas.needless),
-    choke: choke && metres(choke, px),
+    choke: choke && metresOf(choke, px),
   }
-}
-
-export interface ExposureFacts extends InMetres<Pick<Exposure, 'edge' | 'trap' | 'more'>> {
-  readonly a: number
-  readonly b: number
-  /** Shares of the edge that show cloth, and base. */
-  readonly cloth: Share
-  readonly base: Share
-}
-
-/** What would show between any two films that meet, if prints missed each other by up to `tolerance`. */
-export function exposures(
-  set: FilmSet,
-  base: number | undefined,
-  tolerance: Length,
-): readonly ExposureFacts[] {
-  const first = set.arts[0]
-  if (!first) return []
-  const px = 0.0254 / first.film.dpi
-  const colours = set.arts.map((_, i) => i).filter((i) => i !== base)
-  return pairsOf(colours).flatMap(([a, b]): ExposureFacts[] => {
-    const others = colours.filter((i) => i !== a && i !== b).map((i) => art(set, i))
-    const white = base === undefined ? undefined : art(set, base)
-    const e = exposureOf(art(set, a), art(set, b), others, white, tolerance / px)
-    return e
-      ? [{ a, b, cloth: e.cloth, base: e.base, edge: e.edge * px, trap: e.trap * px, more: e.more * px }]
-      : []
-  })
-}
-
-export type PeepingFacts = InMetres<Pick<Peeping, 'edge' | 'more'>> & Pick<Peeping, 'base'>
-
-/** What of a base would show beside the colours that need it, if their prints missed it by up to `tolerance`. */
-export function peeping(
-  set: FilmSet,
-  base: number,
-  needing: readonly number[],
-  tolerance: Length,
-): PeepingFacts | undefined {
-  const white = art(set, base)
-  const px = 0.0254 / white.film.dpi
-  const found = peepingOf(
-    white,
-    needing.map((i) => art(set, i)),
-    tolerance / px,
-  )
-  return found && { base: found.base, edge: found.edge * px, more: found.more * px }
-}
-
-export interface OpenedFacts extends InMetres<Opened> {
-  readonly a: number
-  readonly b: number
-}
-
-/** What opens between films once each is pushed; `pushes` in metres and radians, one for each film. */
-export function opened(set: FilmSet, pushes: readonly Push[]): readonly OpenedFacts[] {
-  const first = set.arts[0]
-  if (!first) return []
-  const px = 0.0254 / first.film.dpi
-  const inPixels = pushes.map((p) => ({ dx: p.dx / px, dy: p.dy / px, rotation: p.rotation }))
-  const still = (i: number) => inPixels[i] ?? STILL
-  return pairsOf(set.arts.map((_, i) => i)).flatMap(([a, b]): OpenedFacts[] => {
-    const o = openedBy(art(set, a), still(a), art(set, b), still(b))
-    return o ? [{ a, b, ...metres(o, px) }] : []
-  })
 }
 
 /** Every two of a list, each once. */
