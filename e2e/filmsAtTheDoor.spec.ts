@@ -163,7 +163,7 @@ test('two tiles are known by their corner marks and become one film', async ({ p
   await expect(told).toBeVisible({ timeout: 45_000 })
   await page.getByRole('button', { name: 'Join them' }).click()
   await expect(page.locator('[data-why^="Size of wide 1 and wide 2, joined"]')).toHaveText(
-    /^120\s*mm × 30\s*mm/,
+    /^120(\.\d)?\s*mm × 30(\.\d)?\s*mm/,
     {
       timeout: 45_000,
     },
