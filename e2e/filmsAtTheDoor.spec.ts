@@ -171,6 +171,7 @@ test('two tiles are known by their corner marks and become one film', async ({ p
   await expect(page.getByText('set aside, another in its place')).toHaveCount(2)
   for (const name of [/^Remove wide 1 and/, /^Remove wide 1\.svg/, /^Remove wide 2\.svg/])
     await page.getByRole('button', { name }).click()
+  await expect(page.getByRole('button', { name: /^Remove wide/ })).toHaveCount(0)
 })
 
 test('a drawing without a size in millimetres is asked how high it is, and is used from then on', async ({
@@ -189,6 +190,7 @@ test('a drawing without a size in millimetres is asked how high it is, and is us
     timeout: 30_000,
   })
   await page.getByRole('button', { name: 'Remove pixels.svg' }).click()
+  await expect(page.getByRole('button', { name: 'Remove pixels.svg' })).toBeHidden()
 })
 
 test('questions that cannot be measured are refused in words', async ({ request }) => {

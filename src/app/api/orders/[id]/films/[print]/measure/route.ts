@@ -1,7 +1,7 @@
 import { array, number, object } from 'yup'
 import { inDarkroom } from '../../../../../../films/darkroom'
 import { printFilms } from '../../../../../../films/printFilms'
-import { brought, json, nothing, write } from '../../../../../answer'
+import { brought, json, write } from '../../../../../answer'
 
 interface Context {
   readonly params: Promise<{ id: string; print: string }>
@@ -33,7 +33,8 @@ export async function POST(request: Request, { params }: Context): Promise<Respo
     const question = await brought(request, asked)
     const { set } = await printFilms(id, print)
     const named = [...(question.needing ?? []), ...(question.others ?? []), question.base ?? 0]
-    if (named.some((i) => i >= set.films.length)) return nothing('such film in this print')
+    // Of films as they were a moment ago: whoever asks will ask of the new ones.
+    if (named.some((i) => i >= set.films.length)) return json({ opened: [], exposed: [] })
     const { pushes, tolerance, base, needing, others } = question
     const under = base !== undefined && needing ? ([base, needing] as const) : undefined
     const measured = await inDarkroom(async (api) => ({
