@@ -226,7 +226,8 @@ describe('the thread that reads films', () => {
     expect(await inDarkroom((api) => api.tile(gone, 1, 3, 0, 0))).toEqual(tile)
     expect(await inDarkroom((api) => api.base(gone, 0, [1], [2]))).toEqual(base)
     const paints = [{ film: 1, hex: '#c06030', clear: false }]
-    expect(await inDarkroom((api) => api.picture(gone, paints, '#102040', 100))).toBeDefined()
+    const picture = await inDarkroom((api) => api.picture(gone, paints, '#102040', 100))
+    expect((await sharp(picture).metadata()).width).toBe(100)
     expect(print?.width).toBeGreaterThan(0.1)
     expect(facts).toHaveLength(3)
     writeFileSync(table, readFileSync(table).subarray(0, 2000))

@@ -43,29 +43,38 @@ function inksIn(operator: string, values: readonly number[]): readonly number[] 
   return a === b && b === c ? [0, 0, 0, 1 - a] : undefined
 }
 
+/** What a content does, step by step: an operator with what stands before it; at the end none with what is left. */
+function* stepsOf(content: string): Generator<readonly [operator: string, operands: readonly string[]]> {
+  let operands: string[] = []
+  for (const { text, operator } of wordsOf(content)) {
+    if (!operator) {
+      operands.push(text)
+      continue
+    }
+    yield [text, operands]
+    operands = []
+  }
+  yield ['', operands]
+}
+
+/** A device's colours chosen by name, and pictures inside the stream with colours of their own. */
+const chosenByName = (operator: string, operands: readonly string[]) =>
+  /^cs$/i.test(operator)
+    ? /^\/Device(RGB|CMYK|Gray)$/.test(operands.at(-1) ?? '')
+    : operator === 'EI' && operands.some((w) => /^\/(RGB|CMYK|G|DeviceRGB|DeviceCMYK|DeviceGray)$/.test(w))
+
 /** Which process plates a content uses; `other` where a colour is none of them. */
 export function processIn(content: string): readonly number[] | 'other' {
   const used = new Set<number>()
-  let before: string[] = []
-  for (const { text, operator } of wordsOf(content)) {
-    if (!operator) {
-      before.push(text)
-      continue
-    }
-    const fill = FILLS[text]
-    if (fill) {
-      const inks = inksIn(text, before.slice(-fill[0]).map(Number))
-      if (!inks) return 'other'
-      inks.forEach((ink, i) => {
-        if (ink > 0) used.add(i)
-      })
-    }
-    // A device's colours chosen by name, and pictures with colours of their own.
-    if ((text === 'cs' || text === 'CS') && /^\/Device(RGB|CMYK|Gray)$/.test(before.at(-1) ?? ''))
-      return 'other'
-    if (text === 'EI' && before.some((w) => /^\/(RGB|CMYK|G|DeviceRGB|DeviceCMYK|DeviceGray)$/.test(w)))
-      return 'other'
-    before = []
+  for (const [operator, operands] of stepsOf(content)) {
+    if (chosenByName(operator, operands)) return 'other'
+    const fill = FILLS[operator]
+    if (!fill) continue
+    const inks = inksIn(operator, operands.slice(-fill[0]).map(Number))
+    if (!inks) return 'other'
+    inks.forEach((ink, i) => {
+      if (ink > 0) used.add(i)
+    })
   }
   return [...used].sort((a, b) => a - b)
 }
@@ -73,19 +82,12 @@ export function processIn(content: string): readonly number[] | 'other' {
 /** A content on the plate of one process ink, as greys; on that of a spot colour (below 0) process colours are clear. */
 export function platedContent(content: string, process: number): string {
   const out: string[] = []
-  let before: string[] = []
-  for (const { text, operator } of wordsOf(content)) {
-    if (!operator) {
-      before.push(text)
-      continue
-    }
-    const fill = FILLS[text]
+  for (const [operator, operands] of stepsOf(content)) {
+    const fill = FILLS[operator]
     if (fill) {
-      const inks = inksIn(text, before.slice(-fill[0]).map(Number)) ?? [0, 0, 0, 0]
-      const ink = process < 0 ? 0 : (inks[process] ?? 0)
-      out.push(...before.slice(0, -fill[0]), `${1 - ink}`, fill[1])
-    } else out.push(...before, text)
-    before = []
+      const inks = inksIn(operator, operands.slice(-fill[0]).map(Number)) ?? [0, 0, 0, 0]
+      out.push(...operands.slice(0, -fill[0]), `${1 - (inks[process] ?? 0)}`, fill[1])
+    } else out.push(...operands, ...(operator ? [operator] : []))
   }
-  return [...out, ...before].join('\n')
+  return out.join('\n')
 }
