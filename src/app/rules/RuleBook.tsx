@@ -95,30 +95,35 @@ export function RuleBook({ shopName, method }: Props) {
 
 const Chapters = memo(({ chapters }: { readonly chapters: readonly Chapter[] }) =>
   chapters.map((c) => (
-    <Section key={c.title} title={c.title}>
-      <Box mb="2" maxWidth="52rem">
-        {c.model}{' '}
-        <Box as="span" color="soft">
-          {c.sources}
+    // Chapters out of sight are not laid out: with hundreds of rules each key would wait for them.
+    <Box key={c.title} css={{ contentVisibility: 'auto', containIntrinsicBlockSize: 'auto 40rem' }}>
+      <Section title={c.title}>
+        <Box mb="2" maxWidth="52rem">
+          {c.model}{' '}
+          <Box as="span" color="soft">
+            {c.sources}
+          </Box>
         </Box>
-      </Box>
-      <Table>
-        <tbody>
-          {c.rules.map(({ id, rule, says }) => (
-            <Box as="tr" key={id} id={id} _target={{ bg: 'raised', fontWeight: '600' }}>
-              <td style={{ width: '5.5rem' }}>
-                {rule.severity && <SeverityMark severity={rule.severity} />}
-              </td>
-              <td>{says}</td>
-              <td style={{ width: '10rem' }}>
-                <Box color="soft" fontSize="small">
-                  {rule.source}
-                </Box>
-              </td>
-            </Box>
-          ))}
-        </tbody>
-      </Table>
-    </Section>
+        <Table>
+          <tbody>
+            {c.rules.map((r) => (
+              <Row key={r.id} of={r} />
+            ))}
+          </tbody>
+        </Table>
+      </Section>
+    </Box>
   )),
 )
+
+const Row = memo(({ of: { id, rule, says } }: { readonly of: Chapter['rules'][number] }) => (
+  <Box as="tr" id={id} _target={{ bg: 'raised', fontWeight: '600' }}>
+    <td style={{ width: '5.5rem' }}>{rule.severity && <SeverityMark severity={rule.severity} />}</td>
+    <td>{says}</td>
+    <td style={{ width: '10rem' }}>
+      <Box color="soft" fontSize="small">
+        {rule.source}
+      </Box>
+    </td>
+  </Box>
+))
