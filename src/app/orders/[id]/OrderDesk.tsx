@@ -3,7 +3,17 @@
 import { Box } from '@chakra-ui/react'
 import { yupResolver } from '@hookform/resolvers/yup'
 import { useParams, useRouter, useSearchParams } from 'next/navigation'
-import { type ReactNode, useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import {
+  type ReactNode,
+  startTransition,
+  useCallback,
+  useDeferredValue,
+  useEffect,
+  useMemo,
+  useOptimistic,
+  useRef,
+  useState,
+} from 'react'
 import { FormProvider, type Resolver, useForm } from 'react-hook-form'
 import { advicesIn, type Overrides } from '@/core/advice'
 import { versionOf } from '@/core/equipment'
@@ -110,6 +120,16 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, kno
     (to: StageName, runId = run?.id) => `/orders/${order.id}/${to}${runId ? `?run=${runId}` : ''}`,
     [order.id, run?.id],
   )
+  /** The stage that was asked for lights up at once, also while it is still being made. */
+  const [going, setGoing] = useOptimistic(stage)
+  const go = useCallback(
+    (to: StageName) =>
+      startTransition(() => {
+        setGoing(to)
+        router.push(stagePath(to))
+      }),
+    [router, setGoing, stagePath],
+  )
   const answer = useAnswer(hasOpen(known?.plan) ? { kind: 'open' } : undefined)
   const { ask, reset } = answer
   const fresh = useMemo(() => ({ ...answer, shown: freshest(answer.shown, plan) }), [answer, plan])
@@ -121,10 +141,10 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, kno
         ...STAGE_NAMES.map((name, i) => ({
           keys: String(i + 1),
           label: STAGES[name].label,
-          act: () => router.push(stagePath(name)),
+          act: () => go(name),
         })),
       ],
-      [router, stagePath],
+      [go],
     ),
   )
 
@@ -228,13 +248,16 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, kno
     ],
   )
   return (
-    <OrderProvider value={value}>
+    // A key is answered at once; the stage with its hundreds of numbers follows.
+    <OrderProvider value={useDeferredValue(value)}>
       <DeskProvider value={desk}>
         <FormProvider {...form}>
           <Frame
             shopName={shelf.shop.name}
             rail={
               <Traveller
+                going={going}
+                onGo={go}
                 state={stored.state ?? 'open'}
                 saved={{
                   words: decided_.problem || saving.problem || SAVE_WORDS[saveState],

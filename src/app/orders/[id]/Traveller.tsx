@@ -12,13 +12,16 @@ import { useOrder } from './orderContext'
 import { STAGE_NAMES, STAGES, type StageName, settledWords, stageOf } from './stages'
 
 interface TravellerProps {
+  /** The stage that was asked for. */
+  readonly going: StageName
+  readonly onGo: (stage: StageName) => void
   readonly state: State
   /** How saving stands, in words, and whether all is stored. */
   readonly saved: { readonly words: string; readonly all: boolean }
 }
 
 /** The order in hand, then the rail of stages: where the order stands, and what each stage has settled. */
-export function Traveller({ state, saved }: TravellerProps) {
+export function Traveller({ going, onGo, state, saved }: TravellerProps) {
   const { order, plan, stage, stagePath, decisions } = useOrder()
   const { units } = useSettings()
   const own = Object.keys(decisions?.overrides ?? {}).length + Object.keys(decisions?.method ?? {}).length
@@ -55,12 +58,16 @@ export function Traveller({ state, saved }: TravellerProps) {
         mx={{ base: '-4', md: '0' }}
       >
         {STAGE_NAMES.map((name, i) => {
-          const here = name === stage
+          const here = name === going
           return (
             <Box as="li" key={name} flex="none">
               <Link
                 href={stagePath(name)}
-                aria-current={here ? 'step' : undefined}
+                onNavigate={(e) => {
+                  e.preventDefault()
+                  onGo(name)
+                }}
+                aria-current={name === stage ? 'step' : undefined}
                 display="grid"
                 gridTemplateColumns={{ base: 'auto 1fr auto', md: '1.4rem 1fr auto' }}
                 gap={{ base: '1.5', md: '0' }}
