@@ -3,7 +3,7 @@ import { USUAL_LIMITS } from '../equipment'
 import type { Cloth, OpacityClass } from '../order'
 import { micron } from '../quantity'
 import { opticsOf } from './optics'
-import { changeWord, looksOf } from './predict'
+import { changeWord, looksOf, tintsOf } from './predict'
 
 const cloth = (hex: string, weave: Cloth['weave'] = 'jersey'): Cloth => ({
   name: 'cloth',
@@ -46,6 +46,43 @@ describe('facts of the trade (common practice, no source)', () => {
     expect(direct.lightness).toBeCloseTo(82.5, 0)
     expect(changeWord(direct.change, USUAL_LIMITS)).toBe('off')
     expect(based.lightness).toBeGreaterThan(87)
+  })
+})
+
+describe('the words for a change', () => {
+  it('begin just above the limits of the shop', () => {
+    const limits = { ...USUAL_LIMITS, match: 3, visible: 7 }
+    expect([3, 3.01, 7, 7.01].map((change) => changeWord(change, limits))).toEqual([
+      'match',
+      'visible',
+      'visible',
+      'off',
+    ])
+  })
+})
+
+describe('tints of a halftone', () => {
+  const solid = (way: 'direct' | 'based' | 'twice') => looks('#c8262f', 'ordinary', BLACK)[way].lightness
+  const tints = (way: 'direct' | 'based' | 'twice', on = BLACK) =>
+    tintsOf(opticsOf('#c8262f', 'ordinary'), on, FILMS, way)
+  const underneath = (way: 'based' | 'twice') =>
+    looksOf(opticsOf('#f1f1f1', 'blocking'), BLACK, { ...FILMS, direct: FILMS.base })[
+      way === 'based' ? 'direct' : 'based'
+    ].lightness
+  it('lie between what is below and the solid, in the order of their dots', () => {
+    for (const way of ['based', 'twice'] as const) {
+      const seen = tints(way)
+      expect(seen.map((t) => t.dot)).toEqual([0.25, 0.5, 0.75])
+      const rungs = [underneath(way), ...seen.map((t) => t.lightness), solid(way)]
+      expect(rungs).toEqual([...rungs].sort((a, b) => b - a))
+      expect(new Set(seen.map((t) => t.hex)).size).toBe(3)
+    }
+  })
+  it('straight on black grow darker the fewer dots there are, on white lighter (Murray and Davies: a mean of two)', () => {
+    const [few, , many] = tints('direct').map((t) => t.lightness)
+    expect(few!).toBeLessThan(many!)
+    const [fewOnWhite, , manyOnWhite] = tints('direct', cloth('#f4f4f4')).map((t) => t.lightness)
+    expect(fewOnWhite!).toBeGreaterThan(manyOnWhite!)
   })
 })
 
