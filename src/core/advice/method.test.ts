@@ -12,7 +12,7 @@ it('every question has at least two practices, each with what it costs or gives,
 
 it('options are told in the reader’s units', () => {
   expect(optionWords('placement', 'palm', 'metric')).toMatch(/^A palm, 100 mm: /)
-  expect(optionWords('placement', 'palm', 'inch')).toMatch(/^A palm, 3 15\/16 in: /)
+  expect(optionWords('placement', 'palm', 'inch')).toMatch(/^A palm, 3 7\/8 in: /)
   expect(optionWords('cureTemperature', 'standard', 'inch')).toBe('320 °F: the usual cure')
   for (const [practice, { options }] of Object.entries(PRACTICES))
     for (const option of Object.keys(options))

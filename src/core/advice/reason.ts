@@ -1,4 +1,4 @@
-import { type Kind, type System, writeQuantity } from '../quantity'
+import { type Kind, type System, sayQuantity } from '../quantity'
 
 /** Where a statement comes from. Nothing here was measured at a press. */
 export type SourceKind =
@@ -80,8 +80,8 @@ function dayInWords(iso: string): string {
 /** An input in words; days in the one format of the app. */
 export function inputText(input: Input, system: System): string {
   if (typeof input === 'string') return DAY.test(input) ? dayInWords(input) : input
-  if ('value' in input) return writeQuantity(input.kind, input.value, system)
-  return input.values.map((x) => writeQuantity(input.kind, x, system)).join(', ')
+  if ('value' in input) return sayQuantity(input.kind, input.value, system)
+  return input.values.map((x) => sayQuantity(input.kind, x, system)).join(', ')
 }
 
 /** One of what is counted: `pieces` is `piece`, `flashes` is `flash`. */
@@ -90,7 +90,7 @@ const single = (many: string) => many.replace(/(?<=sh|ch|ss)es$|s$/, '')
 /** Quantities that a statement carries itself, `{kind:value}` in SI, in the reader's units. */
 export const inUnits = (says: string, system: System): string =>
   says.replace(/\{(\w+):([\d.]+)\}/g, (_, kind: Kind, value: string) =>
-    writeQuantity(kind, Number(value), system),
+    sayQuantity(kind, Number(value), system),
   )
 
 /** The statement of a reason with its inputs filled in; one of something is told as one. */

@@ -34,6 +34,11 @@ describe('other ways to print it', () => {
     }
     expect(every?.flashes.length).toBeGreaterThan(asked.now.flashes.length)
   })
+  it('no press is offered whose boards the print does not fit', () => {
+    const wide = { ...three, width: 0.585, height: 0.815 }
+    expect(waysOf(ask(wide)).filter((w) => w.id.startsWith('press.'))).toEqual([])
+    expect(waysOf(ask(three)).filter((w) => w.id.startsWith('press.')).length).toBeGreaterThan(0)
+  })
   it('an order by hand offers the advised one back', () => {
     const first = ask(three)
     const order = [...first.now.hits.map((h) => h.hit.id)].reverse().sort((a) => (a === 'base' ? -1 : 0))

@@ -1,5 +1,6 @@
 import { choiceOf, numberOf, q, type Reason } from '../advice'
 import type { Press, Shop } from '../equipment'
+import { liesOnPallet } from '../registration'
 import { type Event, FLASH } from '../sequence'
 import { PLAN } from './definition'
 import { orderingOf } from './ordering'
@@ -110,7 +111,9 @@ export function waysOf({ order, shop, decisions, now }: VariantAsk): readonly Wa
 /** Presses beside the one in force that the run can be printed on. */
 function otherPresses(now: RunPlan, shop: Shop): readonly Press[] {
   const able = rankPresses(now.run, screensOf(now), shop).presses
-  return shop.presses.filter((p) => able.includes(p) && p.id !== choiceOf(now.pressAdvice))
+  return shop.presses.filter(
+    (p) => able.includes(p) && liesOnPallet(now.run.placement, p) && p.id !== choiceOf(now.pressAdvice),
+  )
 }
 
 /** Of the ways with fewer screens the one that takes away least, and of those the one that looks best. */

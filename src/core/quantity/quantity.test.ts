@@ -6,6 +6,7 @@ import {
   otherUnit,
   parseClock,
   parseQuantity,
+  sayQuantity,
   shownUnit,
   showQuantity,
   writeClock,
@@ -91,6 +92,21 @@ describe('what a printer types', () => {
   })
 })
 
+describe('what a sentence says of a length in inches', () => {
+  it.each([
+    [0.305, '12 in'],
+    [0.05, '2 in'],
+    [0.025, '1 in'],
+    [0.585, '23 in'],
+    [0.0141, '9/16 in'],
+    [0.0016, '1/16 in'],
+    [0.00018, '0.007 in'],
+  ])('%d m: %s', (length, says) => {
+    expect(sayQuantity('length', length, 'inch')).toBe(says)
+    expect(sayQuantity('length', length, 'metric')).toBe(writeQuantity('length', length, 'metric'))
+  })
+})
+
 describe('what is shown', () => {
   it.each([
     ['length', 0.003175, 'inch', '1/8 in'],
@@ -103,11 +119,15 @@ describe('what is shown', () => {
     ['count', 144, 'metric', '144'],
     ['workTime', 299 * 60, 'metric', '299 min'],
     ['workTime', 188_280, 'metric', '52.3 h'],
-    ['mass', 9.4, 'metric', '9400 g'],
+    ['mass', 1.95, 'metric', '1950 g'],
+    ['mass', 6.955, 'metric', '6.96 kg'],
+    ['mass', 9.4, 'metric', '9.4 kg'],
     ['mass', 18.232, 'metric', '18.2 kg'],
     ['mass', 9.395, 'inch', '20.7 lb'],
     ['difference', 0.0003, 'metric', '0.0'],
     ['difference', 7, 'metric', '7.0'],
+    ['money', 0.5, 'metric', '0.50'],
+    ['money', 1113.7, 'metric', '1113.70'],
   ] as const)('%s %d in %s', (kind, value, system, text) => {
     expect(writeQuantity(kind, value, system)).toBe(text)
   })

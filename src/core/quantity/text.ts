@@ -128,16 +128,17 @@ export function showQuantity(kind: Kind, value: number, system: System): Shown {
   if (seconds !== '0') return { number: seconds, unit: 's' }
   // Nobody reads 3138 min.
   if (unit.symbol === 'min' && Math.round(x) >= MANY_MINUTES) return { number: round(x / 60, 1), unit: 'h' }
-  // Ten kilograms of ink are no figure on a scale any more.
-  if (unit.symbol === 'g' && x >= MANY_GRAMS) return { number: round(x / 1000, 1), unit: 'kg' }
+  // Some kilograms of ink are no figure on a scale any more.
+  if (unit.symbol === 'g' && x >= MANY_GRAMS)
+    return { number: round(x / 1000, x < 10_000 ? 2 : 1), unit: 'kg' }
   if (unit.symbol === 'oz' && x >= MANY_OUNCES) return { number: round(x / 16, 1), unit: 'lb' }
   // No eye tells hundredths apart, and in a column they would stand out as if they mattered.
-  if (kind === 'difference') return { number: x.toFixed(unit.digits), unit: unit.symbol }
+  if (kind === 'difference' || kind === 'money') return { number: x.toFixed(unit.digits), unit: unit.symbol }
   return { number: unit.symbol === 'in' ? inches(x) : kept(x, unit.digits, unit.offset), unit: unit.symbol }
 }
 
 const MANY_MINUTES = 300
-const MANY_GRAMS = 10_000
+const MANY_GRAMS = 2000
 const MANY_OUNCES = 160
 
 /** Rounded, but a small amount keeps its first figure: what is there never reads as nothing, nor as twice as much. */
@@ -163,6 +164,19 @@ export function writeQuantity(kind: Kind, value: number, system: System): string
   const { number, unit } = showQuantity(kind, value, system)
   if (unit === '') return number
   return unit === '°' ? `${number}°` : `${number} ${unit}`
+}
+
+/**
+ * `writeQuantity` for a sentence: inches as they are read off a rule, to the eighth from one inch on. What a rule of 50 mm
+ * says is 2 in, never 1.97.
+ *
+ * @example sayQuantity('length', 0.305, 'inch') // '12 in'
+ */
+export function sayQuantity(kind: Kind, value: number, system: System): string {
+  const unit = shownUnit(kind, system)
+  const step = unit.factor / (value >= unit.factor - 1e-9 ? 8 : 16)
+  const near = value >= unit.factor / 2 ? Math.round(value / step) * step : value
+  return writeQuantity(kind, unit.symbol === 'in' ? near : value, system)
 }
 
 /** Seconds after midnight of a time of day as people write it: `8:00`, `16.30`, `4 pm`; undefined if it is none. */

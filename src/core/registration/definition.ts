@@ -44,6 +44,11 @@ export const REGISTRATION = defineRoom({
       source: 'from memory',
       severity: 'Watch',
     },
+    WIDTH_BEYOND: {
+      says: 'On {sizes} (chest {chests}) a print {width} wide is wider than the garment: it runs over both seams, and ink lands on the pallet.',
+      source: 'geometry',
+      severity: 'Watch',
+    },
     PRINTS_OVERLAP: {
       says: '{a} and {b} lie on one another on {sizes}, by up to {over}: move one, or make it smaller.',
       source: 'geometry',

@@ -62,6 +62,12 @@ describe('what does not fit', () => {
     expect(rules(305, ['S', 'XL'])).toEqual([])
     expect(rules(306, ['S', 'XL'])).toEqual(['WIDTH_SMALL'])
     expect(rules(306, ['L', 'XL'])).toEqual([])
+    // 440 mm of chest less twice 50 mm: just enough.
+    expect(rules(340, ['XS'])).toEqual(['WIDTH_SMALL'])
+    expect(rules(341, ['XS'])).toEqual(['WIDTH_SEAM'])
+    expect(rules(400, ['XS', 'S', 'XL'])).toEqual(['WIDTH_SEAM'])
+    expect(rules(450, ['XS', 'XL'])).toEqual(['WIDTH_BEYOND', 'PALLET_NARROW'])
+    expect(rules(400, ['5-6', 'XS', 'XL'])).toEqual(['WIDTH_BEYOND', 'WIDTH_SEAM'])
     expect(rules(300, ['5-6'])).toEqual(['WIDTH_SEAM'])
     const [seam] = placeOn(runOn('front', ['M', '7-8', '5-6'], mm(300)), press, DEFAULT_METHOD, {}).reasons
     expect(seam?.inputs.sizes).toBe('5-6, 7-8')

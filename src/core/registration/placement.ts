@@ -127,8 +127,13 @@ const TO_SEAM = mm(50)
 function whatDoesNotFit(run: Run, sizes: readonly string[], press: Press): Reason[] {
   const { width, height, where } = run.placement
   const reasons: Reason[] = []
-  const small = sizes.filter((s) => SMALL_SIZES.has(s))
   const onBody = where === 'front' || where === 'back'
+  const by = (on: readonly string[]) => [...on].sort((a, b) => chestOf(a) - chestOf(b))
+  const beyond = by(sizes.filter((s) => width > chestOf(s) + 1e-9))
+  const tight = by(sizes.filter((s) => !beyond.includes(s) && width > chestOf(s) - 2 * TO_SEAM + 1e-9))
+  // Each size is told once, with the worst that holds for it.
+  const small = sizes.filter((s) => SMALL_SIZES.has(s) && !beyond.includes(s) && !tight.includes(s))
+  const chests = (on: readonly string[]) => ({ kind: 'length' as const, values: on.map(chestOf) })
   if (onBody && width > WIDEST + 1e-9 && small.length > 0)
     reasons.push(
       REGISTRATION.because('WIDTH_SMALL', {
@@ -137,12 +142,19 @@ function whatDoesNotFit(run: Run, sizes: readonly string[], press: Press): Reaso
         sizes: small.join(', '),
       }),
     )
-  const tight = sizes.filter((s) => width > chestOf(s) - 2 * TO_SEAM).sort((a, b) => chestOf(a) - chestOf(b))
+  if (onBody && beyond.length > 0)
+    reasons.push(
+      REGISTRATION.because('WIDTH_BEYOND', {
+        sizes: beyond.join(', '),
+        chests: chests(beyond),
+        width: q('length', width),
+      }),
+    )
   if (onBody && tight.length > 0)
     reasons.push(
       REGISTRATION.because('WIDTH_SEAM', {
         sizes: tight.join(', '),
-        chests: { kind: 'length', values: tight.map(chestOf) },
+        chests: chests(tight),
         width: q('length', width),
         beside: q('length', TO_SEAM),
       }),

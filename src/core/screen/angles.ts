@@ -29,9 +29,9 @@ export function anglesTooNear(inks: readonly InkColour[]): readonly Reason[] {
       const apart = between(a.angle, b.angle)
       if (apart >= APART - 1e-6) return []
       const period = beatBetween(a.ruling, b.ruling, apart)
-      const told = { a: a.name, b: b.name, angle: q('turn', apart) }
+      const told = { a: a.name, b: b.name }
       return Number.isFinite(period) && period < 1
-        ? [SCREEN.because('ANGLES_NEAR', { ...told, period: q('length', period) })]
+        ? [SCREEN.because('ANGLES_NEAR', { ...told, angle: q('turn', apart), period: q('length', period) })]
         : [SCREEN.because('ANGLES_ALIKE', told)]
     }),
   )

@@ -101,6 +101,8 @@ function ScreenRow({ plan, hit: h, room }: RowProps) {
   const { shelf } = useOrder()
   const frame = room ? room.frame : h.frame?.id
   const fabric = fabricOf(shelf.shop.screens.fabrics, numberOf(h.mesh))
+  // Where other runs hold the frames, they come free; where the shop has too few, they never do.
+  const short = plan.frames.some((r) => r.rule === 'FRAMES_SHORT')
   return (
     <tr>
       <td>
@@ -133,7 +135,7 @@ function ScreenRow({ plan, hit: h, room }: RowProps) {
         >
           {frame ?? (
             <>
-              <SeverityMark severity="Watch" />
+              <SeverityMark severity={short ? 'Stop' : 'Watch'} />
               <br />
               none left
             </>

@@ -20,6 +20,12 @@ const say = (seconds: number) => {
   return `${writeClock(seconds % DAY)}${days === 0 ? '' : days === 1 ? ' next day' : ` in ${days} days`}`
 }
 
+/** To the quarter of an hour or the hour where the bars are that wide: nobody reads 20:26 off a chart of days. */
+const even = (seconds: number, step: number) => {
+  const mark = step >= 3600 ? 3600 : step >= 900 ? 900 : 60
+  return Math.round(seconds / mark) * mark
+}
+
 /** When the run would be done if it began as the shop opens: the same run many times over. */
 export function Finish({ time, driesIn }: { readonly time: RunTime; readonly driesIn: boolean }) {
   const { hours } = useOrder().shelf.shop
@@ -89,7 +95,7 @@ function Histogram({ spread, from }: { readonly spread: Spread; readonly from: n
       grid: { left: 8, right: 8, top: 26, bottom: 24 },
       xAxis: {
         type: 'category',
-        data: spread.bins.map((_, i) => say(from + spread.from + i * spread.step)),
+        data: spread.bins.map((_, i) => say(even(from + spread.from + i * spread.step, spread.step))),
         axisLabel: { ...text, color: soft, hideOverlap: true },
         axisTick: { show: false },
         axisLine: { lineStyle: { color: soft } },
