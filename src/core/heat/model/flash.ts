@@ -1,0 +1,88 @@
+import type { Share } from '../../quantity'
+import { type Ambient, inRoom } from './garment'
+import { type Phase, type Stack, step } from './stack'
+
+/** Gelled: dry to the touch. */
+export const GELLED: Share = 0.9
+/** So much of the ink's water gone: a water-based film is dry to the touch. */
+export const DRY: Share = 0.85
+/** Cured so far that the next colour does not bond: plastisol, water-based. */
+export const CLOSED = { plastisol: 0.3, water: 0.5 } as const
+/** Seconds after the flash in which the film gels on. */
+const AFTER = 3
+/** Longest dwell that is tried, s. */
+const LONGEST = 240
+const STEP = 0.1
+const HALVINGS = 6
+
+export const copyOf = (s: Stack): Stack => ({
+  ...s,
+  holds: s.holds.slice(),
+  t: s.t.slice(),
+  wet: s.wet.slice(),
+})
+
+const isWater = (s: Stack) => (s.film?.water ?? 0) > 0
+/** How far a film is on its way to be dry to the touch, 1 when it is. */
+export const readiness = (s: Stack): number =>
+  isWater(s) ? (1 - s.ink / (s.film?.water ?? 1)) / DRY : s.gel / GELLED
+/** How far a film is on its way to be closed, 1 when it is. */
+export const closing = (s: Stack): number => s.cure / (isWater(s) ? CLOSED.water : CLOSED.plastisol)
+
+/** Steps of a flash stay short; where it only cools they grow, s. */
+const SHORT = 0.2
+const LONG = 1
+
+/** Runs a phase. */
+export function last(s: Stack, phase: Phase, time: number): void {
+  const most = phase.onTop > 0 ? SHORT : LONG
+  let dt = STEP
+  for (let since = 0; since < time - 1e-9; dt = Math.min(most, dt * 1.2)) {
+    const now = Math.min(dt, time - since)
+    step(s, phase, now, since)
+    since += now
+  }
+}
+
+/** When a film gets somewhere, s to a fraction; undefined when not within four minutes. */
+function when(from: Stack, phase: Phase, progress: (s: Stack) => number): number | undefined {
+  const s = copyOf(from)
+  let before = progress(s)
+  for (let since = 0; since < LONGEST; since += STEP) {
+    if (before >= 1) return since
+    step(s, phase, STEP, since)
+    const now = progress(s)
+    if (now >= 1) return since + (STEP * (1 - before)) / (now - before)
+    before = now
+  }
+  return undefined
+}
+
+/**
+ * Seconds of flash that a spot needs to be dry to the touch, the seconds after it counted in which it gels on.
+ *
+ * @returns undefined when it does not get there
+ */
+export function needed(from: Stack, phase: Phase, ambient: Ambient, loss: number): number | undefined {
+  const most = when(from, phase, readiness)
+  if (most === undefined) return undefined
+  const room = inRoom(ambient, loss)
+  const begin = Math.max(0, most - AFTER)
+  const s = copyOf(from)
+  for (let since = 0; since < begin - 1e-9; since += STEP)
+    step(s, phase, Math.min(STEP, begin - since), since)
+  let [low, high] = [begin, most]
+  for (let i = 0; i < HALVINGS; i++) {
+    const middle = (low + high) / 2
+    const tried = copyOf(s)
+    for (let since = begin; since < middle - 1e-9; since += STEP)
+      step(tried, phase, Math.min(STEP, middle - since), since)
+    last(tried, room, AFTER)
+    if (readiness(tried) >= 1) high = middle
+    else low = middle
+  }
+  return high
+}
+
+/** Seconds after which a spot is closed, so that the next colour would not bond; undefined when it never is. */
+export const limit = (from: Stack, phase: Phase): number | undefined => when(from, phase, closing)

@@ -1,0 +1,226 @@
+import type { Share } from '../../quantity'
+import { closing, copyOf, last, limit, needed, readiness } from './flash'
+import { type Ambient, inRoom, load, lossOf, onBoard, print, type Takes } from './garment'
+import type { Board, Fabric, Fitted, WetInk } from './materials'
+import type { Phase, Stack } from './stack'
+import { flashing, SPOTS, type Spot, seen, type UnitOver } from './unit'
+
+/** What happens to one pallet on its way round, in order. */
+export type Happening =
+  | { readonly kind: 'load' }
+  | { readonly kind: 'wait'; readonly time: number; readonly air?: number }
+  | { readonly kind: 'print'; readonly name: string; readonly ink: WetInk; readonly takes: Takes }
+  /** `time`: seconds, or as long as the corner needs. `least`: a fixed unit stays over the pallet for the whole stop. */
+  | {
+      readonly kind: 'flash'
+      readonly name: string
+      readonly unit: UnitOver
+      readonly time: number | 'needed'
+      readonly least: number
+    }
+
+/** A press, its boards and its air, and one lap of a pallet. */
+export interface Round {
+  readonly board: Board
+  readonly fabric: Fabric
+  readonly fitted: Fitted
+  readonly ambient: Ambient
+  readonly happenings: readonly Happening[]
+}
+
+/** One flash of one lap: seconds and kelvin. */
+export interface Flashed {
+  readonly name: string
+  readonly time: number
+  /** Seconds that the corner needed; undefined when it never gels here. */
+  readonly needed: number | undefined
+  /** Seconds after which the centre is closed; undefined when it never is. */
+  readonly limit: number | undefined
+  readonly peak: number
+  /** Of the cloth under it, hottest. */
+  readonly cloth: number
+  /** 1 when the corner is dry to the touch, and when the centre is closed. */
+  readonly ready: number
+  readonly closed: number
+}
+
+/** A print on a film that was flashed. */
+export interface OnFilm {
+  readonly name: string
+  readonly film: number
+  /** How ready the film below was at its corner. */
+  readonly ready: number
+}
+
+/** A lap of a pallet. */
+export interface Lap {
+  /** Top of the board as the garment is laid on, kelvin. */
+  readonly board: number
+  readonly flashes: readonly Flashed[]
+  readonly prints: readonly OnFilm[]
+  /** Seconds that it took. */
+  readonly time: number
+}
+
+/** Kelvin of film, cloth and board from moment to moment, for a picture. */
+export interface Moment {
+  readonly at: number
+  readonly film: number
+  readonly cloth: number
+  readonly board: number
+  readonly happening: number
+}
+
+/** Laps whose boards begin as warm as this, K, are the same lap. */
+const SAME = 0.003
+const REMEMBERED = 4
+
+interface Known {
+  readonly from: Float64Array
+  readonly to: Float64Array
+  readonly lap: Lap
+}
+
+/**
+ * Lap after lap of one pallet from cold boards on: each spot of the print starts on the board as the mean of the print left it.
+ *
+ * @param laps how many; each is as the one before where the boards are as warm
+ * @param from boards as they are, kelvin by layer; as warm as the room without
+ */
+export function runLaps(round: Round, laps: number, from?: ArrayLike<number>): readonly Lap[] {
+  const boards = onBoard(round.fabric, round.board, round.fitted, round.ambient)
+  if (from) for (let i = 0; i < from.length; i++) boards.t[i + 2] = from[i] ?? round.ambient.air
+  const known: Known[] = []
+  const out: Lap[] = []
+  for (let n = 0; n < laps; n++) {
+    const begins = boards.t.slice(2)
+    const found = known.find((k) => k.from.every((t, i) => Math.abs(t - (begins[i] ?? 0)) < SAME))
+    if (found) {
+      boards.t.set(found.to, 2)
+      out.push(found.lap)
+      continue
+    }
+    const lap = oneLap(round, boards)
+    known.push({ from: begins, to: boards.t.slice(2), lap })
+    if (known.length > REMEMBERED) known.shift()
+    out.push(lap)
+  }
+  return out
+}
+
+/** The trace of one lap at a spot, from boards as warm as given. @param from kelvin by layer of the board */
+export function trace(round: Round, from: ArrayLike<number>, spot: Spot = 'centre'): readonly Moment[] {
+  const boards = onBoard(round.fabric, round.board, round.fitted, round.ambient)
+  for (let i = 0; i < from.length; i++) boards.t[i + 2] = from[i] ?? round.ambient.air
+  const out: Moment[] = []
+  oneLap(round, boards, (at, s, happening) =>
+    out.push({ at, film: s[spot].t[0]!, cloth: s[spot].t[1]!, board: s[spot].t[2]!, happening }),
+  )
+  return out
+}
+
+type Spots = Readonly<Record<Spot, Stack>>
+
+/** One lap; `boards` is left as the garment leaves it. */
+function oneLap(
+  round: Round,
+  boards: Stack,
+  each?: (at: number, spots: Spots, happening: number) => void,
+): Lap {
+  const { ambient, fabric } = round
+  const loss = lossOf(round.board, round.fitted)
+  load(boards, fabric, ambient)
+  const spots: Spots = { corner: copyOf(boards), centre: copyOf(boards), mean: boards }
+  const began = boards.t[2]!
+  const flashes: Flashed[] = []
+  const prints: OnFilm[] = []
+  let at = 0
+  let flashed = false
+  const phase = (of: (spot: Spot) => Phase, time: number, happening: number) => {
+    // The picture walks all spots side by side; without it each is run for itself.
+    if (each) {
+      const step = 0.25
+      for (let since = 0; since < time - 1e-9; since += step) {
+        const dt = Math.min(step, time - since)
+        for (const spot of SPOTS) last(spots[spot], of(spot), dt)
+        each(at + since + dt, spots, happening)
+      }
+    } else for (const spot of SPOTS) last(spots[spot], of(spot), time)
+    at += time
+  }
+  each?.(0, spots, 0)
+  for (const [i, h] of round.happenings.entries()) {
+    switch (h.kind) {
+      case 'load':
+        break
+      case 'wait': {
+        const room = inRoom(ambient, loss, h.air)
+        phase(() => room, h.time, i)
+        break
+      }
+      case 'print':
+        if (flashed) prints.push({ name: h.name, film: spots.mean.t[0]!, ready: readiness(spots.corner) })
+        for (const spot of SPOTS) print(spots[spot], h.ink, ambient.air)
+        flashed = false
+        break
+      case 'flash': {
+        const before = round.happenings.slice(0, i).findLast((b) => b.kind === 'print')
+        const takes = before?.kind === 'print' ? before.takes : BARE
+        const of = phases(h.unit, takes, round, loss)
+        const need = needed(spots.corner, of.corner, ambient, loss)
+        const most = limit(spots.centre, of.centre)
+        const time = Math.max(h.least, h.time === 'needed' ? (need ?? most ?? h.least) : h.time)
+        phase((spot) => of[spot], time, i)
+        const [peak, cloth] = [spots.centre.t[0]!, spots.centre.t[1]!]
+        // What gels on in the seconds after counts.
+        const after = copyOf(spots.corner)
+        last(after, inRoom(ambient, loss), 3)
+        flashes.push({
+          name: h.name,
+          time,
+          needed: need,
+          limit: most,
+          peak,
+          cloth,
+          ready: readiness(after),
+          closed: closing(spots.centre),
+        })
+        flashed = true
+        break
+      }
+      default:
+        h satisfies never
+    }
+  }
+  return { board: began, flashes, prints, time: at }
+}
+
+/** A board without a print takes heat like light ink. */
+const BARE: Takes = {
+  ink: { long: 0.9, short: 0.6 },
+  cloth: { long: 0.9, short: 0.6 },
+  lets: { long: 0, short: 0 },
+}
+
+const kept = new WeakMap<UnitOver, Readonly<Record<Spot, Share>>>()
+/** What each spot sees of a unit is worked out once. */
+function factorsOf(unit: UnitOver): Readonly<Record<Spot, Share>> {
+  const found = kept.get(unit) ?? {
+    corner: seen(unit, 'corner'),
+    centre: seen(unit, 'centre'),
+    mean: seen(unit, 'mean'),
+  }
+  kept.set(unit, found)
+  return found
+}
+
+function phases(
+  unit: UnitOver,
+  takes: Takes,
+  { fitted, ambient }: Round,
+  loss: number,
+): Readonly<Record<Spot, Phase>> {
+  const factors = factorsOf(unit)
+  const at = (spot: Spot) => flashing(unit, factors[spot], takes, fitted, ambient, loss)
+  return { corner: at('corner'), centre: at('centre'), mean: at('mean') }
+}

@@ -1,0 +1,177 @@
+import { cureSpeed, gelSpeed, type Kinetics, onward } from './kinetics'
+import { activity, evaporation, latent, WATER_HEAT } from './water'
+
+/** 5.670374e-8 W/m2K4. */
+const BOLTZMANN = 5.670374e-8
+
+/**
+ * What a phase does to a stack of layers. Heat comes from a source by radiation, on the top node and through it on the next one,
+ * and from gas; the lowest node has gas below it.
+ */
+export interface Phase {
+  /** Exchange of the source with the top node, and through it with the second; 0 to 1. */
+  readonly onTop: number
+  readonly onSecond: number
+  /** Kelvin. */
+  readonly source: number
+  /** Seconds in which the source comes on. */
+  readonly comesOn: number
+  /** Exchange with the room round it. */
+  readonly toRoom: number
+  readonly room: number
+  /** W/m2K and kelvin of the gas above, and below. */
+  readonly air: number
+  readonly gas: number
+  readonly below: number
+  readonly under: number
+  /** Pa of vapour in the gas. */
+  readonly vapour: number
+}
+
+/** A node of the stack as it was built. */
+export interface Node {
+  /** kg/m2 of cloth in it, and how much water that takes from the air against cotton. */
+  readonly cloth: number
+  readonly regain: number
+}
+
+/** The film on top. */
+export interface Film {
+  /** Water it was printed with, kg/m2. */
+  readonly water: number
+  /** What the vapour of the cloth finds of a way through it. */
+  readonly vapour: number
+  readonly kinetics: Kinetics
+}
+
+/** What is carried from phase to phase: kelvin, kg/m2 of water in film and cloth, progress. */
+export interface Stack {
+  readonly nodes: readonly Node[]
+  /** Conductance from each node to the next, W/m2K. */
+  readonly joints: readonly number[]
+  /** Heat that each node holds without its water, J/m2K. */
+  readonly holds: Float64Array
+  readonly t: Float64Array
+  /** Water of the ink. */
+  ink: number
+  /** Water of the cloth in each node. */
+  readonly wet: Float64Array
+  film: Film | undefined
+  gel: number
+  cure: number
+}
+
+/** Free water in an ink film holds back its vapour only when nearly all is gone. */
+const LAST = 0.08
+
+/** Heat the stack holds above 0 K, J/m2: for balances. */
+export const heldBy = (s: Stack): number =>
+  s.nodes.reduce(
+    (sum, _, i) =>
+      sum + ((s.holds[i] ?? 0) + WATER_HEAT * ((s.wet[i] ?? 0) + (i === 0 ? s.ink : 0))) * (s.t[i] ?? 0),
+    0,
+  )
+
+const scratch = { c: new Float64Array(16), d: new Float64Array(16) }
+
+/** Water that goes in a step from a store: exact for a rate in proportion to what is left, so that it never overdraws. */
+const going = (store: number, flow: number, dt: number): number =>
+  store <= 0 || flow <= 0 ? 0 : store * -Math.expm1((-flow * dt) / store)
+
+/**
+ * One step of the linearised implicit midpoint rule (Rosenbrock, gamma 1/2: second order, A-stable, no iteration).
+ *
+ * @param since seconds since the phase began
+ * @returns kilograms of water gone from a square metre
+ */
+export function step(s: Stack, phase: Phase, dt: number, since: number): number {
+  const { nodes, joints, t, wet } = s
+  const n = nodes.length
+  const { c, d } = scratch
+  const film = s.film
+  const lit = phase.comesOn > 0 ? 1 - Math.exp(-(since + dt / 2) / phase.comesOn) : 1
+  const hot = phase.source ** 4
+  let gone = 0
+  // Forward sweep of the tridiagonal system as its rows are made.
+  let upper = 0
+  for (let i = 0; i < n; i++) {
+    const T = t[i]!
+    const T3 = T * T * T
+    let flow = 0
+    let slope = 0
+    if (i === 0) {
+      flow +=
+        phase.onTop * BOLTZMANN * lit * (hot - T3 * T) +
+        phase.toRoom * BOLTZMANN * (phase.room ** 4 - T3 * T) +
+        phase.air * (phase.gas - T)
+      slope -= 4 * BOLTZMANN * T3 * (phase.onTop * lit + phase.toRoom) + phase.air
+    }
+    if (i === 1 && phase.onSecond > 0) {
+      flow += phase.onSecond * BOLTZMANN * lit * (hot - T3 * T)
+      slope -= 4 * BOLTZMANN * T3 * phase.onSecond * lit
+    }
+    const down = i < n - 1 ? joints[i]! : phase.below
+    const lower = i < n - 1 ? t[i + 1]! : phase.under
+    flow -= down * (T - lower)
+    slope -= down
+    const up = i > 0 ? joints[i - 1]! : 0
+    if (i > 0) {
+      flow += up * (t[i - 1]! - T)
+      slope -= up
+    }
+    let water = wet[i]!
+    if (i === 0) water += s.ink
+    if (water > 0) {
+      const [now, then] = [evaporates(s, film, i, T, phase), evaporates(s, film, i, T + 0.01, phase)]
+      const [fromInk, fromCloth] = [going(s.ink, now.ink, dt), going(wet[i]!, now.cloth, dt)]
+      const left = fromInk + fromCloth
+      const all = now.ink + now.cloth
+      if (all > 0) {
+        const L = latent(T)
+        flow -= (L * left) / dt
+        const steeper = (then.ink + then.cloth - all) / 0.01
+        slope -= (L * steeper * left) / (all * dt)
+      }
+      if (i === 0) s.ink -= fromInk
+      wet[i] = wet[i]! - fromCloth
+      gone += left
+      water -= left / 2
+    }
+    // (C/dt - J/2) dT = f(T)
+    const diagonal = (s.holds[i]! + WATER_HEAT * water) / dt - slope / 2
+    const left = -up / 2
+    const pivot = diagonal - left * upper
+    upper = i < n - 1 ? -down / 2 / pivot : 0
+    c[i] = upper
+    d[i] = (flow - left * (i > 0 ? d[i - 1]! : 0)) / pivot
+  }
+  let after = 0
+  for (let i = n - 1; i >= 0; i--) {
+    after = d[i]! - c[i]! * after
+    d[i] = after
+  }
+  const middle = t[0]! + d[0]! / 2
+  for (let i = 0; i < n; i++) t[i] = t[i]! + d[i]!
+  if (film) {
+    s.gel = onward(s.gel, gelSpeed(film.kinetics, middle), dt)
+    s.cure = onward(s.cure, cureSpeed(film.kinetics, middle), dt)
+  }
+  return gone
+}
+
+/** Vapour that leaves a node, kg/m2s: of its ink and of its cloth. */
+function evaporates(s: Stack, film: Film | undefined, i: number, T: number, phase: Phase) {
+  const { cloth, regain } = s.nodes[i]!
+  const held = s.wet[i]!
+  const ink =
+    i === 0 && s.ink > 0 && film
+      ? (s.ink / (s.ink + LAST * film.water)) * evaporation(T, phase.air, 1, phase.vapour)
+      : 0
+  if (held <= 0 || cloth <= 0) return { ink, cloth: 0 }
+  const over = activity(held / (cloth * regain))
+  // The back of a garment gives its vapour off below.
+  if (i > 1) return { ink, cloth: evaporation(T, phase.below, over, phase.vapour) }
+  // Vapour of the cloth below has to come through what is keyed in, and then through the film.
+  const way = (film?.vapour ?? 1) ** (i + 1)
+  return { ink, cloth: way * evaporation(T, phase.air, over, phase.vapour) }
+}
