@@ -1,10 +1,19 @@
 import { expose } from 'comlink'
-import { baseVariants, movesOf, plan, type VariantAsk, waysOf, whiteVariants } from '@/core/plan'
+import {
+  baseVariants,
+  heatOf,
+  momentsOf,
+  movesOf,
+  plan,
+  type VariantAsk,
+  waysOf,
+  whiteVariants,
+} from '@/core/plan'
 
 const variants = (ask: VariantAsk) => ({ bases: baseVariants(ask), whites: whiteVariants(ask) })
 export type Variants = ReturnType<typeof variants>
 
-const planner = { plan, variants, waysOf, movesOf }
+const planner = { plan, variants, waysOf, movesOf, heatOf, momentsOf }
 export type Planner = typeof planner
 
 expose(planner)

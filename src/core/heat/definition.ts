@@ -16,13 +16,21 @@ export const HEAT = defineRoom({
     FLASH_QUARTZ: { says: 'Quartz gels faster than a black panel.', source: 'from memory' },
     FLASH_AIR: { says: 'Moving air takes the vapour away.', source: 'from memory' },
     FLASH_GUN: { says: 'A heat gun takes 30 to 45 s.', source: 'common practice' },
-    FLASH_LIMIT: {
-      says: 'Over 12 s the ink film cures: the next colour peels in the wash.',
+    FLASH_NEEDS: {
+      says: 'On a board of {board} the corners of this print are dry to the touch after {needed}.',
+      source: 'a model',
+    },
+    FLASH_CLOSES: {
+      says: 'After {limit} its middle is closed: the next colour peels in the wash.',
+      source: 'a model',
+    },
+    FLASH_USUAL: {
+      says: 'Common practice for such a unit says {low} to {high}, at most 12 s on a warm board.',
       source: 'common practice',
     },
     FLASH_COLD: {
-      says: 'A cold damp morning takes longer: warm the pallets first.',
-      source: 'common practice',
+      says: 'The first prints on cold boards want {cold}; a damp morning takes longer still: warm the pallets first.',
+      source: 'a model',
     },
     FLASH_WATER: {
       says: 'Water-based ink under a flash without air flow: the vapour stays. Expect a longer flash.',
@@ -137,6 +145,75 @@ export const HEAT = defineRoom({
       source: 'from memory',
       severity: 'Watch',
     },
+    AIR_USUAL: { says: 'A shop of {temperature:295.15}, until you say how warm it is.', source: 'assumed' },
+    AIR_DAMP: {
+      says: 'Damp cloth holds water that the flash and the dryer have to drive out first.',
+      source: 'common practice',
+    },
+    RUN_DWELL: {
+      says: '{name}: {dwell} from garment {from} on.',
+      source: 'a model',
+    },
+    RUN_BOARD: {
+      says: 'Garment {from} is laid on boards of {board}: every flash and every print before it warmed them.',
+      source: 'a model',
+    },
+    RUN_READ: {
+      says: 'In the middle of {name}, straight after {dwell} of flash, {film}; the cloth below it {cloth}. An infrared gun reads less a second later: it falls some 25 K in the first.',
+      source: 'a model',
+    },
+    RUN_NEXT: {
+      says: '{name} is printed on a film of {film}. Up to {safe} it is safe to print on.',
+      source: 'a model',
+    },
+    RUN_SETTLES: {
+      says: 'The boards of {press} settle at about {board} after some {pieces} garments.',
+      source: 'a model',
+    },
+    RUN_UNDER: {
+      says: '{name}: {dwell} does not gel the corners before garment {until}: cold boards want {needed}. Flash them empty first, or flash longer at the start.',
+      source: 'a model',
+      severity: 'Watch',
+    },
+    RUN_UNDER_ALL: {
+      says: '{name}: {dwell} does not gel the corners of any of the {pieces} garments: they want {needed}.',
+      source: 'a model',
+      severity: 'Watch',
+    },
+    RUN_OVER: {
+      says: '{name}: {dwell} closes the film in the middle of the print from garment {from} on, over {limit} there: the next colour peels in the wash. Shorten it.',
+      source: 'a model',
+      severity: 'Watch',
+    },
+    RUN_NO_WINDOW: {
+      says: '{name}: no dwell is right: the corners need {needed}, the middle is closed after {limit}.',
+      source: 'a model',
+      severity: 'Watch',
+    },
+    RUN_HIGHER: {
+      says: '{name}: with the panel at {height} both meet: {needed} to {limit}.',
+      source: 'a model',
+    },
+    RUN_NEVER: {
+      says: '{name}: {unit} does not dry this print: its corners do not get there in four minutes.',
+      source: 'a model',
+      severity: 'Stop',
+    },
+    RUN_TACKY: {
+      says: '{name} is printed on a film of {film} from garment {from} on: over {safe} it is tacky. Cool longer, or slow down.',
+      source: 'a model',
+      severity: 'Watch',
+    },
+    RUN_STICKS: {
+      says: '{name} is printed on a film of {film} from garment {from} on: over {safe} it sticks to the screen. Cool longer, leave one more place empty, or slow down.',
+      source: 'a model',
+      severity: 'Stop',
+    },
+    RUN_STANDS: {
+      says: '{name}: a panel that does not swing away stands {stop} over each pallet, and {limit} is the most. Swing it, time it, or hang it higher.',
+      source: 'a model',
+      severity: 'Watch',
+    },
     BOARDS_HOT: {
       says: 'The boards of {press} heat up: from about piece {pieces} on shorten the flash and feel whether prints stick. No temperature is computed yet.',
       source: 'common practice',
@@ -158,8 +235,8 @@ export const HEAT = defineRoom({
       kind: 'duration',
       within: [0.1, 600],
       label: 'Flash after {name}',
-      follows: ['flashUnits', 'inkSystem', 'practice ink', 'printOrder'],
-      after: ['press'],
+      follows: ['flashUnits', 'inkSystem', 'polyester', 'practice ink', 'printOrder'],
+      after: ['press', 'air', 'humidity', 'flashHeight'],
     },
     flashHeight: {
       kind: 'length',
@@ -175,6 +252,8 @@ export const HEAT = defineRoom({
       follows: ['printOrder'],
       after: ['press'],
     },
+    air: { kind: 'temperature', within: [253, 333], label: 'Air of the shop', follows: [] },
+    humidity: { kind: 'share', within: [0.02, 0.98], label: 'Humidity', follows: [] },
     cureFilm: {
       kind: 'temperature',
       within: [300, 600],

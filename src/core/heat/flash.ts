@@ -1,8 +1,9 @@
 import type { RuleOf } from '../advice'
 import { type NumberAdvice, type Overrides, q, type Reason, type Subject } from '../advice'
 import type { FlashKind, FlashUnit, Press } from '../equipment'
-import { mm, seconds } from '../quantity'
+import { celsius, mm, seconds } from '../quantity'
 import { HEAT } from './definition'
+import { dwellOn, type Waiting } from './model'
 
 interface Dwell {
   readonly rule: RuleOf<typeof HEAT>
@@ -17,35 +18,50 @@ const DWELLS: Readonly<Record<FlashKind, Dwell>> = {
   gun: { rule: 'FLASH_GUN', time: [30, 38, 45] },
 }
 
-/** Water has to leave before the film gels: longer, up to the limit. */
-const WATER_LONGER = 1.25
+/** A board that has been printed on for a while. */
+const WARM = celsius(45)
+/** Dwells are set to half a second. */
+const HALF = 0.5
 
 /**
- * Dwell under one flash, seconds, by kind of unit.
+ * Dwell under one flash, seconds: what its corners need on a warm board; no longer than its middle stands. Where the unit never
+ * gets there, what common practice says for such a unit.
  *
  * @param behind the hit that it gels: a choice is kept with it, wherever the flash comes in the order
  */
 export function flashDwell(
   behind: Subject,
   unit: FlashUnit,
-  driesInScreen: boolean,
+  waiting: Waiting,
   overrides: Overrides,
 ): NumberAdvice {
   const { rule, time } = DWELLS[unit.kind]
   const [low, usual, high] = time.map(seconds) as [number, number, number]
-  const slower = driesInScreen && unit.kind !== 'air' ? WATER_LONGER : 1
+  const { needed, limit } = dwellOn(waiting, WARM)
+  const cold = dwellOn(waiting, waiting.ambient.air).needed
+  const wet = waiting.ink.water > 0 && unit.kind !== 'air'
+  const advised = needed === undefined ? usual : Math.ceil(needed / HALF - 1e-6) * HALF
+  const stands = limit === undefined ? high : Math.floor(limit / HALF) * HALF
+  const of = { name: behind.name, unit: unit.name }
   const reasons: Reason[] = [HEAT.because(rule)]
-  if (driesInScreen && unit.kind !== 'air') reasons.push(HEAT.because('FLASH_WATER'))
-  if (unit.kind !== 'gun') reasons.push(HEAT.because('FLASH_LIMIT'))
-  reasons.push(HEAT.because('FLASH_COLD'))
+  if (needed === undefined) reasons.push(HEAT.because('RUN_NEVER', of))
+  else {
+    const inputs = { needed: q('duration', needed), board: q('temperature', WARM) }
+    reasons.push(HEAT.because('FLASH_NEEDS', inputs))
+    if (limit !== undefined)
+      reasons.push(
+        needed > limit
+          ? HEAT.because('RUN_NO_WINDOW', { ...of, needed: inputs.needed, limit: q('duration', limit) })
+          : HEAT.because('FLASH_CLOSES', { limit: q('duration', limit) }),
+      )
+  }
+  if (wet) reasons.push(HEAT.because('FLASH_WATER'))
+  reasons.push(HEAT.because('FLASH_USUAL', { low: q('duration', low), high: q('duration', high) }))
+  if (cold !== undefined && needed !== undefined && cold > needed + HALF)
+    reasons.push(HEAT.because('FLASH_COLD', { cold: q('duration', cold) }))
   return HEAT.number(
     'dwell',
-    {
-      of: behind,
-      advised: usual * slower,
-      range: [low, high * slower],
-      reasons,
-    },
+    { of: behind, advised, range: [advised, Math.max(advised, stands)], reasons },
     overrides,
   )
 }

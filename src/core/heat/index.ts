@@ -1,3 +1,5 @@
+export * from './ambient'
 export * from './cure'
 export { HEAT } from './definition'
 export * from './flash'
+export * from './model'

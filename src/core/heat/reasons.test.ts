@@ -4,6 +4,7 @@ import type { Dryer, FlashKind, Press } from '../equipment'
 import type { Cloth } from '../order'
 import { celsius, mm } from '../quantity'
 import { type CureNeed, coolDown, cureFor, flashDwell, flashHeight, whatCures } from './index'
+import { waiting } from './waiting.fixtures'
 
 // What each number says of itself: every rule that was at work, and none that was not. The limits are common practice, no source.
 const cloth = (polyester: number): Cloth => ({
@@ -150,20 +151,19 @@ describe('the flash says why', () => {
     flashDwell(
       { id: 'base', name: 'Base white' },
       { id: 'f', name: 'F', kind, pressId: 'p', takes: 1 },
-      wet,
+      waiting(kind, wet ? 'waterBased' : 'base', { width: 0.15, height: 0.2 }),
       {},
     )
   it.each([
-    ['quartz', false, ['FLASH_QUARTZ', 'FLASH_LIMIT', 'FLASH_COLD']],
-    ['quartz', true, ['FLASH_QUARTZ', 'FLASH_WATER', 'FLASH_LIMIT', 'FLASH_COLD']],
-    ['air', true, ['FLASH_AIR', 'FLASH_LIMIT', 'FLASH_COLD']],
-    ['gun', false, ['FLASH_GUN', 'FLASH_COLD']],
-    ['gun', true, ['FLASH_GUN', 'FLASH_WATER', 'FLASH_COLD']],
+    ['quartz', false, ['FLASH_QUARTZ', 'FLASH_NEEDS', 'FLASH_CLOSES', 'FLASH_USUAL', 'FLASH_COLD']],
+    [
+      'quartz',
+      true,
+      ['FLASH_QUARTZ', 'FLASH_NEEDS', 'FLASH_CLOSES', 'FLASH_WATER', 'FLASH_USUAL', 'FLASH_COLD'],
+    ],
+    ['air', true, ['FLASH_AIR', 'FLASH_NEEDS', 'FLASH_CLOSES', 'FLASH_USUAL', 'FLASH_COLD']],
+    ['gun', false, ['FLASH_GUN', 'FLASH_NEEDS', 'FLASH_CLOSES', 'FLASH_USUAL', 'FLASH_COLD']],
   ] as const)('%s, water-based %s', (kind, wet, told) => expect(rules(flash(kind, wet))).toEqual(told))
-  it('water lengthens the longest time as it does the usual one', () => {
-    expect(flash('quartz', true).range).toEqual([4, 10])
-    expect(flash('quartz', true).advised).toBe(7.5)
-  })
   it('height and cool-down give their reasons', () => {
     expect(rules(flashHeight({}))).toEqual(['FLASH_HEIGHT'])
     const cool = (press: object) => rules(coolDown(press as Press, {}))

@@ -1,30 +1,56 @@
-import type { Overrides, Reason } from '../advice'
-import type { FlashUnit } from '../equipment'
-import { flashDwell, rackDry } from '../heat'
-import type { Event, Job } from '../sequence'
+import { numberOf, type Overrides, type Reason } from '../advice'
+import type { FlashUnit, Press } from '../equipment'
+import { AS_TABLED, flashDwell, flashHeight, rackDry, type ShopAir } from '../heat'
+import type { Cloth, Placement } from '../order'
+import type { Event } from '../sequence'
+import { boardOf, heatedCloth, wetFilm } from './heatedOf'
+import type { Separation } from './hits'
 import type { FlashPlan } from './runPlan'
 
 /** Before, choices were kept by the flash's place in the order. */
 const placeKey = (at: number) => `dwell.${at + 1}`
 
+/** What is under which units, and in what air. */
+interface Flashing {
+  readonly units: readonly FlashUnit[]
+  readonly press: Press
+  readonly cloth: Cloth
+  readonly print: Placement
+  readonly ambient: ShopAir
+}
+
 /** Each flash with the hit that it gels: a choice of its dwell stays with that hit, wherever it is printed. */
 export function planFlashes(
   events: readonly Event[],
-  { hits }: Job,
-  units: readonly FlashUnit[],
-  driesInScreen: boolean,
+  separations: readonly Separation[],
+  { units, press, cloth, print, ambient }: Flashing,
   why: readonly (readonly Reason[])[],
   overrides: Overrides,
 ): readonly FlashPlan[] {
   const behind = events.flatMap((e, at) => {
-    const print = e.kind === 'flash' ? events[at - 1] : undefined
-    return print?.kind === 'print' ? (hits[print.hit] ?? []) : []
+    const printed = events.slice(0, at).flatMap((b) => (b.kind === 'print' ? (separations[b.hit] ?? []) : []))
+    const separation = e.kind === 'flash' && events[at - 1]?.kind === 'print' ? printed.at(-1) : undefined
+    const below = printed.slice(0, -1).filter((s) => s.hit.role !== 'smoothing')
+    return separation ? [{ separation, below: below.map((s) => wetFilm(s, cloth).ink) }] : []
   })
-  return behind.map((hit, i) => {
+  const height = numberOf(flashHeight(overrides))
+  const { width, height: length } = print
+  return behind.map(({ separation, below }, i) => {
+    const { hit } = separation
     const unit = units[i % units.length]
     const old = overrides[placeKey(i)]
     const own = old === undefined ? overrides : { [`dwell.${hit.id}`]: old, ...overrides }
-    const dwell = unit ? flashDwell(hit, unit, driesInScreen, own) : rackDry(hit, own)
+    if (!unit) return { unit, dwell: rackDry(hit, own), reasons: why[i] ?? [] }
+    const waiting = {
+      board: boardOf(press),
+      fabric: heatedCloth(cloth),
+      fitted: AS_TABLED,
+      ambient: { air: numberOf(ambient.air), humidity: numberOf(ambient.humidity) },
+      below,
+      unit: { kind: unit.kind, print: { width, height: length }, height },
+      ...wetFilm(separation, cloth),
+    }
+    const dwell = flashDwell(hit, unit, waiting, own)
     return { unit, dwell, reasons: why[i] ?? [] }
   })
 }

@@ -38,6 +38,7 @@ export {
   whatChanges,
 } from './rooms'
 export { exampleOf } from './ruleExamples'
+export * from './runHeat'
 export * from './runPlan'
 export * from './screenRoom'
 export * from './sheetCode'

@@ -1,7 +1,7 @@
 import { advicesIn, numberOf, type Reason, warnings } from '../advice'
 import { flashesAt, type Press, type Shop } from '../equipment'
-import { cureFor, flashHeight, whatCures } from '../heat'
-import { driesInScreen, laidFlat, type Order, sizesOf } from '../order'
+import { cureFor, flashHeight, shopAir, whatCures } from '../heat'
+import { laidFlat, type Order, sizesOf } from '../order'
 import { mm } from '../quantity'
 import {
   filmPosition,
@@ -85,12 +85,14 @@ function jobSettings(
   { events, sequence, wide, whyFlash }: Printed,
   hits: readonly HitPlan[],
 ) {
-  const { ctx, cloth, separations, job, press, cool } = found
+  const { ctx, cloth, separations, press, cool } = found
   const { run, shop, method, overrides } = ctx
   const { width, height } = run.placement
-  const wet = separations.some((s) => driesInScreen(s.system))
+  const ambient = shopAir(overrides)
   const halftones = separations.some((s) => s.stroke === 'halftone')
-  const flashes = planFlashes(events, job, flashesAt(shop, press), wet, whyFlash, overrides)
+  const units = flashesAt(shop, press)
+  const under = { units, press, cloth, print: run.placement, ambient }
+  const flashes = planFlashes(events, separations, under, whyFlash, overrides)
   const sizes = { garment: laidFlat(sizesOf(run)), print: { width, length: height } }
   const cure = cureFor(separations, cloth, sizes, shop.dryers, method, overrides)
   const { laps } = sequence
@@ -107,6 +109,7 @@ function jobSettings(
     cure,
     placement: placeOn(run, press, method, overrides),
     flashes,
+    ambient,
     time: fits ? timeOf({ ctx, press, hits, flashes, events, laps, cool, wide, cure }) : undefined,
     ...(flashes.some((f) => f.unit) ? { flashHeight: flashHeight(overrides), coolDown: cool } : NOT_FLASHED),
   }

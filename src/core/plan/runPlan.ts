@@ -1,7 +1,7 @@
 import type { ChoiceAdvice, NumberAdvice, Overrides, Reason, ShopMethod } from '../advice'
 import type { Hex } from '../color'
 import type { FlashUnit, Frame, Press, StrokeUse } from '../equipment'
-import type { Cure } from '../heat'
+import type { Cure, ShopAir } from '../heat'
 import type { BaseOrNone, Films, SecondWhite } from '../ink'
 import type { Cloth, Run } from '../order'
 import type { RunTime } from '../rate'
@@ -111,6 +111,8 @@ export interface RunPlan {
   readonly position: FilmPosition
   readonly flashes: readonly FlashPlan[]
   readonly flashHeight: NumberAdvice | undefined
+  /** The air that heat is computed with. */
+  readonly ambient: ShopAir
   readonly coolDown: NumberAdvice | undefined
   readonly offContact: NumberAdvice
   readonly squeegeeLength: NumberAdvice

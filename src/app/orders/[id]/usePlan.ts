@@ -4,8 +4,9 @@ import { type Remote, wrap } from 'comlink'
 import same from 'fast-deep-equal'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import type { Shop } from '@/core/equipment'
+import type { Lap, Moment } from '@/core/heat'
 import type { Order } from '@/core/order'
-import { type Decisions, type Move, type RunPlan, runOf, type Way } from '@/core/plan'
+import { type Decisions, type Move, type RunHeat, type RunPlan, runOf, type Way } from '@/core/plan'
 import type { Planner, Variants } from '@/workers/planner'
 
 /** The planner is one for the tab; pages come and go. */
@@ -119,6 +120,21 @@ export function useVariants(
   const ask = useMemo(
     () => decisions && (() => planner().variants({ order, shop, decisions, now })),
     [order, shop, decisions, now],
+  )
+  return useLatest(ask)
+}
+
+/** Heat along the run, computed off the interface thread. */
+export function useHeat(plan: RunPlan): RunHeat | undefined {
+  const ask = useMemo(() => () => planner().heatOf(plan), [plan])
+  return useLatest(ask)
+}
+
+/** What a garment goes through on its lap. */
+export function useMoments(heat: RunHeat | undefined, lap: Lap | undefined): readonly Moment[] | undefined {
+  const ask = useMemo(
+    () => (heat && lap ? () => planner().momentsOf(heat.round, lap) : undefined),
+    [heat, lap],
   )
   return useLatest(ask)
 }

@@ -68,10 +68,13 @@ export function load(s: Stack, fabric: Fabric, ambient: Ambient): void {
   s.cure = 0
 }
 
+/** Heat that an ink holds without its water, J/m2K. */
+export const dryHeat = (ink: WetInk): number => ink.mass * (1 - ink.water) * ink.heat
+
 /** A wet film goes on: it cools what it lies on. */
 export function print(s: Stack, ink: WetInk, kelvin: number): void {
   const water = ink.mass * ink.water
-  const dry = (ink.mass - water) * ink.heat
+  const dry = dryHeat(ink)
   const wet = WATER_HEAT * ((s.wet[0] ?? 0) + s.ink)
   const own = (s.holds[0] ?? 0) + wet
   const added = dry + WATER_HEAT * water

@@ -9,6 +9,20 @@ export {
   runLaps,
   trace,
 } from './lap'
-export * from './materials'
+export {
+  AS_TABLED,
+  BOARDS,
+  type Board,
+  type BoardKind,
+  CLOTH_TAKES,
+  FABRICS,
+  type Fabric,
+  INK_TAKES,
+  INKS,
+  type InkKind,
+  type Shade,
+  type WetInk,
+} from './materials'
+export { dwellOn, type Waiting } from './onWarm'
 export { type BeltWindow, beltWindow, type Passed, pass, shiftFor, type TunnelKind, tunnelOf } from './tunnel'
 export type { UnitOver } from './unit'

@@ -1,6 +1,6 @@
 import type { Share } from '../../quantity'
 import { readiness } from './flash'
-import { type Ambient, load, type Takes } from './garment'
+import { type Ambient, dryHeat, load, type Takes } from './garment'
 import { absorbed, type Fabric, KEYED, type WetInk } from './materials'
 import { type Phase, type Stack, step } from './stack'
 
@@ -104,7 +104,7 @@ function onBelt({ fabric, ink, ambient, regain }: Load): Stack {
   for (const i of [0, 1, 2]) s.wet[i] = (s.nodes[i]?.cloth ?? 0) * wet
   s.holds.set([fabric.mass * fabric.heat, BELT], 2)
   const water = ink.mass * ink.water
-  s.holds[0] = (s.holds[0] ?? 0) + (ink.mass - water) * ink.heat
+  s.holds[0] = (s.holds[0] ?? 0) + dryHeat(ink)
   s.ink = water
   s.film = { water, vapour: ink.vapour, kinetics: ink.kinetics }
   s.t.fill(ambient.air)

@@ -5,6 +5,7 @@ import { AdviceChoice } from '@/ui/AdviceValue'
 import { Cautions } from '@/ui/Cautions'
 import { Figure } from '@/ui/parts'
 import { Section } from '@/ui/Section'
+import { HeatAlong } from './heat/HeatAlong'
 import type { PlanProps } from './planProps'
 
 /** Stage 7: flash, cool-down, cure. */
@@ -42,6 +43,7 @@ export function HeatStage({ plan }: PlanProps) {
           </Grid>
         )}
       </Section>
+      {plan.time && plan.flashes.some((f) => f.unit) && <HeatAlong plan={plan} />}
       <Section title="Cure" side={cure.dryer && cure.belt && <AdviceChoice advice={cure.dryer} />}>
         <Grid
           templateColumns={{ base: 'repeat(auto-fill, minmax(7.5rem, 1fr))', lg: 'repeat(4, 1fr)' }}

@@ -1,0 +1,107 @@
+import { useCallback } from 'react'
+import type { Happening, Moment } from '@/core/heat'
+import type { RunHeat } from '@/core/plan'
+import { shownUnit, writeQuantity } from '@/core/quantity'
+import { Chart, type ChartPaint } from '@/ui/Chart'
+import { useSettings } from '@/ui/settings'
+
+interface Props {
+  readonly moments: readonly Moment[]
+  readonly heat: RunHeat
+}
+
+const wordOf = (h: Happening | undefined): string => {
+  if (h?.kind === 'print') return h.name
+  return h?.kind === 'flash' ? 'flash' : ''
+}
+
+/** Film, cloth and board of one garment from loading to unloading. */
+export function LapTrace({ moments, heat }: Props) {
+  const { units } = useSettings()
+  const draw = useCallback(
+    ({ ink, soft, rule, text }: ChartPaint) => {
+      const { factor, offset = 0, symbol } = shownUnit('temperature', units)
+      const shown = (kelvin: number) => (kelvin - offset) / factor
+      const line = (label: string, of: (m: Moment) => number, type: string, width: number) => ({
+        type: 'line',
+        name: label,
+        data: moments.map((m) => [m.at, shown(of(m))]),
+        symbol: 'none',
+        silent: true,
+        lineStyle: { color: ink, width, type },
+        endLabel: { show: true, formatter: label, ...text },
+        labelLayout: { moveOverlap: 'shiftY' },
+      })
+      const end = moments.at(-1)?.at ?? 1
+      return {
+        grid: { left: 58, right: 128, top: 34, bottom: 40 },
+        xAxis: {
+          type: 'value',
+          min: 0,
+          max: end,
+          name: 'seconds on the board',
+          nameLocation: 'middle',
+          nameGap: 24,
+          nameTextStyle: { ...text, color: soft },
+          axisLabel: {
+            ...text,
+            color: soft,
+            hideOverlap: true,
+            formatter: (x: number) => String(Math.round(x)),
+          },
+          splitLine: { show: false },
+        },
+        yAxis: {
+          type: 'value',
+          // Its unit stands at each number: above them the names of the screens have their place.
+          axisLabel: { ...text, color: soft, formatter: `{value} ${symbol}` },
+          splitLine: { lineStyle: { color: rule } },
+        },
+        series: [
+          {
+            ...line('film', (m) => m.film, 'solid', 2.4),
+            markLine: {
+              silent: true,
+              symbol: 'none',
+              label: { ...text, color: soft },
+              lineStyle: { color: soft, type: 'solid', width: 1 },
+              data: [
+                {
+                  yAxis: shown(heat.safe),
+                  label: {
+                    formatter: `safe to print ${writeQuantity('temperature', heat.safe, units)}`,
+                    position: 'insideStartTop',
+                  },
+                },
+                ...startsOf(moments, heat.round.happenings).map(({ at, word }) => ({
+                  xAxis: at,
+                  lineStyle: { color: rule, type: 'solid' },
+                  label: { formatter: word, position: 'end', align: 'center', distance: 4 },
+                })),
+              ],
+            },
+          },
+          line('cloth', (m) => m.cloth, 'dashed', 1.6),
+          line('board', (m) => m.board, 'dotted', 1.6),
+        ],
+      }
+    },
+    [moments, heat, units],
+  )
+  return <Chart label="Film, cloth and board of this garment" draw={draw} height={260} />
+}
+
+/** Where prints and flashes begin; what happens at nearly the same moment shares one mark. */
+function startsOf(moments: readonly Moment[], happenings: readonly Happening[]) {
+  let at = 0
+  const found: { at: number; word: string }[] = []
+  const end = moments.at(-1)?.at ?? 1
+  for (const h of happenings) {
+    const word = wordOf(h)
+    const last = found.at(-1)
+    if (word && last && at - last.at < end / 16) last.word = `${last.word}, ${word}`
+    else if (word) found.push({ at, word })
+    if (h.kind === 'wait' || h.kind === 'flash') at += typeof h.time === 'number' ? h.time : 0
+  }
+  return found
+}

@@ -1,0 +1,57 @@
+import { last, limit, needed } from './flash'
+import { type Ambient, dryHeat, inRoom, lossOf, onBoard, print, type Takes } from './garment'
+import type { Board, Fabric, Fitted, WetInk } from './materials'
+import { flashing, seen, type UnitOver } from './unit'
+
+/** A film that waits for its flash. */
+export interface Waiting {
+  readonly board: Board
+  readonly fabric: Fabric
+  readonly fitted: Fitted
+  readonly ambient: Ambient
+  readonly ink: WetInk
+  /** What was printed below it and is dry. */
+  readonly below: readonly WetInk[]
+  readonly takes: Takes
+  readonly unit: UnitOver
+}
+
+/** A garment lies so long before it is printed, and so long until the unit is over it, s (assumed). */
+const LIES = 10
+const COMES = 5
+
+/**
+ * Seconds of flash that a print needs at its corners, and stands in its middle, on a board so warm.
+ *
+ * @param board kelvin
+ * @returns undefined where it does not get there in four minutes
+ */
+export function dwellOn(w: Waiting, board: number): Dwells {
+  // The same film under the same unit is asked for again and again: for each way to print a job.
+  const key = JSON.stringify([w, board])
+  const found = known.get(key) ?? workedOut(w, board)
+  if (known.size >= MOST) known.clear()
+  known.set(key, found)
+  return found
+}
+
+interface Dwells {
+  readonly needed: number | undefined
+  readonly limit: number | undefined
+}
+const known = new Map<string, Dwells>()
+const MOST = 500
+
+function workedOut(w: Waiting, board: number): Dwells {
+  const loss = lossOf(w.board, w.fitted)
+  const room = inRoom(w.ambient, loss)
+  const s = onBoard(w.fabric, w.board, w.fitted, w.ambient)
+  s.t.fill(board, 2)
+  last(s, room, LIES)
+  for (const ink of w.below) s.holds[0] = (s.holds[0] ?? 0) + dryHeat(ink)
+  print(s, w.ink, w.ambient.air)
+  last(s, room, COMES)
+  const phase = (spot: 'corner' | 'centre') =>
+    flashing(w.unit, seen(w.unit, spot), w.takes, w.fitted, w.ambient, loss)
+  return { needed: needed(s, phase('corner'), w.ambient, loss), limit: limit(s, phase('centre')) }
+}

@@ -1,0 +1,127 @@
+import { numberOf } from '../advice'
+import type { Press } from '../equipment'
+import { AS_TABLED, type Happening, type Round } from '../heat'
+import type { Duration } from '../quantity'
+import type { RunTime } from '../rate'
+import { boardOf, heatedCloth, wetFilm } from './heatedOf'
+import type { RunPlan } from './runPlan'
+
+/** Pallets that go round: of an automatic one at each station, at loading and at unloading. */
+export const palletsOf = (press: Press): number =>
+  press.kind === 'manual' ? press.pallets : press.kind === 'automatic' ? press.stations.length + 2 : 1
+
+/** An index of an automatic, and a turn by hand, seconds (assumed). */
+const INDEX: Duration = 1.5
+const TURN: Duration = 1
+
+/** Seconds that a pallet stands before it goes on, in a burst. */
+export const stopOf = (plan: RunPlan, { burst }: RunTime): Duration => {
+  const visits = plan.press.kind === 'automatic' ? plan.sequence.laps : Math.max(1, plan.flashes.length)
+  return 1 / (burst * (plan.press.kind === 'automatic' || plan.press.kind === 'manual' ? visits : 1))
+}
+
+/**
+ * One lap of a pallet as heat sees it: what is printed, flashed and waited for, with the times of the plan's own pace.
+ *
+ * @returns undefined where nothing is flashed, or nothing can be printed
+ */
+export function roundOf(plan: RunPlan): Round | undefined {
+  const { press, time, ambient } = plan
+  if (!time || !plan.sequence.fits || plan.flashes.every((f) => !f.unit || f.unit.kind === undefined))
+    return undefined
+  const lowCure = new Set(plan.run.placement.inks.filter((i) => i.lowCure).map((i) => i.id))
+  const print = (hitId: string): Happening | undefined => {
+    const hit = plan.hits.find((h) => h.hit.id === hitId)
+    if (!hit || hit.hit.role === 'smoothing') return undefined
+    const film = wetFilm({ ...hit, lowCure: lowCure.has(hitId) }, plan.cloth)
+    return { kind: 'print', name: hit.hit.name, ...film }
+  }
+  const { width, height } = plan.run.placement
+  const above = plan.flashHeight ? numberOf(plan.flashHeight) : 0.065
+  const units = new Map<string, Extract<Happening, { kind: 'flash' }>['unit']>()
+  const flash = (at: number, name: string): Happening | undefined => {
+    const f = plan.flashes[at]
+    if (!f?.unit) return undefined
+    const { kind } = f.unit
+    const unit = units.get(kind) ?? { kind, print: { width, height }, height: above }
+    units.set(kind, unit)
+    return { kind: 'flash', name, unit, time: numberOf(f.dwell), least: 0 }
+  }
+  return {
+    board: boardOf(press),
+    fabric: heatedCloth(plan.cloth),
+    fitted: AS_TABLED,
+    ambient: { air: numberOf(ambient.air), humidity: numberOf(ambient.humidity) },
+    happenings: [
+      { kind: 'load' },
+      ...(press.kind === 'automatic'
+        ? inStops(plan, stopOf(plan, time), print, flash)
+        : byHand(plan, time, print, flash)),
+    ],
+  }
+}
+
+type Made<Of> = (of: Of) => Happening | undefined
+const wait = (time: Duration): readonly Happening[] => (time > 0 ? [{ kind: 'wait', time }] : [])
+
+/** The name of the hit that a flash lies behind. */
+const nameBefore = (plan: RunPlan, at: number): string => {
+  const cell = plan.sequence.cells.slice(0, at).findLast((c) => c.kind === 'print')
+  return plan.hits.find((h) => cell?.kind === 'print' && h.hit.id === cell.hitId)?.hit.name ?? ''
+}
+
+/** Station after station of an automatic, each as long as a stop; then off, and the next one on. */
+function inStops(
+  plan: RunPlan,
+  stop: Duration,
+  print: Made<string>,
+  flash: (at: number, name: string) => Happening | undefined,
+): readonly Happening[] {
+  const cells = plan.sequence.cells.flatMap((cell, i): readonly Happening[] => {
+    if (cell.kind === 'print') {
+      const one = print(cell.hitId)
+      return one ? [...wait(stop / 2), one, ...wait(stop / 2)] : wait(stop)
+    }
+    if (cell.kind !== 'flash') return wait(stop)
+    const one = flash(cell.flash, nameBefore(plan, i))
+    if (one?.kind !== 'flash') return wait(stop)
+    const dwell = one.time === 'needed' ? 0 : one.time
+    return [...wait(INDEX), one, ...wait(stop - INDEX - dwell)]
+  })
+  return [...wait(stop), ...cells, ...wait(stop)]
+}
+
+/** By hand: strokes, flashes and cool-downs as planned; what is left of the lap is waited on the way, in equal parts. */
+function byHand(
+  plan: RunPlan,
+  time: RunTime,
+  print: Made<string>,
+  flash: (at: number, name: string) => Happening | undefined,
+): readonly Happening[] {
+  const cool = plan.coolDown?.kind === 'duration' ? numberOf(plan.coolDown) : 0
+  const struck = (hitId: string) => {
+    const stroke = plan.hits.find((h) => h.hit.id === hitId)?.stroke
+    return stroke ? numberOf(stroke.strokes) * numberOf(stroke.time) : 0
+  }
+  const parts = plan.sequence.cells.flatMap((cell, i): readonly (readonly Happening[])[] => {
+    if (cell.kind === 'print') {
+      const one = print(cell.hitId)
+      return [[...wait(struck(cell.hitId)), ...(one ? [one] : [])]]
+    }
+    if (cell.kind !== 'flash') return []
+    const one = flash(cell.flash, nameBefore(plan, i))
+    return one ? [[...wait(TURN), one, ...wait(cool)]] : []
+  })
+  const took = parts
+    .flat()
+    .reduce(
+      (sum, h) =>
+        sum + (h.kind === 'wait' || (h.kind === 'flash' && h.time !== 'needed') ? Number(h.time) : 0),
+      0,
+    )
+  const left = Math.max(0, palletsOf(plan.press) / time.burst - took)
+  const flashes = plan.flashes.length
+  const share = wait(left / (flashes + 1))
+  // On its way the garment waits before it is printed, and after each flash while others are under the unit.
+  return [...share, ...parts.flatMap((p) => (p.some((h) => h.kind === 'flash') ? [...p, ...share] : p))]
+}

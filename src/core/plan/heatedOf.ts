@@ -1,0 +1,72 @@
+import { lightness } from '../color'
+import type { Press } from '../equipment'
+import {
+  BOARDS,
+  type Board,
+  type BoardKind,
+  CLOTH_TAKES,
+  FABRICS,
+  type Fabric,
+  INK_TAKES,
+  INKS,
+  type InkKind,
+  type Shade,
+  type Takes,
+  type WetInk,
+} from '../heat'
+import { type Cloth, isBlend, isPolyester } from '../order'
+
+/** A shade as heat sees it: by lightness (assumed). */
+const shadeOf = (hex: string): Shade => {
+  const { L } = lightness(hex)
+  if (L > 85) return 'white'
+  if (L > 65) return 'light'
+  return L > 40 ? 'mid' : 'dark'
+}
+
+/** What heat has to know of a hit. */
+export interface HeatedHit {
+  readonly hex: string
+  readonly lowCure: boolean
+  readonly hit: { readonly role: string; readonly system: string }
+}
+
+const WHITES = new Set(['base', 'base2', 'highlight'])
+
+function kindOf({ hit, lowCure }: HeatedHit): InkKind {
+  if (lowCure) return 'low'
+  if (hit.role === 'metallic' || hit.role === 'expanding') return hit.role
+  if (hit.system === 'highSolids') return 'highSolids'
+  if (hit.system === 'waterBased' || hit.system === 'discharge') return 'waterBased'
+  return WHITES.has(hit.role) ? 'base' : 'top'
+}
+
+/** The wet film that a hit leaves, and how it and its cloth take heat. */
+export function wetFilm(hit: HeatedHit, cloth: Cloth): { readonly ink: WetInk; readonly takes: Takes } {
+  const ink = INKS[kindOf(hit)]
+  return {
+    ink,
+    takes: { ink: INK_TAKES[shadeOf(hit.hex)], cloth: CLOTH_TAKES[shadeOf(cloth.hex)], lets: ink.lets },
+  }
+}
+
+const fabricKind = (cloth: Cloth): keyof typeof FABRICS => {
+  if (cloth.weave === 'fleece') return 'fleece'
+  if (isPolyester(cloth)) return 'polyester'
+  return isBlend(cloth) ? 'blend' : 'cotton'
+}
+
+/** One layer of the cloth, as thick as it is heavy. */
+export function heatedCloth(cloth: Cloth): Fabric {
+  const usual = FABRICS[fabricKind(cloth)]
+  return { ...usual, mass: cloth.weight, thickness: (usual.thickness * cloth.weight) / usual.mass }
+}
+
+/** Honeycomb is aluminium with air in it: as a heated face it is one. */
+const MATERIALS: Readonly<Record<Press['palletMaterial'], BoardKind>> = {
+  aluminium: 'aluminium',
+  honeycomb: 'aluminium',
+  'rubber-topped': 'rubber',
+  wood: 'wood',
+}
+export const boardOf = (press: Press): Board => BOARDS[MATERIALS[press.palletMaterial]]

@@ -1,0 +1,192 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { numberOf } from '../advice'
+import { celsius } from '../quantity'
+import { heatOf, lapAt, momentsOf } from './index'
+import { CLOTHS, INKS, ink, PRESSES, planFor } from './plan.fixtures'
+
+type Asked = Parameters<typeof planFor>[0]
+const three = { inks: [INKS.white, INKS.red, INKS.yellow, INKS.black] }
+const heat = (asked: Asked) => {
+  const found = heatOf(planFor(asked))
+  if (!found) throw new Error('nothing is flashed')
+  return found
+}
+const rules = (asked: Asked) => heat(asked).reasons.map((r) => r.rule)
+const sizes = (quantity: number) => ({ sizes: { M: quantity } })
+
+describe('heat along a run', () => {
+  it('boards warm up, the dwell comes down in steps of half a second, and settles', () => {
+    const h = heat({ ...three, press: 'manual', ...sizes(300) })
+    const boards = h.laps.map((l) => l.board)
+    expect(boards).toEqual([...boards].sort((a, b) => a - b))
+    const [{ schedule } = { schedule: [] }] = h.flashes
+    expect(schedule[0]?.from).toBe(1)
+    expect(schedule.length).toBeGreaterThan(1)
+    for (const [i, s] of schedule.entries()) {
+      expect((2 * s.time) % 1).toBe(0)
+      if (i > 0) expect(s.time).toBeLessThan(schedule[i - 1]!.time)
+      if (i > 0) expect(s.from).toBeGreaterThan(schedule[i - 1]!.from)
+    }
+    expect(h.settles?.garment).toBeLessThan(300)
+  })
+  it('a slower crew heats less: the pace of the plan is the pace of the boards', () => {
+    const board = (crew: string) => {
+      const h = heat({ ...three, press: 'manual', ...sizes(400), overrides: { crew } })
+      return h.laps.at(-1)!.board
+    }
+    expect(board('loader')).toBeGreaterThan(board('alone'))
+  })
+  it('a cold damp morning wants more at first, and says so where the dwell stays', () => {
+    const cold = { air: celsius(8), humidity: 0.9 }
+    const first = (overrides = {}) =>
+      heat({ ...three, press: 'manual', ...sizes(100), overrides }).flashes[0]!.schedule[0]!.time
+    expect(first(cold)).toBeGreaterThan(first() + 2)
+    expect(
+      rules({ ...three, press: 'manual', ...sizes(100), overrides: { ...cold, 'dwell.base': 7 } }),
+    ).toContain('RUN_UNDER_ALL')
+  })
+  it('one garment has one lap', () => {
+    const h = heat({ ...three, press: 'manual', ...sizes(1) })
+    expect(h.laps).toHaveLength(1)
+    expect(h.settles).toBeUndefined()
+    expect(h.flashes[0]!.schedule).toHaveLength(1)
+  })
+  it('ten thousand are worked out in a moment and settle', () => {
+    const begin = performance.now()
+    const h = heat({ ...three, press: 'automatic', ...sizes(10_000) })
+    expect(performance.now() - begin).toBeLessThan(1500)
+    expect(h.settles).toBeDefined()
+  })
+  it('nothing is told where nothing is flashed, or nothing can be printed', () => {
+    expect(heatOf(planFor({ inks: [INKS.red], cloth: CLOTHS.white }))).toBeUndefined()
+    expect(heatOf(planFor({ ...three, width: 0.9, height: 0.9 }))).toBeUndefined()
+  })
+})
+
+describe('what goes wrong is told', () => {
+  it('a dwell that is too long closes the film, from a garment on', () => {
+    const h = heat({ ...three, press: 'manual', ...sizes(300), overrides: { 'dwell.base': 14 } })
+    const over = h.reasons.find((r) => r.rule === 'RUN_OVER')
+    expect(over?.inputs.from).toMatchObject({ kind: 'count' })
+    const from = (over?.inputs.from as { value: number }).value
+    expect(from).toBeGreaterThan(1)
+    expect(lapAt(h, from)!.flashes[0]!.closed).toBeGreaterThan(1)
+    expect(lapAt(h, from - h.pallets)!.flashes[0]!.closed).toBeLessThanOrEqual(1)
+  })
+  it('one that is too short gels from a garment on', () => {
+    const h = heat({ ...three, press: 'manual', ...sizes(300), overrides: { 'dwell.base': 7.5 } })
+    const until = h.reasons.find((r) => r.rule === 'RUN_UNDER')?.inputs.until as { value: number }
+    expect(lapAt(h, until.value)!.flashes[0]!.ready).toBeGreaterThanOrEqual(1)
+    expect(lapAt(h, until.value - h.pallets)!.flashes[0]!.ready).toBeLessThan(1)
+  })
+  it('a fast automatic prints on a film that is still warm; slower or cooler it does not', () => {
+    const asked = { ...three, press: 'automatic' as const, ...sizes(2000) }
+    const hot = rules({ ...asked, overrides: { 'dwell.base': 6, air: celsius(35) } })
+    expect(hot.some((r) => r === 'RUN_TACKY' || r === 'RUN_STICKS')).toBe(true)
+    expect(rules({ ...asked, overrides: { 'dwell.base': 3, air: celsius(15) } })).not.toContain('RUN_STICKS')
+  })
+  it('a panel that does not swing away stands too long by hand', () => {
+    expect(rules({ ...three, press: 'manual', ...sizes(100) })).toContain('RUN_STANDS')
+    expect(rules({ ...three, press: 'automatic', ...sizes(100) })).not.toContain('RUN_STANDS')
+  })
+  it('a print as large as the panel has no dwell, and a higher panel opens one', () => {
+    const large = {
+      inks: [INKS.white, INKS.red],
+      width: 0.4,
+      height: 0.45,
+      press: 'manual' as const,
+      ...sizes(100),
+    }
+    const told = heat(large).reasons
+    const none = told.find((r) => r.rule === 'RUN_NO_WINDOW')
+    expect(none).toBeDefined()
+    const higher = told.find((r) => r.rule === 'RUN_HIGHER')
+    if (higher) expect((higher.inputs.height as { value: number }).value).toBeGreaterThan(0.065)
+  })
+})
+
+describe('the dwell that is planned', () => {
+  it('lies where the run needs it once the boards are warm', () => {
+    for (const press of ['manual', 'automatic'] as const) {
+      const p = planFor({ ...three, press, ...sizes(500) })
+      const h = heatOf(p)!
+      for (const [i, f] of h.flashes.entries()) {
+        const end = h.laps.at(-1)!.flashes[i]!
+        // Boards of a slow run are cooler than those it is planned for.
+        expect(f.set).toBeGreaterThan(end.needed! - 1)
+        expect(f.set).toBeLessThan(end.limit!)
+      }
+    }
+  })
+  it('takes the films below along: a flash late in the order wants no less than the same ink alone', () => {
+    const p = planFor({ ...three, press: 'manual', method: { flash: 'every' } })
+    const dwells = p.flashes.map((f) => numberOf(f.dwell))
+    expect(dwells.length).toBeGreaterThan(1)
+    const alone = planFor({
+      inks: [INKS.red, INKS.yellow],
+      cloth: CLOTHS.white,
+      press: 'manual',
+      method: { flash: 'every' },
+    })
+    expect(Math.max(...dwells.slice(1))).toBeGreaterThanOrEqual(numberOf(alone.flashes[0]!.dwell))
+  })
+})
+
+describe('a garment on its way', () => {
+  const h = heat({ ...three, press: 'manual', ...sizes(200) })
+  it('each has its lap, whatever is asked', () => {
+    expect(lapAt(h, 1)).toBe(h.laps[0])
+    expect(lapAt(h, h.pallets)).toBe(h.laps[0])
+    expect(lapAt(h, h.pallets + 1)).toBe(h.laps[1])
+    for (const n of [-5, 0, 1e9]) expect(lapAt(h, n)).toBeDefined()
+  })
+  it('its moments begin on its board and reach what its lap says', () => {
+    const lap = lapAt(h, 150)!
+    const moments = momentsOf(h.round, lap)
+    expect(moments[0]!.board).toBeCloseTo(lap.board, 6)
+    expect(Math.max(...moments.map((m) => m.film))).toBeCloseTo(
+      Math.max(...lap.flashes.map((f) => f.peak)),
+      0,
+    )
+    expect(moments.at(-1)!.at).toBeCloseTo(lap.time, 6)
+  })
+})
+
+describe('what always holds', () => {
+  it('numbers are numbers, on any press, with any dwell and air; more pieces never cool the boards', () => {
+    fc.assert(
+      fc.property(
+        fc.record({
+          press: fc.constantFrom(...(Object.keys(PRESSES) as (keyof typeof PRESSES)[])),
+          quantity: fc.integer({ min: 1, max: 400 }),
+          dwell: fc.integer({ min: 1, max: 40 }),
+          air: fc.integer({ min: 0, max: 40 }).map(celsius),
+          humidity: fc.integer({ min: 5, max: 95 }).map((h) => h / 100),
+          water: fc.boolean(),
+        }),
+        ({ press, quantity, dwell, air, humidity, water }) => {
+          const asked = {
+            inks: [INKS.white, water ? ink('sea', '#3f6f6a', { system: 'waterBased' }) : INKS.red],
+            press,
+            overrides: { 'dwell.base': dwell, air, humidity },
+          }
+          const found = heatOf(planFor({ ...asked, ...sizes(quantity) }))
+          if (!found) return
+          for (const lap of found.laps)
+            for (const x of [
+              lap.board,
+              lap.time,
+              ...lap.flashes.flatMap((f) => [f.time, f.peak, f.ready, f.closed]),
+            ])
+              expect(Number.isFinite(x)).toBe(true)
+          expect(Math.min(...found.laps.map((l) => l.board))).toBeGreaterThan(air - 15)
+          expect(Math.max(...found.laps.map((l) => l.board))).toBeLessThan(celsius(200))
+          const more = heatOf(planFor({ ...asked, ...sizes(quantity + 100) }))
+          expect(more!.laps.at(-1)!.board).toBeGreaterThan(found.laps.at(-1)!.board - 1)
+        },
+      ),
+      { numRuns: 25, seed: 5 },
+    )
+  }, 60_000)
+})
