@@ -1,6 +1,7 @@
 import { expose } from 'comlink'
 import {
   baseVariants,
+  cureHeat,
   heatOf,
   momentsOf,
   movesOf,
@@ -13,7 +14,7 @@ import {
 const variants = (ask: VariantAsk) => ({ bases: baseVariants(ask), whites: whiteVariants(ask) })
 export type Variants = ReturnType<typeof variants>
 
-const planner = { plan, variants, waysOf, movesOf, heatOf, momentsOf }
+const planner = { plan, variants, waysOf, movesOf, heatOf, momentsOf, cureHeat }
 export type Planner = typeof planner
 
 expose(planner)

@@ -5,8 +5,9 @@ export const HEAT = defineRoom({
   id: 'heat',
   title: 'Heat',
   model:
-    'Flash by kind of unit and ink system; cure by ink system and cloth; belt speed from heated length and time.',
-  sources: 'Common practice; belt speed is geometry. No temperature is simulated yet.',
+    'Film, cloth and board as layers that take up and pass on heat, under a flash, lap after lap, and in a tunnel; cure temperatures and times by ink system and cloth.',
+  sources:
+    'Physics and handbook values; panels, gelling and tunnels are tuned to common practice. Nothing was measured at a press.',
   pages: ['heat'],
   rules: {
     FLASH_PANEL: {
@@ -90,6 +91,34 @@ export const HEAT = defineRoom({
       says: 'No temperature cures every ink here: one needs {low}, another stands at most {high}.',
       source: 'common practice',
       severity: 'Stop',
+    },
+    CURE_REACHES: {
+      says: 'An infrared tunnel as they usually are, as long as {dryer}, at {belt}: the film comes to {film} and is cured to {cure}, the cloth to {cloth}. Its set points are assumed: read yours.',
+      source: 'a model',
+    },
+    CURE_FAST: {
+      says: 'At {belt} the film only comes to {film} in such a tunnel: at most {most}. Run slower, set it hotter, or read the film with a probe.',
+      source: 'a model',
+      severity: 'Watch',
+    },
+    CURE_SHIFT: {
+      says: 'At {belt} such a tunnel brings the film to {wanted} with every set point {shift} K higher; as it is, at most {most}.',
+      source: 'a model',
+    },
+    CURE_WET: {
+      says: 'At {belt} {water} of the ink’s water is still in the film: at most {most}.',
+      source: 'a model',
+      severity: 'Watch',
+    },
+    CURE_SLOW: {
+      says: 'At {belt} the film comes to {film} in such a tunnel, over {limit}: at least {least}, or set it cooler.',
+      source: 'a model',
+      severity: 'Watch',
+    },
+    CURE_NEVER: {
+      says: 'No belt speed cures this print in such a tunnel as {dryer}: set it hotter, or take another.',
+      source: 'a model',
+      severity: 'Watch',
     },
     CURE_READ: {
       says: 'Read it in the ink film with a wire probe; an infrared gun sees the surface only.',
@@ -194,20 +223,24 @@ export const HEAT = defineRoom({
       says: '{name}: with the panel at {height} both meet: {needed} to {limit}.',
       source: 'a model',
     },
+    RUN_SHUT: {
+      says: '{name}: no height up to {height} opens a dwell: the print is too large for this panel. A larger one does.',
+      source: 'a model',
+    },
     RUN_NEVER: {
       says: '{name}: {unit} does not dry this print: its corners do not get there in four minutes.',
       source: 'a model',
       severity: 'Stop',
     },
     RUN_TACKY: {
-      says: '{name} is printed on a film of {film} from garment {from} on: over {safe} it is tacky. Cool longer, or slow down.',
+      says: '{name} is printed on a film of up to {film}, from garment {from} on over {safe}: it is tacky. Cool longer, or slow down.',
       source: 'a model',
       severity: 'Watch',
     },
     RUN_STICKS: {
-      says: '{name} is printed on a film of {film} from garment {from} on: over {safe} it sticks to the screen. Cool longer, leave one more place empty, or slow down.',
+      says: '{name} is printed on a film of up to {film}, from garment {from} on over {safe}: it sticks to the screen. Cool longer, leave one more place empty, or slow down. Sticky when cool too? Then it is under-gelled.',
       source: 'a model',
-      severity: 'Stop',
+      severity: 'Watch',
     },
     RUN_STANDS: {
       says: '{name}: a panel that does not swing away stands {stop} over each pallet, and {limit} is the most. Swing it, time it, or hang it higher.',
@@ -215,7 +248,7 @@ export const HEAT = defineRoom({
       severity: 'Watch',
     },
     BOARDS_HOT: {
-      says: 'The boards of {press} heat up: from about piece {pieces} on shorten the flash and feel whether prints stick. No temperature is computed yet.',
+      says: 'The boards of {press} heat up: by about piece {pieces} the flash wants to be shorter. Heat shows by how much; feel whether prints stick.',
       source: 'common practice',
       severity: 'Note',
     },

@@ -33,7 +33,7 @@ export interface HeatedHit {
 
 const WHITES = new Set(['base', 'base2', 'highlight'])
 
-function kindOf({ hit, lowCure }: HeatedHit): InkKind {
+export function inkKindOf({ hit, lowCure }: HeatedHit): InkKind {
   if (lowCure) return 'low'
   if (hit.role === 'metallic' || hit.role === 'expanding') return hit.role
   if (hit.system === 'highSolids') return 'highSolids'
@@ -43,7 +43,7 @@ function kindOf({ hit, lowCure }: HeatedHit): InkKind {
 
 /** The wet film that a hit leaves, and how it and its cloth take heat. */
 export function wetFilm(hit: HeatedHit, cloth: Cloth): { readonly ink: WetInk; readonly takes: Takes } {
-  const ink = INKS[kindOf(hit)]
+  const ink = INKS[inkKindOf(hit)]
   return {
     ink,
     takes: { ink: INK_TAKES[shadeOf(hit.hex)], cloth: CLOTH_TAKES[shadeOf(cloth.hex)], lets: ink.lets },

@@ -1,5 +1,6 @@
 export { type Besides, planWithBesides } from './besides'
 export { COST_PARTS, costsOf } from './costs'
+export { type CureHeat, cureHeat } from './cureHeat'
 export * from './decisions'
 export { PLAN } from './definition'
 export { keptGood, settingsOf } from './goodSample'

@@ -26,6 +26,17 @@ const OF_RULE: Readonly<Record<string, Inputs>> = {
   RUN_BOARD: { board: heat(45), from: q('count', 60) },
   RUN_READ: { name: 'Base white', film: heat(124), dwell: q('duration', 7), cloth: heat(88) },
   RUN_NEXT: { name: 'Harbour white', film: heat(48), safe: heat(55) },
+  CURE_REACHES: { belt: q('beltSpeed', 0.04), film: heat(162), cure: share(0.99), cloth: heat(155) },
+  CURE_FAST: { belt: q('beltSpeed', 0.05), film: heat(148), most: q('beltSpeed', 0.042) },
+  CURE_WET: { belt: q('beltSpeed', 0.04), water: share(0.08), most: q('beltSpeed', 0.025) },
+  CURE_SLOW: { belt: q('beltSpeed', 0.01), film: heat(195), limit: heat(190), least: q('beltSpeed', 0.012) },
+  RUN_SHUT: { name: 'Base white', height: length(200) },
+  CURE_SHIFT: {
+    belt: q('beltSpeed', 0.04),
+    wanted: heat(160),
+    shift: q('count', 18),
+    most: q('beltSpeed', 0.035),
+  },
   RUN_SETTLES: { board: heat(49), pieces: q('count', 320) },
   RUN_UNDER: {
     name: 'Base white',

@@ -245,7 +245,7 @@ function opened(round: Round, laps: readonly Lap[], i: number, name: string): re
         }),
       ]
   }
-  return []
+  return [HEAT.because('RUN_SHUT', { name, height: q('length', HEIGHTS[HEIGHTS.length - 1] ?? 0) })]
 }
 
 /** Prints on a film that is too warm: each screen is told once, with the worst of it. */

@@ -3,10 +3,18 @@
 import { type Remote, wrap } from 'comlink'
 import same from 'fast-deep-equal'
 import { useEffect, useMemo, useRef, useState } from 'react'
-import type { Shop } from '@/core/equipment'
+import type { Dryer, Shop } from '@/core/equipment'
 import type { Lap, Moment } from '@/core/heat'
 import type { Order } from '@/core/order'
-import { type Decisions, type Move, type RunHeat, type RunPlan, runOf, type Way } from '@/core/plan'
+import {
+  type CureHeat,
+  type Decisions,
+  type Move,
+  type RunHeat,
+  type RunPlan,
+  runOf,
+  type Way,
+} from '@/core/plan'
 import type { Planner, Variants } from '@/workers/planner'
 
 /** The planner is one for the tab; pages come and go. */
@@ -136,5 +144,11 @@ export function useMoments(heat: RunHeat | undefined, lap: Lap | undefined): rea
     () => (heat && lap ? () => planner().momentsOf(heat.round, lap) : undefined),
     [heat, lap],
   )
+  return useLatest(ask)
+}
+
+/** What the dryer does to the print at the planned belt speed. */
+export function useCure(plan: RunPlan, dryers: readonly Dryer[]): CureHeat | undefined {
+  const ask = useMemo(() => () => planner().cureHeat(plan, dryers), [plan, dryers])
   return useLatest(ask)
 }

@@ -33,13 +33,13 @@ export const closing = (s: Stack): number => s.cure / (isWater(s) ? CLOSED.water
 const SHORT = 0.2
 const LONG = 1
 
-/** Runs a phase. */
-export function last(s: Stack, phase: Phase, time: number): void {
+/** Runs a phase on. @param begun seconds for which it has run already: a lamp comes on once */
+export function last(s: Stack, phase: Phase, time: number, begun = 0): void {
   const most = phase.onTop > 0 ? SHORT : LONG
   let dt = STEP
   for (let since = 0; since < time - 1e-9; dt = Math.min(most, dt * 1.2)) {
     const now = Math.min(dt, time - since)
-    step(s, phase, now, since)
+    step(s, phase, now, begun + since)
     since += now
   }
 }

@@ -24,5 +24,5 @@ export {
   type WetInk,
 } from './materials'
 export { dwellOn, type Waiting } from './onWarm'
-export { type BeltWindow, beltWindow, type Passed, pass, shiftFor, type TunnelKind, tunnelOf } from './tunnel'
+export { type BeltWindow, beltWindow, type Passed, pass, shiftFor, tunnelOf, WATER_LEFT } from './tunnel'
 export type { UnitOver } from './unit'

@@ -112,6 +112,12 @@ describe('the trace of a lap', () => {
     expect(r.happenings[hottest.happening]?.kind).toBe('flash')
     for (const [i, m] of moments.entries()) if (i > 0) expect(m.at).toBeGreaterThan(moments[i - 1]!.at)
   })
+  it('under a lamp that comes on too', () => {
+    const quartz = round('aluminium', wait(5), base, wait(2), flash(3.5, 'quartz'), wait(5), top)
+    const [lap] = runLaps(quartz, 1)
+    const hottest = Math.max(...trace(quartz, [22 + C]).map((m) => m.film))
+    expect(Math.abs(hottest - lap!.flashes[0]!.peak)).toBeLessThan(0.5)
+  })
   it('agrees with the lap itself', () => {
     const [lap] = runLaps(r, 1, [45 + C, 45 + C, 45 + C, 45 + C, 45 + C])
     expect(Math.max(...moments.map((m) => m.film))).toBeCloseTo(lap!.flashes[0]!.peak, 0)

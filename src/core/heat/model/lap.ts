@@ -142,7 +142,7 @@ function oneLap(
       const step = 0.25
       for (let since = 0; since < time - 1e-9; since += step) {
         const dt = Math.min(step, time - since)
-        for (const spot of SPOTS) last(spots[spot], of(spot), dt)
+        for (const spot of SPOTS) last(spots[spot], of(spot), dt, since)
         each(at + since + dt, spots, happening)
       }
     } else for (const spot of SPOTS) last(spots[spot], of(spot), time)

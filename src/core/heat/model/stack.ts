@@ -90,7 +90,8 @@ export function step(s: Stack, phase: Phase, dt: number, since: number): number 
   const { c, d } = scratch
   const film = s.film
   const lit = phase.comesOn > 0 ? 1 - Math.exp(-(since + dt / 2) / phase.comesOn) : 1
-  const hot = phase.source ** 4
+  const hot = fourth(phase.source)
+  const room = fourth(phase.room)
   let gone = 0
   // Forward sweep of the tridiagonal system as its rows are made.
   let upper = 0
@@ -102,7 +103,7 @@ export function step(s: Stack, phase: Phase, dt: number, since: number): number 
     if (i === 0) {
       flow +=
         phase.onTop * BOLTZMANN * lit * (hot - T3 * T) +
-        phase.toRoom * BOLTZMANN * (phase.room ** 4 - T3 * T) +
+        phase.toRoom * BOLTZMANN * (room - T3 * T) +
         phase.air * (phase.gas - T)
       slope -= 4 * BOLTZMANN * T3 * (phase.onTop * lit + phase.toRoom) + phase.air
     }
@@ -122,15 +123,14 @@ export function step(s: Stack, phase: Phase, dt: number, since: number): number 
     let water = wet[i]!
     if (i === 0) water += s.ink
     if (water > 0) {
-      const [now, then] = [evaporates(s, film, i, T, phase), evaporates(s, film, i, T + 0.01, phase)]
-      const [fromInk, fromCloth] = [going(s.ink, now.ink, dt), going(wet[i]!, now.cloth, dt)]
+      evaporates(s, i, T, phase)
+      const [fromInk, fromCloth] = [going(s.ink, leaves.ink, dt), going(wet[i]!, leaves.cloth, dt)]
       const left = fromInk + fromCloth
-      const all = now.ink + now.cloth
+      const all = leaves.ink + leaves.cloth
       if (all > 0) {
         const L = latent(T)
         flow -= (L * left) / dt
-        const steeper = (then.ink + then.cloth - all) / 0.01
-        slope -= (L * steeper * left) / (all * dt)
+        slope -= (L * leaves.steeper * left) / (all * dt)
       }
       if (i === 0) s.ink -= fromInk
       wet[i] = wet[i]! - fromCloth
@@ -159,19 +159,31 @@ export function step(s: Stack, phase: Phase, dt: number, since: number): number 
   return gone
 }
 
-/** Vapour that leaves a node, kg/m2s: of its ink and of its cloth. */
-function evaporates(s: Stack, film: Film | undefined, i: number, T: number, phase: Phase) {
+const fourth = (x: number) => x * x * x * x
+
+/** Written by `evaporates`, so that a step makes no garbage: kg/m2s of ink and of cloth, and what a kelvin adds. */
+const leaves = { ink: 0, cloth: 0, steeper: 0 }
+const KELVIN = 0.01
+
+/** Vapour that leaves a node. */
+function evaporates(s: Stack, i: number, T: number, phase: Phase): void {
+  const { film } = s
   const { cloth, regain } = s.nodes[i]!
   const held = s.wet[i]!
-  const ink =
-    i === 0 && s.ink > 0 && film
-      ? (s.ink / (s.ink + LAST * film.water)) * evaporation(T, phase.air, 1, phase.vapour)
-      : 0
-  if (held <= 0 || cloth <= 0) return { ink, cloth: 0 }
+  leaves.ink = 0
+  leaves.cloth = 0
+  leaves.steeper = 0
+  if (i === 0 && s.ink > 0 && film) {
+    const last = s.ink / (s.ink + LAST * film.water)
+    leaves.ink = last * evaporation(T, phase.air, 1, phase.vapour)
+    leaves.steeper = (last * evaporation(T + KELVIN, phase.air, 1, phase.vapour) - leaves.ink) / KELVIN
+  }
+  if (held <= 0 || cloth <= 0) return
   const over = activity(held / (cloth * regain))
-  // The back of a garment gives its vapour off below.
-  if (i > 1) return { ink, cloth: evaporation(T, phase.below, over, phase.vapour) }
-  // Vapour of the cloth below has to come through what is keyed in, and then through the film.
-  const way = (film?.vapour ?? 1) ** (i + 1)
-  return { ink, cloth: way * evaporation(T, phase.air, over, phase.vapour) }
+  // Vapour of the front has to come through what is keyed in and then through the film; the back gives its own off below.
+  const through = film?.vapour ?? 1
+  const way = i === 0 ? through : i === 1 ? through * through : 1
+  const air = i > 1 ? phase.below : phase.air
+  leaves.cloth = way * evaporation(T, air, over, phase.vapour)
+  leaves.steeper += (way * evaporation(T + KELVIN, air, over, phase.vapour) - leaves.cloth) / KELVIN
 }

@@ -22,7 +22,7 @@ export const latent = (kelvin: number): number => 2.501e6 - 2361 * (kelvin - 273
 
 /** Share of saturation over cloth that holds water. @param regain kg of water a kg of dry cotton; other fibres scaled to it */
 export const activity = (regain: number): Share =>
-  regain > 0 ? 1 - Math.exp(-1.05 * (regain / 0.075) ** 1.5) : 0
+  regain > 0 ? -Math.expm1(-1.05 * (regain / 0.075) * Math.sqrt(regain / 0.075)) : 0
 
 /** Regain of cotton in air of a humidity, the same curve turned round. @param humidity 0 to 0.99 */
 export const regainIn = (humidity: Share): number => 0.075 * (-Math.log(1 - humidity) / 1.05) ** (2 / 3)
@@ -39,6 +39,8 @@ export function evaporation(kelvin: number, h: number, wet: Share, vapour: numbe
   if (over <= vapour) return 0
   const top = STRAIGHT * AIR_PRESSURE
   const at = Math.min(over, top)
-  const flow = Math.log((AIR_PRESSURE - vapour) / (AIR_PRESSURE - at)) + (over - at) / (AIR_PRESSURE - top)
+  const flow =
+    Math.log((AIR_PRESSURE - vapour) / (AIR_PRESSURE - at)) +
+    (over > top ? (over - at) / (AIR_PRESSURE - top) : 0)
   return ((h / LEWIS) * AIR_PRESSURE * WATER_MOLE * flow) / (GAS * kelvin)
 }

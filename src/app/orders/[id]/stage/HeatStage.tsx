@@ -6,6 +6,7 @@ import { Cautions } from '@/ui/Cautions'
 import { Figure } from '@/ui/parts'
 import { Section } from '@/ui/Section'
 import { HeatAlong } from './heat/HeatAlong'
+import { InTheDryer } from './heat/InTheDryer'
 import type { PlanProps } from './planProps'
 
 /** Stage 7: flash, cool-down, cure. */
@@ -54,6 +55,7 @@ export function HeatStage({ plan }: PlanProps) {
           <Figure advice={cure.dwell} />
           {cure.belt && <Figure advice={cure.belt} />}
         </Grid>
+        {cure.belt && <InTheDryer plan={plan} />}
       </Section>
       <Cautions at="heat" />
     </>

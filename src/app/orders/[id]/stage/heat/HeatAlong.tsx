@@ -1,8 +1,8 @@
 'use client'
 
-import { Box, Flex, Grid } from '@chakra-ui/react'
+import { Box, Flex } from '@chakra-ui/react'
 import { useDeferredValue, useState } from 'react'
-import { message, type Overrides, q } from '@/core/advice'
+import { type Overrides, q } from '@/core/advice'
 import { HEAT } from '@/core/heat'
 import { lapAt, type RunHeat } from '@/core/plan'
 import { celsius, writeQuantity } from '@/core/quantity'
@@ -12,13 +12,13 @@ import { Input } from '@/ui/elements'
 import { Measure } from '@/ui/Measure'
 import { Headline } from '@/ui/parts'
 import { Section, TextButton } from '@/ui/Section'
-import { SeverityMark } from '@/ui/Severity'
 import { useSettings } from '@/ui/settings'
 import { useOrder } from '../../orderContext'
 import { useHeat, useMoments } from '../../usePlan'
 import type { PlanProps } from '../planProps'
 import { DwellChart } from './DwellChart'
 import { LapTrace } from './LapTrace'
+import { Told } from './Told'
 
 /** Days in one tap: the air that heat is computed with. */
 const DAYS: Readonly<Record<string, Overrides>> = {
@@ -80,13 +80,7 @@ function Worked({ plan, heat }: PlanProps & { readonly heat: RunHeat }) {
         const end = f.schedule.at(-1)
         const key = keyOf(at)
         return (
-          <Grid
-            key={f.name}
-            templateColumns="repeat(auto-fill, minmax(8rem, max-content))"
-            gap="6"
-            mb="3"
-            alignItems="end"
-          >
+          <Flex key={f.name} columnGap="7" rowGap="2" mb="3" align="end" wrap="wrap">
             {f.schedule.map((s, i) => (
               <Headline
                 key={s.from}
@@ -106,7 +100,7 @@ function Worked({ plan, heat }: PlanProps & { readonly heat: RunHeat }) {
                 {writeQuantity('duration', f.set, units)}
               </TextButton>
             )}
-          </Grid>
+          </Flex>
         )
       })}
       {heat.settles && (
@@ -122,14 +116,7 @@ function Worked({ plan, heat }: PlanProps & { readonly heat: RunHeat }) {
           garments.
         </Box>
       )}
-      {wrong.map((r) => (
-        <Flex key={message(r, 'metric')} gap="3" py="1.5" borderBottom="1px solid" borderColor="rule">
-          <Box width="5rem" flex="none">
-            {r.severity && <SeverityMark severity={r.severity} />}
-          </Box>
-          <Box>{message(r, units)}</Box>
-        </Flex>
-      ))}
+      <Told reasons={wrong} />
       {heat.laps.length > 1 && <DwellChart heat={heat} />}
       <OneLap plan={plan} heat={heat} />
     </>

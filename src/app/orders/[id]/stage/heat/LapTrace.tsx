@@ -91,17 +91,23 @@ export function LapTrace({ moments, heat }: Props) {
   return <Chart label="Film, cloth and board of this garment" draw={draw} height={260} />
 }
 
-/** Where prints and flashes begin; what happens at nearly the same moment shares one mark. */
+/** A name needs about this share of the chart. */
+const ROOM = 1 / 6
+
+/** Where prints and flashes begin; those too near for a name of their own share one. */
 function startsOf(moments: readonly Moment[], happenings: readonly Happening[]) {
   let at = 0
-  const found: { at: number; word: string }[] = []
+  const found: { at: number; words: string[] }[] = []
   const end = moments.at(-1)?.at ?? 1
   for (const h of happenings) {
     const word = wordOf(h)
     const last = found.at(-1)
-    if (word && last && at - last.at < end / 16) last.word = `${last.word}, ${word}`
-    else if (word) found.push({ at, word })
+    if (word && last && at - last.at < end * ROOM) last.words.push(word)
+    else if (word) found.push({ at, words: [word] })
     if (h.kind === 'wait' || h.kind === 'flash') at += typeof h.time === 'number' ? h.time : 0
   }
-  return found
+  return found.map(({ at, words }) => ({
+    at,
+    word: words.length > 2 ? `${words[0]} to ${words.at(-1)}` : words.join(', '),
+  }))
 }

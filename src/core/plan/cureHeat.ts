@@ -1,0 +1,124 @@
+import { choiceOf, numberOf, q, type Reason } from '../advice'
+import type { Dryer } from '../equipment'
+import {
+  type BeltWindow,
+  beltWindow,
+  HEAT,
+  type InkKind,
+  type Passed,
+  pass,
+  shiftFor,
+  tunnelOf,
+  WATER_LEFT,
+} from '../heat'
+import { celsius, type Temperature } from '../quantity'
+import { heatedCloth, inkKindOf, wetFilm } from './heatedOf'
+import type { RunPlan } from './runPlan'
+
+/** Films that are hotter than this are spoiled (common practice). */
+const MOST: Partial<Record<InkKind, Temperature>> = { expanding: celsius(180), low: celsius(150) }
+const MOST_ELSE: Temperature = celsius(190)
+/** Water-based ink is cured by time: this is enough for its film (the model's own). */
+const WATER_LEAST: Temperature = celsius(155)
+
+/** A print on its way through the dryer, as a usual infrared tunnel of that length heats it. */
+export interface CureHeat {
+  readonly window: BeltWindow
+  /** At the belt speed that is planned. */
+  readonly passed: Passed
+  readonly reasons: readonly Reason[]
+}
+
+/**
+ * What the tunnel does to the thickest place of a print at the planned belt speed.
+ *
+ * @returns undefined where no belt carries it
+ */
+export function cureHeat(plan: RunPlan, dryers: readonly Dryer[]): CureHeat | undefined {
+  const { cure, cloth, ambient, hits } = plan
+  const dryer = dryers.find((d) => d.id === (cure.dryer && choiceOf(cure.dryer)))
+  if (!cure.belt || !dryer || hits.length === 0) return undefined
+  const lowCure = new Set(plan.run.placement.inks.filter((i) => i.lowCure).map((i) => i.id))
+  const films = hits
+    .filter((h) => h.hit.role !== 'smoothing')
+    .map((h) => ({ ...h, lowCure: lowCure.has(h.hit.id) }))
+  const kinds = films.map(inkKindOf)
+  // Whites lie under everything; of the colours the heaviest lies on them.
+  const whites = films.filter((_, i) => kinds[i] === 'base')
+  const colours = films.filter((_, i) => kinds[i] !== 'base').map((h) => wetFilm(h, cloth))
+  const top = colours.sort((a, b) => b.ink.mass - a.ink.mass)[0] ?? (whites[0] && wetFilm(whites[0], cloth))
+  if (!top) return undefined
+  const below = colours.length > 0 ? whites : whites.slice(1)
+  const load = {
+    fabric: heatedCloth(cloth),
+    ink: { ...top.ink, mass: top.ink.mass + below.reduce((sum, h) => sum + wetFilm(h, cloth).ink.mass, 0) },
+    takes: top.takes,
+    ambient: { air: numberOf(ambient.air), humidity: numberOf(ambient.humidity) },
+  }
+  const most = Math.min(...kinds.map((k) => MOST[k] ?? MOST_ELSE))
+  const least = top.ink.water > 0 ? WATER_LEAST : numberOf(cure.inkFilm)
+  const zones = tunnelOf('infrared', dryer.heatedLength)
+  const window = beltWindow(zones, load, { least, most })
+  const belt = numberOf(cure.belt)
+  const passed = pass(zones, load, belt, true)
+  const shift =
+    window.most !== undefined && belt > window.most
+      ? shiftFor('infrared', dryer.heatedLength, load, belt, least)
+      : 0
+  return { window, passed, reasons: told({ belt, window, passed, dryer: dryer.name, least, most, shift }) }
+}
+
+interface Told {
+  readonly belt: number
+  readonly window: BeltWindow
+  readonly passed: Passed
+  readonly dryer: string
+  readonly least: Temperature
+  readonly most: Temperature
+  /** K by which the set points would have to move. */
+  readonly shift: number
+}
+
+function told({ belt, window, passed, dryer, least, most, shift }: Told): readonly Reason[] {
+  const inputs = { dryer, belt: q('beltSpeed', belt), film: q('temperature', passed.peak) }
+  const reaches = HEAT.because('CURE_REACHES', {
+    ...inputs,
+    cure: q('share', passed.cure),
+    cloth: q('temperature', passed.cloth),
+  })
+  if (window.most === undefined) return [reaches, HEAT.because('CURE_NEVER', { dryer })]
+  const fast = { ...inputs, most: q('beltSpeed', window.most) }
+  const byWater = passed.water > WATER_LEFT && passed.peak >= least
+  if (belt > window.most && shift <= EASY && !byWater)
+    return [
+      reaches,
+      HEAT.because('CURE_SHIFT', {
+        belt: inputs.belt,
+        wanted: q('temperature', least),
+        shift: q('count', Math.max(1, Math.round(shift))),
+        most: fast.most,
+      }),
+    ]
+  if (belt > window.most * (1 + SLACK))
+    return [
+      reaches,
+      byWater
+        ? HEAT.because('CURE_WET', { ...fast, water: q('share', passed.water) })
+        : HEAT.because('CURE_FAST', fast),
+    ]
+  if (window.least !== undefined && belt < window.least * (1 - SLACK))
+    return [
+      reaches,
+      HEAT.because('CURE_SLOW', {
+        ...inputs,
+        least: q('beltSpeed', window.least),
+        limit: q('temperature', most),
+      }),
+    ]
+  return [reaches]
+}
+
+/** A tunnel as they usually are is no nearer to the shop's own than this. */
+const SLACK = 0.1
+/** Set points are moved so far without a thought, K (assumed). */
+const EASY = 40
