@@ -104,6 +104,7 @@ export const HEAT = defineRoom({
     CURE_SHIFT: {
       says: 'At {belt} such a tunnel brings the film to {wanted} with every set point {shift} K higher; as it is, at most {most}.',
       source: 'a model',
+      severity: 'Note',
     },
     CURE_WET: {
       says: 'At {belt} {water} of the ink’s water is still in the film: at most {most}.',

@@ -45,14 +45,14 @@ export function last(s: Stack, phase: Phase, time: number, begun = 0): void {
 }
 
 /** When a film gets somewhere, s to a fraction; undefined when not within four minutes. */
-function when(from: Stack, phase: Phase, progress: (s: Stack) => number): number | undefined {
+function when(from: Stack, phase: Phase, progress: (s: Stack) => number, dt: number): number | undefined {
   const s = copyOf(from)
   let before = progress(s)
-  for (let since = 0; since < LONGEST; since += STEP) {
+  for (let since = 0; since < LONGEST; since += dt) {
     if (before >= 1) return since
-    step(s, phase, STEP, since)
+    step(s, phase, dt, since)
     const now = progress(s)
-    if (now >= 1) return since + (STEP * (1 - before)) / (now - before)
+    if (now >= 1) return since + (dt * (1 - before)) / (now - before)
     before = now
   }
   return undefined
@@ -64,7 +64,7 @@ function when(from: Stack, phase: Phase, progress: (s: Stack) => number): number
  * @returns undefined when it does not get there
  */
 export function needed(from: Stack, phase: Phase, ambient: Ambient, loss: number): number | undefined {
-  const most = when(from, phase, readiness)
+  const most = when(from, phase, readiness, STEP)
   if (most === undefined) return undefined
   const room = inRoom(ambient, loss)
   const begin = Math.max(0, most - AFTER)
@@ -85,4 +85,4 @@ export function needed(from: Stack, phase: Phase, ambient: Ambient, loss: number
 }
 
 /** Seconds after which a spot is closed, so that the next colour would not bond; undefined when it never is. */
-export const limit = (from: Stack, phase: Phase): number | undefined => when(from, phase, closing)
+export const limit = (from: Stack, phase: Phase): number | undefined => when(from, phase, closing, SHORT)

@@ -1,4 +1,5 @@
-import { useCallback } from 'react'
+import { Box } from '@chakra-ui/react'
+import { useCallback, useMemo } from 'react'
 import type { Happening, Moment } from '@/core/heat'
 import type { RunHeat } from '@/core/plan'
 import { shownUnit, writeQuantity } from '@/core/quantity'
@@ -18,6 +19,7 @@ const wordOf = (h: Happening | undefined): string => {
 /** Film, cloth and board of one garment from loading to unloading. */
 export function LapTrace({ moments, heat }: Props) {
   const { units } = useSettings()
+  const starts = useMemo(() => startsOf(moments, heat.round.happenings), [moments, heat])
   const draw = useCallback(
     ({ ink, soft, rule, text }: ChartPaint) => {
       const { factor, offset = 0, symbol } = shownUnit('temperature', units)
@@ -34,7 +36,7 @@ export function LapTrace({ moments, heat }: Props) {
       })
       const end = moments.at(-1)?.at ?? 1
       return {
-        grid: { left: 58, right: 128, top: 34, bottom: 40 },
+        grid: { left: 58, right: 128, top: 24, bottom: 40 },
         xAxis: {
           type: 'value',
           min: 0,
@@ -53,7 +55,6 @@ export function LapTrace({ moments, heat }: Props) {
         },
         yAxis: {
           type: 'value',
-          // Its unit stands at each number: above them the names of the screens have their place.
           axisLabel: { ...text, color: soft, formatter: `{value} ${symbol}` },
           splitLine: { lineStyle: { color: rule } },
         },
@@ -73,10 +74,10 @@ export function LapTrace({ moments, heat }: Props) {
                     position: 'insideStartTop',
                   },
                 },
-                ...startsOf(moments, heat.round.happenings).map(({ at, word }) => ({
+                ...starts.map(({ at }, i) => ({
                   xAxis: at,
                   lineStyle: { color: rule, type: 'solid' },
-                  label: { formatter: word, position: 'end', align: 'center', distance: 4 },
+                  label: { formatter: String(i + 1), position: 'end', distance: 3 },
                 })),
               ],
             },
@@ -86,15 +87,22 @@ export function LapTrace({ moments, heat }: Props) {
         ],
       }
     },
-    [moments, heat, units],
+    [moments, heat, starts, units],
   )
-  return <Chart label="Film, cloth and board of this garment" draw={draw} height={260} />
+  return (
+    <>
+      <Chart label="Film, cloth and board of this garment" draw={draw} height={250} />
+      <Box fontSize="small" color="soft">
+        {starts.map(({ word }, i) => `${i + 1} ${word}`).join(' · ')}
+      </Box>
+    </>
+  )
 }
 
-/** A name needs about this share of the chart. */
-const ROOM = 1 / 6
+/** What begins at nearly the same moment has one number. */
+const APART = 1 / 30
 
-/** Where prints and flashes begin; those too near for a name of their own share one. */
+/** Where prints and flashes begin, in order. */
 function startsOf(moments: readonly Moment[], happenings: readonly Happening[]) {
   let at = 0
   const found: { at: number; words: string[] }[] = []
@@ -102,12 +110,9 @@ function startsOf(moments: readonly Moment[], happenings: readonly Happening[]) 
   for (const h of happenings) {
     const word = wordOf(h)
     const last = found.at(-1)
-    if (word && last && at - last.at < end * ROOM) last.words.push(word)
+    if (word && last && at - last.at < end * APART) last.words.push(word)
     else if (word) found.push({ at, words: [word] })
     if (h.kind === 'wait' || h.kind === 'flash') at += typeof h.time === 'number' ? h.time : 0
   }
-  return found.map(({ at, words }) => ({
-    at,
-    word: words.length > 2 ? `${words[0]} to ${words.at(-1)}` : words.join(', '),
-  }))
+  return found.map(({ at, words }) => ({ at, word: words.join(', ') }))
 }

@@ -1,0 +1,75 @@
+import { expect, open, test } from './house'
+
+const section = (name: string) => ({ name, level: 2 }) as const
+const first = '[data-why="Flash after Base white, from garment 1"]'
+
+test('heat: a cold damp morning wants longer flashes, in one tap and back; the sheet gets what is set', async ({
+  page,
+}) => {
+  await open(page, '/orders/O-1003/heat')
+  await expect(page.getByRole('heading', section('Along the run'))).toBeVisible()
+  const seconds = async () => Number.parseFloat(await page.locator(first).innerText())
+  await expect(page.locator(first)).toBeVisible()
+  const usual = await seconds()
+  await page.getByRole('button', { name: 'cold damp morning' }).click()
+  await expect(page.locator('[data-advice="air"]')).toHaveText('8 °C')
+  await expect.poll(seconds).toBeGreaterThan(usual + 0.5)
+  // What is advised follows too, and the sheet follows what is advised.
+  const dwell = page.locator('[data-advice="dwell.base"]')
+  const colder = (await dwell.innerText()).replace(/\s/g, ' ')
+  await page.goto('/runs/R-1003-P1-dark/sheet')
+  await expect(page.locator('main')).toContainText(colder)
+  await open(page, '/orders/O-1003/heat')
+  await page.getByRole('button', { name: 'usual day' }).click()
+  await expect(page.locator('[data-advice="air"]')).toHaveText('22 °C')
+  await expect.poll(seconds).toBe(usual)
+  await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('Saved')
+})
+
+test('heat: the slider goes through the run by key, boards and film follow', async ({ page }) => {
+  await open(page, '/orders/O-1001/heat')
+  const slider = page.getByRole('slider', { name: 'Garment' })
+  const board = page.locator('[data-why="Board"]')
+  await expect(board).toHaveText('22 °C')
+  await slider.focus()
+  await page.keyboard.press('End')
+  await expect(page.getByText('Garment 144 of 144')).toBeVisible()
+  await expect.poll(async () => Number.parseFloat(await board.innerText())).toBeGreaterThan(35)
+  await expect(page.getByRole('img', { name: 'Film, cloth and board of this garment' })).toBeVisible()
+  await page.keyboard.press('Home')
+  await expect(board).toHaveText('22 °C')
+  await board.press('w')
+  await expect(page.getByRole('complementary', { name: 'Why' })).toContainText('laid on boards of 22')
+})
+
+test('heat: what the run needs is set by one button, and taken back', async ({ page }) => {
+  await open(page, '/orders/O-1001/heat')
+  const dwell = page.locator('[data-advice^="dwell.I"]').first()
+  const before = await dwell.innerText()
+  const set = page.getByRole('button', { name: /^Set .* instead of / }).last()
+  const wanted = /Set (\S+ s) instead/.exec(await set.innerText())?.[1] ?? ''
+  await set.click()
+  await expect(dwell).toHaveText(wanted)
+  await dwell.focus()
+  await page.keyboard.press('Backspace')
+  await expect(dwell).toHaveText(before)
+  await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('Saved')
+})
+
+test('heat: the dryer says what it does at the planned belt, and why', async ({ page }) => {
+  await open(page, '/orders/O-1004/heat')
+  const film = page.locator('[data-why="Film in the tunnel"]')
+  await expect(film).toHaveText(/^1\d\d\s°C$/)
+  const before = await film.innerText()
+  await page.locator('[data-advice="belt"]').click()
+  await page.locator('main input:focus').fill('9 m/min')
+  await page.keyboard.press('Enter')
+  await expect(film).not.toHaveText(before)
+  await expect(page.getByText(/the film only comes to/)).toBeVisible()
+  await page.locator('[data-advice="belt"]').focus()
+  await page.keyboard.press('Backspace')
+  await expect(film).toHaveText(before)
+  await film.press('w')
+  await expect(page.getByRole('complementary', { name: 'Why' })).toContainText('a model')
+  await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('Saved')
+})
