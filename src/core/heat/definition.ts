@@ -25,6 +25,11 @@ export const HEAT = defineRoom({
       says: 'After {limit} its middle is closed: the next colour peels in the wash.',
       source: 'a model',
     },
+    FLASH_SLOW: {
+      says: '{name}: {needed} under {unit} for each garment is not practical for a print of this size. A panel, or air with it.',
+      source: 'a model',
+      severity: 'Watch',
+    },
     FLASH_USUAL: {
       says: 'Common practice for such a unit says {low} to {high}, at most 12 s on a warm board.',
       source: 'common practice',
@@ -201,7 +206,7 @@ export const HEAT = defineRoom({
       source: 'a model',
     },
     RUN_UNDER: {
-      says: '{name}: {dwell} does not gel the corners before garment {until}: cold boards want {needed}. Flash them empty first, or flash longer at the start.',
+      says: '{name}: {dwell} does not gel the corners before garment {until}: cold boards want {needed}. Flash longer at the start, or warm them: {empty}.',
       source: 'a model',
       severity: 'Watch',
     },
@@ -270,7 +275,7 @@ export const HEAT = defineRoom({
       within: [0.1, 600],
       label: 'Flash after {name}',
       follows: ['flashUnits', 'inkSystem', 'polyester', 'practice ink', 'printOrder'],
-      after: ['press', 'air', 'humidity', 'flashHeight'],
+      after: ['press', 'air', 'humidity', 'flashHeight', 'coolDown', 'crew', 'skill'],
     },
     flashHeight: {
       kind: 'length',

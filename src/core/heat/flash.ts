@@ -1,7 +1,7 @@
 import type { RuleOf } from '../advice'
 import { type NumberAdvice, type Overrides, q, type Reason, type Subject } from '../advice'
 import type { FlashKind, FlashUnit, Press } from '../equipment'
-import { celsius, mm, seconds } from '../quantity'
+import { celsius, mm, seconds, type Temperature } from '../quantity'
 import { HEAT } from './definition'
 import { dwellOn, type Waiting } from './model'
 
@@ -18,43 +18,52 @@ const DWELLS: Readonly<Record<FlashKind, Dwell>> = {
   gun: { rule: 'FLASH_GUN', time: [30, 38, 45] },
 }
 
-/** A board that has been printed on for a while. */
-const WARM = celsius(45)
+/** A board that has been printed on for a while: what a dwell is for until the run is known. */
+export const WARM_BOARD: Temperature = celsius(45)
 /** Dwells are set to half a second. */
 const HALF = 0.5
+/** Nobody waits so long for each garment, s (assumed). */
+const SLOW = 60
 
 /**
- * Dwell under one flash, seconds: what its corners need on a warm board; no longer than its middle stands. Where the unit never
+ * Dwell under one flash, seconds: what its corners need on boards so warm; no longer than its middle stands. Where the unit never
  * gets there, what common practice says for such a unit.
  *
+ * @param boards kelvin: of a run, as they are at its end
  * @param behind the hit that it gels: a choice is kept with it, wherever the flash comes in the order
  */
 export function flashDwell(
   behind: Subject,
   unit: FlashUnit,
   waiting: Waiting,
+  boards: Temperature,
   overrides: Overrides,
 ): NumberAdvice {
   const { rule, time } = DWELLS[unit.kind]
   const [low, usual, high] = time.map(seconds) as [number, number, number]
-  const { needed, limit } = dwellOn(waiting, WARM)
+  const { needed, limit } = dwellOn(waiting, boards)
   const cold = dwellOn(waiting, waiting.ambient.air).needed
   const wet = waiting.ink.water > 0 && unit.kind !== 'air'
-  const advised = needed === undefined ? usual : Math.ceil(needed / HALF - 1e-6) * HALF
-  const stands = limit === undefined ? high : Math.floor(limit / HALF) * HALF
+  const stands = limit === undefined ? high : Math.max(HALF, Math.floor(limit / HALF) * HALF)
+  const shut = needed !== undefined && limit !== undefined && needed > limit
+  // Where no dwell is right, the middle is kept open: corners can be flashed again.
+  const wanted = needed === undefined ? usual : Math.ceil(needed / HALF - 1e-6) * HALF
+  const advised = shut ? stands : wanted
   const of = { name: behind.name, unit: unit.name }
   const reasons: Reason[] = [HEAT.because(rule)]
   if (needed === undefined) reasons.push(HEAT.because('RUN_NEVER', of))
   else {
-    const inputs = { needed: q('duration', needed), board: q('temperature', WARM) }
+    const inputs = { needed: q('duration', needed), board: q('temperature', boards) }
     reasons.push(HEAT.because('FLASH_NEEDS', inputs))
     if (limit !== undefined)
       reasons.push(
-        needed > limit
+        shut
           ? HEAT.because('RUN_NO_WINDOW', { ...of, needed: inputs.needed, limit: q('duration', limit) })
           : HEAT.because('FLASH_CLOSES', { limit: q('duration', limit) }),
       )
   }
+  if (needed !== undefined && needed > SLOW)
+    reasons.push(HEAT.because('FLASH_SLOW', { ...of, needed: q('duration', needed) }))
   if (wet) reasons.push(HEAT.because('FLASH_WATER'))
   reasons.push(HEAT.because('FLASH_USUAL', { low: q('duration', low), high: q('duration', high) }))
   if (cold !== undefined && needed !== undefined && cold > needed + HALF)

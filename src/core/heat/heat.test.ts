@@ -3,7 +3,16 @@ import { DEFAULT_METHOD, numberOf } from '../advice'
 import type { Dryer, FlashKind, Press } from '../equipment'
 import type { Cloth } from '../order'
 import { celsius, mm } from '../quantity'
-import { type CureNeed, coolDown, cureFor, flashDwell, flashHeight, type InkKind, rackDry } from './index'
+import {
+  type CureNeed,
+  coolDown,
+  cureFor,
+  flashDwell,
+  flashHeight,
+  type InkKind,
+  rackDry,
+  WARM_BOARD,
+} from './index'
 import { waiting } from './waiting.fixtures'
 
 const cloth = (polyester = 0): Cloth => ({
@@ -30,7 +39,14 @@ const flash = (
   ink: InkKind = 'base',
   print?: { width: number; height: number },
   overrides = {},
-) => flashDwell({ id: 'base', name: 'Base white' }, { ...UNIT, kind }, waiting(kind, ink, print), overrides)
+) =>
+  flashDwell(
+    { id: 'base', name: 'Base white' },
+    { ...UNIT, kind },
+    waiting(kind, ink, print),
+    WARM_BOARD,
+    overrides,
+  )
 
 describe('flash', () => {
   // Common practice, no source: 5 to 10 s under a panel on a warm board, quartz faster; the model is tuned to them.

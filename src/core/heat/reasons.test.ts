@@ -3,7 +3,7 @@ import { DEFAULT_METHOD } from '../advice'
 import type { Dryer, FlashKind, Press } from '../equipment'
 import type { Cloth } from '../order'
 import { celsius, mm } from '../quantity'
-import { type CureNeed, coolDown, cureFor, flashDwell, flashHeight, whatCures } from './index'
+import { type CureNeed, coolDown, cureFor, flashDwell, flashHeight, WARM_BOARD, whatCures } from './index'
 import { waiting } from './waiting.fixtures'
 
 // What each number says of itself: every rule that was at work, and none that was not. The limits are common practice, no source.
@@ -152,6 +152,7 @@ describe('the flash says why', () => {
       { id: 'base', name: 'Base white' },
       { id: 'f', name: 'F', kind, pressId: 'p', takes: 1 },
       waiting(kind, wet ? 'waterBased' : 'base', { width: 0.15, height: 0.2 }),
+      WARM_BOARD,
       {},
     )
   it.each([

@@ -2,6 +2,7 @@ import { numberOf, type Overrides, type Reason } from '../advice'
 import type { FlashUnit, Press } from '../equipment'
 import { AS_TABLED, flashDwell, flashHeight, rackDry, type ShopAir } from '../heat'
 import type { Cloth, Placement } from '../order'
+import type { Temperature } from '../quantity'
 import type { Event } from '../sequence'
 import { boardOf, heatedCloth, wetFilm } from './heatedOf'
 import type { Separation } from './hits'
@@ -17,13 +18,15 @@ interface Flashing {
   readonly cloth: Cloth
   readonly print: Placement
   readonly ambient: ShopAir
+  /** The boards that the dwell is for, kelvin. */
+  readonly boards: Temperature
 }
 
 /** Each flash with the hit that it gels: a choice of its dwell stays with that hit, wherever it is printed. */
 export function planFlashes(
   events: readonly Event[],
   separations: readonly Separation[],
-  { units, press, cloth, print, ambient }: Flashing,
+  { units, press, cloth, print, ambient, boards }: Flashing,
   why: readonly (readonly Reason[])[],
   overrides: Overrides,
 ): readonly FlashPlan[] {
@@ -50,7 +53,7 @@ export function planFlashes(
       unit: { kind: unit.kind, print: { width, height: length }, height },
       ...wetFilm(separation, cloth),
     }
-    const dwell = flashDwell(hit, unit, waiting, own)
+    const dwell = flashDwell(hit, unit, waiting, boards, own)
     return { unit, dwell, reasons: why[i] ?? [] }
   })
 }

@@ -1,10 +1,25 @@
 import { numberOf } from '../advice'
 import type { Press } from '../equipment'
-import { AS_TABLED, type Happening, type Round } from '../heat'
-import type { Duration } from '../quantity'
+import { AS_TABLED, type Happening, type Round, runLaps } from '../heat'
+import type { Duration, Temperature } from '../quantity'
 import type { RunTime } from '../rate'
 import { boardOf, heatedCloth, wetFilm } from './heatedOf'
 import type { RunPlan } from './runPlan'
+
+/** What of a plan heat follows from. */
+export type Paced = Pick<
+  RunPlan,
+  | 'run'
+  | 'cloth'
+  | 'press'
+  | 'sequence'
+  | 'hits'
+  | 'flashes'
+  | 'ambient'
+  | 'flashHeight'
+  | 'coolDown'
+  | 'time'
+>
 
 /** Pallets that go round: of an automatic one at each station, at loading and at unloading. */
 export const palletsOf = (press: Press): number =>
@@ -15,7 +30,7 @@ const INDEX: Duration = 1.5
 const TURN: Duration = 1
 
 /** Seconds that a pallet stands before it goes on, in a burst. */
-export const stopOf = (plan: RunPlan, { burst }: RunTime): Duration => {
+export const stopOf = (plan: Paced, { burst }: RunTime): Duration => {
   const visits = plan.press.kind === 'automatic' ? plan.sequence.laps : Math.max(1, plan.flashes.length)
   return 1 / (burst * (plan.press.kind === 'automatic' || plan.press.kind === 'manual' ? visits : 1))
 }
@@ -25,7 +40,7 @@ export const stopOf = (plan: RunPlan, { burst }: RunTime): Duration => {
  *
  * @returns undefined where nothing is flashed, or nothing can be printed
  */
-export function roundOf(plan: RunPlan): Round | undefined {
+export function roundOf(plan: Paced): Round | undefined {
   const { press, time, ambient } = plan
   if (!time || !plan.sequence.fits || plan.flashes.every((f) => !f.unit || f.unit.kind === undefined))
     return undefined
@@ -65,14 +80,14 @@ type Made<Of> = (of: Of) => Happening | undefined
 const wait = (time: Duration): readonly Happening[] => (time > 0 ? [{ kind: 'wait', time }] : [])
 
 /** The name of the hit that a flash lies behind. */
-const nameBefore = (plan: RunPlan, at: number): string => {
+const nameBefore = (plan: Paced, at: number): string => {
   const cell = plan.sequence.cells.slice(0, at).findLast((c) => c.kind === 'print')
   return plan.hits.find((h) => cell?.kind === 'print' && h.hit.id === cell.hitId)?.hit.name ?? ''
 }
 
 /** Station after station of an automatic, each as long as a stop; then off, and the next one on. */
 function inStops(
-  plan: RunPlan,
+  plan: Paced,
   stop: Duration,
   print: Made<string>,
   flash: (at: number, name: string) => Happening | undefined,
@@ -93,7 +108,7 @@ function inStops(
 
 /** By hand: strokes, flashes and cool-downs as planned; what is left of the lap is waited on the way, in equal parts. */
 function byHand(
-  plan: RunPlan,
+  plan: Paced,
   time: RunTime,
   print: Made<string>,
   flash: (at: number, name: string) => Happening | undefined,
@@ -124,4 +139,23 @@ function byHand(
   const share = wait(left / (flashes + 1))
   // On its way the garment waits before it is printed, and after each flash while others are under the unit.
   return [...share, ...parts.flatMap((p) => (p.some((h) => h.kind === 'flash') ? [...p, ...share] : p))]
+}
+
+/** Laps that are worked out; how the boards go on follows from how they began. */
+const BEGIN = 4
+
+/**
+ * How warm the boards are when the run ends, about: each lap adds a share of what the one before added.
+ *
+ * @returns undefined where nothing is flashed, or nothing can be printed
+ */
+export function boardsAtEnd(plan: Paced): Temperature | undefined {
+  const round = roundOf(plan)
+  if (!round) return undefined
+  const laps = Math.max(1, Math.ceil(plan.run.quantity / palletsOf(plan.press)))
+  const boards = runLaps(round, Math.min(laps, BEGIN)).map((l) => l.board)
+  const [b = 0, c = 0, d = 0] = boards.slice(-3)
+  if (laps <= BEGIN) return boards.at(-1)
+  const share = c - b > 1e-6 ? Math.min(0.98, Math.max(0, (d - c) / (c - b))) : 0
+  return d + ((d - c) * share * (1 - share ** (laps - BEGIN))) / (1 - share)
 }

@@ -1,8 +1,8 @@
 import { advicesIn, numberOf, type Reason, warnings } from '../advice'
 import { flashesAt, type Press, type Shop } from '../equipment'
-import { cureFor, flashHeight, shopAir, whatCures } from '../heat'
+import { cureFor, flashHeight, shopAir, WARM_BOARD, whatCures } from '../heat'
 import { laidFlat, type Order, sizesOf } from '../order'
-import { mm } from '../quantity'
+import { mm, type Temperature } from '../quantity'
 import {
   filmPosition,
   liesOnPallet,
@@ -16,12 +16,13 @@ import { anglesTooNear, offContactFor, tensionFit } from '../screen'
 import { directionFor, holdFor, squeegeeLengthFor } from '../stroke'
 import { planFlashes } from './flashes'
 import { ownLast } from './goodSample'
+import { boardsAtEnd } from './heatRound'
 import { type Context, planHits } from './hitPlans'
 import type { Separation } from './hits'
 import { cautionNotes, chokeNote, onBench } from './notes'
 import { type Ordering, orderingOf } from './ordering'
 import { type Printed, printedIn } from './printed'
-import type { Decisions, HitPlan, RunPlan } from './runPlan'
+import type { Decisions, FlashPlan, HitPlan, RunPlan } from './runPlan'
 import { longRun, timeOf } from './time'
 
 /**
@@ -92,13 +93,34 @@ function jobSettings(
   const halftones = separations.some((s) => s.stroke === 'halftone')
   const units = flashesAt(shop, press)
   const under = { units, press, cloth, print: run.placement, ambient }
-  const flashes = planFlashes(events, separations, under, whyFlash, overrides)
+  const flashesOn = (boards: Temperature) =>
+    planFlashes(events, separations, { ...under, boards }, whyFlash, overrides)
   const sizes = { garment: laidFlat(sizesOf(run)), print: { width, length: height } }
   const cure = cureFor(separations, cloth, sizes, shop.dryers, method, overrides)
   const { laps } = sequence
   // No pace is told of what cannot be printed.
   const fits =
     sequence.fits && liesOnPallet(run.placement, press) && run.quantity > 0 && separations.length > 0
+  const timed = (flashes: readonly FlashPlan[]) =>
+    fits ? timeOf({ ctx, press, hits, flashes, events, laps, cool, wide, cure }) : undefined
+  // The pace warms the boards, and the boards set the dwell: once round is near enough.
+  const first = flashesOn(WARM_BOARD)
+  const heated = first.some((f) => f.unit)
+  const unitsSet = heated ? { flashHeight: flashHeight(overrides), coolDown: cool } : NOT_FLASHED
+  const boards = heated
+    ? boardsAtEnd({
+        run,
+        cloth,
+        press,
+        sequence,
+        hits,
+        flashes: first,
+        ambient,
+        time: timed(first),
+        ...unitsSet,
+      })
+    : undefined
+  const flashes = boards === undefined ? first : flashesOn(boards)
   return {
     secondWhite: found.secondWhite,
     baseCoverage: found.baseCoverage,
@@ -110,8 +132,8 @@ function jobSettings(
     placement: placeOn(run, press, method, overrides),
     flashes,
     ambient,
-    time: fits ? timeOf({ ctx, press, hits, flashes, events, laps, cool, wide, cure }) : undefined,
-    ...(flashes.some((f) => f.unit) ? { flashHeight: flashHeight(overrides), coolDown: cool } : NOT_FLASHED),
+    time: timed(flashes),
+    ...unitsSet,
   }
 }
 

@@ -23,7 +23,7 @@ describe('what changed since a revision', () => {
     const quartz = SHOP.flashes.map((f) => (f.pressId === 'manual' ? { ...f, kind: 'quartz' as const } : f))
     const list = told(before, planFor({ shop: { flashes: quartz } }))
     expect(list.find((c) => c.startsWith('Flash after'))).toMatch(
-      /^Flash after .+ \| 6\.5 s \| 3\.5 s \| .*quartz/i,
+      /^Flash after .+ \| 8 s \| 4 s \| .*quartz/i,
     )
   })
   it('tells the lead’s own choice with the reason that came with it', () => {

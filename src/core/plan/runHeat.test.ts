@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { numberOf } from '../advice'
 import { celsius } from '../quantity'
+import { boardsAtEnd } from './heatRound'
 import { heatOf, lapAt, momentsOf } from './index'
 import { CLOTHS, INKS, ink, PRESSES, planFor } from './plan.fixtures'
 
@@ -81,8 +82,14 @@ describe('what goes wrong is told', () => {
   it('one that is too short gels from a garment on', () => {
     const h = heat({ ...three, press: 'manual', ...sizes(300), overrides: { 'dwell.base': 7.5 } })
     const until = countIn(h, 'RUN_UNDER', 'until')
-    expect(lapAt(h, until)!.flashes[0]!.ready).toBeGreaterThanOrEqual(1)
-    expect(lapAt(h, until - h.pallets)!.flashes[0]!.ready).toBeLessThan(1)
+    expect(lapAt(h, until)!.flashes[0]!.ready).toBeGreaterThanOrEqual(0.97)
+    expect(lapAt(h, until - h.pallets)!.flashes[0]!.ready).toBeLessThan(0.97)
+  })
+  it('and says how many empty flashes would warm the boards for it', () => {
+    const h = heat({ ...three, press: 'manual', ...sizes(300), overrides: { 'dwell.base': 7.5 } })
+    expect(h.reasons.find((r) => r.rule === 'RUN_UNDER')?.inputs.empty).toMatch(
+      /^(one empty flash|[2-9] empty flashes) for each$/,
+    )
   })
   it('a fast automatic prints on a film that is still warm; slower or cooler it does not', () => {
     const asked = { ...three, press: 'automatic' as const, ...sizes(2000) }
@@ -116,8 +123,7 @@ describe('the dwell that is planned', () => {
       const h = heatOf(p)!
       for (const [i, f] of h.flashes.entries()) {
         const end = h.laps.at(-1)!.flashes[i]!
-        // Boards of a slow run are cooler than those it is planned for.
-        expect(f.set).toBeGreaterThan(end.needed! - 1)
+        expect(f.set).toBeGreaterThan(end.needed! - 0.3)
         expect(f.set).toBeLessThan(end.limit!)
       }
     }
@@ -133,6 +139,26 @@ describe('the dwell that is planned', () => {
       method: { flash: 'every' },
     })
     expect(Math.max(...dwells.slice(1))).toBeGreaterThanOrEqual(numberOf(alone.flashes[0]!.dwell))
+  })
+})
+
+describe('boards at the end of a run', () => {
+  it.each([
+    ['manual', 30],
+    ['manual', 300],
+    ['automatic', 100],
+    ['automatic', 2000],
+  ] as const)(
+    '%s, %d: guessed from the first laps as the whole run finds them, within 5 K',
+    (press, quantity) => {
+      const p = planFor({ ...three, press, ...sizes(quantity) })
+      expect(Math.abs(boardsAtEnd(p)! - heatOf(p)!.laps.at(-1)!.board)).toBeLessThan(5)
+    },
+  )
+  it('no advised dwell leaves every corner wet', () => {
+    for (const quantity of [1, 12, 60, 400])
+      for (const press of ['manual', 'automatic'] as const)
+        expect(rules({ ...three, press, ...sizes(quantity) })).not.toContain('RUN_UNDER_ALL')
   })
 })
 

@@ -1,18 +1,22 @@
 import { q, type Reason } from '../advice'
-import { HEAT, type Lap, type Moment, type Round, runLaps, trace } from '../heat'
+import { emptyFlashes, HEAT, type Lap, type Moment, type Round, runLaps, trace } from '../heat'
 import type { Duration, Temperature } from '../quantity'
 import { palletsOf, roundOf, stopOf } from './heatRound'
 import type { RunPlan } from './runPlan'
 
 /** Over the first a film is tacky under the next screen, over the second it sticks (common practice; a setting of the model). */
 const SAFE = { tacky: 328.15, sticks: 338.15 } as const
+/** So near to gelled no finger tells. */
+const NEARLY = 0.97
 /** Laps after which nothing changes any more on any board. */
 const MOST_LAPS = 400
 /** Boards that rise by less in the rest of the run have settled, K. */
 const SETTLED = 1
-/** Dwells are set to half a second, and set anew once they are off by more than one, or more than a seventh. */
+/** And boards that rise by less never warmed, K. */
+const RISES = 3
+/** Dwells are set to half a second, and set anew once they are off by more than that, and by more than a seventh. */
 const HALF = 0.5
-const ANEW = 1
+const ANEW = 0.5
 const SHARE = 0.15
 
 /** A dwell from a garment on. */
@@ -142,6 +146,7 @@ function scheduleOf(needed: readonly (Duration | undefined)[], pallets: number):
 function settling(laps: readonly Lap[], pallets: number): RunHeat['settles'] {
   const end = laps.at(-1)
   if (!end || laps.length < 2) return undefined
+  if (end.board - (laps[0]?.board ?? end.board) < RISES) return undefined
   const at = laps.findIndex((l) => Math.abs(l.board - end.board) < SETTLED)
   // Still rising at the end: it has not settled.
   const before = laps[Math.floor(laps.length * 0.8)]
@@ -177,7 +182,7 @@ function wrongWith(
       }),
       ...opened(round, laps, i, name),
     ]
-  const gelled = laps.findIndex((l) => (of(l)?.ready ?? 1) >= 1)
+  const gelled = laps.findIndex((l) => (of(l)?.ready ?? 1) >= NEARLY)
   const over = laps.findIndex((l) => (of(l)?.closed ?? 0) > 1)
   const limit = of(laps[Math.max(0, over)])?.limit
   const stands =
@@ -189,6 +194,7 @@ function wrongWith(
             name,
             dwell,
             until: q('count', firstOf(gelled, pallets)),
+            empty: emptyWords(round, i, laps[gelled]?.board ?? 0),
             needed: q('duration', first.needed),
           }),
         ]
@@ -217,6 +223,15 @@ function wrongWith(
       ? [HEAT.because('RUN_STANDS', { name, stop: q('duration', stop), limit: q('duration', end.limit) })]
       : []),
   ]
+}
+
+/** How the boards are brought to where the flash as it is set gels: in empty flashes of the same length. */
+function emptyWords(round: Round, i: number, warm: Temperature): string {
+  const flash = round.happenings.filter((h) => h.kind === 'flash')[i]
+  if (flash?.kind !== 'flash' || flash.time === 'needed') return 'no empty flashes are enough'
+  const count = emptyFlashes(round, flash.unit, flash.time, warm)
+  if (count === undefined) return 'no empty flashes are enough'
+  return count === 1 ? 'one empty flash for each' : `${count} empty flashes for each`
 }
 
 /** Heights at which the corners and the middle of a print meet, lowest first, metres. */

@@ -1,3 +1,4 @@
+export { emptyFlashes } from './empty'
 export { type Ambient, type Takes, USUAL_AMBIENT } from './garment'
 export {
   type Flashed,

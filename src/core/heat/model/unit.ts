@@ -17,9 +17,13 @@ export interface UnitOver {
   readonly height: number
 }
 
+const LEAST = 0.005
+
 /** What a spot of the print sees of the unit, 0 to 1; nothing of a gun. */
-export function seen({ kind, print, height }: UnitOver, spot: Spot): Share {
+export function seen({ kind, print, height: hangs }: UnitOver, spot: Spot): Share {
   if (kind === 'gun') return 0
+  // A panel that lies on the print has no angle to see it from.
+  const height = Math.max(LEAST, hangs)
   const panel = PANELS[kind]
   if (spot === 'mean') return meanFactor(print, panel, height)
   return spot === 'centre'

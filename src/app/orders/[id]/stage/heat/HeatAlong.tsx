@@ -94,7 +94,7 @@ function Worked({ plan, heat }: PlanProps & { readonly heat: RunHeat }) {
                 </AskNumber>
               </Headline>
             ))}
-            {end && key && Math.abs(end.time - f.set) > 0.25 && (
+            {end && key && Math.abs(end.time - f.set) > 0.75 && (
               <TextButton onClick={() => choose([key], { [key]: end.time })}>
                 Set {writeQuantity('duration', end.time, units)} instead of{' '}
                 {writeQuantity('duration', f.set, units)}
