@@ -76,6 +76,7 @@ for (const name of [
   'artwork',
   'ink',
   'sequence',
+  'heat',
   ...(existsSync(CHROMIUM) ? ['preview', 'look'] : []),
 ])
   check(`bench ${name}, small`, 'bench/run.mjs', name, '--small')

@@ -1,5 +1,6 @@
 import type { ColumnType, Generated } from 'kysely'
 import type {
+  DryerHeat,
   Emulsion,
   Fabric,
   FlashKind,
@@ -57,7 +58,14 @@ export interface Tables extends InkTables {
     takes: ColumnType<number, number | undefined, number>
     station: number | null
   }
-  dryer: { id: string; place: number; name: string; heated_length: number; belt_width: number }
+  dryer: {
+    id: string
+    place: number
+    name: string
+    heated_length: number
+    belt_width: number
+    heat: DryerHeat | null
+  }
   frame: {
     id: string
     place: number

@@ -57,6 +57,7 @@ const FIELDS: Readonly<Record<string, readonly [label: string, kind?: Kind | 'cl
   dryers: ['Dryer'],
   heatedLength: ['Heated length', 'length'],
   beltWidth: ['Belt width', 'length'],
+  heat: ['Heats by'],
   frames: ['Frame'],
   mesh: ['Mesh', 'meshCount'],
   tension: ['Tension', 'tension'],

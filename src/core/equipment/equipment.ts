@@ -110,11 +110,16 @@ export interface FlashUnit {
   readonly station?: number | undefined
 }
 
+export const DRYER_HEATS = { infrared: 'Infrared', gas: 'Gas, hot air' } as const
+export type DryerHeat = keyof typeof DRYER_HEATS
+
 export interface Dryer {
   readonly id: string
   readonly name: string
   readonly heatedLength: Length
   readonly beltWidth: Length
+  /** Infrared where no one said. */
+  readonly heat?: DryerHeat | undefined
 }
 
 export const FRAME_STATES = {

@@ -98,7 +98,7 @@ export const HEAT = defineRoom({
       severity: 'Stop',
     },
     CURE_REACHES: {
-      says: 'An infrared tunnel as they usually are, as long as {dryer}, at {belt}: the film comes to {film} and is cured to {cure}, the cloth to {cloth}. Its set points are assumed: read yours.',
+      says: '{kind} as they usually are, as long as {dryer}, at {belt}: the film comes to {film} and is cured to {cure}, the cloth to {cloth}. Its set points are assumed: read yours.',
       source: 'a model',
     },
     CURE_FAST: {

@@ -53,6 +53,11 @@ describe('a print in the dryer', () => {
       through({ ...white }, [{ ...SHOP.dryers[0]!, heatedLength }])!.window.most!
     expect(of(4.8) / of(2.4)).toBeCloseTo(2, 1)
   })
+  it('a gas tunnel heats otherwise, and says which it is', () => {
+    const gas = through(white, [{ ...SHOP.dryers[0]!, heat: 'gas' }])!
+    expect(gas.window.most).not.toBeCloseTo(through(white)!.window.most!, 3)
+    expect(gas.reasons[0]?.inputs.kind).toBe('A gas tunnel')
+  })
   it('nothing is told where no belt carries it', () => {
     expect(through({ ...white, method: { cure: 'panel' } })).toBeUndefined()
     expect(through({ ...white, shop: { dryers: [] } }, [])).toBeUndefined()

@@ -21,7 +21,9 @@ const MOST_ELSE: Temperature = celsius(190)
 /** Water-based ink is cured by time: this is enough for its film (the model's own). */
 const WATER_LEAST: Temperature = celsius(155)
 
-/** A print on its way through the dryer, as a usual infrared tunnel of that length heats it. */
+const KINDS = { infrared: 'An infrared tunnel', gas: 'A gas tunnel' } as const
+
+/** A print on its way through the dryer, as a usual tunnel of its kind and length heats it. */
 export interface CureHeat {
   readonly window: BeltWindow
   /** At the belt speed that is planned. */
@@ -57,15 +59,20 @@ export function cureHeat(plan: RunPlan, dryers: readonly Dryer[]): CureHeat | un
   }
   const most = Math.min(...kinds.map((k) => MOST[k] ?? MOST_ELSE))
   const least = top.ink.water > 0 ? WATER_LEAST : numberOf(cure.inkFilm)
-  const zones = tunnelOf('infrared', dryer.heatedLength)
+  const kind = dryer.heat ?? 'infrared'
+  const zones = tunnelOf(kind, dryer.heatedLength)
   const window = beltWindow(zones, load, { least, most })
   const belt = numberOf(cure.belt)
   const passed = pass(zones, load, belt, true)
   const shift =
     window.most !== undefined && belt > window.most
-      ? shiftFor('infrared', dryer.heatedLength, load, belt, least)
+      ? shiftFor(kind, dryer.heatedLength, load, belt, least)
       : 0
-  return { window, passed, reasons: told({ belt, window, passed, dryer: dryer.name, least, most, shift }) }
+  return {
+    window,
+    passed,
+    reasons: told({ belt, window, passed, dryer: dryer.name, kind: KINDS[kind], least, most, shift }),
+  }
 }
 
 interface Told {
@@ -73,14 +80,15 @@ interface Told {
   readonly window: BeltWindow
   readonly passed: Passed
   readonly dryer: string
+  readonly kind: string
   readonly least: Temperature
   readonly most: Temperature
   /** K by which the set points would have to move. */
   readonly shift: number
 }
 
-function told({ belt, window, passed, dryer, least, most, shift }: Told): readonly Reason[] {
-  const inputs = { dryer, belt: q('beltSpeed', belt), film: q('temperature', passed.peak) }
+function told({ belt, window, passed, dryer, kind, least, most, shift }: Told): readonly Reason[] {
+  const inputs = { dryer, kind, belt: q('beltSpeed', belt), film: q('temperature', passed.peak) }
   const reaches = HEAT.because('CURE_REACHES', {
     ...inputs,
     cure: q('share', passed.cure),

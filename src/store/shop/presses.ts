@@ -34,6 +34,7 @@ export const presses: StoredPart<'presses'> = {
           name: d.name,
           heatedLength: d.heated_length,
           beltWidth: d.belt_width,
+          ...(d.heat === null ? {} : { heat: d.heat }),
         })),
       },
     }
@@ -57,8 +58,9 @@ export const presses: StoredPart<'presses'> = {
       press_id: pressId,
       station: station ?? null,
     })),
-    dryer: placed(dryers).map(({ heatedLength, beltWidth, ...d }) => ({
+    dryer: placed(dryers).map(({ heatedLength, beltWidth, heat, ...d }) => ({
       ...d,
+      heat: heat ?? null,
       heated_length: heatedLength,
       belt_width: beltWidth,
     })),

@@ -1,7 +1,7 @@
 'use client'
 
 import { Box, Flex } from '@chakra-ui/react'
-import { FRAME_STATES, type Frame } from '@/core/equipment'
+import { DRYER_HEATS, FRAME_STATES, type Frame } from '@/core/equipment'
 import { PLAN } from '@/core/plan'
 import { writeQuantity } from '@/core/quantity'
 import { AskNumber } from '@/ui/AskNumber'
@@ -50,11 +50,18 @@ export function Stock() {
         title="Dryers"
         name="shop.dryers"
         one="a dryer"
-        newRow={(rows) => ({ id: nextId(rows, 'd'), name: 'New dryer', heatedLength: 1.2, beltWidth: 0.6 })}
+        newRow={(rows) => ({
+          id: nextId(rows, 'd'),
+          name: 'New dryer',
+          heatedLength: 1.2,
+          beltWidth: 0.6,
+          heat: 'infrared',
+        })}
         columns={[
           { field: 'name', label: 'Name', as: 'text' },
           { field: 'heatedLength', label: 'Heated length', as: { kind: 'length' } },
           { field: 'beltWidth', label: 'Belt width', as: { kind: 'length' } },
+          { field: 'heat', label: 'Heats by', as: DRYER_HEATS },
         ]}
       />
     </>

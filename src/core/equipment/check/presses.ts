@@ -1,6 +1,6 @@
 import * as yup from 'yup'
 import { each } from '../../order'
-import { FLASH_KINDS, PALLET_MATERIALS, PRESS_KINDS, PRESSURE_SCALES } from '../equipment'
+import { DRYER_HEATS, FLASH_KINDS, PALLET_MATERIALS, PRESS_KINDS, PRESSURE_SCALES } from '../equipment'
 import { id, name, oneOf, onScale, positive, whole } from './fields'
 
 const station = yup.object({
@@ -79,6 +79,7 @@ export const pressFields = {
         name,
         heatedLength: positive('Heated length', 30),
         beltWidth: positive('Belt width', 5),
+        heat: oneOf(DRYER_HEATS).optional(),
       }),
     )
     .default([]),

@@ -1,11 +1,9 @@
 export { emptyFlashes } from './empty'
-export { type Ambient, type Takes, USUAL_AMBIENT } from './garment'
+export { type Takes, USUAL_AMBIENT } from './garment'
 export {
-  type Flashed,
   type Happening,
   type Lap,
   type Moment,
-  type OnFilm,
   type Round,
   runLaps,
   trace,
@@ -26,4 +24,3 @@ export {
 } from './materials'
 export { dwellOn, type Waiting } from './onWarm'
 export { type BeltWindow, beltWindow, type Passed, pass, shiftFor, tunnelOf, WATER_LEFT } from './tunnel'
-export type { UnitOver } from './unit'

@@ -64,9 +64,8 @@ export const PANELS: Readonly<Record<Exclude<FlashKind, 'gun'>, Panel>> = {
 /** A heat gun that is swept over the print (tuned: touch dry in 30 to 45 s). */
 export const GUN = { air: 75, temperature: celsius(300), across: 0.13 }
 
-/** Air of a room alone, and of a fan at a cool-down station, W/m2K (handbook). */
+/** Air of a room alone, and below a board, W/m2K (handbook). */
 export const ROOM_AIR = 7
-export const FAN_AIR = 25
 export const UNDER_PALLET = 5
 /** Of a surface against the room round it. */
 export const TO_ROOM: Share = 0.93

@@ -2,6 +2,7 @@
 
 import { Box, Flex } from '@chakra-ui/react'
 import { useCallback } from 'react'
+import { choiceOf } from '@/core/advice'
 import type { Passed } from '@/core/heat'
 import { shownUnit, showQuantity, writeQuantity } from '@/core/quantity'
 import { AskNumber } from '@/ui/AskNumber'
@@ -22,12 +23,14 @@ export function InTheDryer({ plan }: PlanProps) {
   if (!cure) return <Box minHeight="22rem" role="status" />
   const { window, passed, reasons } = cure
   const first = reasons.slice(0, 1)
+  const chosen = plan.cure.dryer && choiceOf(plan.cure.dryer)
+  const gas = shelf.shop.dryers.find((d) => d.id === chosen)?.heat === 'gas'
   const most = window.most !== undefined && writeQuantity('beltSpeed', window.most, units)
   const least = window.least !== undefined && showQuantity('beltSpeed', window.least, units).number
   return (
     <Box mt="4" minHeight="22rem">
       <Flex columnGap="7" rowGap="2" align="end" wrap="wrap" mb="2">
-        <Headline label="Film, in a usual infrared tunnel">
+        <Headline label={`Film, in a usual ${gas ? 'gas' : 'infrared'} tunnel`}>
           <AskNumber label="Film in the tunnel" reasons={first}>
             <Measure kind="temperature" value={passed.peak} />
           </AskNumber>
