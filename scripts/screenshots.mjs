@@ -14,6 +14,7 @@ const VIEWS = {
   ink: '/orders/O-1001/ink',
   sequence: '/orders/O-1003/sequence',
   placement: '/orders/O-1010/placement',
+  heat: '/orders/O-1001/heat',
   run: '/orders/O-1004/run',
   sheet: '/runs/R-1003-P1-dark/sheet',
   shop: '/shop',
@@ -46,6 +47,7 @@ const picture = async (name, path) => {
   // Films are read, and their pictures made, when someone first looks at them.
   await page.goto(`http://127.0.0.1:${PORT}${path}`, { waitUntil: 'networkidle', timeout: 120_000 })
   if (name === 'art') await page.locator('[data-why="Choke of the base"]').waitFor({ timeout: 60_000 })
+  if (name === 'heat') await page.locator('[data-why="Board"]').waitFor()
   await page.getByText('Laying out the films').waitFor({ state: 'hidden' })
   // One dot says that a picture is being made.
   const made = () =>
@@ -57,10 +59,6 @@ const picture = async (name, path) => {
   await page.screenshot({ path: join(folder, `${name}.png`) })
 }
 for (const [name, path] of Object.entries(VIEWS)) await picture(name, path)
-
-await page.goto(`http://127.0.0.1:${PORT}/orders/O-1001/sequence`, { waitUntil: 'networkidle' })
-await page.locator('[data-cell="flash"]').first().click()
-await page.screenshot({ path: join(folder, 'why.png') })
 
 // A formula for a target, and a part half poured.
 await page.goto(`http://127.0.0.1:${PORT}/ink/formulas?hex=%232f8f8a&name=Tern%20teal`, {
