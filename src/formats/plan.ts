@@ -109,10 +109,12 @@ export const planOut = (p: RunPlan, besides?: Besides) => ({
   flashes: p.flashes.map((f) => ({
     unit: f.unit?.name ?? null,
     dwell: adviceOut(f.dwell),
+    ...(f.cold !== undefined && { coldSeconds: f.cold }),
     why: f.reasons.map(reasonOut),
   })),
   ...maybe('flashHeight', p.flashHeight),
   ...maybe('coolDown', p.coolDown),
+  ambient: { air: adviceOut(p.ambient.air), humidity: adviceOut(p.ambient.humidity) },
   offContact: adviceOut(p.offContact),
   squeegeeLength: adviceOut(p.squeegeeLength),
   ...maybe('direction', p.direction),

@@ -2,7 +2,7 @@ import { format, parseISO } from 'date-fns'
 import { choiceOf, message, numberOf, type Severity } from '@/core/advice'
 import type { Cure } from '@/core/heat'
 import { type Order, WHERES } from '@/core/order'
-import type { Cell, HitPlan, RunPlan } from '@/core/plan'
+import type { Cell, FlashPlan, HitPlan, RunPlan } from '@/core/plan'
 import { isDay, type Kind, type System, writeQuantity } from '@/core/quantity'
 import type { Hold } from '@/core/stroke'
 
@@ -172,6 +172,13 @@ function factsOf(plan: RunPlan, write: Write): SheetContent['facts'] {
   ]
 }
 
+/** As it is set, and what the first prints want. */
+const dwellWords = ({ dwell, cold }: FlashPlan, write: Write): string =>
+  [
+    write('duration', numberOf(dwell)),
+    ...(cold === undefined ? [] : [`cold ${write('duration', cold)}`]),
+  ].join(', ')
+
 const dryerName = ({ dryer }: Cure): string | undefined =>
   dryer?.choices.find((c) => c.value === choiceOf(dryer))?.label
 
@@ -192,7 +199,7 @@ function placeWords(plan: RunPlan, cell: Cell, write: Write): Omit<SheetPlace, '
       const flash = plan.flashes[cell.flash]
       return {
         name: flash?.unit ? 'FLASH' : 'DRY',
-        detail: flash ? write('duration', numberOf(flash.dwell)) : '',
+        detail: flash ? dwellWords(flash, write) : '',
         flash: true,
       }
     }

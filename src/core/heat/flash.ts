@@ -75,6 +75,14 @@ export function flashDwell(
   )
 }
 
+/** Dwell for the first prints, on boards as cold as the room, to the half second above; none where it is no longer. */
+export function coldDwell(waiting: Waiting, dwell: number): number | undefined {
+  const { needed } = dwellOn(waiting, waiting.ambient.air)
+  if (needed === undefined) return undefined
+  const cold = Math.ceil(needed / HALF - 1e-6) * HALF
+  return cold > dwell ? cold : undefined
+}
+
 /** Drying of one colour on a rack, seconds, where a bench has no flash unit. */
 export const rackDry = (behind: Subject, overrides: Overrides): NumberAdvice =>
   HEAT.number(

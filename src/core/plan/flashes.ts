@@ -1,6 +1,6 @@
 import { numberOf, type Overrides, type Reason } from '../advice'
 import type { FlashUnit, Press } from '../equipment'
-import { AS_TABLED, flashDwell, flashHeight, rackDry, type ShopAir } from '../heat'
+import { AS_TABLED, coldDwell, flashDwell, flashHeight, rackDry, type ShopAir } from '../heat'
 import type { Cloth, Placement } from '../order'
 import type { Temperature } from '../quantity'
 import type { Event } from '../sequence'
@@ -54,6 +54,7 @@ export function planFlashes(
       ...wetFilm(separation, cloth),
     }
     const dwell = flashDwell(hit, unit, waiting, boards, own)
-    return { unit, dwell, reasons: why[i] ?? [] }
+    const cold = coldDwell(waiting, numberOf(dwell))
+    return { unit, dwell, ...(cold !== undefined && { cold }), reasons: why[i] ?? [] }
   })
 }

@@ -19,6 +19,13 @@ describe('what changed since a revision', () => {
     expect(planChanges(before, planFor())).toEqual([])
     expect(planChanges(JSON.parse(JSON.stringify(before)), planFor())).toEqual([])
   })
+  it('a revision that does not know the air of the shop tells nothing of it', () => {
+    const { ambient: _, ...older } = planFor()
+    expect(planChanges(older as never, planFor())).toEqual([])
+    expect(
+      planChanges(older as never, planFor({ overrides: { air: 281.15 } })).map((c) => c.label),
+    ).not.toContain('Air of the shop')
+  })
   it('names the setting, both values and why it is so now', () => {
     const quartz = SHOP.flashes.map((f) => (f.pressId === 'manual' ? { ...f, kind: 'quartz' as const } : f))
     const list = told(before, planFor({ shop: { flashes: quartz } }))

@@ -128,6 +128,17 @@ describe('the dwell that is planned', () => {
       }
     }
   })
+  it('says what the first prints want, where that is longer', () => {
+    const [flash] = planFor({ ...three, press: 'manual', ...sizes(300) }).flashes
+    expect(flash?.cold).toBeGreaterThan(numberOf(flash!.dwell))
+    const [one] = planFor({
+      ...three,
+      press: 'manual',
+      ...sizes(300),
+      overrides: { 'dwell.base': 12 },
+    }).flashes
+    expect(one?.cold).toBeUndefined()
+  })
   it('takes the films below along: a flash late in the order wants no less than the same ink alone', () => {
     const p = planFor({ ...three, press: 'manual', method: { flash: 'every' } })
     const dwells = p.flashes.map((f) => numberOf(f.dwell))

@@ -4,6 +4,7 @@ import type { FlashUnit, Frame, Press, StrokeUse } from '../equipment'
 import type { Cure, ShopAir } from '../heat'
 import type { BaseOrNone, Films, SecondWhite } from '../ink'
 import type { Cloth, Run } from '../order'
+import type { Duration } from '../quantity'
 import type { RunTime } from '../rate'
 import type { FilmPosition, PlacementAdvice } from '../registration'
 import type { ExposureAdvice, ScreenUse, StencilAdvice, TensionFit } from '../screen'
@@ -60,6 +61,8 @@ export interface HitPlan {
 export interface FlashPlan {
   readonly unit: FlashUnit | undefined
   readonly dwell: NumberAdvice
+  /** Seconds that the first prints want, on boards as cold as the room; none where that is no longer, or a rack dries. */
+  readonly cold?: Duration | undefined
   readonly reasons: readonly Reason[]
 }
 

@@ -26,7 +26,7 @@ export interface RunSummary {
 }
 
 /** Goes up when a summary holds other facts than before: what was kept is computed anew. */
-export const SUMMARY_FACTS = 7
+export const SUMMARY_FACTS = 8
 
 export const NO_SUMMARY: RunSummary = {
   press: '',
