@@ -145,6 +145,9 @@ test('no number on a stage is without its reason', async ({ page }) => {
       /^B-\d+$/,
       // How likely a finish is, over each of the finish times.
       /^(50|80|95) %$/,
+      // From which garment on a dwell holds, and which garment the slider is at.
+      /^from garment \d+$/,
+      /^Garment \d+ of \d+$/,
     ]
     expect(bare.filter((t) => !explained.some((e) => e.test(t)))).toEqual([])
   }

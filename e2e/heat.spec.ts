@@ -8,7 +8,7 @@ test('heat: a cold damp morning wants longer flashes, in one tap and back; the s
 }) => {
   await open(page, '/orders/O-1003/heat')
   await expect(page.getByRole('heading', section('Along the run'))).toBeVisible()
-  const seconds = async () => Number.parseFloat(await page.locator(first).innerText())
+  const seconds = async () => Number.parseFloat((await page.locator(first).textContent()) ?? '')
   await expect(page.locator(first)).toBeVisible()
   const usual = await seconds()
   await page.getByRole('button', { name: 'cold damp morning' }).click()
@@ -16,7 +16,7 @@ test('heat: a cold damp morning wants longer flashes, in one tap and back; the s
   await expect.poll(seconds).toBeGreaterThan(usual + 0.5)
   // What is advised follows too, and the sheet follows what is advised.
   const dwell = page.locator('[data-advice="dwell.base"]')
-  const colder = (await dwell.innerText()).replace(/\s/g, ' ')
+  const colder = ((await dwell.textContent()) ?? '').replace(/\s/g, ' ')
   await page.goto('/runs/R-1003-P1-dark/sheet')
   await expect(page.locator('main')).toContainText(colder)
   await open(page, '/orders/O-1003/heat')
@@ -34,7 +34,7 @@ test('heat: the slider goes through the run by key, boards and film follow', asy
   await slider.focus()
   await page.keyboard.press('End')
   await expect(page.getByText('Garment 144 of 144')).toBeVisible()
-  await expect.poll(async () => Number.parseFloat(await board.innerText())).toBeGreaterThan(35)
+  await expect.poll(async () => Number.parseFloat((await board.textContent()) ?? '')).toBeGreaterThan(35)
   await expect(page.getByRole('img', { name: 'Film, cloth and board of this garment' })).toBeVisible()
   await page.keyboard.press('Home')
   await expect(board).toHaveText('22 °C')
@@ -45,9 +45,9 @@ test('heat: the slider goes through the run by key, boards and film follow', asy
 test('heat: what the run needs is set by one button, and taken back', async ({ page }) => {
   await open(page, '/orders/O-1001/heat')
   const dwell = page.locator('[data-advice^="dwell.I"]').first()
-  const before = await dwell.innerText()
+  const before = (await dwell.textContent()) ?? ''
   const set = page.getByRole('button', { name: /^Set .* instead of / }).last()
-  const wanted = /Set (\S+ s) instead/.exec(await set.innerText())?.[1] ?? ''
+  const wanted = /Set (\S+ s) instead/.exec((await set.textContent()) ?? '')?.[1] ?? ''
   await set.click()
   await expect(dwell).toHaveText(wanted)
   await dwell.focus()
@@ -60,7 +60,7 @@ test('heat: the dryer says what it does at the planned belt, and why', async ({ 
   await open(page, '/orders/O-1004/heat')
   const film = page.locator('[data-why="Film in the tunnel"]')
   await expect(film).toHaveText(/^1\d\d\s°C$/)
-  const before = await film.innerText()
+  const before = (await film.textContent()) ?? ''
   await page.locator('[data-advice="belt"]').click()
   await page.locator('main input:focus').fill('9 m/min')
   await page.keyboard.press('Enter')

@@ -240,7 +240,8 @@ test('ink laid against ink computed, as weighed back, counts in every plan', asy
       .first()
       .locator('..')
       .textContent()
-    return Number(/(\d+)\s?g/.exec(words ?? '')?.[1])
+    const [, amount, kilo] = /([\d.]+)\s?(k?)g/.exec(words ?? '') ?? []
+    return Number(amount) * (kilo ? 1000 : 1)
   }
   await expect.poll(ready).toBeGreaterThan(0)
   const before = await ready()

@@ -18,7 +18,7 @@ test('a flash keeps its dwell with the hit it stands behind', async ({ page }) =
   await open(page, '/orders/O-1003/heat')
   const dwell = page.locator('[data-advice="dwell.base"]')
   await expect(dwell).toBeVisible()
-  const advised = await dwell.innerText()
+  const advised = (await dwell.textContent()) ?? ''
   await dwell.click()
   await page.locator('main input:focus').fill('9 s')
   await page.keyboard.press('Enter')

@@ -4,6 +4,7 @@ import type {
   Emulsion,
   Fabric,
   FlashKind,
+  FlashMount,
   FrameState,
   Lamp,
   Press,
@@ -57,6 +58,7 @@ export interface Tables extends InkTables {
     press_id: string
     takes: ColumnType<number, number | undefined, number>
     station: number | null
+    mount: FlashMount | null
   }
   dryer: {
     id: string

@@ -58,6 +58,7 @@ const FIELDS: Readonly<Record<string, readonly [label: string, kind?: Kind | 'cl
   heatedLength: ['Heated length', 'length'],
   beltWidth: ['Belt width', 'length'],
   heat: ['Heats by'],
+  mount: ['After its dwell'],
   frames: ['Frame'],
   mesh: ['Mesh', 'meshCount'],
   tension: ['Tension', 'tension'],

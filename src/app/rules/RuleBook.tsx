@@ -95,8 +95,9 @@ export function RuleBook({ shopName, method }: Props) {
 
 const Chapters = memo(({ chapters }: { readonly chapters: readonly Chapter[] }) =>
   chapters.map((c) => (
-    // Chapters out of sight are not laid out: with hundreds of rules each key would wait for them.
-    <Box key={c.title} css={{ contentVisibility: 'auto', containIntrinsicBlockSize: 'auto 40rem' }}>
+    // Chapters out of sight are not laid out: with hundreds of rules each key would wait for them. In narrow windows their tables
+    // move sideways, and have to know it.
+    <Box key={c.title} css={{ lg: { contentVisibility: 'auto', containIntrinsicBlockSize: 'auto 40rem' } }}>
       <Section title={c.title}>
         <Box mb="2" maxWidth="52rem">
           {c.model}{' '}

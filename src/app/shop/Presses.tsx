@@ -4,6 +4,7 @@ import { Box, Flex, Grid } from '@chakra-ui/react'
 import { useFieldArray, useFormContext, useWatch } from 'react-hook-form'
 import {
   FLASH_KINDS,
+  FLASH_MOUNTS,
   headTurned,
   PALLET_MATERIALS,
   PRESS_KINDS,
@@ -61,6 +62,7 @@ export function Presses() {
           id: nextId(rows, 'flash'),
           name: nextName(rows, 'Flash'),
           kind: 'panel',
+          mount: 'swings',
           pressId: shop.presses[0]?.id ?? '',
           takes: 1,
         })}
@@ -72,6 +74,7 @@ export function Presses() {
             label: 'At press',
             as: Object.fromEntries(shop.presses.map((p) => [p.id, p.name])),
           },
+          { field: 'mount', label: 'After its dwell it', as: FLASH_MOUNTS },
           { field: 'takes', label: 'Stations it takes', as: 'count', width: '9rem' },
         ]}
       />

@@ -98,6 +98,9 @@ export const FLASH_KINDS = {
 } as const
 export type FlashKind = keyof typeof FLASH_KINDS
 
+export const FLASH_MOUNTS = { swings: 'swings away or is timed', fixed: 'stays over the pallet' } as const
+export type FlashMount = keyof typeof FLASH_MOUNTS
+
 /** A flash unit stands at one press. */
 export interface FlashUnit {
   readonly id: string
@@ -108,6 +111,8 @@ export interface FlashUnit {
   readonly takes: number
   /** Where it stands in the ring of an automatic now, if it is known. */
   readonly station?: number | undefined
+  /** It swings away, or goes out, after its dwell where no one said. */
+  readonly mount?: FlashMount | undefined
 }
 
 export const DRYER_HEATS = { infrared: 'Infrared', gas: 'Gas, hot air' } as const

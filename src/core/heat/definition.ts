@@ -249,7 +249,7 @@ export const HEAT = defineRoom({
       severity: 'Watch',
     },
     RUN_STANDS: {
-      says: '{name}: a panel that does not swing away stands {stop} over each pallet, and {limit} is the most. Swing it, time it, or hang it higher.',
+      says: '{name}: this unit stays {stop} over each pallet, as long as that stands there, and {limit} is the most. Swing it, time it, or hang it higher.',
       source: 'a model',
       severity: 'Watch',
     },

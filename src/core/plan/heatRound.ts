@@ -60,7 +60,9 @@ export function roundOf(plan: Paced): Round | undefined {
     const { kind } = f.unit
     const unit = units.get(kind) ?? { kind, print: { width, height }, height: above }
     units.set(kind, unit)
-    return { kind: 'flash', name, unit, time: numberOf(f.dwell), least: 0 }
+    // Of an automatic each unit is lit by the stop's own clock.
+    const stays = f.unit.mount === 'fixed' && press.kind === 'manual'
+    return { kind: 'flash', name, unit, time: numberOf(f.dwell), least: stays ? stopOf(plan, time) : 0 }
   }
   return {
     board: boardOf(press),
@@ -127,13 +129,11 @@ function byHand(
     const one = flash(cell.flash, nameBefore(plan, i))
     return one ? [[...wait(TURN), one, ...wait(cool)]] : []
   })
-  const took = parts
-    .flat()
-    .reduce(
-      (sum, h) =>
-        sum + (h.kind === 'wait' || (h.kind === 'flash' && h.time !== 'needed') ? Number(h.time) : 0),
-      0,
-    )
+  const lasts = (h: Happening) => {
+    if (h.kind === 'wait') return h.time
+    return h.kind === 'flash' && h.time !== 'needed' ? Math.max(h.time, h.least) : 0
+  }
+  const took = parts.flat().reduce((sum, h) => sum + lasts(h), 0)
   const left = Math.max(0, palletsOf(plan.press) / time.burst - took)
   const flashes = plan.flashes.length
   const share = wait(left / (flashes + 1))

@@ -4,7 +4,7 @@ import { numberOf } from '../advice'
 import { celsius } from '../quantity'
 import { boardsAtEnd } from './heatRound'
 import { heatOf, lapAt, momentsOf } from './index'
-import { CLOTHS, INKS, ink, PRESSES, planFor } from './plan.fixtures'
+import { CLOTHS, INKS, ink, PRESSES, planFor, SHOP } from './plan.fixtures'
 
 type Asked = Parameters<typeof planFor>[0]
 const three = { inks: [INKS.white, INKS.red, INKS.yellow, INKS.black] }
@@ -97,9 +97,15 @@ describe('what goes wrong is told', () => {
     expect(hot.some((r) => r === 'RUN_TACKY' || r === 'RUN_STICKS')).toBe(true)
     expect(rules({ ...asked, overrides: { 'dwell.base': 3, air: celsius(15) } })).not.toContain('RUN_STICKS')
   })
-  it('a panel that does not swing away stands too long by hand', () => {
-    expect(rules({ ...three, press: 'manual', ...sizes(100) })).toContain('RUN_STANDS')
-    expect(rules({ ...three, press: 'automatic', ...sizes(100) })).not.toContain('RUN_STANDS')
+  it('a panel that does not swing away stands too long by hand, and closes the film', () => {
+    const flashes = SHOP.flashes.map((f) => ({ ...f, mount: 'fixed' as const }))
+    const fixed = rules({ ...three, press: 'manual', ...sizes(100), shop: { flashes } })
+    expect(fixed).toContain('RUN_STANDS')
+    expect(fixed).toContain('RUN_OVER')
+    expect(rules({ ...three, press: 'manual', ...sizes(100) })).not.toContain('RUN_STANDS')
+    expect(rules({ ...three, press: 'automatic', ...sizes(100), shop: { flashes } })).not.toContain(
+      'RUN_STANDS',
+    )
   })
   it('a print as large as the panel has no dwell, at any height', () => {
     const large = {

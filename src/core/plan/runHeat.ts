@@ -186,7 +186,7 @@ function wrongWith(
   const over = laps.findIndex((l) => (of(l)?.closed ?? 0) > 1)
   const limit = of(laps[Math.max(0, over)])?.limit
   const stands =
-    unit && unit.kind !== 'gun' && plan.press.kind === 'manual' && end.limit !== undefined && stop > end.limit
+    unit?.mount === 'fixed' && plan.press.kind === 'manual' && end.limit !== undefined && stop > end.limit
   return [
     ...(gelled > 0
       ? [

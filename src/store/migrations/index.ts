@@ -14,7 +14,7 @@ import { up as tensionRange } from './012_tension_range'
 import { up as whiteLook } from './013_white_look'
 import { up as choke } from './014_choke'
 import { up as filmSaid } from './015_film_said'
-import { up as dryerHeat } from './016_dryer_heat'
+import { up as heat } from './016_heat'
 
 /** Every step from the first version on, in order. */
 export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unknown>) => Promise<void> }>> = {
@@ -33,5 +33,5 @@ export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unkn
   '013_white_look': { up: whiteLook },
   '014_choke': { up: choke },
   '015_film_said': { up: filmSaid },
-  '016_dryer_heat': { up: dryerHeat },
+  '016_heat': { up: heat },
 }

@@ -28,6 +28,7 @@ export const presses: StoredPart<'presses'> = {
           pressId: f.press_id,
           takes: f.takes,
           ...(f.station === null ? {} : { station: f.station }),
+          ...(f.mount === null ? {} : { mount: f.mount }),
         })),
         dryers: dryers.map((d) => ({
           id: d.id,
@@ -53,10 +54,11 @@ export const presses: StoredPart<'presses'> = {
     })),
     station: presses.flatMap(stationsOf),
     pressure_note: presses.flatMap(({ id, pressure }) => (pressure ? [{ ...pressure, press_id: id }] : [])),
-    flash_unit: placed(flashes).map(({ pressId, station, ...f }) => ({
+    flash_unit: placed(flashes).map(({ pressId, station, mount, ...f }) => ({
       ...f,
       press_id: pressId,
       station: station ?? null,
+      mount: mount ?? null,
     })),
     dryer: placed(dryers).map(({ heatedLength, beltWidth, heat, ...d }) => ({
       ...d,

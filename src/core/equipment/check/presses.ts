@@ -1,6 +1,13 @@
 import * as yup from 'yup'
 import { each } from '../../order'
-import { DRYER_HEATS, FLASH_KINDS, PALLET_MATERIALS, PRESS_KINDS, PRESSURE_SCALES } from '../equipment'
+import {
+  DRYER_HEATS,
+  FLASH_KINDS,
+  FLASH_MOUNTS,
+  PALLET_MATERIALS,
+  PRESS_KINDS,
+  PRESSURE_SCALES,
+} from '../equipment'
 import { id, name, oneOf, onScale, positive, whole } from './fields'
 
 const station = yup.object({
@@ -69,6 +76,7 @@ export const pressFields = {
         pressId: yup.string().required('At which press?'),
         takes: whole('Stations it takes', 6).default(1),
         station: whole('Station', 40).optional(),
+        mount: oneOf(FLASH_MOUNTS).optional(),
       }),
     )
     .default([]),

@@ -137,7 +137,7 @@ function OneLap({ plan, heat }: PlanProps & { readonly heat: RunHeat }) {
       <Flex gap="5" rowGap="2" align="end" wrap="wrap" mt="4">
         <Box as="label" flex="1 1 16rem">
           <Box fontSize="small" color="soft">
-            Garment {garment} of {pieces}
+            {`Garment ${garment} of ${pieces}`}
           </Box>
           <Input
             type="range"
