@@ -1,6 +1,6 @@
 import { numberOf } from '../advice'
 import type { Press } from '../equipment'
-import { AS_TABLED, type Happening, type Round, runLaps } from '../heat'
+import { AS_TABLED, boardsAlong, type Happening, type Round } from '../heat'
 import type { Duration, Temperature } from '../quantity'
 import type { RunTime } from '../rate'
 import { boardOf, heatedCloth, wetFilm } from './heatedOf'
@@ -153,7 +153,7 @@ export function boardsAtEnd(plan: Paced): Temperature | undefined {
   const round = roundOf(plan)
   if (!round) return undefined
   const laps = Math.max(1, Math.ceil(plan.run.quantity / palletsOf(plan.press)))
-  const boards = runLaps(round, Math.min(laps, BEGIN)).map((l) => l.board)
+  const boards = boardsAlong(round, Math.min(laps, BEGIN))
   const [b = 0, c = 0, d = 0] = boards.slice(-3)
   if (laps <= BEGIN) return boards.at(-1)
   const share = c - b > 1e-6 ? Math.min(0.98, Math.max(0, (d - c) / (c - b))) : 0

@@ -32,6 +32,9 @@ export const closing = (s: Stack): number => s.cure / (isWater(s) ? CLOSED.water
 /** Steps of a flash stay short; where it only cools they grow, s. */
 const SHORT = 0.2
 const LONG = 1
+/** Where a dwell is this long its tenths no longer matter, s. */
+const SOON = 30
+const COARSE = 0.5
 
 /** Runs a phase on. @param begun seconds for which it has run already: a lamp comes on once */
 export function last(s: Stack, phase: Phase, time: number, begun = 0): void {
@@ -45,11 +48,13 @@ export function last(s: Stack, phase: Phase, time: number, begun = 0): void {
 }
 
 /** When a film gets somewhere, s to a fraction; undefined when not within four minutes. */
-function when(from: Stack, phase: Phase, progress: (s: Stack) => number, dt: number): number | undefined {
+function when(from: Stack, phase: Phase, progress: (s: Stack) => number, fine: number): number | undefined {
   const s = copyOf(from)
   let before = progress(s)
+  let dt = fine
   for (let since = 0; since < LONGEST; since += dt) {
     if (before >= 1) return since
+    dt = since < SOON ? fine : COARSE
     step(s, phase, dt, since)
     const now = progress(s)
     if (now >= 1) return since + (dt * (1 - before)) / (now - before)

@@ -1,6 +1,7 @@
 export { emptyFlashes } from './empty'
 export { type Takes, USUAL_AMBIENT } from './garment'
 export {
+  boardsAlong,
   type Happening,
   type Lap,
   type Moment,

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { base, C, flash, round, top, wait } from './heat.fixtures'
-import { runLaps, trace } from './lap'
+import { boardsAlong, runLaps, trace } from './lap'
 
 const at = (laps: ReturnType<typeof runLaps>, n: number) => {
   const lap = laps[n - 1]!
@@ -94,6 +94,13 @@ describe('laps', () => {
     const [first] = runLaps(r, 1, [60 + C])
     expect(first!.board).toBeCloseTo(60 + C, 9)
     expect(first!.flashes[0]!.needed).toBeLessThan(runLaps(r, 1)[0]!.flashes[0]!.needed!)
+  })
+  it('begin as warm where only the boards are asked for', () => {
+    for (const board of ['aluminium', 'rubber'] as const) {
+      const r = round(board, ...single(8, 20))
+      const judged = runLaps(r, 4).map((l) => l.board)
+      for (const [i, b] of boardsAlong(r, 4).entries()) expect(b).toBeCloseTo(judged[i]!, 6)
+    }
   })
   it('without a flash have none', () => {
     const [lap] = runLaps(round('wood', wait(5), base, wait(5), top), 1)

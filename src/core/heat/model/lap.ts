@@ -108,6 +108,30 @@ export function runLaps(round: Round, laps: number, from?: ArrayLike<number>): r
   return out
 }
 
+/** How warm the face of a board is as each of the first laps begins, kelvin: the mean of the print alone, and nothing judged. */
+export function boardsAlong(round: Round, laps: number): readonly number[] {
+  const { ambient, fabric } = round
+  const loss = lossOf(round.board, round.fitted)
+  const s = onBoard(fabric, round.board, round.fitted, ambient)
+  const out: number[] = []
+  for (let n = 0; n < laps; n++) {
+    load(s, fabric, ambient)
+    out.push(s.t[2]!)
+    let takes = BARE
+    for (const h of round.happenings) {
+      if (h.kind === 'print') {
+        print(s, h.ink, ambient.air)
+        takes = h.takes
+      } else if (h.kind === 'wait') last(s, inRoom(ambient, loss, h.air), h.time)
+      else if (h.kind === 'flash') {
+        const time = Math.max(h.least, h.time === 'needed' ? 0 : h.time)
+        last(s, flashing(h.unit, factorsOf(h.unit).mean, takes, round.fitted, ambient, loss), time)
+      }
+    }
+  }
+  return out
+}
+
 /** The trace of one lap at a spot, from boards as warm as given. @param from kelvin by layer of the board */
 export function trace(round: Round, from: ArrayLike<number>, spot: Spot = 'centre'): readonly Moment[] {
   const boards = onBoard(round.fabric, round.board, round.fitted, round.ambient)
