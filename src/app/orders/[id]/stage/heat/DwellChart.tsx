@@ -47,6 +47,8 @@ function OneFlash({
           nameTextStyle: { ...text, color: soft },
           axisLabel: { ...text, color: soft, hideOverlap: true },
           splitLine: { show: false },
+          axisLine: { lineStyle: { color: soft } },
+          axisTick: { lineStyle: { color: soft } },
         },
         yAxis: {
           type: 'value',
@@ -55,6 +57,8 @@ function OneFlash({
           nameTextStyle: { ...text, color: soft },
           axisLabel: { ...text, color: soft },
           splitLine: { lineStyle: { color: rule } },
+          axisLine: { show: false },
+          axisTick: { show: false },
         },
         series: [
           line(

@@ -27,6 +27,26 @@ const DAYS: Readonly<Record<string, Overrides>> = {
   'usual day': {},
 }
 
+/** Drawn here: the browser's own slider gives blue light, and a screen room wants none. */
+const LINE = { height: '2px', background: 'var(--chakra-colors-ink)' }
+const KNOB = {
+  appearance: 'none',
+  width: '1.1rem',
+  height: '1.1rem',
+  border: 'none',
+  borderRadius: '9999px',
+  background: 'var(--chakra-colors-ink)',
+}
+const SLIDER = {
+  appearance: 'none',
+  background: 'transparent',
+  height: '1.5rem',
+  '&::-webkit-slider-runnable-track': LINE,
+  '&::-moz-range-track': LINE,
+  '&::-webkit-slider-thumb': { ...KNOB, marginTop: 'calc(1px - 0.55rem)' },
+  '&::-moz-range-thumb': KNOB,
+} as const
+
 /** What the heat does as the run goes on: dwell by garment, boards, what the next screen meets. */
 export function HeatAlong({ plan }: PlanProps) {
   const { choose } = useOrder()
@@ -148,6 +168,7 @@ function OneLap({ plan, heat }: PlanProps & { readonly heat: RunHeat }) {
             value={garment}
             onChange={(e) => setWanted(Number(e.target.value))}
             width="100%"
+            css={SLIDER}
           />
         </Box>
         <Headline label="Board">

@@ -91,11 +91,15 @@ function Profile({ along }: Pick<Passed, 'along'>) {
           nameTextStyle: { ...text, color: soft },
           axisLabel: { ...text, color: soft, hideOverlap: true, formatter: (x: number) => x.toFixed(1) },
           splitLine: { show: false },
+          axisLine: { lineStyle: { color: soft } },
+          axisTick: { lineStyle: { color: soft } },
         },
         yAxis: {
           type: 'value',
           axisLabel: { ...text, color: soft, formatter: `{value} ${symbol}` },
           splitLine: { lineStyle: { color: rule } },
+          axisLine: { show: false },
+          axisTick: { show: false },
         },
         series: [line('film', (a) => a.film, 'solid', 2.4), line('cloth', (a) => a.cloth, 'dashed', 1.6)],
       }

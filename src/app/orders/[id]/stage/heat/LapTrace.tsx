@@ -52,11 +52,15 @@ export function LapTrace({ moments, heat }: Props) {
             formatter: (x: number) => String(Math.round(x)),
           },
           splitLine: { show: false },
+          axisLine: { lineStyle: { color: soft } },
+          axisTick: { lineStyle: { color: soft } },
         },
         yAxis: {
           type: 'value',
           axisLabel: { ...text, color: soft, formatter: `{value} ${symbol}` },
           splitLine: { lineStyle: { color: rule } },
+          axisLine: { show: false },
+          axisTick: { show: false },
         },
         series: [
           {
