@@ -1,4 +1,5 @@
 import { defineRoom } from '../advice'
+import { RUN_RULES } from './runRules'
 
 /** Flash, cool-down and cure. */
 export const HEAT = defineRoom({
@@ -10,6 +11,7 @@ export const HEAT = defineRoom({
     'Physics and handbook values; panels, gelling and tunnels are tuned to common practice. Nothing was measured at a press.',
   pages: ['heat'],
   rules: {
+    ...RUN_RULES,
     FLASH_PANEL: {
       says: 'Black panel on a warm pallet: gelled, dry to the touch, not cured.',
       source: 'common practice',
@@ -184,74 +186,6 @@ export const HEAT = defineRoom({
     AIR_DAMP: {
       says: 'Damp cloth holds water that the flash and the dryer have to drive out first.',
       source: 'common practice',
-    },
-    RUN_DWELL: {
-      says: '{name}: {dwell} from garment {from} on.',
-      source: 'a model',
-    },
-    RUN_BOARD: {
-      says: 'Garment {from} is laid on boards of {board}: every flash and every print before it warmed them.',
-      source: 'a model',
-    },
-    RUN_READ: {
-      says: 'In the middle of {name}, straight after {dwell} of flash, {film}; the cloth below it {cloth}. An infrared gun reads less a second later: it falls some 25 K in the first.',
-      source: 'a model',
-    },
-    RUN_NEXT: {
-      says: '{name} is printed on a film of {film}. Up to {safe} it is safe to print on.',
-      source: 'a model',
-    },
-    RUN_SETTLES: {
-      says: 'The boards of {press} settle at about {board} after some {pieces} garments.',
-      source: 'a model',
-    },
-    RUN_UNDER: {
-      says: '{name}: {dwell} does not gel the corners before garment {until}: cold boards want {needed}. Flash longer at the start, or warm them: {empty}.',
-      source: 'a model',
-      severity: 'Watch',
-    },
-    RUN_UNDER_ALL: {
-      says: '{name}: {dwell} does not gel the corners of any of the {pieces} garments: they want {needed}.',
-      source: 'a model',
-      severity: 'Watch',
-    },
-    RUN_OVER: {
-      says: '{name}: {dwell} closes the film in the middle of the print from garment {from} on, over {limit} there: the next colour peels in the wash. Shorten it.',
-      source: 'a model',
-      severity: 'Watch',
-    },
-    RUN_NO_WINDOW: {
-      says: '{name}: no dwell is right: the corners need {needed}, the middle is closed after {limit}.',
-      source: 'a model',
-      severity: 'Watch',
-    },
-    RUN_HIGHER: {
-      says: '{name}: with the panel at {height} both meet: {needed} to {limit}.',
-      source: 'a model',
-    },
-    RUN_SHUT: {
-      says: '{name}: no height up to {height} opens a dwell: the print is too large for this panel. A larger one does.',
-      source: 'a model',
-    },
-    RUN_NEVER: {
-      says: '{name}: {unit} does not dry this print: its corners do not get there in four minutes.',
-      source: 'a model',
-      severity: 'Stop',
-    },
-    RUN_TACKY: {
-      says: '{name} is printed on a film of up to {film}, from garment {from} on over {safe}: it is tacky. Cool longer, or slow down.',
-      source: 'a model',
-      severity: 'Watch',
-    },
-    RUN_STICKS: {
-      says: '{name} is printed on a film of up to {film}, from garment {from} on over {safe}: it sticks to the screen. Cool longer, leave one more place empty, or slow down. Sticky when cool too? Then it is under-gelled.',
-      source: 'a model',
-      severity: 'Watch',
-    },
-    RUN_STANDS: {
-      says: '{name}: this unit stays {stop} over each pallet, as long as that stands there, and {limit} is the most. Swing it, time it, or hang it higher.',
-      source: 'a model',
-      severity: 'Watch',
     },
     BOARDS_HOT: {
       says: 'The boards of {press} heat up: by about piece {pieces} the flash wants to be shorter. Heat shows by how much; feel whether prints stick.',

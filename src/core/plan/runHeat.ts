@@ -28,7 +28,8 @@ export interface DwellFrom {
 /** One flash along a run. */
 export interface FlashAlong {
   readonly name: string
-  readonly unit: string
+  /** Of its dwell, for whoever sets it. */
+  readonly key: string
   /** As it is set now. */
   readonly set: Duration
   /** What to set, garment by garment, where each flash is as long as its corners need. */
@@ -73,14 +74,13 @@ export function heatOf(plan: RunPlan): RunHeat | undefined {
   const stop = stopOf(plan, plan.time)
   const units = plan.flashes.filter((f) => f.unit)
   const flashes = (laps[0]?.flashes ?? []).map((first, i): FlashAlong => {
-    const unit = units[i]
     const schedule = scheduleOf(
       asNeeded.map((l) => l.flashes[i]?.needed),
       pallets,
     )
     return {
       name: first.name,
-      unit: unit?.unit?.name ?? '',
+      key: units[i]?.dwell.key ?? '',
       set: first.time,
       schedule,
       reasons: [

@@ -1,6 +1,5 @@
 'use client'
 
-import { Box } from '@chakra-ui/react'
 import { yupResolver } from '@hookform/resolvers/yup'
 import { useParams, useRouter, useSearchParams } from 'next/navigation'
 import {
@@ -29,12 +28,9 @@ import { DeskProvider } from '@/ui/desk'
 import { Fieldset } from '@/ui/elements'
 import { useFindable } from '@/ui/findable'
 import { useKeys } from '@/ui/keys'
-import { TextButton } from '@/ui/Section'
-import { SeverityMark } from '@/ui/Severity'
 import { useSettings } from '@/ui/settings'
 import { useHydrated } from '@/ui/useHydrated'
 import { WhyPanel } from '@/ui/WhyPanel'
-import { act } from '../../acts/act'
 import { ConflictPanel } from '../../edits/ConflictPanel'
 import { inLine } from '../../edits/keeper'
 import { type Stored, save } from '../../edits/save'
@@ -42,6 +38,7 @@ import { SAVE_WORDS } from '../../edits/saveWords'
 import { unlocked } from '../../edits/unlocked'
 import { type FormPart, useAutosave } from '../../edits/useAutosave'
 import { Frame } from '../../Frame'
+import { Deleted } from './Deleted'
 import { OrderHead } from './OrderHead'
 import { type OrderContext, OrderProvider } from './orderContext'
 import { isStage, STAGE_NAMES, STAGES, type StageName, stageShowing } from './stages'
@@ -289,16 +286,6 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, kno
         </FormProvider>
       </DeskProvider>
     </OrderProvider>
-  )
-}
-
-/** Someone deleted the order that is on the desk. */
-function Deleted({ id }: { readonly id: string }) {
-  return (
-    <Box role="alert" bg="raised" px="4" py="2" mb="4">
-      <SeverityMark severity="Stop" /> This order was deleted, so nothing is saved. What is typed here is
-      kept. <TextButton onClick={() => void act('restoreOrder', { id })}>Bring it back</TextButton>
-    </Box>
   )
 }
 

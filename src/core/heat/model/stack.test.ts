@@ -159,27 +159,28 @@ describe('what always holds', () => {
     let passed = 0
     const held = heldBy(s)
     const dt = 0.05
+    const water = () => Float64Array.from(s.wet, (w, i) => w + (i === 0 ? s.ink : 0))
     for (let i = 0; i < 200; i++) {
-      const [T0, T1, Tn] = [s.t[0]!, s.t[1]!, s.t.at(-1)!]
-      const before = heldBy(s)
-      const water = s.wet.reduce((a, b) => a + b, 0)
+      const [t, wet] = [s.t.slice(), water()]
       const gone = step(s, lit, dt, i * dt)
-      const middle = (a: number, b: number) => (a + b) / 2
-      const [m0, m1, mn] = [middle(T0, s.t[0]!), middle(T1, s.t[1]!), middle(Tn, s.t.at(-1)!)]
+      const middle = t.map((T, k) => (T + s.t[k]!) / 2)
       const flux =
-        lit.onTop * SIGMA * (lit.source ** 4 - m0 ** 4) +
-        lit.onSecond * SIGMA * (lit.source ** 4 - m1 ** 4) +
-        lit.toRoom * SIGMA * (lit.room ** 4 - m0 ** 4) +
-        lit.air * (lit.gas - m0) +
-        lit.below * (lit.under - mn)
-      // Water takes its own heat and the heat to become vapour along.
-      const out = gone * (2.501e6 - 2361 * (middle(m0, m1) - 273.15) + 4186 * middle(m0, m1))
+        lit.onTop * SIGMA * (lit.source ** 4 - middle[0]! ** 4) +
+        lit.onSecond * SIGMA * (lit.source ** 4 - middle[1]! ** 4) +
+        lit.toRoom * SIGMA * (lit.room ** 4 - middle[0]! ** 4) +
+        lit.air * (lit.gas - middle[0]!) +
+        lit.below * (lit.under - middle.at(-1)!)
+      // Water takes its own heat and the heat to become vapour along, from each node at its own temperature.
+      const left = wet.map((w, k) => w - water()[k]!)
+      expect(left.reduce((a, b) => a + b, 0)).toBeCloseTo(gone, 12)
+      const out = left.reduce(
+        (sum, w, k) => sum + w * (2.501e6 - 2361 * (middle[k]! - 273.15) + 4186 * middle[k]!),
+        0,
+      )
       came += flux * dt - out
       passed += Math.abs(flux) * dt
-      expect(water).toBeGreaterThanOrEqual(gone)
-      expect(Number.isFinite(before)).toBe(true)
     }
-    expect(Math.abs(heldBy(s) - held - came) / passed).toBeLessThan(2e-3)
+    expect(Math.abs(heldBy(s) - held - came) / passed).toBeLessThan(1e-3)
   })
   it('water never becomes less than none, whatever the step', () => {
     for (const dt of [0.05, 1, 10, 100]) {

@@ -1,14 +1,13 @@
 'use client'
 
 import { Box, Flex } from '@chakra-ui/react'
-import { message, q } from '@/core/advice'
+import { q } from '@/core/advice'
 import { driesInScreen } from '@/core/order'
 import { PLAN } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
 import { Section, Table } from '@/ui/Section'
-import { SeverityMark } from '@/ui/Severity'
 import { Swatch } from '@/ui/Swatch'
-import { useSettings } from '@/ui/settings'
+import { Told } from '@/ui/Told'
 import { ReleaseSection } from '../Release'
 import { InkAtPress } from './InkAtPress'
 import { CostSection } from './pace/CostSection'
@@ -19,7 +18,6 @@ import type { PlanProps } from './planProps'
 
 /** Stage 8: how long, how many of each size, and what stands in the way. */
 export function RunStage({ plan }: PlanProps) {
-  const { units } = useSettings()
   const { time, run } = plan
   return (
     <>
@@ -39,14 +37,7 @@ export function RunStage({ plan }: PlanProps) {
       <ReleaseSection />
       <Section title="What stands in the way">
         {plan.warnings.length === 0 && <Box color="soft">Nothing.</Box>}
-        {plan.warnings.map((w) => (
-          <Flex key={message(w, 'metric')} gap="3" py="1.5" borderBottom="1px solid" borderColor="rule">
-            <Box width="5rem" flex="none">
-              {w.severity && <SeverityMark severity={w.severity} />}
-            </Box>
-            <Box>{message(w, units)}</Box>
-          </Flex>
-        ))}
+        <Told reasons={plan.warnings} />
       </Section>
       <Section title={`${run.quantity} pieces`}>
         <Table width="auto">

@@ -3,6 +3,7 @@ import { useCallback } from 'react'
 import type { Lap } from '@/core/heat'
 import type { RunHeat } from '@/core/plan'
 import { Chart, type ChartPaint } from '@/ui/Chart'
+import { curve, ground } from '@/ui/curves'
 
 /** What the flash needs, what it may not pass, and what is set, garment by garment. */
 export function DwellChart({ heat }: { readonly heat: RunHeat }) {
@@ -22,65 +23,30 @@ function OneFlash({
   readonly name: string
 }) {
   const draw = useCallback(
-    ({ ink, soft, rule, text }: ChartPaint) => {
+    (paint: ChartPaint) => {
       const points = (of: (lap: Lap) => number | undefined) =>
-        heat.laps.map((lap, i) => [i * heat.pallets + 1, of(lap) ?? null])
-      const line = (label: string, data: unknown, type: string, width: number, colour: string) => ({
-        type: 'line',
-        name: label,
-        data,
-        symbol: 'none',
-        silent: true,
-        lineStyle: { color: colour, width, type },
-        endLabel: { show: true, formatter: label, ...text, color: colour },
-        labelLayout: { moveOverlap: 'shiftY' },
-      })
+        heat.laps.map((lap, i): [number, number | null] => [i * heat.pallets + 1, of(lap) ?? null])
+      const to = Math.max(2, (heat.laps.length - 1) * heat.pallets + 1)
       return {
-        grid: { left: 46, right: 128, top: 26, bottom: 40 },
-        xAxis: {
-          type: 'value',
-          min: 1,
-          max: Math.max(2, (heat.laps.length - 1) * heat.pallets + 1),
-          name: 'garment',
-          nameLocation: 'middle',
-          nameGap: 24,
-          nameTextStyle: { ...text, color: soft },
-          axisLabel: { ...text, color: soft, hideOverlap: true },
-          splitLine: { show: false },
-          axisLine: { lineStyle: { color: soft } },
-          axisTick: { lineStyle: { color: soft } },
-        },
-        yAxis: {
-          type: 'value',
-          min: 0,
-          name: 's',
-          nameTextStyle: { ...text, color: soft },
-          axisLabel: { ...text, color: soft },
-          splitLine: { lineStyle: { color: rule } },
-          axisLine: { show: false },
-          axisTick: { show: false },
-        },
+        ...ground(paint, { name: 'garment', from: 1, to }, 's'),
         series: [
-          line(
+          curve(
+            paint,
             'middle closes',
             points((l) => l.flashes[at]?.limit),
-            'dashed',
-            1.6,
-            ink,
+            { dash: 'dashed' },
           ),
-          line(
+          curve(
+            paint,
             'corners need',
             points((l) => l.flashes[at]?.needed),
-            'solid',
-            2.4,
-            ink,
+            { width: 2.4 },
           ),
-          line(
+          curve(
+            paint,
             'as set',
             points((l) => l.flashes[at]?.time),
-            'dotted',
-            1.6,
-            soft,
+            { dash: 'dotted', colour: paint.soft },
           ),
         ],
       }

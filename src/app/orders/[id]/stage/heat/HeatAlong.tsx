@@ -13,12 +13,12 @@ import { Measure } from '@/ui/Measure'
 import { Headline } from '@/ui/parts'
 import { Section, TextButton } from '@/ui/Section'
 import { useSettings } from '@/ui/settings'
+import { Told } from '@/ui/Told'
 import { useOrder } from '../../orderContext'
 import { useHeat, useMoments } from '../../usePlan'
 import type { PlanProps } from '../planProps'
 import { DwellChart } from './DwellChart'
 import { LapTrace } from './LapTrace'
-import { Told } from './Told'
 
 /** Days in one tap: the air that heat is computed with. */
 const DAYS: Readonly<Record<string, Overrides>> = {
@@ -93,12 +93,10 @@ function Worked({ plan, heat }: PlanProps & { readonly heat: RunHeat }) {
   const { choose } = useOrder()
   const wrong = heat.reasons.filter((r) => r.rule !== 'RUN_DWELL' && r.rule !== 'RUN_SETTLES')
   const settled = heat.reasons.filter((r) => r.rule === 'RUN_SETTLES')
-  const keyOf = (at: number) => plan.flashes.filter((f) => f.unit)[at]?.dwell.key
   return (
     <>
-      {heat.flashes.map((f, at) => {
+      {heat.flashes.map((f) => {
         const end = f.schedule.at(-1)
-        const key = keyOf(at)
         return (
           <Flex key={f.name} columnGap="7" rowGap="2" mb="3" align="end" wrap="wrap">
             {f.schedule.map((s, i) => (
@@ -114,8 +112,8 @@ function Worked({ plan, heat }: PlanProps & { readonly heat: RunHeat }) {
                 </AskNumber>
               </Headline>
             ))}
-            {end && key && Math.abs(end.time - f.set) > 0.75 && (
-              <TextButton onClick={() => choose([key], { [key]: end.time })}>
+            {end && Math.abs(end.time - f.set) > 0.75 && (
+              <TextButton onClick={() => choose([f.key], { [f.key]: end.time })}>
                 Set {writeQuantity('duration', end.time, units)} instead of{' '}
                 {writeQuantity('duration', f.set, units)}
               </TextButton>

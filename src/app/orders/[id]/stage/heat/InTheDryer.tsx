@@ -7,13 +7,14 @@ import type { Passed } from '@/core/heat'
 import { shownUnit, showQuantity, writeQuantity } from '@/core/quantity'
 import { AskNumber } from '@/ui/AskNumber'
 import { Chart, type ChartPaint } from '@/ui/Chart'
+import { curve, ground } from '@/ui/curves'
 import { Measure } from '@/ui/Measure'
 import { Headline } from '@/ui/parts'
 import { useSettings } from '@/ui/settings'
+import { Told } from '@/ui/Told'
 import { useOrder } from '../../orderContext'
 import { useCure } from '../../usePlan'
 import type { PlanProps } from '../planProps'
-import { Told } from './Told'
 
 /** The print on its way through the tunnel, and the belt speeds that are right. */
 export function InTheDryer({ plan }: PlanProps) {
@@ -62,46 +63,31 @@ export function InTheDryer({ plan }: PlanProps) {
 function Profile({ along }: Pick<Passed, 'along'>) {
   const { units } = useSettings()
   const draw = useCallback(
-    ({ ink, soft, rule, text }: ChartPaint) => {
+    (paint: ChartPaint) => {
       const { factor, offset = 0, symbol } = shownUnit('temperature', units)
-      const line = (
-        label: string,
-        of: (a: Passed['along'][number]) => number,
-        type: string,
-        width: number,
-      ) => ({
-        type: 'line',
-        name: label,
-        data: along.map((a) => [a.at, (of(a) - offset) / factor]),
-        symbol: 'none',
-        silent: true,
-        lineStyle: { color: ink, width, type },
-        endLabel: { show: true, formatter: label, ...text },
-        labelLayout: { moveOverlap: 'shiftY' },
-      })
+      const points = (of: (a: Passed['along'][number]) => number) =>
+        along.map((a): [number, number] => [a.at, (of(a) - offset) / factor])
+      const across = {
+        name: 'metres along the belt',
+        to: along.at(-1)?.at ?? 1,
+        say: (x: number) => x.toFixed(1),
+      }
       return {
-        grid: { left: 58, right: 128, top: 16, bottom: 40 },
-        xAxis: {
-          type: 'value',
-          min: 0,
-          max: along.at(-1)?.at ?? 1,
-          name: 'metres along the belt',
-          nameLocation: 'middle',
-          nameGap: 24,
-          nameTextStyle: { ...text, color: soft },
-          axisLabel: { ...text, color: soft, hideOverlap: true, formatter: (x: number) => x.toFixed(1) },
-          splitLine: { show: false },
-          axisLine: { lineStyle: { color: soft } },
-          axisTick: { lineStyle: { color: soft } },
-        },
-        yAxis: {
-          type: 'value',
-          axisLabel: { ...text, color: soft, formatter: `{value} ${symbol}` },
-          splitLine: { lineStyle: { color: rule } },
-          axisLine: { show: false },
-          axisTick: { show: false },
-        },
-        series: [line('film', (a) => a.film, 'solid', 2.4), line('cloth', (a) => a.cloth, 'dashed', 1.6)],
+        ...ground(paint, across, symbol),
+        series: [
+          curve(
+            paint,
+            'film',
+            points((a) => a.film),
+            { width: 2.4 },
+          ),
+          curve(
+            paint,
+            'cloth',
+            points((a) => a.cloth),
+            { dash: 'dashed' },
+          ),
+        ],
       }
     },
     [along, units],

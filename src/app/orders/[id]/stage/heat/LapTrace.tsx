@@ -4,6 +4,7 @@ import type { Happening, Moment } from '@/core/heat'
 import type { RunHeat } from '@/core/plan'
 import { shownUnit, writeQuantity } from '@/core/quantity'
 import { Chart, type ChartPaint } from '@/ui/Chart'
+import { curve, ground } from '@/ui/curves'
 import { useSettings } from '@/ui/settings'
 
 interface Props {
@@ -21,55 +22,30 @@ export function LapTrace({ moments, heat }: Props) {
   const { units } = useSettings()
   const starts = useMemo(() => startsOf(moments, heat.round.happenings), [moments, heat])
   const draw = useCallback(
-    ({ ink, soft, rule, text }: ChartPaint) => {
+    (paint: ChartPaint) => {
       const { factor, offset = 0, symbol } = shownUnit('temperature', units)
       const shown = (kelvin: number) => (kelvin - offset) / factor
-      const line = (label: string, of: (m: Moment) => number, type: string, width: number) => ({
-        type: 'line',
-        name: label,
-        data: moments.map((m) => [m.at, shown(of(m))]),
-        symbol: 'none',
-        silent: true,
-        lineStyle: { color: ink, width, type },
-        endLabel: { show: true, formatter: label, ...text },
-        labelLayout: { moveOverlap: 'shiftY' },
-      })
-      const end = moments.at(-1)?.at ?? 1
+      const points = (of: (m: Moment) => number) => moments.map((m): [number, number] => [m.at, shown(of(m))])
+      const across = {
+        name: 'seconds on the board',
+        to: moments.at(-1)?.at ?? 1,
+        say: (x: number) => String(Math.round(x)),
+      }
       return {
-        grid: { left: 58, right: 128, top: 24, bottom: 40 },
-        xAxis: {
-          type: 'value',
-          min: 0,
-          max: end,
-          name: 'seconds on the board',
-          nameLocation: 'middle',
-          nameGap: 24,
-          nameTextStyle: { ...text, color: soft },
-          axisLabel: {
-            ...text,
-            color: soft,
-            hideOverlap: true,
-            formatter: (x: number) => String(Math.round(x)),
-          },
-          splitLine: { show: false },
-          axisLine: { lineStyle: { color: soft } },
-          axisTick: { lineStyle: { color: soft } },
-        },
-        yAxis: {
-          type: 'value',
-          axisLabel: { ...text, color: soft, formatter: `{value} ${symbol}` },
-          splitLine: { lineStyle: { color: rule } },
-          axisLine: { show: false },
-          axisTick: { show: false },
-        },
+        ...ground(paint, across, symbol),
         series: [
           {
-            ...line('film', (m) => m.film, 'solid', 2.4),
+            ...curve(
+              paint,
+              'film',
+              points((m) => m.film),
+              { width: 2.4 },
+            ),
             markLine: {
               silent: true,
               symbol: 'none',
-              label: { ...text, color: soft },
-              lineStyle: { color: soft, type: 'solid', width: 1 },
+              label: { ...paint.text, color: paint.soft },
+              lineStyle: { color: paint.soft, type: 'solid', width: 1 },
               data: [
                 {
                   yAxis: shown(heat.safe),
@@ -80,14 +56,24 @@ export function LapTrace({ moments, heat }: Props) {
                 },
                 ...starts.map(({ at }, i) => ({
                   xAxis: at,
-                  lineStyle: { color: rule, type: 'solid' },
+                  lineStyle: { color: paint.rule, type: 'solid' },
                   label: { formatter: String(i + 1), position: 'end', distance: 3 },
                 })),
               ],
             },
           },
-          line('cloth', (m) => m.cloth, 'dashed', 1.6),
-          line('board', (m) => m.board, 'dotted', 1.6),
+          curve(
+            paint,
+            'cloth',
+            points((m) => m.cloth),
+            { dash: 'dashed' },
+          ),
+          curve(
+            paint,
+            'board',
+            points((m) => m.board),
+            { dash: 'dotted' },
+          ),
         ],
       }
     },

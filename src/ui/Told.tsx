@@ -1,9 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { message, type Reason } from '@/core/advice'
-import { SeverityMark } from '@/ui/Severity'
-import { useSettings } from '@/ui/settings'
+import { SeverityMark } from './Severity'
+import { useSettings } from './settings'
 
-/** What a model has to say, line by line. */
+/** Statements line by line, each with its severity. */
 export function Told({ reasons }: { readonly reasons: readonly Reason[] }) {
   const { units } = useSettings()
   return reasons.map((r) => (
