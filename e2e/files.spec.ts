@@ -92,7 +92,11 @@ test('the addresses for other programs answer as they are described', async ({ r
   expect(refused.status()).toBe(400)
   expect(((await refused.json()) as { wrong: string[] }).wrong.length).toBeGreaterThan(2)
   const plan = await request.get('/api/runs/R-1001-P1-dark/plan')
-  expect(await plan.json()).toMatchObject({ format: 'orvint-plan', run: { id: 'R-1001-P1-dark' } })
+  const file = await plan.json()
+  expect(file).toMatchObject({ format: 'orvint-plan', run: { id: 'R-1001-P1-dark' } })
+  // A plan as it is now carries what goes beside it.
+  for (const part of ['prints', 'ways', 'costs', 'finishMinutes', 'ambient'])
+    expect(Object.keys(file)).toContain(part)
   expect((await request.get('/api/runs/R-9999-P1-dark/plan')).status()).toBe(404)
   const pdf = await request.get('/api/runs/R-1001-P1-dark/sheet.pdf?units=inch&paper=letter')
   expect(pdf.headers()['content-type']).toBe('application/pdf')

@@ -60,6 +60,12 @@ describe('a released revision', () => {
     await saveOrder(db, { ...order, lines: [] }, 1)
     expect(await revisionsOf(db, RUN)).toHaveLength(1)
   })
+  it('of an older program, which knew no air of the shop, is read as one of a usual day', async () => {
+    const { ambient, ...older } = frozen().plan
+    await release(db, { ...frozen(), plan: older as never }, 0, NOW)
+    expect((await revisionsOf(db, RUN))[0]?.plan.ambient).toEqual(ambient)
+    expect((await latestRevisions(db, [RUN])).get(RUN)?.plan.ambient).toEqual(ambient)
+  })
   it('each has a code of its own', async () => {
     for (let n = 0; n < 200; n++) await release(db, frozen(), n, NOW)
     expect(new Set((await revisionsOf(db, RUN)).map((r) => r.code)).size).toBe(200)

@@ -1,6 +1,6 @@
 import { sql } from 'kysely'
 import type { Order } from '@/core/order'
-import { type RunPlan, sheetCode } from '@/core/plan'
+import { planToday, type RunPlan, sheetCode } from '@/core/plan'
 import type { Database } from './database'
 import { inOne } from './once'
 import type { Tables } from './schema'
@@ -22,13 +22,17 @@ export interface Revision extends Frozen {
   readonly releasedAt: string
 }
 
-const revisionOf = (r: Tables['revision']): Revision => ({
-  ...(JSON.parse(r.frozen) as Frozen),
-  runId: r.run_id,
-  number: r.number,
-  code: r.code,
-  releasedAt: r.released_at,
-})
+function revisionOf(r: Tables['revision']): Revision {
+  const frozen = JSON.parse(r.frozen) as Frozen
+  return {
+    ...frozen,
+    plan: planToday(frozen.plan),
+    runId: r.run_id,
+    number: r.number,
+    code: r.code,
+    releasedAt: r.released_at,
+  }
+}
 
 export const revisionRow = ({
   runId,

@@ -20,8 +20,7 @@ describe('a print in the dryer', () => {
     expect(most({ inks: [INKS.white, INKS.red] })).toBeLessThan(most(white))
     expect(most({ ...white, cloth: { ...CLOTHS.hood, hex: CLOTHS.white.hex } })).toBeLessThan(most(white))
     expect(rules({ inks: [INKS.white, INKS.red], cloth: CLOTHS.hood })).toContain('CURE_SHIFT')
-    // A few kelvin are no news: no tunnel is known so well.
-    expect(rules({ inks: [INKS.white, INKS.red] })).toEqual(['CURE_REACHES'])
+    expect(rules({ inks: [INKS.white, INKS.red] })).toEqual(['CURE_REACHES', 'CURE_SHIFT'])
   })
   it('water-based ink has to lose its water first, and says when it is dry', () => {
     const sea = { inks: [ink('sea', '#3f6f6a', { system: 'waterBased' })], cloth: CLOTHS.white }

@@ -97,7 +97,6 @@ function told({ belt, window, passed, dryer, kind, least, most, shift }: Told): 
   if (window.most === undefined) return [reaches, HEAT.because('CURE_NEVER', { dryer })]
   const fast = { ...inputs, most: q('beltSpeed', window.most) }
   const byWater = passed.water > WATER_LEFT && passed.peak >= least
-  if (belt > window.most && shift <= NEAR) return [reaches]
   if (belt > window.most && shift <= EASY && !byWater)
     return [
       reaches,
@@ -131,5 +130,3 @@ function told({ belt, window, passed, dryer, kind, least, most, shift }: Told): 
 const SLACK = 0.1
 /** Set points are moved so far without a thought, K (assumed). */
 const EASY = 40
-/** A tunnel is not known better than this, K. */
-const NEAR = 10

@@ -18,7 +18,7 @@ export {
 } from './mounted'
 export { flashBehind, handOrder, type Move, movesOf, putAt } from './moves'
 export { inTodaysWords, settingToday } from './olderWords'
-export { keysToday, keyToday } from './oldKeys'
+export { keysToday, keyToday, planToday } from './oldKeys'
 export { runOf } from './ordering'
 export * from './palletShape'
 export { plan } from './plan'

@@ -1,4 +1,5 @@
 import type { Overrides } from '../advice'
+import { shopAir } from '../heat'
 import type { RunPlan } from './runPlan'
 
 /**
@@ -25,3 +26,6 @@ export const keysToday = (overrides: Overrides, plan: RunPlan | undefined): Over
 
 const ofToday = (overrides: Overrides, plan: RunPlan) =>
   Object.fromEntries(Object.entries(overrides).filter(([key]) => keyToday(key, plan) === key))
+
+/** A plan that was kept by an older program, with what plans have today: then no one said how warm the shop was. */
+export const planToday = (kept: RunPlan): RunPlan => ({ ...kept, ambient: kept.ambient ?? shopAir({}) })

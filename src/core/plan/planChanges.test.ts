@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { inputText, message } from '../advice'
-import { looksLikeSheetCode, planChanges, sheetCode } from './index'
+import { looksLikeSheetCode, planChanges, planToday, type RunPlan, sheetCode } from './index'
 import { CLOTHS, INKS, planFor, SHOP } from './plan.fixtures'
 
 const told = (...args: Parameters<typeof planChanges>) =>
@@ -19,12 +19,12 @@ describe('what changed since a revision', () => {
     expect(planChanges(before, planFor())).toEqual([])
     expect(planChanges(JSON.parse(JSON.stringify(before)), planFor())).toEqual([])
   })
-  it('a revision that does not know the air of the shop tells nothing of it', () => {
+  it('a plan from before the air of the shop was known reads as one of a usual day', () => {
     const { ambient: _, ...older } = planFor()
-    expect(planChanges(older as never, planFor())).toEqual([])
-    expect(
-      planChanges(older as never, planFor({ overrides: { air: 281.15 } })).map((c) => c.label),
-    ).not.toContain('Air of the shop')
+    expect(planChanges(planToday(older as RunPlan), planFor())).toEqual([])
+    const warmer = planChanges(planToday(older as RunPlan), planFor({ overrides: { air: 303.15 } }))
+    expect(warmer.map((c) => c.label)).toContain('Air of the shop')
+    expect(planToday(planFor())).toEqual(planFor())
   })
   it('names the setting, both values and why it is so now', () => {
     const quartz = SHOP.flashes.map((f) => (f.pressId === 'manual' ? { ...f, kind: 'quartz' as const } : f))

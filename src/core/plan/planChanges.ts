@@ -87,10 +87,7 @@ export function planChanges(before: RunPlan, after: RunPlan): readonly PlanChang
     : []
   const old = new Map(advicesIn(before).map((a) => [keyToday(a.key, before), a]))
   const now = new Map(advicesIn(after).map((a) => [a.key, a]))
-  // Nor what the air of the shop was.
-  const unknown = new Set(before.ambient ? [] : advicesIn(after.ambient).map((a) => a.key))
   const settings = [...new Set([...now.keys(), ...old.keys()])]
-    .filter((key) => !unknown.has(key))
     .filter((key) => !settingOf(key)?.setting.repeats)
     .flatMap((key): PlanChange[] => {
       const [was, is] = [old.get(key), now.get(key)]
