@@ -123,6 +123,11 @@ describe('a database in older words', () => {
     const [revision] = await revisionsOf(db, 'R-1-P1-dark')
     expect(revision?.code).toBe('AB3CD')
     expect(revision?.plan).toEqual({
+      // Nobody said how warm the shop was: it is read as a usual day, never as a figure of its own.
+      ambient: {
+        air: expect.objectContaining({ advised: 295.15 }),
+        humidity: expect.objectContaining({ advised: 0.5 }),
+      },
       sequence: { wetRisk: 3.4, moves: 2 },
       hits: [
         {
