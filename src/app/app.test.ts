@@ -5,7 +5,7 @@ import { advanced, NO_SUMMARY, noDecisions, plan, roomLines } from '@/core/plan'
 import { type Database, openDatabase } from '@/store/database'
 import { loadDecisions, saveDecisions } from '@/store/decisions'
 import { DEMO_SHELF, DEMO_SHOP, demoOrders, seedDemo } from '@/store/demo'
-import { addOrder, loadOrder, saveOrder } from '@/store/orders'
+import { addOrder, loadOrder, markOrderAs, saveOrder } from '@/store/orders'
 import { release } from '@/store/revisions'
 import { loadShop, putShop } from '@/store/shop'
 import { isStage, STAGE_NAMES, settledWords, stageOf } from './orders/[id]/stages'
@@ -123,6 +123,21 @@ describe('the list of orders', () => {
     expect(anew).toEqual(['O-1006'])
     await db.updateTable('run_summary').set({ stamp: '' }).execute()
     await planned(db)
+  })
+  it('plans nothing that is done: it says what was known, until it is opened again', async () => {
+    const db = await openDatabase(':memory:')
+    await seedDemo(db, '2026-11-23')
+    await markOrderAs(db, 'O-1004', 'done', new Date('2026-11-24T10:00:00Z'))
+    const ofDone = async () => {
+      const { lines, planning } = await settledLines(db, { ...ALL, text: 'O-1004', show: 'all' })
+      return { planning, runs: lines.flatMap((l) => l.runs) }
+    }
+    const done = await ofDone()
+    expect(done.planning).toBe(0)
+    expect(done.runs.length).toBeGreaterThan(0)
+    expect(done.runs.every((r) => !r.planning && r.press === '')).toBe(true)
+    await markOrderAs(db, 'O-1004', 'open', new Date('2026-11-24T11:00:00Z'))
+    expect((await ofDone()).runs.every((r) => !r.planning && r.press !== '')).toBe(true)
   })
   it('follows what the lead decides, the shop, and what was released', async () => {
     const id = 'R-1005-P2-dark'

@@ -85,12 +85,15 @@ function splitOf(stored: StoredOrder): Split {
 
 /**
  * A page of orders with their runs, by due date. Never waits for a plan: what was planned is shown, what is not of today's
- * facts says so and is renewed meanwhile.
+ * facts and still to be printed says so and is renewed meanwhile.
  */
 export async function orderLines(db: Database, query: OrderQuery): Promise<OrderLines> {
   const { ids, total } = await findOrders(db, query)
   return { ...(await linesOf(db, ids)), total }
 }
+
+/** Whether it is still to be printed: a list plans nothing else, and says of others what was known of them. */
+const isAhead = ({ state, deletedAt }: StoredOrder) => state !== 'done' && deletedAt === undefined
 
 /** These orders as lists show them. */
 async function linesOf(db: Database, ids: readonly string[]): Promise<Omit<OrderLines, 'total'>> {
@@ -112,7 +115,7 @@ async function linesOf(db: Database, ids: readonly string[]): Promise<Omit<Order
   const shop = shopStampOf(shelf.shop)
   const stampOf = ({ stored }: Split, runId: string) =>
     summaryStamp(stored.version, decided.get(runId)?.version ?? 1, shop, numbers.get(runId) ?? 0)
-  const isStale = (s: Split, runId: string) => kept.get(runId)?.stamp !== stampOf(s, runId)
+  const isStale = (s: Split, runId: string) => isAhead(s.stored) && kept.get(runId)?.stamp !== stampOf(s, runId)
   const stale = split.filter((s) => s.runs.some((r) => isStale(s, r.id)))
   void renewPlans(
     db,
@@ -193,7 +196,7 @@ export async function ahead(db: Database, also: { readonly with?: string } = {})
   const [{ ids, total }, { shelf }] = await Promise.all([findOrders(db, open), loadShop(db)])
   const onFrames = shelf.shop.frames.flatMap((f) => f.stencil?.order ?? []).concat(also.with ?? [])
   const others = [...new Set(onFrames)].filter((id) => !ids.includes(id))
-  const known = (await loadOrders(db, others)).filter((o) => o.state !== 'done' && o.deletedAt === undefined)
+  const known = (await loadOrders(db, others)).filter(isAhead)
   const found = await linesOf(db, [...ids, ...known.map((o) => o.order.id)])
   return {
     jobs: found.jobs,
