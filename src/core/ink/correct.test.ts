@@ -187,6 +187,70 @@ describe('against trying every amount of every ink', () => {
   })
 })
 
+describe('which inks are added', () => {
+  const meant = partsOf(
+    FORMULAS[0].map(([code, share]) => ({ code, share })),
+    STARTER_RACK,
+  )!
+  const target = colourOn(mixed(meant), CARD)
+  const inkOf = (code: string) => RACK.find((r) => r.ink.code === code)!
+  const short = (part: number, times: number) =>
+    meant.map((p, i) => ({ ...p, mass: p.mass * (i === part ? times : 1) }))
+  const fixed = (tub: typeof meant, rack: readonly MixInk[], aim = target) =>
+    correction(tub, colourOn(mixed(tub), CARD), aim, rack, CARD)
+  /** The same ink with so many times the pigment. */
+  const times = (n: number, ink: MixInk): MixInk => ({
+    ...ink,
+    ink: { ...ink.ink, code: `${ink.ink.code}x` },
+    optics: { k: ink.optics.k.map((k) => n * k), s: ink.optics.s.map((s) => n * s) },
+  })
+  it('of two that do the same the stronger, since less of it does', () => {
+    const blue = inkOf('B2')
+    const tub = short(1, 0.7)
+    for (const rack of [
+      [blue, times(2, blue)],
+      [times(2, blue), blue],
+    ])
+      expect(Object.keys(fixed(tub, rack).add)).toEqual(['B2x'])
+  })
+  it('where none comes near, the one that comes nearest for what it weighs, wherever it stands on the rack', () => {
+    const tub = short(0, 3)
+    const singles = ['R1', 'M1', 'V1'].map(inkOf)
+    const worth = (c: { difference: number; mass: number }) =>
+      c.difference + c.mass / tub.reduce((sum, p) => sum + p.mass, 0)
+    const alone = singles.map((ink) => fixed(tub, [ink])).filter((c) => c.mass > 0)
+    expect(alone.length).toBeGreaterThan(1)
+    for (const rack of [singles, [...singles].reverse()])
+      expect(worth(fixed(tub, rack))).toBeLessThanOrEqual(Math.min(...alone.map(worth)) + 1e-9)
+  })
+  it('three where two cannot do it: all is short beside one that was never meant', () => {
+    const tub = [...meant, { mass: 0.02, of: inkOf('Y2') }]
+    const three = ['W1', 'B2', 'M1'].map(inkOf)
+    const fix = fixed(tub, three)
+    expect(Object.keys(fix.add).sort()).toEqual(['B2', 'M1', 'W1'])
+    for (const pair of [three.slice(0, 2), three.slice(1), [three[0]!, three[2]!]])
+      expect(fixed(tub, pair).difference).toBeGreaterThan(fix.difference)
+  })
+  it('never two that are new to the formula', () => {
+    const far = [
+      ['Y1', 0.3],
+      ['R1', 0.05],
+      ['K1', 0.02],
+    ] as const
+    const codes = new Set(meant.map((p) => p.of.ink.code))
+    for (const [code, mass] of far)
+      for (const [other, more] of far) {
+        const aim = colourOn(
+          mixed([...meant, { mass, of: inkOf(code) }, { mass: more, of: inkOf(other) }]),
+          CARD,
+        )
+        const { add } = fixed(meant, ['Y1', 'R1', 'K1', 'W1', 'B2'].map(inkOf), aim)
+        expect(Object.keys(add).length).toBeGreaterThan(0)
+        expect(Object.keys(add).filter((c) => !codes.has(c)).length).toBeLessThanOrEqual(1)
+      }
+  })
+})
+
 describe('a batch on the bench', () => {
   const meant = partsOf(
     FORMULAS[0].map(([code, share]) => ({ code, share })),
@@ -214,7 +278,8 @@ describe('a batch on the bench', () => {
   })
   it('takes inks of its own system that were read, and no others', () => {
     const other = STARTER_RACK.map((i): BaseInk => ({ ...i, code: `X${i.code}`, system: 'another system' }))
-    expect(mendingFor(batch(poured), [...STARTER_RACK, ...other])).toEqual(
+    // Before its own: of two that do the same the first is taken.
+    expect(mendingFor(batch(poured), [...other, ...STARTER_RACK])).toEqual(
       mendingFor(batch(poured), STARTER_RACK),
     )
     const unread = STARTER_RACK.map(
