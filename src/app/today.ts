@@ -115,7 +115,8 @@ async function linesOf(db: Database, ids: readonly string[]): Promise<Omit<Order
   const shop = shopStampOf(shelf.shop)
   const stampOf = ({ stored }: Split, runId: string) =>
     summaryStamp(stored.version, decided.get(runId)?.version ?? 1, shop, numbers.get(runId) ?? 0)
-  const isStale = (s: Split, runId: string) => isAhead(s.stored) && kept.get(runId)?.stamp !== stampOf(s, runId)
+  const isStale = (s: Split, runId: string) =>
+    isAhead(s.stored) && kept.get(runId)?.stamp !== stampOf(s, runId)
   const stale = split.filter((s) => s.runs.some((r) => isStale(s, r.id)))
   void renewPlans(
     db,
