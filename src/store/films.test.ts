@@ -59,10 +59,19 @@ describe('films of a print', () => {
     expect(only).not.toHaveProperty('dpi')
   })
 
-  it('a new film of a colour takes the place of the old one; films of no colour stay side by side', async () => {
-    await addFilms(db, 'O-1001', 'P1', [film('I1'), film(''), film('', { name: 'second.png' })])
-    await addFilms(db, 'O-1001', 'P1', [film('I1', { name: 'better.png' })])
-    expect((await films()).map((f) => f.name)).toEqual(['.png', 'second.png', 'better.png'])
+  it('a newer state of a file takes its place; another of the colour gets it, and none is lost', async () => {
+    await addFilms(db, 'O-1001', 'P1', [film('I1', { name: 'red.png' }), film('', { name: 'second.png' })])
+    await addFilms(db, 'O-1001', 'P1', [film('I1', { name: 'red.png', hash: 'newer' })])
+    expect((await films()).map((f) => [f.name, f.hash, f.ink])).toEqual([
+      ['second.png', expect.anything(), ''],
+      ['red.png', 'newer', 'I1'],
+    ])
+    await addFilms(db, 'O-1001', 'P1', [film('I1', { name: 'red, right half.png' })])
+    expect((await films()).map((f) => [f.name, f.ink])).toEqual([
+      ['second.png', ''],
+      ['red.png', ''],
+      ['red, right half.png', 'I1'],
+    ])
   })
 
   it('what is sent twice is there once, as it was corrected meanwhile', async () => {

@@ -125,8 +125,9 @@ export async function putFilm(
 }
 
 /**
- * Adds films at the end; a film of a colour that has one takes its place. What is there already, same file, page and name, is
- * not added again: a device that got no answer sends it twice. Says whether the order is there.
+ * Adds films at the end; a film of a colour that has one gets it, and the other stays without, since it may be another part of the
+ * art; one of the same name is a newer state of it and takes its place. What is there already, same file, page and name, is not
+ * added again: a device that got no answer sends it twice. Says whether the order is there.
  */
 export async function addFilms(
   db: Database,
@@ -146,13 +147,22 @@ export async function addFilms(
     const known = new Set(there.map((f) => `${f.hash} ${f.page} ${f.name}`))
     for (const film of films) {
       if (known.has(`${film.hash} ${film.page} ${film.name}`)) continue
-      if (film.ink !== '')
+      if (film.ink !== '') {
         await tx
           .deleteFrom('film')
           .where('order_id', '=', orderId)
           .where('placement_id', '=', placementId)
           .where('ink', '=', film.ink)
+          .where('name', '=', film.name)
           .execute()
+        await tx
+          .updateTable('film')
+          .where('order_id', '=', orderId)
+          .where('placement_id', '=', placementId)
+          .where('ink', '=', film.ink)
+          .set({ ink: '' })
+          .execute()
+      }
       await putFilm(tx, orderId, placementId, { ...film, id: crypto.randomUUID().slice(0, 8) })
     }
     return true

@@ -55,6 +55,18 @@ describe('a fade of two colours (drawn truth)', () => {
     for (const place of pair.stops?.places ?? []) expect(Math.abs(place.x * 1000 - at)).toBeLessThan(3)
   })
 
+  it('a slow fade over a large print is told too', () => {
+    const large = slab(60, 50, 104, 60)
+    const slow = (x: number) => 0.75 - (0.55 * (x - 8)) / 104
+    const rising = (x: number) => (x < 60 ? 0 : 0.2 + 0.01 * (x - 60))
+    const films = [fading(slow, 22.5), fading(rising, 22.5)].map((s) =>
+      readFilm(drawn(120, 100, DPI, within(s, large)), DPI),
+    )
+    const pair = meetingOf(settle(films), 0, 1)
+    expect(pair.stops?.of).toBe(1)
+    for (const place of pair.stops?.places ?? []) expect(Math.abs(place.x * 1000 - 60)).toBeLessThan(6)
+  })
+
   it('the edge of the art where both end is none', () => {
     const pair = met(
       fading(() => 0.4, 22.5),

@@ -67,6 +67,21 @@ function tintsOf(art: Art): Tints {
   return tints
 }
 
+/** The same in squares of twice the side: slow fades are told from the grain of their dots there. */
+const coarser = (t: Tints): Tints => ({
+  columns: t.columns >> 1,
+  rows: t.rows >> 1,
+  side: 2 * t.side,
+  tint: (c, r) => QUARTERS.reduce((sum, [x, y]) => sum + t.tint(2 * c + x, 2 * r + y), 0) / 4,
+  screened: (c, r) => QUARTERS.every(([x, y]) => t.screened(2 * c + x, 2 * r + y)),
+})
+const QUARTERS = [
+  [0, 0],
+  [1, 0],
+  [0, 1],
+  [1, 1],
+] as const
+
 const WAYS = [
   [1, 0],
   [-1, 0],
@@ -136,17 +151,21 @@ const worstLine = (a: Tints, b: Tints): readonly Stop[] =>
     y.length > x.length ? y : x,
   )
 
-/** A line that is seen is as long as so many squares: a centimetre. */
-const LEAST = 6
+/** A line that is seen is as long as so many squares, and as so many of twice the side: a centimetre. */
+const LEAST = [6, 3] as const
 
 /** Where either of two fades stops midway; none when they are built as one. */
 export function fadeStops(
   a: Art,
   b: Art,
 ): { readonly of: 'a' | 'b'; readonly stops: readonly Stop[] } | undefined {
-  const [ta, tb] = [tintsOf(a), tintsOf(b)]
-  const [ofA, ofB] = [worstLine(ta, tb), worstLine(tb, ta)]
-  const worse =
-    ofA.length >= ofB.length ? ({ of: 'a', stops: ofA } as const) : ({ of: 'b', stops: ofB } as const)
-  return worse.stops.length >= LEAST ? worse : undefined
+  let [ta, tb] = [tintsOf(a), tintsOf(b)]
+  for (const least of LEAST) {
+    const [ofA, ofB] = [worstLine(ta, tb), worstLine(tb, ta)]
+    const worse =
+      ofA.length >= ofB.length ? ({ of: 'a', stops: ofA } as const) : ({ of: 'b', stops: ofB } as const)
+    if (worse.stops.length >= least) return worse
+    ;[ta, tb] = [coarser(ta), coarser(tb)]
+  }
+  return undefined
 }

@@ -106,6 +106,10 @@ describe('what is said of films', () => {
 
   it('an empty film is watched', () => {
     expect(rules(facts(), facts({ box: undefined }))).toContain('FILM_EMPTY')
+    // Plain grey is no solid ink, and no empty film.
+    const grey = rules(facts(), facts({ box: undefined, grey: 4e-4 }))
+    expect(grey).toContain('FILM_GREY')
+    expect(grey).not.toContain('FILM_EMPTY')
   })
 
   it('a handful of specks is not worth a word', () => {

@@ -77,7 +77,7 @@ export function filmFindings(
           confidence: q('share', h.confidence),
           sure: q('share', SURE),
         })
-    if (!f.box) say(i, 'FILM_EMPTY', { film })
+    if (!f.box && f.grey <= GREY) say(i, 'FILM_EMPTY', { film })
     // Where fades end, single dots stand by themselves.
     const screened = f.grain > 0 || f.halftones.some((h) => h.sure)
     if (f.specks > MANY_SPECKS && !screened)
