@@ -1,9 +1,11 @@
 import { Kysely, SqliteDialect, sql } from 'kysely'
 import Sqlite from 'libsql'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
-import { inTodaysWords, settingToday } from '@/core/plan'
+import { splitOrder } from '@/core/order'
+import { inTodaysWords, noDecisions, plan, ROOMS, settingToday } from '@/core/plan'
 import type { Database } from './database'
 import { loadDecisions } from './decisions'
+import { DEMO_SHELF, DEMO_SHOP, demoOrders } from './demo'
 import { guarded } from './guard'
 import { MIGRATIONS } from './migrations'
 import { loadOrder } from './orders'
@@ -156,6 +158,20 @@ describe('older words', () => {
       },
     })
     expect(inTodaysWords(today)).toEqual(today)
+  })
+  it('no name of today is a word of then: shops and plans come back from an archive as they went in', () => {
+    for (const order of demoOrders('2026-11-23'))
+      for (const run of splitOrder(order)) {
+        const whole = JSON.parse(JSON.stringify(plan(order, DEMO_SHOP, noDecisions(run.id))))
+        expect(inTodaysWords(whole)).toEqual(whole)
+      }
+    const shop = JSON.parse(JSON.stringify(DEMO_SHELF))
+    expect(inTodaysWords(shop)).toEqual(shop)
+    const said = ROOMS.flatMap((room) =>
+      Object.values(room.rules).flatMap((r) => r.says.match(/\{\w+/g) ?? []),
+    )
+    const inputs = Object.fromEntries(said.map((name) => [name.slice(1), { kind: 'count', value: 1 }]))
+    expect(inTodaysWords({ rule: 'ANY', inputs })).toEqual({ rule: 'ANY', inputs })
   })
   it('ids that anyone may choose are no words', () => {
     expect(inTodaysWords({ poured: { blade: 0.2 }, id: 'mud', name: 'hang' })).toEqual({

@@ -20,7 +20,7 @@ export const HEAT = defineRoom({
     FLASH_AIR: { says: 'Moving air takes the vapour away.', source: 'from memory' },
     FLASH_GUN: { says: 'A heat gun takes 30 to 45 s.', source: 'common practice' },
     FLASH_NEEDS: {
-      says: 'On a board of {board} the corners of this print are dry to the touch after {needed}.',
+      says: 'On a board of {boards} the corners of this print are dry to the touch after {needed}.',
       source: 'a model',
     },
     FLASH_CLOSES: {

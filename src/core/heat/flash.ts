@@ -53,7 +53,7 @@ export function flashDwell(
   const reasons: Reason[] = [HEAT.because(rule)]
   if (needed === undefined) reasons.push(HEAT.because('RUN_NEVER', of))
   else {
-    const inputs = { needed: q('duration', needed), board: q('temperature', boards) }
+    const inputs = { needed: q('duration', needed), boards: q('temperature', boards) }
     reasons.push(HEAT.because('FLASH_NEEDS', inputs))
     if (limit !== undefined)
       reasons.push(

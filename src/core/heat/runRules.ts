@@ -7,7 +7,7 @@ export const RUN_RULES = {
     source: 'a model',
   },
   RUN_BOARD: {
-    says: 'Garment {from} is laid on boards of {board}: every flash and every print before it warmed them.',
+    says: 'Garment {from} is laid on boards of {boards}: every flash and every print before it warmed them.',
     source: 'a model',
   },
   RUN_READ: {
@@ -19,7 +19,7 @@ export const RUN_RULES = {
     source: 'a model',
   },
   RUN_SETTLES: {
-    says: 'The boards of {press} settle at about {board} after some {pieces} garments.',
+    says: 'The boards of {press} settle at about {boards} after some {pieces} garments.',
     source: 'a model',
   },
   RUN_UNDER: {

@@ -18,12 +18,12 @@ import {
 
 /** Where the usual example would be of the wrong kind, or make no sense. */
 const OF_RULE: Readonly<Record<string, Inputs>> = {
-  FLASH_NEEDS: { board: heat(45), needed: q('duration', 6.6) },
+  FLASH_NEEDS: { boards: heat(45), needed: q('duration', 6.6) },
   FLASH_CLOSES: { limit: q('duration', 11.3) },
   FLASH_USUAL: { low: q('duration', 5), high: q('duration', 10) },
   FLASH_COLD: { cold: q('duration', 10.5) },
   RUN_DWELL: { name: 'Base white', dwell: q('duration', 7.5), from: q('count', 37) },
-  RUN_BOARD: { board: heat(45), from: q('count', 60) },
+  RUN_BOARD: { boards: heat(45), from: q('count', 60) },
   RUN_READ: { name: 'Base white', film: heat(124), dwell: q('duration', 7), cloth: heat(88) },
   RUN_NEXT: { name: 'Harbour white', film: heat(48), safe: heat(55) },
   CURE_REACHES: {
@@ -44,7 +44,7 @@ const OF_RULE: Readonly<Record<string, Inputs>> = {
     most: q('beltSpeed', 0.035),
   },
   FLASH_SLOW: { name: 'Base white', unit: 'Heat gun', needed: q('duration', 86) },
-  RUN_SETTLES: { board: heat(49), pieces: q('count', 320) },
+  RUN_SETTLES: { boards: heat(49), pieces: q('count', 320) },
   RUN_UNDER: {
     name: 'Base white',
     dwell: q('duration', 7),

@@ -109,7 +109,7 @@ export function heatOf(plan: RunPlan): RunHeat | undefined {
         ? [
             HEAT.because('RUN_SETTLES', {
               press: plan.press.name,
-              board: q('temperature', settles.board),
+              boards: q('temperature', settles.board),
               pieces: q('count', settles.garment),
             }),
           ]

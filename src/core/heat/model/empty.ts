@@ -36,7 +36,7 @@ export function emptyFlashes(round: Round, unit: UnitOver, dwell: number, warm: 
   const loss = lossOf(round.board, round.fitted)
   const face = { long: round.board.emissivity, short: round.board.emissivity }
   const takes = { ink: face, cloth: face, lets: { long: 0, short: 0 } }
-  const lit = flashing(unit, seen(unit, 'mean'), takes, round.fitted, round.ambient, loss)
+  const lit = flashing(unit, seen(unit, 'mean'), takes, round.ambient, loss)
   const room = inRoom(round.ambient, loss)
   for (let n = 0; n <= MOST; n++) {
     if (s.t[0]! >= warm) return n

@@ -93,14 +93,14 @@ export interface Takes {
   readonly lets: Absorption
 }
 
-/** Under a unit, at a spot that sees so much of it. */
+/** Under a unit, at a spot that sees so much of it. @param gain heat it gives against the table */
 export function under(
   panel: Panel,
   factor: Share,
   takes: Takes,
-  fitted: Fitted,
   ambient: Ambient,
   loss: number,
+  gain: number,
 ): Phase {
   const [ink, cloth, lets] = [takes.ink, takes.cloth, takes.lets].map((a) => absorbed(a, panel.short)) as [
     Share,
@@ -113,8 +113,8 @@ export function under(
       ? ambient.air + panel.warms * (panel.temperature - ambient.air)
       : panel.warms.to
   return {
-    onTop: (fitted.gain * panel.emissivity * ink * factor) / (1 - back),
-    onSecond: fitted.gain * panel.emissivity * lets * cloth * factor,
+    onTop: (gain * panel.emissivity * ink * factor) / (1 - back),
+    onSecond: gain * panel.emissivity * lets * cloth * factor,
     source: panel.temperature,
     comesOn: panel.comesOn,
     toRoom: TO_ROOM * (1 - factor),

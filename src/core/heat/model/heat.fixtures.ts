@@ -57,8 +57,7 @@ export function underUnit({
   last(s, inRoom(ambient, loss), 10)
   print(s, INKS[ink], ambient.air)
   last(s, inRoom(ambient, loss), 5)
-  const phase = (spot: Spot) =>
-    flashing(unit, seen(unit, spot), takesOf(ink, shade), AS_TABLED, ambient, loss)
+  const phase = (spot: Spot) => flashing(unit, seen(unit, spot), takesOf(ink, shade), ambient, loss)
   return {
     s,
     phase,

@@ -125,7 +125,7 @@ export function boardsAlong(round: Round, laps: number): readonly number[] {
       } else if (h.kind === 'wait') last(s, inRoom(ambient, loss, h.air), h.time)
       else if (h.kind === 'flash') {
         const time = Math.max(h.least, h.time === 'needed' ? 0 : h.time)
-        last(s, flashing(h.unit, factorsOf(h.unit).mean, takes, round.fitted, ambient, loss), time)
+        last(s, flashing(h.unit, factorsOf(h.unit).mean, takes, ambient, loss), time)
       }
     }
   }
@@ -241,10 +241,10 @@ function factorsOf(unit: UnitOver): Readonly<Record<Spot, Share>> {
 function phases(
   unit: UnitOver,
   takes: Takes,
-  { fitted, ambient }: Round,
+  { ambient }: Round,
   loss: number,
 ): Readonly<Record<Spot, Phase>> {
   const factors = factorsOf(unit)
-  const at = (spot: Spot) => flashing(unit, factors[spot], takes, fitted, ambient, loss)
+  const at = (spot: Spot) => flashing(unit, factors[spot], takes, ambient, loss)
   return { corner: at('corner'), centre: at('centre'), mean: at('mean') }
 }

@@ -208,10 +208,9 @@ export const BOARDS = {
 } as const satisfies Record<string, Board>
 export type BoardKind = keyof typeof BOARDS
 
-/** What a unit and a press were found to do against the table: set by readings, 1 before. */
+/** What a press was found to do against the table, cloth to board and board to air below: set by readings, 1 before. */
 export interface Fitted {
-  readonly gain: number
   readonly contact: number
   readonly loss: number
 }
-export const AS_TABLED: Fitted = { gain: 1, contact: 1, loss: 1 }
+export const AS_TABLED: Fitted = { contact: 1, loss: 1 }

@@ -51,7 +51,6 @@ function workedOut(w: Waiting, board: number): Dwells {
   for (const ink of w.below) s.holds[0] = (s.holds[0] ?? 0) + dryHeat(ink)
   print(s, w.ink, w.ambient.air)
   last(s, room, COMES)
-  const phase = (spot: 'corner' | 'centre') =>
-    flashing(w.unit, seen(w.unit, spot), w.takes, w.fitted, w.ambient, loss)
+  const phase = (spot: 'corner' | 'centre') => flashing(w.unit, seen(w.unit, spot), w.takes, w.ambient, loss)
   return { needed: needed(s, phase('corner'), w.ambient, loss), limit: limit(s, phase('centre')) }
 }

@@ -36,7 +36,7 @@ const run = (s: Stack, phase: Phase, time: number, dt: number) => {
 }
 const UNIT: UnitOver = { kind: 'panel', print: { width: 0.3, height: 0.35 }, height: 0.065 }
 const TAKES = { ink: INK_TAKES.white, cloth: CLOTH_TAKES.dark, lets: INKS.base.lets }
-const lit = flashing(UNIT, seen(UNIT, 'centre'), TAKES, AS_TABLED, USUAL_AMBIENT, 6)
+const lit = flashing(UNIT, seen(UNIT, 'centre'), TAKES, USUAL_AMBIENT, 6)
 const printed = (board: keyof typeof BOARDS, dry = true) => {
   const s = onBoard(FABRICS.cotton, BOARDS[board], AS_TABLED, USUAL_AMBIENT)
   if (dry) s.wet.fill(0)

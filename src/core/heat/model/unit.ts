@@ -1,7 +1,7 @@
 import type { FlashKind } from '../../equipment'
 import type { Share } from '../../quantity'
 import { type Ambient, inRoom, type Takes, under } from './garment'
-import { type Fitted, GUN, PANELS, ROOM_AIR } from './materials'
+import { GUN, PANELS, ROOM_AIR } from './materials'
 import type { Phase } from './stack'
 import { meanFactor, type Rectangle, spotFactor } from './viewFactor'
 
@@ -15,6 +15,8 @@ export interface UnitOver {
   readonly print: Rectangle
   /** Metres from the panel to the print. */
   readonly height: number
+  /** Heat it was found to give against the table; as tabled without. */
+  readonly gain?: number
 }
 
 const LEAST = 0.005
@@ -32,17 +34,11 @@ export function seen({ kind, print, height: hangs }: UnitOver, spot: Spot): Shar
 }
 
 /** The flash of a unit at a spot. */
-export function flashing(
-  unit: UnitOver,
-  factor: Share,
-  takes: Takes,
-  fitted: Fitted,
-  ambient: Ambient,
-  loss: number,
-): Phase {
-  if (unit.kind !== 'gun') return under(PANELS[unit.kind], factor, takes, fitted, ambient, loss)
+export function flashing(unit: UnitOver, factor: Share, takes: Takes, ambient: Ambient, loss: number): Phase {
+  const gain = unit.gain ?? 1
+  if (unit.kind !== 'gun') return under(PANELS[unit.kind], factor, takes, ambient, loss, gain)
   const share = Math.min(1, (Math.PI * GUN.across ** 2) / 4 / (unit.print.width * unit.print.height))
-  const air = share * GUN.air * fitted.gain + (1 - share) * ROOM_AIR
-  const gas = (share * GUN.air * fitted.gain * GUN.temperature + (1 - share) * ROOM_AIR * ambient.air) / air
+  const air = share * GUN.air * gain + (1 - share) * ROOM_AIR
+  const gas = (share * GUN.air * gain * GUN.temperature + (1 - share) * ROOM_AIR * ambient.air) / air
   return { ...inRoom(ambient, loss, air), gas }
 }

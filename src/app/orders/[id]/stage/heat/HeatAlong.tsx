@@ -149,7 +149,9 @@ function OneLap({ plan, heat }: PlanProps & { readonly heat: RunHeat }) {
   const lap = lapAt(heat, useDeferredValue(garment))
   const moments = useMoments(heat, lap)
   if (!lap) return null
-  const board = [HEAT.because('RUN_BOARD', { board: q('temperature', lap.board), from: q('count', garment) })]
+  const board = [
+    HEAT.because('RUN_BOARD', { boards: q('temperature', lap.board), from: q('count', garment) }),
+  ]
   return (
     <>
       <Flex gap="5" rowGap="2" align="end" wrap="wrap" mt="4">
