@@ -46,6 +46,16 @@ const NAMES: Readonly<Record<string, readonly [fileName: string, factor: number]
   share: ['sharePercent', PERCENT],
   density: ['densityGPerMl', 1000],
   cost: ['costPerKg', 1],
+  above: ['aboveMm', MM],
+  roomAir: ['roomAirKelvin', 1],
+  pallet: ['palletKelvin', 1],
+  read: ['readKelvin', 1],
+  dwell: ['dwellSeconds', 1],
+  delay: ['delaySeconds', 1],
+  lap: ['lapSeconds', 1],
+  belt: ['beltMPerMin', 1 / 60],
+  dwellSpread: ['dwellSpreadSeconds', 1],
+  filmSpread: ['filmSpreadKelvin', 1],
 }
 /** Times of day are written `08:00`. */
 const CLOCKS: ReadonlySet<string> = new Set(['from', 'to'])

@@ -59,6 +59,8 @@ export interface Tables extends InkTables {
     takes: ColumnType<number, number | undefined, number>
     station: number | null
     mount: FlashMount | null
+    /** JSON. */
+    calibration: string | null
   }
   dryer: {
     id: string
@@ -67,6 +69,8 @@ export interface Tables extends InkTables {
     heated_length: number
     belt_width: number
     heat: DryerHeat | null
+    /** JSON. */
+    calibration: string | null
   }
   frame: {
     id: string

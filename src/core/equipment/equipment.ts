@@ -3,6 +3,7 @@ import type { Hex } from '../color'
 import type { InkColour } from '../order'
 import type { Duration, Length, MeshCount } from '../quantity'
 import type { ApprovedSetting } from './approved'
+import type { FlashCalibration, TunnelCalibration } from './calibration'
 import type { InkRoom } from './inkRoom'
 import type { Prices } from './prices'
 import type { ScreenRoom, Stencil, TensionReading } from './screenRoom'
@@ -113,6 +114,7 @@ export interface FlashUnit {
   readonly station?: number | undefined
   /** It swings away, or goes out, after its dwell where no one said. */
   readonly mount?: FlashMount | undefined
+  readonly calibration?: FlashCalibration | undefined
 }
 
 export const DRYER_HEATS = { infrared: 'Infrared', gas: 'Gas, hot air' } as const
@@ -125,6 +127,7 @@ export interface Dryer {
   readonly beltWidth: Length
   /** Infrared where no one said. */
   readonly heat?: DryerHeat | undefined
+  readonly calibration?: TunnelCalibration | undefined
 }
 
 export const FRAME_STATES = {

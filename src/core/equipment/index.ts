@@ -1,4 +1,5 @@
 export * from './approved'
+export * from './calibration'
 export * from './check'
 export * from './equipment'
 export * from './inkRoom'

@@ -27,6 +27,14 @@ export const HEAT = defineRoom({
       says: 'After {limit} its middle is closed: the next colour peels in the wash.',
       source: 'a model',
     },
+    FLASH_AS_READ: {
+      says: '{unit} was read on {day}: it gives {gain} of the heat of a usual one, and a dwell is right to {spread} or so.',
+      source: 'a model',
+    },
+    FLASH_UNREAD: {
+      says: '{unit} was never read: as such units usually are, a dwell may be {spread} off. Calibrate it at Shop, Heat.',
+      source: 'a model',
+    },
     FLASH_SLOW: {
       says: '{name}: {needed} under {unit} for each garment is not practical for a print of this size. A panel, or air with it.',
       source: 'a model',
@@ -101,6 +109,10 @@ export const HEAT = defineRoom({
     },
     CURE_REACHES: {
       says: '{kind} as they usually are, as long as {dryer}, at {belt}: the film comes to {film} and is cured to {cure}, the cloth to {cloth}. Its set points are assumed: read yours.',
+      source: 'a model',
+    },
+    CURE_AS_READ: {
+      says: '{dryer} as it was read on {day}, at {belt}: the film comes to {film}, give or take {spread} K, and is cured to {cure}, the cloth to {cloth}.',
       source: 'a model',
     },
     CURE_FAST: {

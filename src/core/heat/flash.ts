@@ -22,6 +22,8 @@ const DWELLS: Readonly<Record<FlashKind, Dwell>> = {
 export const WARM_BOARD: Temperature = celsius(45)
 /** Dwells are set to half a second. */
 const HALF = 0.5
+/** So far a dwell is off at a unit that was never read, one standard deviation, s (figures of the model). */
+const UNREAD = 2.5
 /** Nobody waits so long for each garment, s (assumed). */
 const SLOW = 60
 
@@ -64,6 +66,17 @@ export function flashDwell(
   }
   if (needed !== undefined && needed > SLOW)
     reasons.push(HEAT.because('FLASH_SLOW', { ...of, needed: q('duration', needed) }))
+  const { calibration } = unit
+  reasons.push(
+    calibration
+      ? HEAT.because('FLASH_AS_READ', {
+          unit: unit.name,
+          day: calibration.on,
+          gain: q('share', calibration.gain),
+          spread: q('duration', calibration.dwellSpread),
+        })
+      : HEAT.because('FLASH_UNREAD', { unit: unit.name, spread: q('duration', UNREAD) }),
+  )
   if (wet) reasons.push(HEAT.because('FLASH_WATER'))
   reasons.push(HEAT.because('FLASH_USUAL', { low: q('duration', low), high: q('duration', high) }))
   if (cold !== undefined && needed !== undefined && cold > needed + HALF)

@@ -76,6 +76,7 @@ describe('flash', () => {
       'FLASH_PANEL',
       'FLASH_NEEDS',
       'FLASH_CLOSES',
+      'FLASH_UNREAD',
       'FLASH_USUAL',
       'FLASH_COLD',
     ])

@@ -1,4 +1,5 @@
 export * from './ambient'
+export * from './calibrate'
 export * from './cure'
 export { HEAT } from './definition'
 export * from './flash'

@@ -156,14 +156,26 @@ describe('the flash says why', () => {
       {},
     )
   it.each([
-    ['quartz', false, ['FLASH_QUARTZ', 'FLASH_NEEDS', 'FLASH_CLOSES', 'FLASH_USUAL', 'FLASH_COLD']],
+    [
+      'quartz',
+      false,
+      ['FLASH_QUARTZ', 'FLASH_NEEDS', 'FLASH_CLOSES', 'FLASH_UNREAD', 'FLASH_USUAL', 'FLASH_COLD'],
+    ],
     [
       'quartz',
       true,
-      ['FLASH_QUARTZ', 'FLASH_NEEDS', 'FLASH_CLOSES', 'FLASH_WATER', 'FLASH_USUAL', 'FLASH_COLD'],
+      [
+        'FLASH_QUARTZ',
+        'FLASH_NEEDS',
+        'FLASH_CLOSES',
+        'FLASH_UNREAD',
+        'FLASH_WATER',
+        'FLASH_USUAL',
+        'FLASH_COLD',
+      ],
     ],
-    ['air', true, ['FLASH_AIR', 'FLASH_NEEDS', 'FLASH_CLOSES', 'FLASH_USUAL', 'FLASH_COLD']],
-    ['gun', false, ['FLASH_GUN', 'FLASH_NEEDS', 'FLASH_CLOSES', 'FLASH_USUAL', 'FLASH_COLD']],
+    ['air', true, ['FLASH_AIR', 'FLASH_NEEDS', 'FLASH_CLOSES', 'FLASH_UNREAD', 'FLASH_USUAL', 'FLASH_COLD']],
+    ['gun', false, ['FLASH_GUN', 'FLASH_NEEDS', 'FLASH_CLOSES', 'FLASH_UNREAD', 'FLASH_USUAL', 'FLASH_COLD']],
   ] as const)('%s, water-based %s', (kind, wet, told) => expect(rules(flash(kind, wet))).toEqual(told))
   it('height and cool-down give their reasons', () => {
     expect(rules(flashHeight({}))).toEqual(['FLASH_HEIGHT'])

@@ -1,5 +1,5 @@
 import { choiceOf, numberOf, q, type Reason } from '../advice'
-import type { Dryer } from '../equipment'
+import type { Dryer, TunnelCalibration } from '../equipment'
 import {
   type BeltWindow,
   beltWindow,
@@ -60,18 +60,29 @@ export function cureHeat(plan: RunPlan, dryers: readonly Dryer[]): CureHeat | un
   const most = Math.min(...kinds.map((k) => MOST[k] ?? MOST_ELSE))
   const least = top.ink.water > 0 ? WATER_LEAST : numberOf(cure.inkFilm)
   const kind = dryer.heat ?? 'infrared'
-  const zones = tunnelOf(kind, dryer.heatedLength)
+  const gain = dryer.calibration?.gain ?? 1
+  const zones = tunnelOf(kind, dryer.heatedLength, 0, gain)
   const window = beltWindow(zones, load, { least, most })
   const belt = numberOf(cure.belt)
   const passed = pass(zones, load, belt, true)
   const shift =
     window.most !== undefined && belt > window.most
-      ? shiftFor(kind, dryer.heatedLength, load, belt, least)
+      ? shiftFor(kind, dryer.heatedLength, load, belt, least, gain)
       : 0
   return {
     window,
     passed,
-    reasons: told({ belt, window, passed, dryer: dryer.name, kind: KINDS[kind], least, most, shift }),
+    reasons: told({
+      belt,
+      window,
+      passed,
+      dryer: dryer.name,
+      kind: KINDS[kind],
+      least,
+      most,
+      shift,
+      calibration: dryer.calibration,
+    }),
   }
 }
 
@@ -85,15 +96,29 @@ interface Told {
   readonly most: Temperature
   /** K by which the set points would have to move. */
   readonly shift: number
+  readonly calibration: TunnelCalibration | undefined
 }
 
-function told({ belt, window, passed, dryer, kind, least, most, shift }: Told): readonly Reason[] {
+function told({
+  belt,
+  window,
+  passed,
+  dryer,
+  kind,
+  least,
+  most,
+  shift,
+  calibration,
+}: Told): readonly Reason[] {
   const inputs = { dryer, kind, belt: q('beltSpeed', belt), film: q('temperature', passed.peak) }
-  const reaches = HEAT.because('CURE_REACHES', {
-    ...inputs,
-    cure: q('share', passed.cure),
-    cloth: q('temperature', passed.cloth),
-  })
+  const comes = { ...inputs, cure: q('share', passed.cure), cloth: q('temperature', passed.cloth) }
+  const reaches = calibration
+    ? HEAT.because('CURE_AS_READ', {
+        ...comes,
+        day: calibration.on,
+        spread: q('count', Math.max(1, Math.round(calibration.filmSpread))),
+      })
+    : HEAT.because('CURE_REACHES', comes)
   if (window.most === undefined) return [reaches, HEAT.because('CURE_NEVER', { dryer })]
   const fast = { ...inputs, most: q('beltSpeed', window.most) }
   const byWater = passed.water > WATER_LEFT && passed.peak >= least

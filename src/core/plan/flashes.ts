@@ -1,10 +1,10 @@
 import { numberOf, type Overrides, type Reason } from '../advice'
 import type { FlashUnit, Press } from '../equipment'
-import { AS_TABLED, coldDwell, flashDwell, flashHeight, rackDry, type ShopAir } from '../heat'
+import { coldDwell, flashDwell, flashHeight, rackDry, type ShopAir } from '../heat'
 import type { Cloth, Placement } from '../order'
 import type { Temperature } from '../quantity'
 import type { Event } from '../sequence'
-import { boardOf, heatedCloth, wetFilm } from './heatedOf'
+import { boardOf, fittedOf, heatedCloth, wetFilm } from './heatedOf'
 import type { Separation } from './hits'
 import type { FlashPlan } from './runPlan'
 
@@ -47,10 +47,15 @@ export function planFlashes(
     const waiting = {
       board: boardOf(press),
       fabric: heatedCloth(cloth),
-      fitted: AS_TABLED,
+      fitted: fittedOf(unit),
       ambient: { air: numberOf(ambient.air), humidity: numberOf(ambient.humidity) },
       below,
-      unit: { kind: unit.kind, print: { width, height: length }, height },
+      unit: {
+        kind: unit.kind,
+        print: { width, height: length },
+        height,
+        gain: unit.calibration?.gain ?? 1,
+      },
       ...wetFilm(separation, cloth),
     }
     const dwell = flashDwell(hit, unit, waiting, boards, own)

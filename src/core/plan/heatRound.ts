@@ -57,9 +57,14 @@ export function roundOf(plan: Paced): Round | undefined {
   const flash = (at: number, name: string): Happening | undefined => {
     const f = plan.flashes[at]
     if (!f?.unit) return undefined
-    const { kind } = f.unit
-    const unit = units.get(kind) ?? { kind, print: { width, height }, height: above }
-    units.set(kind, unit)
+    const { id, kind, calibration } = f.unit
+    const unit = units.get(id) ?? {
+      kind,
+      print: { width, height },
+      height: above,
+      gain: calibration?.gain ?? 1,
+    }
+    units.set(id, unit)
     // Of an automatic each unit is lit by the stop's own clock.
     const stays = f.unit.mount === 'fixed' && press.kind === 'manual'
     return { kind: 'flash', name, unit, time: numberOf(f.dwell), least: stays ? stopOf(plan, time) : 0 }
@@ -67,7 +72,8 @@ export function roundOf(plan: Paced): Round | undefined {
   return {
     board: boardOf(press),
     fabric: heatedCloth(plan.cloth),
-    fitted: AS_TABLED,
+    // Contact and loss are the press's: any of its units that was read knows them.
+    fitted: plan.flashes.find((f) => f.unit?.calibration)?.unit?.calibration ?? AS_TABLED,
     ambient: { air: numberOf(ambient.air), humidity: numberOf(ambient.humidity) },
     happenings: [
       { kind: 'load' },

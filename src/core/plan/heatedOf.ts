@@ -1,12 +1,14 @@
 import { lightness } from '../color'
-import type { Press } from '../equipment'
+import type { FlashUnit, Press } from '../equipment'
 import {
+  AS_TABLED,
   BOARDS,
   type Board,
   type BoardKind,
   CLOTH_TAKES,
   FABRICS,
   type Fabric,
+  type Fitted,
   INK_TAKES,
   INKS,
   type InkKind,
@@ -69,4 +71,7 @@ const MATERIALS: Readonly<Record<Press['palletMaterial'], BoardKind>> = {
   'rubber-topped': 'rubber',
   wood: 'wood',
 }
+/** How a press passes heat on as its unit was read; as tabled where it never was. */
+export const fittedOf = ({ calibration }: FlashUnit): Fitted => calibration ?? AS_TABLED
+
 export const boardOf = (press: Press): Board => BOARDS[MATERIALS[press.palletMaterial]]

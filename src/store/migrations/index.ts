@@ -15,6 +15,7 @@ import { up as whiteLook } from './013_white_look'
 import { up as choke } from './014_choke'
 import { up as filmSaid } from './015_film_said'
 import { up as heat } from './016_heat'
+import { up as calibration } from './017_calibration'
 
 /** Every step from the first version on, in order. */
 export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unknown>) => Promise<void> }>> = {
@@ -34,4 +35,5 @@ export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unkn
   '014_choke': { up: choke },
   '015_film_said': { up: filmSaid },
   '016_heat': { up: heat },
+  '017_calibration': { up: calibration },
 }

@@ -1,4 +1,4 @@
-import type { Press } from '@/core/equipment'
+import { flashCalibration, type Press, tunnelCalibration } from '@/core/equipment'
 import { placed, type Row, type StoredPart } from './part'
 import type { Rows } from './write'
 
@@ -29,6 +29,7 @@ export const presses: StoredPart<'presses'> = {
           takes: f.takes,
           ...(f.station === null ? {} : { station: f.station }),
           ...(f.mount === null ? {} : { mount: f.mount }),
+          ...calibrationIn(f, flashCalibration),
         })),
         dryers: dryers.map((d) => ({
           id: d.id,
@@ -36,6 +37,7 @@ export const presses: StoredPart<'presses'> = {
           heatedLength: d.heated_length,
           beltWidth: d.belt_width,
           ...(d.heat === null ? {} : { heat: d.heat }),
+          ...calibrationIn(d, tunnelCalibration),
         })),
       },
     }
@@ -54,19 +56,35 @@ export const presses: StoredPart<'presses'> = {
     })),
     station: presses.flatMap(stationsOf),
     pressure_note: presses.flatMap(({ id, pressure }) => (pressure ? [{ ...pressure, press_id: id }] : [])),
-    flash_unit: placed(flashes).map(({ pressId, station, mount, ...f }) => ({
+    flash_unit: placed(flashes).map(({ pressId, station, mount, calibration, ...f }) => ({
       ...f,
       press_id: pressId,
       station: station ?? null,
       mount: mount ?? null,
+      calibration: calibration ? JSON.stringify(calibration) : null,
     })),
-    dryer: placed(dryers).map(({ heatedLength, beltWidth, heat, ...d }) => ({
+    dryer: placed(dryers).map(({ heatedLength, beltWidth, heat, calibration, ...d }) => ({
       ...d,
       heat: heat ?? null,
+      calibration: calibration ? JSON.stringify(calibration) : null,
       heated_length: heatedLength,
       belt_width: beltWidth,
     })),
   }),
+}
+
+/** What was read at it; what is stored wrong is as if it was never read. */
+function calibrationIn<T>(
+  { calibration }: { readonly calibration: string | null },
+  schema: { readonly validateSync: (value: unknown) => T | undefined },
+): { readonly calibration?: T } {
+  if (calibration === null) return {}
+  try {
+    const found = schema.validateSync(JSON.parse(calibration))
+    return found === undefined ? {} : { calibration: found }
+  } catch {
+    return {}
+  }
 }
 
 function pressOf(

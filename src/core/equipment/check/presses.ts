@@ -8,6 +8,7 @@ import {
   PRESS_KINDS,
   PRESSURE_SCALES,
 } from '../equipment'
+import { flashCalibration, tunnelCalibration } from './calibration'
 import { id, name, oneOf, onScale, positive, whole } from './fields'
 
 const station = yup.object({
@@ -77,6 +78,7 @@ export const pressFields = {
         takes: whole('Stations it takes', 6).default(1),
         station: whole('Station', 40).optional(),
         mount: oneOf(FLASH_MOUNTS).optional(),
+        calibration: flashCalibration,
       }),
     )
     .default([]),
@@ -88,6 +90,7 @@ export const pressFields = {
         heatedLength: positive('Heated length', 30),
         beltWidth: positive('Belt width', 5),
         heat: oneOf(DRYER_HEATS).optional(),
+        calibration: tunnelCalibration,
       }),
     )
     .default([]),

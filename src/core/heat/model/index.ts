@@ -17,11 +17,12 @@ export {
   CLOTH_TAKES,
   FABRICS,
   type Fabric,
+  type Fitted,
   INK_TAKES,
   INKS,
   type InkKind,
   type Shade,
   type WetInk,
 } from './materials'
-export { dwellOn, type Waiting } from './onWarm'
+export { dwellOn, filmAfter, type Waiting } from './onWarm'
 export { type BeltWindow, beltWindow, type Passed, pass, shiftFor, tunnelOf, WATER_LEFT } from './tunnel'

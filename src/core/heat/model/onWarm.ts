@@ -43,6 +43,20 @@ const known = new Map<string, Dwells>()
 const MOST = 500
 
 function workedOut(w: Waiting, board: number): Dwells {
+  const { s, phase, loss } = readyFor(w, board)
+  return { needed: needed(s, phase('corner'), w.ambient, loss), limit: limit(s, phase('centre')) }
+}
+
+/** Kelvin in the middle of a film so many seconds after so long a flash, on a board so warm. */
+export function filmAfter(w: Waiting, board: number, dwell: number, delay: number): number {
+  const { s, phase, loss } = readyFor(w, board)
+  last(s, phase('centre'), dwell)
+  last(s, inRoom(w.ambient, loss), delay)
+  return s.t[0] ?? board
+}
+
+/** Printed and waiting under its unit. */
+function readyFor(w: Waiting, board: number) {
   const loss = lossOf(w.board, w.fitted)
   const room = inRoom(w.ambient, loss)
   const s = onBoard(w.fabric, w.board, w.fitted, w.ambient)
@@ -52,5 +66,5 @@ function workedOut(w: Waiting, board: number): Dwells {
   print(s, w.ink, w.ambient.air)
   last(s, room, COMES)
   const phase = (spot: 'corner' | 'centre') => flashing(w.unit, seen(w.unit, spot), w.takes, w.ambient, loss)
-  return { needed: needed(s, phase('corner'), w.ambient, loss), limit: limit(s, phase('centre')) }
+  return { s, phase, loss }
 }

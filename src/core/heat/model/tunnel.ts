@@ -49,8 +49,12 @@ export const TUNNELS = {
 export type TunnelKind = keyof typeof TUNNELS
 const ENDS = { infrared: 0.25, gas: 0.3 } as const
 
-/** A tunnel of a kind with this heated length, its zones in their shares. @param shift added to every set point, K */
-export function tunnelOf(kind: TunnelKind, heated: number, shift = 0): readonly Zone[] {
+/**
+ * A tunnel of a kind with this heated length, its zones in their shares.
+ *
+ * @param shift added to every set point, K @param gain heat that its panels and its air pass on, against the table
+ */
+export function tunnelOf(kind: TunnelKind, heated: number, shift = 0, gain = 1): readonly Zone[] {
   const zones = TUNNELS[kind]
   const usual = zones.reduce((sum, z) => sum + z.length, 0)
   const hot = zones.map((z) => ({
@@ -59,6 +63,9 @@ export function tunnelOf(kind: TunnelKind, heated: number, shift = 0): readonly 
     panel: z.panel + shift,
     gas: z.gas + shift,
     under: z.under + shift,
+    exchange: Math.min(1, z.exchange * gain),
+    // Hot air is what a gas tunnel heats with.
+    ...(kind === 'gas' && { air: z.air * gain, below: z.below * gain }),
   }))
   return [mouth(ENDS[kind]), ...hot, mouth(ENDS[kind])]
 }
@@ -237,11 +244,12 @@ export function shiftFor(
   load: Load,
   speed: number,
   wanted: number,
+  gain = 1,
 ): number {
   let [low, high] = [-200, 200]
   while (high - low > 0.1) {
     const middle = (low + high) / 2
-    if (pass(tunnelOf(kind, heated, middle), load, speed).peak >= wanted) high = middle
+    if (pass(tunnelOf(kind, heated, middle, gain), load, speed).peak >= wanted) high = middle
     else low = middle
   }
   return high
