@@ -12,6 +12,7 @@ export const PAGES = [
 export const SHOP_PAGES = [
   { href: '/shop', label: 'Presses' },
   { href: '/shop/stock', label: 'Frames, squeegees, dryers' },
+  { href: '/shop/heat', label: 'Heat' },
   { href: '/shop/stencils', label: 'Stencils and light' },
   { href: '/shop/shelf', label: 'Inks and cloths' },
   { href: '/shop/method', label: 'Method and hours' },

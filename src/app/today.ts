@@ -1,6 +1,6 @@
 import type { Shop } from '@/core/equipment'
 import { groupLabel, type Order, type Run, splitOrder, WHERES } from '@/core/order'
-import { type InkNeedLine, NO_SUMMARY, type RunSummary, type ScreenJob } from '@/core/plan'
+import { type CureJob, type InkNeedLine, NO_SUMMARY, type RunSummary, type ScreenJob } from '@/core/plan'
 import { messageOf } from '@/core/quantity'
 import type { Database } from '@/store/database'
 import { loadDecisions } from '@/store/decisions'
@@ -16,7 +16,7 @@ import { renewPlans, shopStampOf, summaryStamp } from './planning'
 import { settledAt } from './settledAt'
 
 /** A run as lists show it. */
-export interface RunLine extends Omit<RunSummary, 'job' | 'inks'> {
+export interface RunLine extends Omit<RunSummary, 'job' | 'inks' | 'cure'> {
   readonly id: string
   readonly where: string
   readonly quantity: number
@@ -62,6 +62,7 @@ interface OrderLines {
   readonly lines: readonly OrderLine[]
   readonly jobs: readonly ScreenJob[]
   readonly needs: readonly InkNeedLine[]
+  readonly cures: readonly CureJob[]
   /** Orders whose plans are being renewed. */
   readonly planning: number
   readonly total: number
@@ -126,6 +127,7 @@ async function linesOf(db: Database, ids: readonly string[]): Promise<Omit<Order
   return {
     jobs: facts.flatMap((f) => f.job ?? []),
     needs: facts.flatMap((f) => f.inks),
+    cures: facts.flatMap((f) => f.cure ?? []),
     planning: stale.length,
     lines: split.map((s) => {
       const line = lineOf(s, shelf.shop)
@@ -164,7 +166,7 @@ function lineOf({ stored, runs, wrong }: Split, shop: Shop): Omit<OrderLine, 'ru
   }
 }
 
-const runLine = (run: Run, { job: _, inks: __, ...summary }: RunSummary) => ({
+const runLine = (run: Run, { job: _, inks: __, cure: ___, ...summary }: RunSummary) => ({
   ...summary,
   id: run.id,
   where: `${WHERES[run.placement.where] ?? run.placement.where}, ${groupLabel(run.group).toLowerCase()}`,
@@ -182,6 +184,7 @@ const HORIZON = 20
 export interface Ahead {
   readonly jobs: readonly ScreenJob[]
   readonly needs: readonly InkNeedLine[]
+  readonly cures: readonly CureJob[]
   /** Orders whose plans are being renewed. */
   readonly planning: number
   /** Open orders due later, which are not in it. */
@@ -202,6 +205,7 @@ export async function ahead(db: Database, also: { readonly with?: string } = {})
   return {
     jobs: found.jobs,
     needs: [...found.needs].sort((a, b) => a.due.localeCompare(b.due)),
+    cures: found.cures,
     planning: found.planning,
     later: Math.max(0, total - ids.length),
   }

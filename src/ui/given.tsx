@@ -50,7 +50,7 @@ export function Pick({
   )
 }
 
-/** A quantity typed in any unit, for a computation that is not stored; what cannot be read says so. */
+/** A quantity typed in any unit, for a computation that is not stored; what cannot be read says so. None yet: empty. */
 export function QuantityInput({
   label,
   kind,
@@ -59,7 +59,7 @@ export function QuantityInput({
 }: {
   readonly label: string
   readonly kind: Kind
-  readonly value: number
+  readonly value: number | undefined
   readonly onGive: (value: number) => void
 }) {
   const id = useId()
@@ -71,7 +71,7 @@ export function QuantityInput({
     <Labelled label={label} id={id}>
       <Input
         id={id}
-        value={text ?? writeQuantity(kind, value, units)}
+        value={text ?? (value === undefined ? '' : writeQuantity(kind, value, units))}
         aria-invalid={wrong !== undefined}
         aria-describedby={wrong === undefined ? undefined : `${id}-message`}
         onChange={(e) => {

@@ -35,6 +35,32 @@ export const HEAT = defineRoom({
       says: '{unit} was never read: as such units usually are, a dwell may be {spread} off. Calibrate it at Shop, Heat.',
       source: 'a model',
     },
+    READ_DWELL: {
+      says: 'A usual unit dries this print on a pallet of {boards} in {usual}, this one in {then}, give or take {spread}.',
+      source: 'a model',
+    },
+    READ_HEAT: {
+      says: '{gain} of the heat of a usual unit; cloth and pallet pass on {contact} of the heat, and the pallet loses {loss} below.',
+      source: 'a model',
+    },
+    READ_TUNNEL: {
+      says: '{gain} of the heat of a usual tunnel of its kind and length; the film is known to {spread} K or so.',
+      source: 'a model',
+    },
+    READ_EACH: {
+      says: '{read} was read; a usual one would give {usual}, this one gives {then}.',
+      source: 'a model',
+    },
+    READ_ODD: {
+      says: '{name} does not fit: {read} was read, and the others make it {expected}. Read it again, or leave it out.',
+      source: 'a model',
+      severity: 'Watch',
+    },
+    READ_ALONE: {
+      says: '{name} does not fit: {read} was read, where a usual one gives {expected}. Read it again.',
+      source: 'a model',
+      severity: 'Watch',
+    },
     FLASH_SLOW: {
       says: '{name}: {needed} under {unit} for each garment is not practical for a print of this size. A panel, or air with it.',
       source: 'a model',
@@ -139,6 +165,12 @@ export const HEAT = defineRoom({
       says: 'No belt speed cures this print in such a tunnel as {dryer}: set it hotter, or take another.',
       source: 'a model',
       severity: 'Watch',
+    },
+    DESK_SAME: { says: 'As it runs: nothing changes.', source: 'geometry' },
+    DESK_BELT: { says: 'The belt from {from} to {belt}; the set points stay.', source: 'geometry' },
+    DESK_FILM: {
+      says: 'The film from {was} to {film}: set points about {shift}, the belt from {from} to {belt}. Wait some {time} until the tunnel is even, and send a strip through before the first garment.',
+      source: 'assumed',
     },
     CURE_READ: {
       says: 'Read it in the ink film with a wire probe; an infrared gun sees the surface only.',

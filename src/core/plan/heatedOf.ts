@@ -74,4 +74,6 @@ const MATERIALS: Readonly<Record<Press['palletMaterial'], BoardKind>> = {
 /** How a press passes heat on as its unit was read; as tabled where it never was. */
 export const fittedOf = ({ calibration }: FlashUnit): Fitted => calibration ?? AS_TABLED
 
-export const boardOf = (press: Press): Board => BOARDS[MATERIALS[press.palletMaterial]]
+/** What a pallet is as a heated board. */
+export const boardKindOf = (material: Press['palletMaterial']): BoardKind => MATERIALS[material]
+export const boardOf = (press: Press): Board => BOARDS[boardKindOf(press.palletMaterial)]

@@ -2,6 +2,7 @@ import { type Reason, settled } from '../advice'
 import type { Shop } from '../equipment'
 import type { Order } from '../order'
 import { messageOf } from '../quantity'
+import { type CureJob, cureJobOf } from './dryerDesk'
 import { type InkNeedLine, inkNeedsOf } from './inkNeeds'
 import { runOf } from './ordering'
 import { plan } from './plan'
@@ -19,6 +20,7 @@ export interface RunSummary {
   readonly open: readonly Reason[]
   readonly job: ScreenJob | undefined
   readonly inks: readonly InkNeedLine[]
+  readonly cure: CureJob | undefined
   /** How many settings differ from the last released revision; none when there is none. */
   readonly changed: number | undefined
   /** Why no plan could be made of what is stored, in one sentence; empty as a rule. */
@@ -26,7 +28,7 @@ export interface RunSummary {
 }
 
 /** Goes up when a summary holds other facts than before: what was kept is computed anew. */
-export const SUMMARY_FACTS = 8
+export const SUMMARY_FACTS = 9
 
 export const NO_SUMMARY: RunSummary = {
   press: '',
@@ -36,6 +38,7 @@ export const NO_SUMMARY: RunSummary = {
   open: [],
   job: undefined,
   inks: [],
+  cure: undefined,
   changed: undefined,
   wrong: '',
 }
@@ -63,6 +66,7 @@ export function summarize({ order, runId, decisions, last }: RunAsk, shop: Shop)
       screens: screensOf(p),
       job: screenJobOf(order, p),
       inks: inkNeedsOf(order, p),
+      cure: cureJobOf(order, p),
       open: p.warnings.filter((w) => w.severity !== 'Note'),
       changed: last && planChanges(last, p).length,
     }

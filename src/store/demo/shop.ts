@@ -1,5 +1,6 @@
 import { DEFAULT_METHOD } from '@/core/advice'
 import {
+  type FlashCalibration,
   frameStock,
   type ScreenRoom,
   type Shop,
@@ -8,7 +9,7 @@ import {
   USUAL_PRICES,
   USUAL_SCREENS,
 } from '@/core/equipment'
-import { mm, perCm } from '@/core/quantity'
+import { celsius, mm, perCm } from '@/core/quantity'
 import { DEMO_INK_ROOM } from './inkRoom'
 
 const DEMO_SCREENS: ScreenRoom = {
@@ -47,6 +48,23 @@ const DEMO_SCREENS: ScreenRoom = {
 }
 
 /** All invented. */
+/** One unit of the shop was read; the others are as such units usually are. */
+const QUARTZ_READ: FlashCalibration = {
+  on: '2026-10-12',
+  above: mm(65),
+  roomAir: celsius(22),
+  humidity: 0.5,
+  readings: [
+    { of: 'hot', pallet: celsius(30), dwell: 4, delay: 1.5, read: 367.1 },
+    { of: 'touch', pallet: celsius(30), dwell: 4 },
+    { of: 'pallet', laps: 40, dwell: 4, lap: 40, read: 326.6 },
+  ],
+  gain: 0.955,
+  contact: 0.942,
+  loss: 1.066,
+  dwellSpread: 0.31,
+}
+
 export const DEMO_SHOP: Shop = {
   name: 'Gannet Wharf Printroom',
   method: DEFAULT_METHOD,
@@ -98,7 +116,7 @@ export const DEMO_SHOP: Shop = {
   ],
   flashes: [
     { id: 'panel', name: 'Black panel', kind: 'panel', pressId: 'four', takes: 1 },
-    { id: 'quartz', name: 'Quartz', kind: 'quartz', pressId: 'six', takes: 1 },
+    { id: 'quartz', name: 'Quartz', kind: 'quartz', pressId: 'six', takes: 1, calibration: QUARTZ_READ },
     { id: 'quartz-a', name: 'Quartz A', kind: 'quartz', pressId: 'twelve', takes: 1, station: 2 },
     { id: 'quartz-b', name: 'Quartz B', kind: 'quartz', pressId: 'twelve', takes: 1, station: 9 },
   ],

@@ -31,7 +31,7 @@ const ROUNDS = 30
  *
  * @param priors one standard deviation of each logarithm before anything is read
  */
-export function fit(reads: readonly Read[], priors: readonly number[]): Fit {
+export function explained(reads: readonly Read[], priors: readonly number[]): Fit {
   const rows: readonly Read[] = [
     ...reads,
     ...priors.map((spread, i): Read => ({ read: 0, spread, model: (logs) => logs[i] ?? 0 })),
@@ -106,7 +106,7 @@ export function oddOne(reads: readonly Read[], priors: readonly number[]): numbe
     f.times.reduce((sum, t, i) => sum + (Math.log(t) / (priors[i] ?? 1)) ** 2, 0)
   const without = reads.map((_, i) =>
     cost(
-      fit(
+      explained(
         reads.filter((_r, k) => k !== i),
         priors,
       ),

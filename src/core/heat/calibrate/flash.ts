@@ -13,7 +13,7 @@ import {
   INKS,
   type Waiting,
 } from '../model'
-import { type Fit, fit, isSound, oddOne, type Read, spreadOf } from './fit'
+import { explained, type Fit, isSound, oddOne, type Read, spreadOf } from './fit'
 import { truly } from './gun'
 
 /** A flash unit at a press as it is read: one plain white base on a white cotton tee, so that nothing else is unknown. */
@@ -83,11 +83,11 @@ export function expected(test: FlashTest, reading: FlashReading, logs: readonly 
 }
 
 /** A reading in the terms of the model: a gun sees the room mirrored in wet ink. */
-const valueOf = (test: FlashTest, reading: FlashReading): number =>
+const inModel = (test: FlashTest, reading: FlashReading): number =>
   reading.of === 'touch' ? reading.dwell : reading.of === 'hot' ? truly(reading.read, test.air) : reading.read
 
 const readOf = (test: FlashTest, reading: FlashReading): Read => ({
-  read: valueOf(test, reading),
+  read: inModel(test, reading),
   spread: SPREADS[reading.of],
   model: (logs) => expected(test, reading, logs),
 })
@@ -118,11 +118,11 @@ export interface Refused {
 export function calibrateFlash(test: FlashTest, readings: readonly FlashReading[]): Calibrated | Refused {
   if (readings.length === 0) throw new RangeError('Nothing was read')
   const reads = readings.map((r) => readOf(test, r))
-  const found = fit(reads, PRIORS)
+  const found = explained(reads, PRIORS)
   if (!isSound(found)) {
     const odd = reads.length === 1 ? 0 : oddOne(reads, PRIORS)
     const others = reads.filter((_, i) => i !== odd)
-    const logs = fit(others, PRIORS).times.map(Math.log)
+    const logs = explained(others, PRIORS).times.map(Math.log)
     return { odd, read: reads[odd]?.read ?? 0, expected: reads[odd]?.model(logs) ?? 0 }
   }
   const logs = found.times.map(Math.log)

@@ -1,7 +1,7 @@
 import type { DryerHeat, TunnelCalibration, TunnelReading } from '../../equipment'
 import type { Length, Temperature } from '../../quantity'
 import { CLOTH_TAKES, FABRICS, INK_TAKES, INKS, pass, tunnelOf, USUAL_AMBIENT } from '../model'
-import { fit, isSound, oddOne, type Read, spreadOf } from './fit'
+import { explained, isSound, oddOne, type Read, spreadOf } from './fit'
 import type { Refused } from './flash'
 
 /** A tunnel as it is read: a strip or probe in one plain white base on a white cotton tee. */
@@ -44,10 +44,10 @@ export function calibrateTunnel(
   const reads = readings.map(
     (r): Read => ({ read: r.read, spread: STRIP, model: ([log]) => peakIn(test, r.belt, log) }),
   )
-  const found = fit(reads, [PRIOR])
+  const found = explained(reads, [PRIOR])
   if (!isSound(found)) {
     const odd = reads.length === 1 ? 0 : oddOne(reads, [PRIOR])
-    const logs = fit(
+    const logs = explained(
       reads.filter((_, i) => i !== odd),
       [PRIOR],
     ).times.map(Math.log)
