@@ -73,3 +73,26 @@ test('heat: the dryer says what it does at the planned belt, and why', async ({ 
   await expect(page.getByRole('complementary', { name: 'Why' })).toContainText('a model')
   await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('Saved')
 })
+
+test('heat: a print that sticks: what the run rules out, and the one question that separates the causes', async ({
+  page,
+}) => {
+  await open(page, '/orders/O-1001/heat')
+  const sticks = page.getByRole('group', { name: /^Sticks under / }).first()
+  await expect(sticks).toContainText(/gelled/)
+  await sticks.getByRole('button', { name: 'it is still tacky' }).press('Enter')
+  await expect(sticks).toContainText('Still tacky when cool: it is under-gelled.')
+  await sticks.getByRole('button', { name: 'it lets go' }).press('Enter')
+  await expect(sticks).toContainText('Tacky while hot, dry once cool: it is too hot.')
+  await expect(sticks).not.toContainText('Still tacky')
+})
+
+test('sequence: film, cloth and board of a garment stand under the strip', async ({ page }) => {
+  await open(page, '/orders/O-1001/sequence')
+  await expect(page.getByRole('heading', section('Heat on the way round'))).toBeVisible()
+  const board = page.locator('[data-why="Board"]')
+  await expect(board).toHaveText('22 °C')
+  await page.getByRole('slider', { name: 'Garment' }).press('End')
+  await expect.poll(async () => Number.parseFloat((await board.textContent()) ?? '')).toBeGreaterThan(35)
+  await expect(page.getByRole('img', { name: 'Film, cloth and board of this garment' })).toBeVisible()
+})

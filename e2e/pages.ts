@@ -9,6 +9,7 @@ export const PAGES = {
   rules: '/rules',
   shop: '/shop',
   stock: '/shop/stock',
+  heatDesk: '/shop/heat',
   stencils: '/shop/stencils',
   screenRoom: '/screens',
   light: '/screens/light',

@@ -6,6 +6,7 @@ import {
   momentsOf,
   movesOf,
   plan,
+  stickingIn,
   type VariantAsk,
   waysOf,
   whiteVariants,
@@ -14,7 +15,7 @@ import {
 const variants = (ask: VariantAsk) => ({ bases: baseVariants(ask), whites: whiteVariants(ask) })
 export type Variants = ReturnType<typeof variants>
 
-const planner = { plan, variants, waysOf, movesOf, heatOf, momentsOf, cureHeat }
+const planner = { plan, variants, waysOf, movesOf, heatOf, momentsOf, stickingIn, cureHeat }
 export type Planner = typeof planner
 
 expose(planner)

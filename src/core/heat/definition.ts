@@ -167,9 +167,9 @@ export const HEAT = defineRoom({
       severity: 'Watch',
     },
     DESK_SAME: { says: 'As it runs: nothing changes.', source: 'geometry' },
-    DESK_BELT: { says: 'The belt from {from} to {belt}; the set points stay.', source: 'geometry' },
+    DESK_BELT: { says: 'The belt from {from} to {belt}.', source: 'geometry' },
     DESK_FILM: {
-      says: 'The film from {was} to {film}: set points about {shift}, the belt from {from} to {belt}. Wait some {time} until the tunnel is even, and send a strip through before the first garment.',
+      says: 'The film from {was} to {film}: set points about {shift}. Wait some {time} until the tunnel is even, and send a strip through before the first garment.',
       source: 'assumed',
     },
     CURE_READ: {

@@ -67,18 +67,20 @@ const settling = (from: CureJob, to: CureJob): Duration =>
 /** What has to be done at the tunnel from one job to the next. */
 function changeTo(job: CureJob, before: CureJob | undefined): readonly Reason[] {
   if (!before) return []
-  const belt = { from: q('beltSpeed', before.belt), belt: q('beltSpeed', job.belt) }
-  if (!isSameFilm(before, job))
-    return [
-      HEAT.because('DESK_FILM', {
-        ...belt,
-        was: q('temperature', before.film),
-        film: q('temperature', job.film),
-        shift: `${Math.round(Math.abs(job.film - before.film))} K ${job.film > before.film ? 'higher' : 'lower'}`,
-        time: q('duration', settling(before, job)),
-      }),
-    ]
-  return isSameBelt(before, job) ? [HEAT.because('DESK_SAME')] : [HEAT.because('DESK_BELT', belt)]
+  const belt = isSameBelt(before, job)
+    ? []
+    : [HEAT.because('DESK_BELT', { from: q('beltSpeed', before.belt), belt: q('beltSpeed', job.belt) })]
+  if (isSameFilm(before, job)) return belt.length > 0 ? belt : [HEAT.because('DESK_SAME')]
+  const shift = Math.round(Math.abs(job.film - before.film))
+  return [
+    HEAT.because('DESK_FILM', {
+      was: q('temperature', before.film),
+      film: q('temperature', job.film),
+      shift: `${shift} K ${job.film > before.film ? 'higher' : 'lower'}`,
+      time: q('workTime', settling(before, job)),
+    }),
+    ...belt,
+  ]
 }
 
 /**

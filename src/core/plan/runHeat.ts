@@ -47,6 +47,8 @@ export interface RunHeat {
   readonly settles: { readonly garment: number; readonly board: Temperature } | undefined
   readonly reasons: readonly Reason[]
   readonly safe: Temperature
+  /** The press, and seconds of its stop where it is an automatic. */
+  readonly pace: { readonly name: string; readonly stop: Duration | undefined }
 }
 
 /** The lap that a garment goes, counted from 0. */
@@ -116,6 +118,7 @@ export function heatOf(plan: RunPlan): RunHeat | undefined {
         : []),
     ],
     safe: SAFE.tacky,
+    pace: { name: plan.press.name, stop: plan.press.kind === 'automatic' ? stop : undefined },
   }
 }
 

@@ -13,6 +13,7 @@ import {
   type RunHeat,
   type RunPlan,
   runOf,
+  type Sticking,
   type Way,
 } from '@/core/plan'
 import type { Planner, Variants } from '@/workers/planner'
@@ -144,6 +145,12 @@ export function useMoments(heat: RunHeat | undefined, lap: Lap | undefined): rea
     () => (heat && lap ? () => planner().momentsOf(heat.round, lap) : undefined),
     [heat, lap],
   )
+  return useLatest(ask)
+}
+
+/** Why each print on a flashed film may stick. */
+export function useSticking(heat: RunHeat): readonly Sticking[] | undefined {
+  const ask = useMemo(() => () => planner().stickingIn(heat), [heat])
   return useLatest(ask)
 }
 

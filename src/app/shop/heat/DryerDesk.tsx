@@ -1,7 +1,7 @@
 'use client'
 
 import { Box, Flex } from '@chakra-ui/react'
-import { message } from '@/core/advice'
+import { message, type Reason } from '@/core/advice'
 import { type CureJob, dryerDesk } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
 import { sayDay } from '@/ui/day'
@@ -37,8 +37,12 @@ export function DryerDesk({ cures, planning, later }: Props) {
   )
 }
 
+/** Narrow pages say what changes under the job. */
+const WIDE = { base: 'none', lg: 'table-cell' } as const
+
 function Tunnel({ name, lines }: { readonly name: string; readonly lines: ReturnType<typeof dryerDesk> }) {
   const { units } = useSettings()
+  const said = (change: readonly Reason[]) => change.map((r) => message(r, units)).join(' ')
   return (
     <Box mb="5">
       <Flex gap="3" align="baseline" mb="1">
@@ -54,16 +58,20 @@ function Tunnel({ name, lines }: { readonly name: string; readonly lines: Return
               <th>Due</th>
               <th>Job</th>
               <th className="num">Pieces</th>
-              <th>Ink</th>
+              <Box as="th" display={WIDE}>
+                Ink
+              </Box>
               <th className="num">Film</th>
               <th className="num">Belt</th>
-              <th>Before it</th>
+              <Box as="th" display={WIDE}>
+                Before it
+              </Box>
             </tr>
           </thead>
           <tbody>
             {lines.map(({ job, change }) => (
               <tr key={job.runId}>
-                <td>{sayDay(job.due)}</td>
+                <td>{sayDay(job.due, 'd MMM')}</td>
                 <td>
                   <Link href={`/orders/${job.orderId}/heat?run=${job.runId}`} textDecoration="underline">
                     {job.words}
@@ -71,9 +79,14 @@ function Tunnel({ name, lines }: { readonly name: string; readonly lines: Return
                   <Box color="soft" fontSize="small">
                     {job.runId}
                   </Box>
+                  <Box display={{ base: 'block', lg: 'none' }} fontSize="small">
+                    {said(change)}
+                  </Box>
                 </td>
                 <td className="num">{job.pieces}</td>
-                <td>{job.inks}</td>
+                <Box as="td" display={WIDE}>
+                  {job.inks}
+                </Box>
                 <td className="num">
                   <Box as="span" fontSize="lead" fontWeight="650">
                     <AskNumber label={`Film of ${job.runId}`} reasons={job.reasons}>
@@ -88,7 +101,9 @@ function Tunnel({ name, lines }: { readonly name: string; readonly lines: Return
                     </AskNumber>
                   </Box>
                 </td>
-                <td>{change.map((r) => message(r, units)).join(' ')}</td>
+                <Box as="td" display={WIDE}>
+                  {said(change)}
+                </Box>
               </tr>
             ))}
           </tbody>

@@ -13,7 +13,8 @@ import { Section, TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { useSettings } from '@/ui/settings'
 import { useOrder } from '../orderContext'
-import { useMoves } from '../usePlan'
+import { useHeat, useMoves } from '../usePlan'
+import { OneLap } from './heat/OneLap'
 import { Cycle } from './lap/Cycle'
 import { Heads } from './lap/Heads'
 import { MoveOutcome } from './lap/MoveOutcome'
@@ -81,6 +82,7 @@ export function SequenceStage({ plan }: PlanProps) {
           </Box>
         )}
       </Section>
+      {plan.sequence.fits && <HeatOnTheWay plan={plan} />}
       {plan.sequence.fits && <SequenceFigures plan={plan} />}
       <PrintsInTurn plan={plan} />
       <Heads plan={plan} />
@@ -126,6 +128,17 @@ function WorkedStrip({ plan, scale }: PlanProps & { readonly scale: 'places' | '
       {carried && <MoveOutcome plan={plan} carried={carried} move={moves?.[carried.place]} />}
     </>
   )
+}
+
+/** Film, cloth and board under the strip, on a garment's way round; nothing where nothing is flashed. */
+function HeatOnTheWay({ plan }: PlanProps) {
+  const heat = useHeat(plan)
+  const isFlashed = plan.flashes.some((f) => f.unit)
+  return isFlashed ? (
+    <Section title="Heat on the way round">
+      <Box minHeight="23rem">{heat && <OneLap plan={plan} heat={heat} />}</Box>
+    </Section>
+  ) : null
 }
 
 function DoesNotFit({ plan }: PlanProps) {

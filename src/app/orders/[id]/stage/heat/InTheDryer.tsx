@@ -25,13 +25,16 @@ export function InTheDryer({ plan }: PlanProps) {
   const { window, passed, reasons } = cure
   const first = reasons.slice(0, 1)
   const chosen = plan.cure.dryer && choiceOf(plan.cure.dryer)
-  const gas = shelf.shop.dryers.find((d) => d.id === chosen)?.heat === 'gas'
+  const dryer = shelf.shop.dryers.find((d) => d.id === chosen)
+  const tunnel = dryer?.calibration
+    ? `${dryer.name} as it was read`
+    : `a usual ${dryer?.heat === 'gas' ? 'gas' : 'infrared'} tunnel`
   const most = window.most !== undefined && writeQuantity('beltSpeed', window.most, units)
   const least = window.least !== undefined && showQuantity('beltSpeed', window.least, units).number
   return (
     <Box mt="4" minHeight="22rem">
       <Flex columnGap="7" rowGap="2" align="end" wrap="wrap" mb="2">
-        <Headline label={`Film, in a usual ${gas ? 'gas' : 'infrared'} tunnel`}>
+        <Headline label={`Film, in ${tunnel}`}>
           <AskNumber label="Film in the tunnel" reasons={first}>
             <Measure kind="temperature" value={passed.peak} />
           </AskNumber>

@@ -1,0 +1,108 @@
+'use client'
+
+import { Box, Flex } from '@chakra-ui/react'
+import { useDeferredValue, useState } from 'react'
+import { q } from '@/core/advice'
+import { HEAT } from '@/core/heat'
+import { lapAt, type RunHeat } from '@/core/plan'
+import { AskNumber } from '@/ui/AskNumber'
+import { Input } from '@/ui/elements'
+import { Measure } from '@/ui/Measure'
+import { Headline } from '@/ui/parts'
+import { useMoments } from '../../usePlan'
+import type { PlanProps } from '../planProps'
+import { LapTrace } from './LapTrace'
+
+/** Drawn here: the browser's own slider gives blue light, and a screen room wants none. */
+const LINE = { height: '2px', background: 'var(--chakra-colors-ink)' }
+const KNOB = {
+  appearance: 'none',
+  width: '1.1rem',
+  height: '1.1rem',
+  border: 'none',
+  borderRadius: '9999px',
+  background: 'var(--chakra-colors-ink)',
+}
+const SLIDER = {
+  appearance: 'none',
+  background: 'transparent',
+  height: '1.5rem',
+  '&::-webkit-slider-runnable-track': LINE,
+  '&::-moz-range-track': LINE,
+  '&::-webkit-slider-thumb': { ...KNOB, marginTop: 'calc(1px - 0.55rem)' },
+  '&::-moz-range-thumb': KNOB,
+} as const
+
+/** One garment on its way round, chosen by a slider. */
+export function OneLap({ plan, heat }: PlanProps & { readonly heat: RunHeat }) {
+  const pieces = Math.max(1, plan.run.quantity)
+  const [wanted, setWanted] = useState(1)
+  const garment = Math.min(wanted, pieces)
+  const lap = lapAt(heat, useDeferredValue(garment))
+  const moments = useMoments(heat, lap)
+  if (!lap) return null
+  const board = [
+    HEAT.because('RUN_BOARD', { boards: q('temperature', lap.board), from: q('count', garment) }),
+  ]
+  return (
+    <>
+      <Flex gap="5" rowGap="2" align="end" wrap="wrap" mt="4">
+        <Box as="label" flex="1 1 16rem">
+          <Box fontSize="small" color="soft">
+            {`Garment ${garment} of ${pieces}`}
+          </Box>
+          <Input
+            type="range"
+            aria-label="Garment"
+            min={1}
+            max={pieces}
+            step={1}
+            value={garment}
+            onChange={(e) => setWanted(Number(e.target.value))}
+            width="100%"
+            css={SLIDER}
+          />
+        </Box>
+        <Headline label="Board">
+          <AskNumber label="Board" reasons={board}>
+            <Measure kind="temperature" value={lap.board} />
+          </AskNumber>
+        </Headline>
+        {lap.flashes.map((f) => (
+          <Headline key={f.name} label={`${f.name}, just flashed`}>
+            <AskNumber
+              label={`${f.name}, just flashed`}
+              reasons={[
+                HEAT.because('RUN_READ', {
+                  name: f.name,
+                  film: q('temperature', f.peak),
+                  dwell: q('duration', f.time),
+                  cloth: q('temperature', f.cloth),
+                }),
+              ]}
+            >
+              <Measure kind="temperature" value={f.peak} />
+            </AskNumber>
+          </Headline>
+        ))}
+        {lap.prints.map((p) => (
+          <Headline key={p.name} label={`under ${p.name}`}>
+            <AskNumber
+              label={`Film under ${p.name}`}
+              reasons={[
+                HEAT.because('RUN_NEXT', {
+                  name: p.name,
+                  film: q('temperature', p.film),
+                  safe: q('temperature', heat.safe),
+                }),
+              ]}
+            >
+              <Measure kind="temperature" value={p.film} />
+            </AskNumber>
+          </Headline>
+        ))}
+      </Flex>
+      {moments && <LapTrace moments={moments} heat={heat} />}
+    </>
+  )
+}
