@@ -9,6 +9,7 @@ import {
   type RunAsk,
   type RunPlan,
   type RunSummary,
+  type SheetHeat,
   SUMMARY_FACTS,
 } from '@/core/plan'
 import { changeStamp, type Database } from '@/store/database'
@@ -39,6 +40,13 @@ export const planRun = ({ order, shop, decisions }: PlanAsk): Promise<RunPlan> =
 /** The same with costs, finish times, other ways and the order of its prints. @throws TooLong */
 export const planInFull = ({ order, shop, decisions }: PlanAsk) =>
   office.ask((api) => api.planWithBesides(order, shop, decisions), { limit: LIMIT })
+
+/** What the sheet says of the heat of a plan; nothing of one that an older program released without what heat follows from. */
+export const heatForSheet = (plan: RunPlan): Promise<readonly SheetHeat[]> =>
+  office.ask((api) => api.sheetHeatOf(plan), { limit: LIMIT }).catch((error) => {
+    if (error instanceof Cancelled || error instanceof TooLong) throw error
+    return []
+  })
 
 /** How many settings of a run another shop would change. */
 export const alteredBy = (order: Order, before: Shop, after: Shop, decisions: Decisions): Promise<number> =>

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { plan } from '@/core/plan'
+import { plan, sheetHeatOf } from '@/core/plan'
 import { type JobFile, readJob } from './job'
 import { pagesOf } from './pdfWords.fixtures'
 import { sheetOf } from './sheet'
@@ -9,7 +9,8 @@ import { sheetPdf } from './sheetPdf'
 const read = readJob(readFileSync('docs/formats/job.example.json', 'utf8'))
 if (!read.ok) throw new Error(read.wrong.join('\n'))
 const { order, shop, decisions }: JobFile = read.job
-const facts = { order, plan: plan(order, shop, decisions), shopName: shop.name }
+const planned = plan(order, shop, decisions)
+const facts = { order, plan: planned, shopName: shop.name, heat: sheetHeatOf(planned) }
 const MARK = { number: 2, code: 'K7Q2M', releasedAt: '2026-11-23T09:10:00' }
 
 const squeezed = (text: string) => text.replace(/\s+/g, '')
@@ -38,6 +39,16 @@ describe('the set-up sheet', () => {
       }
     },
   )
+  it('says how each flash changes along the run, and what a gun finds; nothing where no one worked it out', () => {
+    const { heat } = sheetOf(facts, 'metric', MARK)
+    expect(heat.map((h) => h.name)).toEqual(facts.heat.map((h) => `Flash after ${h.name}:`))
+    expect(heat.length).toBeGreaterThan(0)
+    for (const { words } of heat)
+      expect(words).toMatch(
+        /^[\d.]+\ss(, from garment \d+ [\d.]+\ss)*, a gun finds \d+\s°C at once after [\d.]+\ss$/,
+      )
+    expect(sheetOf({ ...facts, heat: [] }, 'metric').heat).toEqual([])
+  })
   it('embeds its fonts and draws with vectors, without a picture', async () => {
     const pdf = (await sheetPdf(facts, 'metric', undefined)).toString('latin1')
     expect(pdf).toMatch(/\/FontFile[23]?\b/)

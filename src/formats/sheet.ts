@@ -2,7 +2,7 @@ import { format, parseISO } from 'date-fns'
 import { choiceOf, message, numberOf, type Severity } from '@/core/advice'
 import type { Cure } from '@/core/heat'
 import { type Order, WHERES } from '@/core/order'
-import type { Cell, FlashPlan, HitPlan, RunPlan } from '@/core/plan'
+import type { Cell, FlashPlan, HitPlan, RunPlan, SheetHeat } from '@/core/plan'
 import { isDay, type Kind, type System, writeQuantity } from '@/core/quantity'
 import type { Hold } from '@/core/stroke'
 
@@ -30,6 +30,8 @@ export interface SheetContent {
   readonly hitHead: readonly string[]
   readonly hits: readonly (readonly string[])[]
   readonly facts: readonly { readonly label: string; readonly text: string }[]
+  /** Each flash along the run. */
+  readonly heat: readonly { readonly name: string; readonly words: string }[]
   readonly sizes: readonly string[]
   readonly garments: readonly { readonly name: string; readonly counts: readonly string[] }[]
   readonly placing: readonly { readonly length: string; readonly words: string }[]
@@ -50,6 +52,8 @@ export interface SheetFacts {
   readonly order: Order
   readonly plan: RunPlan
   readonly shopName: string
+  /** What heat does along the run, where it was worked out. */
+  readonly heat?: readonly SheetHeat[]
 }
 
 /** The sheet has room for so many warnings, and for so much of the customer's notes. */
@@ -58,7 +62,7 @@ const NOTES = 180
 
 /** What the crew holds at the press, for a plan as it is now (a draft) or as it was released. */
 export function sheetOf(
-  { order, plan, shopName }: SheetFacts,
+  { order, plan, shopName, heat = [] }: SheetFacts,
   units: System,
   mark?: SheetMark,
 ): SheetContent {
@@ -101,6 +105,7 @@ export function sheetOf(
     ],
     hits: hitRows(plan, write),
     facts: factsOf(plan, write),
+    heat: heat.map((h) => heatWords(h, write)),
     sizes,
     garments: run.lines.map((l) => ({
       name: `${l.style}, ${l.cloth.name}`,
@@ -171,6 +176,17 @@ function factsOf(plan: RunPlan, write: Write): SheetContent['facts'] {
     ...fact('Time, roughly', plan.time?.total.range.map((x) => write('workTime', x)).join(' to ')),
   ]
 }
+
+/** A dwell as it changes along the run, and what a gun finds right after the flash as it is set. */
+const heatWords = ({ name, schedule, set, film }: SheetHeat, write: Write): SheetContent['heat'][number] => ({
+  name: `Flash after ${name}:`,
+  words: [
+    ...schedule.map((s) =>
+      s.from === 1 ? write('duration', s.time) : `from garment ${s.from} ${write('duration', s.time)}`,
+    ),
+    `a gun finds ${write('temperature', film)} at once after ${write('duration', set)}`,
+  ].join(', '),
+})
 
 /** As it is set, and what the first prints want. */
 const dwellWords = ({ dwell, cold }: FlashPlan, write: Write): string =>

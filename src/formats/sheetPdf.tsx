@@ -226,6 +226,11 @@ function SheetPage({
           </View>
         </View>
         <View style={{ marginTop: 6 }}>
+          {content.heat.map((h) => (
+            <Text key={h.name}>
+              {h.name} {h.words}
+            </Text>
+          ))}
           {content.notes ? <Text>From the order: {content.notes}</Text> : null}
           {content.warnings.map((w) => (
             <Text key={w.text}>

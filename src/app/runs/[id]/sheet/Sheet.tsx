@@ -146,6 +146,11 @@ export function Sheet({ facts, mark, standing }: SheetProps) {
           </Box>
         </Grid>
         <Box mt="2" fontSize="body">
+          {content.heat.map((h) => (
+            <Box key={h.name}>
+              <strong>{h.name}</strong> {h.words}
+            </Box>
+          ))}
           {content.notes && (
             <Box mb="1">
               <strong>From the order:</strong> {content.notes}

@@ -2,6 +2,7 @@ import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { planChanges } from '@/core/plan'
 import { changeStamp, database } from '@/store/database'
+import { heatForSheet } from '../../../planning'
 import { Seen } from '../../../Seen'
 import { type RunRead, readRun } from '../../readRun'
 import { Sheet } from './Sheet'
@@ -36,14 +37,16 @@ export default async function SheetPage({ params, searchParams }: Props) {
       ? read.revisions.find((r) => r.number === Number(revision))
       : read.revisions.at(-1)
   const now = revision ? undefined : read.now
-  if (!wanted && !now) notFound()
+  const shown = wanted ?? now
+  if (!shown) notFound()
+  const facts = { ...shown, heat: await heatForSheet(shown.plan) }
   return (
     <>
       <Seen stamp={stamp} />
       {wanted ? (
-        <Sheet facts={wanted} mark={wanted} standing={standingOf(read, wanted.number)} />
+        <Sheet facts={facts} mark={wanted} standing={standingOf(read, wanted.number)} />
       ) : (
-        now && <Sheet facts={now} standing="Draft, not released" />
+        <Sheet facts={facts} standing="Draft, not released" />
       )}
     </>
   )

@@ -1,5 +1,6 @@
 import { sheetPdf } from '@/formats/sheetPdf'
 import { database } from '@/store/database'
+import { heatForSheet } from '../../../../planning'
 import { readRun } from '../../../../runs/readRun'
 import { answered, file, nothing, printed } from '../../../answer'
 
@@ -17,7 +18,8 @@ export async function GET(
     const facts = revision ?? (wanted === null ? now : undefined)
     if (!facts) return nothing(wanted === null ? `sheet of run ${id}` : `revision ${wanted} of run ${id}`)
     const { units, paper } = printed(request)
-    const pdf = await sheetPdf(facts, units, revision, paper)
+    const heat = await heatForSheet(facts.plan)
+    const pdf = await sheetPdf({ ...facts, heat }, units, revision, paper)
     return file(pdf, 'application/pdf', `${id}${revision ? `-${revision.number}` : '-draft'}.pdf`)
   })
 }
