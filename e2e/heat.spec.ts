@@ -96,3 +96,23 @@ test('sequence: film, cloth and board of a garment stand under the strip', async
   await expect.poll(async () => Number.parseFloat((await board.textContent()) ?? '')).toBeGreaterThan(35)
   await expect(page.getByRole('img', { name: 'Film, cloth and board of this garment' })).toBeVisible()
 })
+
+test('today: the air of the shop is said in one tap, and every run of today follows', async ({ page }) => {
+  await open(page, '/')
+  const air = page.getByRole('group', { name: 'Air of the shop today' })
+  await expect(air).toContainText('22 °C')
+  await air.getByRole('button', { name: 'cold damp morning' }).press('Enter')
+  await expect(air).toContainText('8 °C')
+  await open(page, '/orders/O-1003/heat')
+  await expect(page.locator('[data-advice="air"]')).toHaveText('8 °C')
+  await page.locator('[data-advice="air"]').press('w')
+  await expect(page.getByRole('complementary', { name: 'Why' })).toContainText('As it was said on')
+  // Typed, out of range, and back.
+  await open(page, '/')
+  await air.getByRole('button', { name: 'type it' }).click()
+  await air.getByLabel('Air', { exact: true }).fill('120')
+  await air.getByRole('button', { name: 'Say it' }).click()
+  await expect(air.getByRole('alert')).toHaveText('So hot is no shop.')
+  await air.getByRole('button', { name: 'usual day' }).click()
+  await expect(air).toContainText('22 °C')
+})

@@ -3,6 +3,7 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { differenceInCalendarDays, parseISO } from 'date-fns'
 import { message, q } from '@/core/advice'
+import type { AirOfDay } from '@/core/equipment'
 import { PLAN } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
 import { sayDay } from '@/ui/day'
@@ -14,6 +15,7 @@ import { Table, TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { PrintLook } from '@/ui/Swatch'
 import { useSettings } from '@/ui/settings'
+import { AirToday } from './AirToday'
 import { AskFrame } from './AskFrame'
 import { Filling } from './Filling'
 import { MISSING } from './missing'
@@ -24,6 +26,8 @@ import type { OrderLine, RunLine } from './today'
 interface TodayProps {
   readonly shopName: string
   readonly today: string
+  /** As it was said today. */
+  readonly air: AirOfDay | undefined
   readonly lines: readonly OrderLine[]
   readonly screens: ScreensToday
   /** Tubs of ink that does not keep. */
@@ -47,7 +51,7 @@ const isStopped = (run: RunLine | undefined) =>
   run.open.some((r) => r.severity === 'Stop')
 
 /** Runs by due date, each with what is open and the way to where it is settled. */
-export function TodayBoard({ shopName, today, lines, screens, limited, planning, page }: TodayProps) {
+export function TodayBoard({ shopName, today, air, lines, screens, limited, planning, page }: TodayProps) {
   const make = useNewOrder()
   // An order that makes no run yet stands there with what it misses.
   const rows = lines.flatMap((line) =>
@@ -70,6 +74,7 @@ export function TodayBoard({ shopName, today, lines, screens, limited, planning,
           New order
         </TextButton>
       </Flex>
+      <AirToday said={air} />
       <ScreenNews {...screens} />
       <InkNews tubs={limited} />
       {rows.length === 0 ? (

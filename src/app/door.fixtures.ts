@@ -54,6 +54,7 @@ export const curve = Array.from({ length: 16 }, () => 0.4)
 export const GIVEN: { readonly [N in ActName]: ActGiven<N> } = {
   newOrder: {},
   setUpShop: { template: 'manual', name: 'Corner prints' },
+  sayAir: { air: { temperature: 281, humidity: 0.9 } },
   removeOrder: { id: 'O-1009' },
   restoreOrder: { id: 'O-1009' },
   markOrder: { id: 'O-1008', state: 'printing' },

@@ -41,6 +41,7 @@ export default async function TodayPage({ searchParams }: Props) {
       <TodayBoard
         shopName={shelf.shop.name}
         today={format(new Date(), 'yyyy-MM-dd')}
+        air={shelf.shop.air}
         lines={lines}
         screens={screens}
         limited={limited}

@@ -43,10 +43,12 @@ export const planInFull = ({ order, shop, decisions }: PlanAsk) =>
 
 /** What the sheet says of the heat of a plan; nothing of one that an older program released without what heat follows from. */
 export const heatForSheet = (plan: RunPlan): Promise<readonly SheetHeat[]> =>
-  office.ask((api) => api.sheetHeatOf(plan), { limit: LIMIT }).catch((error) => {
-    if (error instanceof Cancelled || error instanceof TooLong) throw error
-    return []
-  })
+  office
+    .ask((api) => api.sheetHeatOf(plan), { limit: LIMIT })
+    .catch((error) => {
+      if (error instanceof Cancelled || error instanceof TooLong) throw error
+      return []
+    })
 
 /** How many settings of a run another shop would change. */
 export const alteredBy = (order: Order, before: Shop, after: Shop, decisions: Decisions): Promise<number> =>

@@ -25,6 +25,10 @@ export interface Tables extends InkTables {
     days: string
     opens: number
     closes: number
+    /** How warm and damp it is, as said on a day. */
+    air_on: string | null
+    air: number | null
+    air_humidity: number | null
   }
   /** How often each part of the shop was saved. */
   shop_part: { part: ShopPart; version: number }

@@ -138,3 +138,14 @@ export const edited = yup
     id: anyId,
   })
   .required()
+
+/** How warm and damp the shop is; nothing: as usual. */
+export const saidAir = yup.object({
+  air: yup
+    .object({
+      temperature: number().min(253).max(333),
+      humidity: number().min(0.02).max(0.98),
+    })
+    .default(undefined)
+    .optional(),
+})

@@ -66,6 +66,7 @@ export const ACTS = {
     }),
     shop.setUpShop,
   ),
+  sayAir: of(fits.saidAir, shop.sayAir),
   beginBatch: of(fits.newBatch, ink.beginBatch),
   receiveCans: of(fits.cans, ink.receiveCans),
   pour: of(fits.poured, ink.pour),

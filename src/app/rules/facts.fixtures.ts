@@ -10,7 +10,7 @@ import {
   WHERES,
   type Where,
 } from '@/core/order'
-import { degrees, micron, mm, perCm } from '@/core/quantity'
+import { celsius, degrees, micron, mm, perCm } from '@/core/quantity'
 
 /** A job of a shop, in which one fact after the other is changed. */
 export interface Case {
@@ -183,6 +183,10 @@ const CHANGES: Readonly<Record<Exclude<BasicFact, `practice ${Practice}`>, Vary>
   flashUnits: shop(flashes({ kind: 'panel' }), flashes({ kind: 'air' }), flashes({ takes: 2 }), (s) => ({
     ...s,
     flashes: [],
+  })),
+  airToday: shop((s) => ({
+    ...s,
+    air: { on: '2026-11-28', temperature: celsius(8), humidity: 0.9 },
   })),
   dryers: shop(
     (s) => ({ ...s, dryers: s.dryers.map((d) => ({ ...d, heatedLength: d.heatedLength * 1.7 })) }),

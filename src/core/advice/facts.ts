@@ -28,6 +28,7 @@ const FACTS = {
   pressures: 'the pressure scale noted for the press',
   flashUnits: 'flash units of the shop',
   dryers: 'dryers of the shop',
+  airToday: 'air of the shop as it was said today',
   frames: 'frames in stock',
   fabrics: 'mesh table of the shop',
   emulsions: 'emulsions of the shop',

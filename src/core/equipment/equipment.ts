@@ -1,7 +1,7 @@
 import type { ShopMethod } from '../advice'
 import type { Hex } from '../color'
 import type { InkColour } from '../order'
-import type { Duration, Length, MeshCount } from '../quantity'
+import type { Duration, Length, MeshCount, Share, Temperature } from '../quantity'
 import type { ApprovedSetting } from './approved'
 import type { FlashCalibration, TunnelCalibration } from './calibration'
 import type { InkRoom } from './inkRoom'
@@ -195,8 +195,18 @@ export const USUAL_HOURS: Hours = {
 }
 
 /** Everything the plan may know of the shop. */
+/** How warm and damp the shop is on a day, as it was said that day. */
+export interface AirOfDay {
+  /** ISO day. */
+  readonly on: string
+  readonly temperature: Temperature
+  readonly humidity: Share
+}
+
 export interface Shop {
   readonly name: string
+  /** None while nobody said it today. */
+  readonly air?: AirOfDay | undefined
   readonly method: ShopMethod
   readonly presses: readonly Press[]
   readonly flashes: readonly FlashUnit[]

@@ -15,7 +15,7 @@ export interface ShopAndShelf {
  */
 export interface ShopParts {
   readonly settings: Pick<ShopAndShelf, 'inks' | 'cloths'> & {
-    readonly shop: Pick<Shop, 'name' | 'method' | 'hours' | 'prices' | 'squeegees'>
+    readonly shop: Pick<Shop, 'name' | 'air' | 'method' | 'hours' | 'prices' | 'squeegees'>
   }
   readonly presses: { readonly shop: Pick<Shop, 'presses' | 'flashes' | 'dryers'> }
   /** With the stencils they carry and where they are mounted. */
@@ -40,8 +40,8 @@ export const versionOf = (versions: ShopVersions): number =>
   Object.values(versions).reduce((sum, version) => sum + version, 0)
 
 const TAKEN: { readonly [P in ShopPart]: (shelf: ShopAndShelf) => ShopParts[P] } = {
-  settings: ({ shop: { name, method, hours, prices, squeegees }, inks, cloths }) => ({
-    shop: { name, method, hours, prices, squeegees },
+  settings: ({ shop: { name, air, method, hours, prices, squeegees }, inks, cloths }) => ({
+    shop: { name, method, hours, prices, squeegees, ...(air && { air }) },
     inks,
     cloths,
   }),

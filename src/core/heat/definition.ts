@@ -226,6 +226,7 @@ export const HEAT = defineRoom({
       source: 'from memory',
       severity: 'Watch',
     },
+    AIR_SAID: { says: 'As it was said on {day}: {air} and {humidity}.', source: "the shop's choice" },
     AIR_USUAL: { says: 'A shop of {temperature:295.15}, until you say how warm it is.', source: 'assumed' },
     AIR_DAMP: {
       says: 'Damp cloth holds water that the flash and the dryer have to drive out first.',
@@ -269,8 +270,8 @@ export const HEAT = defineRoom({
       follows: ['printOrder'],
       after: ['press'],
     },
-    air: { kind: 'temperature', within: [253, 333], label: 'Air of the shop', follows: [] },
-    humidity: { kind: 'share', within: [0.02, 0.98], label: 'Humidity', follows: [] },
+    air: { kind: 'temperature', within: [253, 333], label: 'Air of the shop', follows: ['airToday'] },
+    humidity: { kind: 'share', within: [0.02, 0.98], label: 'Humidity', follows: ['airToday'] },
     cureFilm: {
       kind: 'temperature',
       within: [300, 600],

@@ -11,6 +11,7 @@ import {
   flashHeight,
   type InkKind,
   rackDry,
+  shopAir,
   WARM_BOARD,
 } from './index'
 import { waiting } from './waiting.fixtures'
@@ -172,5 +173,18 @@ describe('cure', () => {
     )
     const low = cure([{ ...plastisol, lowCure: true }], cloth(), { cureTemperature: 'hotter' })
     expect(numberOf(low.inkFilm)).toBeCloseTo(celsius(130))
+  })
+})
+
+describe('the air of the shop', () => {
+  it('is a usual one until it is said; what was said holds, and a run may have its own', () => {
+    const said = { on: '2026-11-28', temperature: celsius(8), humidity: 0.9 }
+    expect(numberOf(shopAir(undefined, {}).air)).toBe(celsius(22))
+    const cold = shopAir(said, {})
+    expect([numberOf(cold.air), numberOf(cold.humidity)]).toEqual([celsius(8), 0.9])
+    expect(cold.air.range[0]).toBeLessThanOrEqual(celsius(8))
+    expect(cold.humidity.range[1]).toBeGreaterThanOrEqual(0.9)
+    expect(rules(cold.air.reasons)).toEqual(['AIR_SAID'])
+    expect(numberOf(shopAir(said, { air: celsius(30) }).air)).toBe(celsius(30))
   })
 })

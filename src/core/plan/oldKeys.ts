@@ -28,4 +28,7 @@ const ofToday = (overrides: Overrides, plan: RunPlan) =>
   Object.fromEntries(Object.entries(overrides).filter(([key]) => keyToday(key, plan) === key))
 
 /** A plan that was kept by an older program, with what plans have today: then no one said how warm the shop was. */
-export const planToday = (kept: RunPlan): RunPlan => ({ ...kept, ambient: kept.ambient ?? shopAir({}) })
+export const planToday = (kept: RunPlan): RunPlan => ({
+  ...kept,
+  ambient: kept.ambient ?? shopAir(undefined, {}),
+})

@@ -89,7 +89,7 @@ function jobSettings(
   const { ctx, cloth, separations, press, cool } = found
   const { run, shop, method, overrides } = ctx
   const { width, height } = run.placement
-  const ambient = shopAir(overrides)
+  const ambient = shopAir(shop.air, overrides)
   const halftones = separations.some((s) => s.stroke === 'halftone')
   const units = flashesAt(shop, press)
   const under = { units, press, cloth, print: run.placement, ambient }

@@ -67,6 +67,7 @@ const OF_RULE: Readonly<Record<string, Inputs>> = {
   READ_EACH: { read: heat(117), usual: heat(110), then: heat(116) },
   READ_ODD: { name: 'Film after a flash', read: heat(240), expected: heat(118) },
   READ_ALONE: { name: 'Film after a flash', read: heat(240), expected: heat(110) },
+  AIR_SAID: { day: '2026-11-28', air: heat(8), humidity: share(0.9) },
   FLASH_UNREAD: { unit: 'Panel', spread: q('duration', 2.5) },
   DESK_BELT: { from: q('beltSpeed', 0.04), belt: q('beltSpeed', 0.02) },
   DESK_FILM: {

@@ -16,6 +16,7 @@ import { up as choke } from './014_choke'
 import { up as filmSaid } from './015_film_said'
 import { up as heat } from './016_heat'
 import { up as calibration } from './017_calibration'
+import { up as air } from './018_air'
 
 /** Every step from the first version on, in order. */
 export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unknown>) => Promise<void> }>> = {
@@ -36,4 +37,5 @@ export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unkn
   '015_film_said': { up: filmSaid },
   '016_heat': { up: heat },
   '017_calibration': { up: calibration },
+  '018_air': { up: air },
 }

@@ -1,3 +1,4 @@
+import { format } from 'date-fns'
 import type { Kysely } from 'kysely'
 import {
   partOf,
@@ -44,12 +45,12 @@ const kept = new WeakMap<Database, { readonly stamp: string; readonly shop: Stor
  */
 export async function loadShop(db: Database): Promise<StoredShop> {
   if (db.isTransaction) return readShop(db)
-  const stamp = await changeStamp(db)
+  const stamp = `${await changeStamp(db)} ${today()}`
   const before = kept.get(db)
   if (before?.stamp === stamp) return before.shop
   const shop = await readShop(db, before?.shop)
   // What was read while someone wrote is not kept.
-  if ((await changeStamp(db)) === stamp) kept.set(db, { stamp, shop })
+  if (`${await changeStamp(db)} ${today()}` === stamp) kept.set(db, { stamp, shop })
   return shop
 }
 
@@ -65,7 +66,16 @@ async function readShop(db: Kysely<Tables>, before?: StoredShop): Promise<Stored
     rack: await read('rack'),
     approved: await read('approved'),
   })
-  return { shelf, versions }
+  return { shelf: forToday(shelf), versions }
+}
+
+/** The day of the shop's clock. */
+const today = () => format(new Date(), 'yyyy-MM-dd')
+
+/** The air of another day is not that of today. */
+function forToday(shelf: ShopAndShelf): ShopAndShelf {
+  const { air, ...shop } = shelf.shop
+  return air && air.on !== today() ? { ...shelf, shop } : shelf
 }
 
 async function versionsOf(db: Kysely<Tables>): Promise<ShopVersions> {
@@ -103,13 +113,20 @@ export async function savePart<P extends ShopPart>(
 /** Puts a whole shop in place of what is there; every part's version goes on. */
 export async function putShop(db: Kysely<Tables>, shelf: ShopAndShelf): Promise<void> {
   await inOne(db, async (tx) => {
-    for (const part of SHOP_PARTS) {
-      await writePart(tx, part, partOf(shelf, part))
-      await tx
-        .insertInto('shop_part')
-        .values({ part, version: 1 })
-        .onConflict((c) => c.column('part').doUpdateSet((e) => ({ version: e('shop_part.version', '+', 1) })))
-        .execute()
-    }
+    for (const part of SHOP_PARTS) await putPart(tx, part, partOf(shelf, part))
   })
+}
+
+/** Puts a part in place of what is there, inside a transaction; its version goes on. */
+export async function putPart<P extends ShopPart>(
+  tx: Kysely<Tables>,
+  part: P,
+  value: ShopParts[P],
+): Promise<void> {
+  await writePart(tx, part, value)
+  await tx
+    .insertInto('shop_part')
+    .values({ part, version: 1 })
+    .onConflict((c) => c.column('part').doUpdateSet((e) => ({ version: e('shop_part.version', '+', 1) })))
+    .execute()
 }

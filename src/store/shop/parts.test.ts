@@ -1,7 +1,8 @@
+import { addDays, format } from 'date-fns'
 import fc from 'fast-check'
 import same from 'fast-deep-equal'
 import { sql } from 'kysely'
-import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import {
   checkPart,
   type Frame,
@@ -173,5 +174,70 @@ describe('rows', () => {
       }),
       { numRuns: 40 },
     )
+  })
+})
+
+describe('what was read and said', () => {
+  const day = (days: number) => format(addDays(new Date(), days), 'yyyy-MM-dd')
+  const withAir = (on: string): ShopAndShelf => ({
+    ...SHELF,
+    shop: { ...SHELF.shop, air: { on, temperature: 281.15, humidity: 0.9 } },
+  })
+  it('the air of today is read as it was said; that of another day is not that of today', async () => {
+    await putShop(db, withAir(day(0)))
+    expect((await loadShop(db)).shelf.shop.air).toEqual({ on: day(0), temperature: 281.15, humidity: 0.9 })
+    for (const days of [-1, 1]) {
+      await putShop(db, withAir(day(days)))
+      expect((await loadShop(db)).shelf.shop).not.toHaveProperty('air')
+    }
+  })
+  it('a night passes: what was kept in memory is not of today', async () => {
+    vi.useFakeTimers({ toFake: ['Date'] })
+    try {
+      await putShop(db, withAir(day(0)))
+      expect((await loadShop(db)).shelf.shop.air?.temperature).toBe(281.15)
+      vi.setSystemTime(addDays(new Date(), 1))
+      expect((await loadShop(db)).shelf.shop.air).toBeUndefined()
+    } finally {
+      vi.useRealTimers()
+    }
+  })
+  it('calibrations come back as they went in', async () => {
+    const { flashes } = (await loadShop(db)).shelf.shop
+    expect(flashes.find((f) => f.calibration)).toEqual(SHELF.shop.flashes.find((f) => f.calibration))
+    expect(flashes.filter((f) => f.calibration)).toHaveLength(1)
+  })
+  it.each([
+    'not json',
+    '[]',
+    '{"on":"2026-02-30"}',
+    '{"on":"2026-10-12","readings":[{"of":"weather"}],"gain":1}',
+    'null',
+  ])('a calibration stored wrong is as if the unit was never read: %s', async (wrong) => {
+    await db.updateTable('flash_unit').set({ calibration: wrong }).execute()
+    await db.updateTable('dryer').set({ calibration: wrong }).execute()
+    await db.updateTable('shop').set({ air_on: '2026-02-30', air: 7, air_humidity: 9 }).execute()
+    await sql`UPDATE shop_part SET version = version + 1`.execute(db)
+    const { shop } = (await loadShop(db)).shelf
+    expect(shop.flashes).toHaveLength(SHELF.shop.flashes.length)
+    expect(shop.flashes.every((f) => f.calibration === undefined)).toBe(true)
+    expect(shop.dryers.every((d) => d.calibration === undefined)).toBe(true)
+    expect(shop.air).toBeUndefined()
+  })
+  it('nonsense does not come in by the door of the part', () => {
+    const part = partOf(SHELF, 'presses')
+    const wrongs = (calibration: unknown) => {
+      const checked = checkPart('presses', {
+        shop: { ...part.shop, flashes: part.shop.flashes.map((f) => ({ ...f, calibration })) },
+      })
+      return checked.ok ? [] : Object.values(checked.errors)
+    }
+    const good = SHELF.shop.flashes.find((f) => f.calibration)?.calibration
+    expect(wrongs(good)).toEqual([])
+    expect(wrongs({ ...good, gain: 40 }).join()).toContain('What was found is too high')
+    expect(wrongs({ ...good, readings: [] }).join()).toContain('Nothing was read')
+    expect(wrongs({ ...good, on: '2026-13-01' }).length).toBeGreaterThan(0)
+    expect(wrongs({ ...good, readings: [{ of: 'hot', pallet: 300 }] }).length).toBeGreaterThan(0)
+    expect(wrongs('calibrated').length).toBeGreaterThan(0)
   })
 })

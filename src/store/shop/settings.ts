@@ -1,6 +1,6 @@
 import { DEFAULT_METHOD, knownPractices } from '@/core/advice'
-import { USUAL_HOURS, USUAL_PRICES } from '@/core/equipment'
-import { bare, placed, type StoredPart } from './part'
+import { airOfDay, USUAL_HOURS, USUAL_PRICES } from '@/core/equipment'
+import { bare, placed, type Row, type StoredPart } from './part'
 
 /** Name, practices, hours, prices, squeegees, and the shelf. */
 export const settings: StoredPart<'settings'> = {
@@ -17,6 +17,7 @@ export const settings: StoredPart<'settings'> = {
     return {
       shop: {
         name: head?.name ?? '',
+        ...airIn(head),
         method: {
           ...DEFAULT_METHOD,
           ...knownPractices(Object.fromEntries(options.map((o) => [o.practice, o.option]))),
@@ -44,10 +45,21 @@ export const settings: StoredPart<'settings'> = {
       cloths: cloths.map(bare),
     }
   },
-  rows: ({ shop: { name, method, hours, prices, squeegees }, inks, cloths }) => {
+  rows: ({ shop: { name, air, method, hours, prices, squeegees }, inks, cloths }) => {
     const { pressHour, personHour, ...price } = prices
     return {
-      shop: [{ id: 1, name, days: hours.days.join(','), opens: hours.from, closes: hours.to }],
+      shop: [
+        {
+          id: 1,
+          name,
+          days: hours.days.join(','),
+          opens: hours.from,
+          closes: hours.to,
+          air_on: air?.on ?? null,
+          air: air?.temperature ?? null,
+          air_humidity: air?.humidity ?? null,
+        },
+      ],
       method: Object.entries(method).map(([practice, option]) => ({ practice, option })),
       pause: hours.breaks.map((b, place) => ({ place, begins: b.from, ends: b.to })),
       price: [{ id: 1, press_hour: pressHour, person_hour: personHour, ...price }],
@@ -56,4 +68,11 @@ export const settings: StoredPart<'settings'> = {
       cloth: placed(cloths),
     }
   },
+}
+
+/** The air as it was said; what is stored wrong was never said. */
+function airIn(head: Row<'shop'> | undefined) {
+  if (!head?.air_on) return {}
+  const said = { on: head.air_on, temperature: head.air, humidity: head.air_humidity }
+  return airOfDay.isValidSync(said) ? { air: airOfDay.cast(said) } : {}
 }

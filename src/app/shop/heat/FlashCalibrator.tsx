@@ -12,11 +12,11 @@ import { localNow } from '@/ui/clock'
 import { QuantityInput } from '@/ui/given'
 import { Measure } from '@/ui/Measure'
 import { Headline } from '@/ui/parts'
+import { wrongIn } from '../../wrongIn'
 import { useShop } from '../shopContext'
 import { CalibrationSheet } from './CalibrationSheet'
 import { calibrator } from './calibrator'
 import { begun, FLASH_STEPS, keptFlash, type Written } from './readings'
-import { wrongIn } from './wrongIn'
 
 /** The press of the simulated gun: hotter than usual, with less tack, and a draught below. */
 const SIMULATED = [1.18, 0.75, 1.3].map(Math.log)

@@ -10,10 +10,10 @@ import { AskNumber } from '@/ui/AskNumber'
 import { localNow } from '@/ui/clock'
 import { Measure } from '@/ui/Measure'
 import { Headline } from '@/ui/parts'
+import { wrongIn } from '../../wrongIn'
 import { CalibrationSheet } from './CalibrationSheet'
 import { calibrator } from './calibrator'
 import { begun, keptTunnel, TUNNEL_STEPS, type Written } from './readings'
-import { wrongIn } from './wrongIn'
 
 /** The tunnel of the simulated probe gives less than it says. */
 const SIMULATED = Math.log(0.85)

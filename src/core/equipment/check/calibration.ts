@@ -1,5 +1,6 @@
 import * as yup from 'yup'
 import type { FlashCalibration, FlashReading, TunnelCalibration } from '../calibration'
+import type { AirOfDay } from '../equipment'
 import { day, oneOf, positive, whole } from './fields'
 
 const between = (what: string, least: number, most: number) =>
@@ -13,6 +14,16 @@ const between = (what: string, least: number, most: number) =>
 /** Air and pallets of a shop, and what comes out of a flash or a tunnel; kelvin. */
 const roomy = (what: string) => between(what, 253, 373)
 const hot = (what: string) => between(what, 273, 573)
+
+/** How warm and damp the shop is, as said on a day. */
+export const airOfDay = yup
+  .object({
+    on: day,
+    temperature: roomy('The air').min(253, 'So cold is no shop.').max(333, 'So hot is no shop.'),
+    humidity: between('Humidity', 0.02, 0.98),
+  })
+  .default(undefined)
+  .optional() as unknown as yup.Schema<AirOfDay | undefined>
 
 /** Readings at a flash unit by what is read. */
 const READINGS = {

@@ -9,7 +9,7 @@ import { rackFields } from './rack'
 import { screenFields } from './screens'
 import { settingFields, settingPart, shelfFields } from './settings'
 
-export { flashCalibration, flashReading, tunnelCalibration, tunnelReading } from './calibration'
+export { airOfDay, flashCalibration, flashReading, tunnelCalibration, tunnelReading } from './calibration'
 export { methodSchema } from './settings'
 
 /** A shop as the job file carries it. Quantities in SI; practices left out take the default. */

@@ -3,6 +3,7 @@ import { PRACTICES, type Practice } from '../../advice'
 import { clothSchema, each, hexSchema, INK_TYPES, OPACITIES, SYSTEMS } from '../../order'
 import { EDGES, USUAL_HOURS } from '../equipment'
 import { USUAL_PRICES } from '../prices'
+import { airOfDay } from './calibration'
 import { id, name, oneOf, positive, whole } from './fields'
 
 const clock = yup
@@ -51,6 +52,7 @@ export const methodSchema = method
 
 export const settingFields = {
   name,
+  air: airOfDay,
   method: method.default({}),
   hours: hours.default(USUAL_HOURS),
   prices: prices.default(USUAL_PRICES),

@@ -3,9 +3,10 @@
 import { Box, Flex } from '@chakra-ui/react'
 import type { Overrides } from '@/core/advice'
 import type { RunHeat } from '@/core/plan'
-import { celsius, writeQuantity } from '@/core/quantity'
+import { writeQuantity } from '@/core/quantity'
 import { AdviceNumber } from '@/ui/AdviceValue'
 import { AskNumber } from '@/ui/AskNumber'
+import { AIR_DAYS } from '@/ui/airDays'
 import { Measure } from '@/ui/Measure'
 import { Headline } from '@/ui/parts'
 import { Section, TextButton } from '@/ui/Section'
@@ -18,12 +19,9 @@ import { DwellChart } from './DwellChart'
 import { OneLap } from './OneLap'
 import { Sticks } from './Sticks'
 
-/** Days in one tap: the air that heat is computed with. */
-const DAYS: Readonly<Record<string, Overrides>> = {
-  'cold damp morning': { air: celsius(8), humidity: 0.9 },
-  'hot afternoon': { air: celsius(32), humidity: 0.55 },
-  'usual day': {},
-}
+/** A day as the choices of a run. */
+const asChosen = (day: (typeof AIR_DAYS)[keyof typeof AIR_DAYS]): Overrides =>
+  day ? { air: day.temperature, humidity: day.humidity } : {}
 
 /** What the heat does as the run goes on: dwell by garment, boards, what the next screen meets. */
 export function HeatAlong({ plan }: PlanProps) {
@@ -36,17 +34,19 @@ export function HeatAlong({ plan }: PlanProps) {
       title="Along the run"
       side={
         <Flex gap="3" align="baseline" wrap="wrap" justify="flex-end">
-          {Object.entries(DAYS).map(([name, day]) => (
-            <TextButton
-              key={name}
-              aria-pressed={isNow(day)}
-              textDecoration={isNow(day) ? 'none' : 'underline'}
-              fontWeight={isNow(day) ? '750' : '550'}
-              onClick={() => choose(['air', 'humidity'], day)}
-            >
-              {name}
-            </TextButton>
-          ))}
+          {Object.entries(AIR_DAYS)
+            .map(([name, day]) => [name, asChosen(day)] as const)
+            .map(([name, day]) => (
+              <TextButton
+                key={name}
+                aria-pressed={isNow(day)}
+                textDecoration={isNow(day) ? 'none' : 'underline'}
+                fontWeight={isNow(day) ? '750' : '550'}
+                onClick={() => choose(['air', 'humidity'], day)}
+              >
+                {name}
+              </TextButton>
+            ))}
         </Flex>
       }
     >
