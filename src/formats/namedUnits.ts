@@ -48,6 +48,7 @@ const NAMES: Readonly<Record<string, readonly [fileName: string, factor: number]
   cost: ['costPerKg', 1],
   above: ['aboveMm', MM],
   roomAir: ['roomAirKelvin', 1],
+  temperature: ['temperatureKelvin', 1],
   pallet: ['palletKelvin', 1],
   read: ['readKelvin', 1],
   dwell: ['dwellSeconds', 1],

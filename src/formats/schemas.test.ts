@@ -27,6 +27,27 @@ describe('the JSON Schemas', () => {
     const out = JSON.parse(JSON.stringify(planOut(full.plan, full.besides)))
     expect(isPlan(out), ajv.errorsText(isPlan.errors)).toBe(true)
   })
+  it('hold for a shop that was read and whose air was said; both come back from the file', () => {
+    const [first] = runs
+    if (!first) throw new Error('no run')
+    const air = { on: '2026-11-28', temperature: 281.15, humidity: 0.9 }
+    const calibration = {
+      on: '2026-11-20',
+      readings: [{ belt: 0.04, read: 430.1 }],
+      gain: 0.9,
+      filmSpread: 5,
+    }
+    const shop = { ...DEMO_SHOP, air, dryers: DEMO_SHOP.dryers.map((d) => ({ ...d, calibration })) }
+    const text = writeJob({ order: first.order, shop, decisions: noDecisions(first.id) })
+    expect(isJob(JSON.parse(text)), ajv.errorsText(isJob.errors)).toBe(true)
+    const back = readJob(text)
+    if (!back.ok) throw new Error(back.wrong.join())
+    expect(back.job.shop.air).toEqual(air)
+    expect(back.job.shop.flashes).toEqual(shop.flashes)
+    expect(back.job.shop.dryers).toEqual(shop.dryers)
+    const odd = text.replace('"gain": 0.9', '"gain": 9')
+    expect([isJob(JSON.parse(odd)), readJob(odd).ok]).toEqual([false, false])
+  })
   it('hold for the formulas of the shop, and refuse what is none', () => {
     const isFormulas = ajv.getSchema('orvint-formulas.schema.json')!
     const text = formulasJson(DEMO_SHOP.inkRoom)

@@ -5,6 +5,7 @@ import {
   heatOf,
   momentsOf,
   movesOf,
+  panelCure,
   plan,
   stickingIn,
   type VariantAsk,
@@ -15,7 +16,7 @@ import {
 const variants = (ask: VariantAsk) => ({ bases: baseVariants(ask), whites: whiteVariants(ask) })
 export type Variants = ReturnType<typeof variants>
 
-const planner = { plan, variants, waysOf, movesOf, heatOf, momentsOf, stickingIn, cureHeat }
+const planner = { plan, variants, waysOf, movesOf, heatOf, momentsOf, stickingIn, cureHeat, panelCure }
 export type Planner = typeof planner
 
 expose(planner)

@@ -166,6 +166,25 @@ export const HEAT = defineRoom({
       source: 'a model',
       severity: 'Watch',
     },
+    PANEL_CURES: {
+      says: 'Under {unit}, {height} above it, the corners of this print are cured after {time}; the middle is then at {film}, the cloth at {cloth}.',
+      source: 'a model',
+    },
+    PANEL_LIFT: {
+      says: 'So near, the middle passes {limit} before the corners are cured: hang {unit} {height} above it, which takes {time}.',
+      source: 'a model',
+      severity: 'Watch',
+    },
+    PANEL_SHUT: {
+      says: 'At no height up to {length:0.2} are the corners cured before the middle passes {limit}: the print is too large for {unit}. Cure it in two places, or in a tunnel.',
+      source: 'a model',
+      severity: 'Watch',
+    },
+    PANEL_NEVER: {
+      says: '{unit}, {height} above it, does not cure the corners of this print in four minutes.',
+      source: 'a model',
+      severity: 'Watch',
+    },
     DESK_SAME: { says: 'As it runs: nothing changes.', source: 'geometry' },
     DESK_BELT: { says: 'The belt from {from} to {belt}.', source: 'geometry' },
     DESK_FILM: {

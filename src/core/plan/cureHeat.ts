@@ -5,6 +5,7 @@ import {
   beltWindow,
   HEAT,
   type InkKind,
+  type Load,
   type Passed,
   pass,
   shiftFor,
@@ -37,28 +38,12 @@ export interface CureHeat {
  * @returns undefined where no belt carries it
  */
 export function cureHeat(plan: RunPlan, dryers: readonly Dryer[]): CureHeat | undefined {
-  const { cure, cloth, ambient, hits } = plan
+  const { cure } = plan
   const dryer = dryers.find((d) => d.id === (cure.dryer && choiceOf(cure.dryer)))
-  if (!cure.belt || !dryer || hits.length === 0) return undefined
-  const lowCure = new Set(plan.run.placement.inks.filter((i) => i.lowCure).map((i) => i.id))
-  const films = hits
-    .filter((h) => h.hit.role !== 'smoothing')
-    .map((h) => ({ ...h, lowCure: lowCure.has(h.hit.id) }))
-  const kinds = films.map(inkKindOf)
-  // Whites lie under everything; of the colours the heaviest lies on them.
-  const whites = films.filter((_, i) => kinds[i] === 'base')
-  const colours = films.filter((_, i) => kinds[i] !== 'base').map((h) => wetFilm(h, cloth))
-  const top = colours.sort((a, b) => b.ink.mass - a.ink.mass)[0] ?? (whites[0] && wetFilm(whites[0], cloth))
-  if (!top) return undefined
-  const below = colours.length > 0 ? whites : whites.slice(1)
-  const load = {
-    fabric: heatedCloth(cloth),
-    ink: { ...top.ink, mass: top.ink.mass + below.reduce((sum, h) => sum + wetFilm(h, cloth).ink.mass, 0) },
-    takes: top.takes,
-    ambient: { air: numberOf(ambient.air), humidity: numberOf(ambient.humidity) },
-  }
-  const most = Math.min(...kinds.map((k) => MOST[k] ?? MOST_ELSE))
-  const least = top.ink.water > 0 ? WATER_LEAST : numberOf(cure.inkFilm)
+  if (!cure.belt || !dryer) return undefined
+  const cured = thickest(plan)
+  if (!cured) return undefined
+  const { load, least, most } = cured
   const kind = dryer.heat ?? 'infrared'
   const gain = dryer.calibration?.gain ?? 1
   const zones = tunnelOf(kind, dryer.heatedLength, 0, gain)
@@ -84,6 +69,31 @@ export function cureHeat(plan: RunPlan, dryers: readonly Dryer[]): CureHeat | un
       calibration: dryer.calibration,
     }),
   }
+}
+
+/** The thickest place of a print, what its film has to reach, and what the weakest of its inks stands; kelvin. */
+export function thickest(plan: RunPlan): { load: Load; least: Temperature; most: Temperature } | undefined {
+  const { cure, cloth, ambient, hits } = plan
+  const lowCure = new Set(plan.run.placement.inks.filter((i) => i.lowCure).map((i) => i.id))
+  const films = hits
+    .filter((h) => h.hit.role !== 'smoothing')
+    .map((h) => ({ ...h, lowCure: lowCure.has(h.hit.id) }))
+  const kinds = films.map(inkKindOf)
+  // Whites lie under everything; of the colours the heaviest lies on them.
+  const whites = films.filter((_, i) => kinds[i] === 'base')
+  const colours = films.filter((_, i) => kinds[i] !== 'base').map((h) => wetFilm(h, cloth))
+  const top = colours.sort((a, b) => b.ink.mass - a.ink.mass)[0] ?? (whites[0] && wetFilm(whites[0], cloth))
+  if (!top) return undefined
+  const below = colours.length > 0 ? whites : whites.slice(1)
+  const load: Load = {
+    fabric: heatedCloth(cloth),
+    ink: { ...top.ink, mass: top.ink.mass + below.reduce((sum, h) => sum + wetFilm(h, cloth).ink.mass, 0) },
+    takes: top.takes,
+    ambient: { air: numberOf(ambient.air), humidity: numberOf(ambient.humidity) },
+  }
+  const most = Math.min(...kinds.map((k) => MOST[k] ?? MOST_ELSE))
+  const least = top.ink.water > 0 ? WATER_LEAST : numberOf(cure.inkFilm)
+  return { load, least, most }
 }
 
 interface Told {

@@ -1,6 +1,7 @@
 import { expect, it } from 'vitest'
 import { DEFAULT_METHOD, message } from '../advice'
 import { type Order, splitOrder } from '../order'
+import { celsius } from '../quantity'
 import { printsInTurn } from './index'
 import { INKS, jobFor } from './plan.fixtures'
 
@@ -47,4 +48,14 @@ it('what heat an earlier print sees again is told in degrees; a low-cure ink und
     'A later cure takes it to 170 °C; its own ink wants no more than 140 °C.',
   ])
   expect(front!.reasons).toHaveLength(1)
+})
+it('a cure that is set hotter for this run reaches the prints before it', () => {
+  const low = { ...print('P1', 'leftChest', 0.09), inks: [{ ...INKS.red, lowCure: true }] }
+  const asked = { ...order, placements: [low, print('P2', 'front', 0.3)] }
+  const front = splitOrder(asked).find((r) => r.placement.id === 'P2')!
+  const later = (film?: number) =>
+    printsInTurn(asked, front, DEFAULT_METHOD, film)[0]!.reasons.find((r) => r.rule === 'PRINTS_AGAIN')
+      ?.inputs.later
+  expect(later(celsius(180))).toMatchObject({ value: celsius(180) })
+  expect(later()).toMatchObject({ value: celsius(160) })
 })

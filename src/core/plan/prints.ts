@@ -1,6 +1,7 @@
 import { q, type Reason, type ShopMethod } from '../advice'
 import { cureFor } from '../heat'
 import { hardestCloth, type Order, type Run, splitOrder } from '../order'
+import type { Temperature } from '../quantity'
 import { PLAN } from './definition'
 
 /** One print of those on a garment, in the order in which they are printed. */
@@ -27,14 +28,24 @@ function cureOf(run: Run, method: ShopMethod) {
 /**
  * The runs of the order that meet on the garments of this one, itself among them, in their order of printing, each with the
  * heat it sees again.
+ *
+ * @param film at the cure of this run as it is set; the others cure as advised
  */
-export function printsInTurn(order: Order, of: Run, method: ShopMethod): readonly PrintInTurn[] {
+export function printsInTurn(
+  order: Order,
+  of: Run,
+  method: ShopMethod,
+  film?: Temperature,
+): readonly PrintInTurn[] {
   const garments = new Set(of.lines.map((l) => l.id))
   const runs = splitOrder(order)
     .filter((r) => r.placement.inks.length > 0 && r.lines.some((l) => garments.has(l.id)))
     .sort((a, b) => rank(a) - rank(b) || area(a) - area(b))
   const raised = runs.filter(isRaised).length
-  const cures = runs.map((r) => cureOf(r, method))
+  const cures = runs.map((r) => {
+    const cure = cureOf(r, method)
+    return r.id === of.id && film !== undefined ? { ...cure, own: film } : cure
+  })
   return runs.map((run, i): PrintInTurn => {
     const again = cures.slice(i + 1).map((c) => c.own)
     const rule = isRaised(run)

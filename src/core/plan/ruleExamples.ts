@@ -69,6 +69,16 @@ const OF_RULE: Readonly<Record<string, Inputs>> = {
   READ_ALONE: { name: 'Film after a flash', read: heat(240), expected: heat(110) },
   AIR_SAID: { day: '2026-11-28', air: heat(8), humidity: share(0.9) },
   FLASH_UNREAD: { unit: 'Panel', spread: q('duration', 2.5) },
+  PANEL_CURES: {
+    unit: 'Black panel',
+    height: length(65),
+    time: q('duration', 62),
+    film: heat(196),
+    cloth: heat(180),
+  },
+  PANEL_LIFT: { unit: 'Black panel', height: length(100), limit: heat(190), time: q('duration', 80) },
+  PANEL_SHUT: { unit: 'Black panel', limit: heat(190) },
+  PANEL_NEVER: { unit: 'Black panel', height: length(200) },
   DESK_BELT: { from: q('beltSpeed', 0.04), belt: q('beltSpeed', 0.02) },
   DESK_FILM: {
     was: heat(170),

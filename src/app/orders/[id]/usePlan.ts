@@ -3,13 +3,14 @@
 import { type Remote, wrap } from 'comlink'
 import same from 'fast-deep-equal'
 import { useEffect, useMemo, useRef, useState } from 'react'
-import type { Dryer, Shop } from '@/core/equipment'
+import type { Dryer, FlashUnit, Shop } from '@/core/equipment'
 import type { Lap, Moment } from '@/core/heat'
 import type { Order } from '@/core/order'
 import {
   type CureHeat,
   type Decisions,
   type Move,
+  type PanelCure,
   type RunHeat,
   type RunPlan,
   runOf,
@@ -145,6 +146,12 @@ export function useMoments(heat: RunHeat | undefined, lap: Lap | undefined): rea
     () => (heat && lap ? () => planner().momentsOf(heat.round, lap) : undefined),
     [heat, lap],
   )
+  return useLatest(ask)
+}
+
+/** What curing under the panel of the press does to the print. */
+export function usePanelCure(plan: RunPlan, flashes: readonly FlashUnit[]): PanelCure | undefined {
+  const ask = useMemo(() => () => planner().panelCure(plan, flashes), [plan, flashes])
   return useLatest(ask)
 }
 

@@ -3,8 +3,8 @@ import type { Share, Temperature } from '../../quantity'
 /** How hand-held guns weigh long waves: their signal grows with this power of the temperature (from memory). */
 const POWER = 4.3
 /** What guns are set to as they come, and what ink gives off (from memory). */
-export const GUN_SET: Share = 0.95
-export const INK_GIVES: Share = 0.92
+const GUN_SET: Share = 0.95
+const INK_GIVES: Share = 0.92
 
 /**
  * What a surface truly has when an infrared gun says so much.

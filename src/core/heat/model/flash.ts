@@ -89,5 +89,11 @@ export function needed(from: Stack, phase: Phase, ambient: Ambient, loss: number
   return high
 }
 
+/** Cured: so much of the way. */
+export const CURED: Share = 0.95
+/** Seconds of flash after which a spot is cured; undefined when not within four minutes. */
+export const cured = (from: Stack, phase: Phase): number | undefined =>
+  when(from, phase, (s) => s.cure / CURED, SHORT)
+
 /** Seconds after which a spot is closed, so that the next colour would not bond; undefined when it never is. */
 export const limit = (from: Stack, phase: Phase): number | undefined => when(from, phase, closing, SHORT)

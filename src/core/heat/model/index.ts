@@ -24,5 +24,14 @@ export {
   type Shade,
   type WetInk,
 } from './materials'
-export { dwellOn, filmAfter, type Waiting } from './onWarm'
-export { type BeltWindow, beltWindow, type Passed, pass, shiftFor, tunnelOf, WATER_LEFT } from './tunnel'
+export { cureUnder, dwellOn, filmAfter, type Waiting } from './onWarm'
+export {
+  type BeltWindow,
+  beltWindow,
+  type Load,
+  type Passed,
+  pass,
+  shiftFor,
+  tunnelOf,
+  WATER_LEFT,
+} from './tunnel'

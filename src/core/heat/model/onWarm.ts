@@ -1,4 +1,4 @@
-import { last, limit, needed } from './flash'
+import { copyOf, cured, last, limit, needed } from './flash'
 import { type Ambient, dryHeat, inRoom, lossOf, onBoard, print, type Takes } from './garment'
 import type { Board, Fabric, Fitted, WetInk } from './materials'
 import { flashing, seen, type UnitOver } from './unit'
@@ -53,6 +53,19 @@ export function filmAfter(w: Waiting, board: number, dwell: number, delay: numbe
   last(s, phase('centre'), dwell)
   last(s, inRoom(w.ambient, loss), delay)
   return s.t[0] ?? board
+}
+
+/** A cure under the unit: seconds until the corners are cured, and what the middle is then at, kelvin; undefined when never. */
+export function cureUnder(
+  w: Waiting,
+  board: number,
+): { readonly time: number; readonly film: number; readonly cloth: number } | undefined {
+  const { s, phase } = readyFor(w, board)
+  const time = cured(s, phase('corner'))
+  if (time === undefined) return undefined
+  const middle = copyOf(s)
+  last(middle, phase('centre'), time)
+  return { time, film: middle.t[0] ?? board, cloth: middle.t[1] ?? board }
 }
 
 /** Printed and waiting under its unit. */

@@ -1,5 +1,5 @@
 import type { Share } from '../../quantity'
-import { readiness } from './flash'
+import { CURED, readiness } from './flash'
 import { type Ambient, dryHeat, load, type Takes } from './garment'
 import { absorbed, type Fabric, KEYED, type WetInk } from './materials'
 import { type Phase, type Stack, step } from './stack'
@@ -186,8 +186,7 @@ export function pass(zones: readonly Zone[], load: Load, speed: number, profile 
   return { peak, cloth, cure: s.cure, water: s.film?.water ? s.ink / s.film.water : 0, dry, along }
 }
 
-/** Cured: so much of the way, and of the ink's water so little left. */
-export const CURED: Share = 0.95
+/** Of the ink's water so little is left. */
 export const WATER_LEFT: Share = 0.02
 /** Belts of shops, m/s: a garment in half an hour, and in two seconds. */
 const SLOWEST = 1e-3

@@ -7,6 +7,7 @@ import { Figure } from '@/ui/parts'
 import { Section } from '@/ui/Section'
 import { HeatAlong } from './heat/HeatAlong'
 import { InTheDryer } from './heat/InTheDryer'
+import { UnderPanel } from './heat/UnderPanel'
 import type { PlanProps } from './planProps'
 
 /** Stage 7: flash, cool-down, cure. */
@@ -55,7 +56,7 @@ export function HeatStage({ plan }: PlanProps) {
           <Figure advice={cure.dwell} />
           {cure.belt && <Figure advice={cure.belt} />}
         </Grid>
-        {cure.belt && <InTheDryer plan={plan} />}
+        {cure.belt ? <InTheDryer plan={plan} /> : <UnderPanel plan={plan} />}
       </Section>
       <Cautions at="heat" />
     </>

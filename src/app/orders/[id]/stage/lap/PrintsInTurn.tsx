@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react'
 import { useMemo } from 'react'
-import { message } from '@/core/advice'
+import { message, numberOf } from '@/core/advice'
 import { WHERES } from '@/core/order'
 import { printsInTurn } from '@/core/plan'
 import { Link } from '@/ui/elements'
@@ -15,7 +15,11 @@ import type { PlanProps } from '../planProps'
 export function PrintsInTurn({ plan }: PlanProps) {
   const { order, stagePath } = useOrder()
   const { units } = useSettings()
-  const prints = useMemo(() => printsInTurn(order, plan.run, plan.method), [order, plan.run, plan.method])
+  const film = numberOf(plan.cure.inkFilm)
+  const prints = useMemo(
+    () => printsInTurn(order, plan.run, plan.method, film),
+    [order, plan.run, plan.method, film],
+  )
   if (prints.length < 2) return null
   return (
     <Section title={`${prints.length} prints on this garment, in turn`}>
