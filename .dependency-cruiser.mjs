@@ -30,7 +30,8 @@ export default {
       { path: '^src/core', pathNot: '\\.(test|fixtures)\\.ts$' },
       {
         path: 'node_modules',
-        pathNot: 'node_modules/(@types/)?(culori|d3-random|fast-deep-equal|fft.js|ml-matrix|ml-levenberg-marquardt|tinyqueue|yup)',
+        pathNot:
+          'node_modules/(@types/)?(culori|d3-random|fast-deep-equal|fft.js|ml-matrix|ml-levenberg-marquardt|tinyqueue|yup)',
       },
     ),
     forbid('core-knows-no-machine', { path: '^src/core' }, { dependencyTypes: ['core'] }),

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { numberOf } from '../advice'
 import { celsius } from '../quantity'
 import { boardsAtEnd } from './heatRound'
-import { heatOf, lapAt, momentsOf } from './index'
+import { heatOf, lapAt, momentsOf, stickingIn } from './index'
 import { CLOTHS, INKS, ink, PRESSES, planFor, SHOP } from './plan.fixtures'
 
 type Asked = Parameters<typeof planFor>[0]
@@ -235,4 +235,23 @@ describe('what always holds', () => {
       { numRuns: 25, seed: 5 },
     )
   }, 60_000)
+})
+
+describe('where no dwell is right', () => {
+  const large = { inks: [INKS.white, INKS.copper], width: 0.4, height: 0.5, press: 'manual' as const }
+  it('no schedule asks for longer than the middle stands, nor for a flash that grows along the run', () => {
+    const h = heat({ ...large, ...sizes(200) })
+    expect(h.reasons.map((r) => r.rule)).toContain('RUN_NO_WINDOW')
+    for (const [i, f] of h.flashes.entries()) {
+      const times = f.schedule.map((s) => s.time)
+      expect(times).toEqual([...times].sort((a, b) => b - a))
+      expect(times[0]).toBeLessThanOrEqual(h.laps[0]?.flashes[i]?.limit ?? 0)
+    }
+  })
+  it('garments that are told of are of the run', () => {
+    for (const s of stickingIn(heat({ ...large, ...sizes(101) }))) {
+      const until = s.trace[0]?.inputs.until
+      if (typeof until === 'object' && 'value' in until) expect(until.value).toBeLessThanOrEqual(101)
+    }
+  })
 })

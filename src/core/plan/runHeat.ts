@@ -41,6 +41,7 @@ export interface FlashAlong {
 export interface RunHeat {
   readonly round: Round
   readonly pallets: number
+  readonly pieces: number
   readonly laps: readonly Lap[]
   readonly flashes: readonly FlashAlong[]
   /** Garments after which the boards have settled, and as warm as they then are. */
@@ -77,7 +78,12 @@ export function heatOf(plan: RunPlan): RunHeat | undefined {
   const units = plan.flashes.filter((f) => f.unit)
   const flashes = (laps[0]?.flashes ?? []).map((first, i): FlashAlong => {
     const schedule = scheduleOf(
-      asNeeded.map((l) => l.flashes[i]?.needed),
+      asNeeded.map((l) => {
+        const { needed, limit } = l.flashes[i] ?? {}
+        // Where no dwell is right the middle is kept open.
+        if (needed === undefined || limit === undefined || needed <= limit) return needed
+        return Math.max(HALF, Math.floor(limit / HALF) * HALF)
+      }),
       pallets,
     )
     return {
@@ -101,6 +107,7 @@ export function heatOf(plan: RunPlan): RunHeat | undefined {
   return {
     round,
     pallets,
+    pieces: plan.run.quantity,
     laps,
     flashes,
     settles,

@@ -68,7 +68,7 @@ export function stickingIn(heat: RunHeat): readonly Sticking[] {
     const until = heat.laps.findLastIndex((l) => (of(l)?.ready ?? 1) < DRY) + 1
     const inputs = {
       name,
-      until: q('count', until * heat.pallets),
+      until: q('count', Math.min(heat.pieces, until * heat.pallets)),
       film: q('temperature', film),
       safe: q('temperature', heat.safe),
       ready: q('share', Math.min(1, ready)),

@@ -10,7 +10,7 @@ export type Happening =
   | { readonly kind: 'load' }
   | { readonly kind: 'wait'; readonly time: number; readonly air?: number }
   | { readonly kind: 'print'; readonly name: string; readonly ink: WetInk; readonly takes: Takes }
-  /** `time`: seconds, or as long as the corner needs. `least`: a fixed unit stays over the pallet for the whole stop. */
+  /** `time`: seconds, or as long as the corner needs and the middle stands. `least`: a fixed unit stays over the pallet for the whole stop. */
   | {
       readonly kind: 'flash'
       readonly name: string
@@ -71,6 +71,8 @@ export interface Moment {
   readonly happening: number
 }
 
+/** Nobody flashes longer, s: a film that never gels or closes is given up after this. */
+const LONGEST = 240
 /** Laps whose boards begin as warm as this, K, are the same lap. */
 const SAME = 0.003
 const REMEMBERED = 4
@@ -193,7 +195,9 @@ function oneLap(
         const of = phases(h.unit, takes, round, loss)
         const need = needed(spots.corner, of.corner, ambient, loss)
         const most = limit(spots.centre, of.centre)
-        const time = Math.max(h.least, h.time === 'needed' ? (need ?? most ?? h.least) : h.time)
+        // Where no dwell is right the middle is kept open.
+        const wanted = Math.min(need ?? LONGEST, most ?? LONGEST)
+        const time = Math.max(h.least, h.time === 'needed' ? wanted : h.time)
         phase((spot) => of[spot], time, i)
         const [peak, cloth] = [spots.centre.t[0]!, spots.centre.t[1]!]
         // What gels on in the seconds after counts.
