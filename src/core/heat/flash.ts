@@ -90,8 +90,9 @@ export function flashDwell(
 
 /** Dwell for the first prints, on boards as cold as the room, to the half second above; none where it is no longer. */
 export function coldDwell(waiting: Waiting, dwell: number): number | undefined {
-  const { needed } = dwellOn(waiting, waiting.ambient.air)
-  if (needed === undefined) return undefined
+  const { needed, limit } = dwellOn(waiting, waiting.ambient.air)
+  // Where no dwell is right the middle is kept open, on cold boards too.
+  if (needed === undefined || (limit !== undefined && needed > limit)) return undefined
   const cold = Math.ceil(needed / HALF - 1e-6) * HALF
   return cold > dwell ? cold : undefined
 }

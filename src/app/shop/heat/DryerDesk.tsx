@@ -37,7 +37,8 @@ export function DryerDesk({ cures, planning, later }: Props) {
   )
 }
 
-/** Narrow pages say what changes under the job. */
+/** Narrow pages say when it is due and what changes under the job. */
+const MIDDLE = { base: 'none', md: 'table-cell' } as const
 const WIDE = { base: 'none', lg: 'table-cell' } as const
 
 function Tunnel({ name, lines }: { readonly name: string; readonly lines: ReturnType<typeof dryerDesk> }) {
@@ -52,12 +53,16 @@ function Tunnel({ name, lines }: { readonly name: string; readonly lines: Return
         {lines.length === 0 && <Box color="soft">Nothing planned.</Box>}
       </Flex>
       {lines.length > 0 && (
-        <Table>
+        <Table minWidth="0">
           <thead>
             <tr>
-              <th>Due</th>
+              <Box as="th" display={MIDDLE}>
+                Due
+              </Box>
               <th>Job</th>
-              <th className="num">Pieces</th>
+              <Box as="th" className="num" display={WIDE}>
+                Pieces
+              </Box>
               <Box as="th" display={WIDE}>
                 Ink
               </Box>
@@ -71,19 +76,28 @@ function Tunnel({ name, lines }: { readonly name: string; readonly lines: Return
           <tbody>
             {lines.map(({ job, change }) => (
               <tr key={job.runId}>
-                <td>{sayDay(job.due, 'd MMM')}</td>
+                <Box as="td" display={MIDDLE}>
+                  {sayDay(job.due, 'd MMM')}
+                </Box>
                 <td>
-                  <Link href={`/orders/${job.orderId}/heat?run=${job.runId}`} textDecoration="underline">
-                    {job.words}
-                  </Link>
-                  <Box color="soft" fontSize="small">
-                    {job.runId}
-                  </Box>
-                  <Box display={{ base: 'block', lg: 'none' }} fontSize="small">
-                    {said(change)}
+                  <Box maxWidth={{ base: '9.5rem', md: '14rem', lg: 'none' }}>
+                    <Link href={`/orders/${job.orderId}/heat?run=${job.runId}`} textDecoration="underline">
+                      {job.words}
+                    </Link>
+                    <Box color="soft" fontSize="small">
+                      <Box as="span" display={{ base: 'inline', md: 'none' }}>
+                        {sayDay(job.due, 'd MMM')}{' '}
+                      </Box>
+                      {job.runId}
+                    </Box>
+                    <Box display={{ base: 'block', lg: 'none' }} fontSize="small">
+                      {said(change)}
+                    </Box>
                   </Box>
                 </td>
-                <td className="num">{job.pieces}</td>
+                <Box as="td" className="num" display={WIDE}>
+                  {job.pieces}
+                </Box>
                 <Box as="td" display={WIDE}>
                   {job.inks}
                 </Box>
