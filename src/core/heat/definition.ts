@@ -170,6 +170,16 @@ export const HEAT = defineRoom({
       says: 'Under {unit}, {height} above it, the corners of this print are cured after {time}; the middle is then at {film}, the cloth at {cloth}.',
       source: 'a model',
     },
+    PANEL_LONG: {
+      says: 'After {dwell} the middle is at {film}, over {limit}: {time} is enough.',
+      source: 'a model',
+      severity: 'Watch',
+    },
+    PANEL_SHORT: {
+      says: '{dwell} does not cure the corners: they want {time}.',
+      source: 'a model',
+      severity: 'Watch',
+    },
     PANEL_LIFT: {
       says: 'So near, the middle passes {limit} before the corners are cured: hang {unit} {height} above it, which takes {time}.',
       source: 'a model',

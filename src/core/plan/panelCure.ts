@@ -1,6 +1,6 @@
 import { numberOf, q, type Reason } from '../advice'
 import type { FlashUnit } from '../equipment'
-import { cureUnder, HEAT, WARM_BOARD } from '../heat'
+import { cureUnder, filmAfter, HEAT, WARM_BOARD, type Waiting } from '../heat'
 import type { Duration, Length, Temperature } from '../quantity'
 import { thickest } from './cureHeat'
 import { boardOf, fittedOf } from './heatedOf'
@@ -29,22 +29,14 @@ export function panelCure(plan: RunPlan, flashes: readonly FlashUnit[]): PanelCu
   if (plan.method.cure !== 'panel' || !unit || !film) return undefined
   const { load, most } = film
   const { width, height } = plan.run.placement
-  const at = (above: Length) =>
-    cureUnder(
-      {
-        ...load,
-        board: boardOf(plan.press),
-        fitted: fittedOf(unit),
-        below: [],
-        unit: {
-          kind: unit.kind,
-          print: { width, height },
-          height: above,
-          gain: unit.calibration?.gain ?? 1,
-        },
-      },
-      WARM_BOARD,
-    )
+  const under = (above: Length): Waiting => ({
+    ...load,
+    board: boardOf(plan.press),
+    fitted: fittedOf(unit),
+    below: [],
+    unit: { kind: unit.kind, print: { width, height }, height: above, gain: unit.calibration?.gain ?? 1 },
+  })
+  const at = (above: Length) => cureUnder(under(above), WARM_BOARD)
   const above = plan.flashHeight ? numberOf(plan.flashHeight) : 0.065
   const found = at(above)
   const said = { unit: unit.name, height: q('length', above) }
@@ -55,10 +47,25 @@ export function panelCure(plan: RunPlan, flashes: readonly FlashUnit[]): PanelCu
     film: q('temperature', found.film),
     cloth: q('temperature', found.cloth),
   })
-  return {
-    ...found,
-    reasons: [cures, ...(found.film > most ? [tooNear(at, above, most, said)] : [])],
-  }
+  const near = found.film > most ? [tooNear(at, above, most, said)] : []
+  const set = numberOf(plan.cure.dwell)
+  const then = filmAfter(under(above), WARM_BOARD, set, 0)
+  const long =
+    near.length === 0 && then > most
+      ? [
+          HEAT.because('PANEL_LONG', {
+            dwell: q('duration', set),
+            film: q('temperature', then),
+            limit: q('temperature', most),
+            time: q('duration', found.time),
+          }),
+        ]
+      : []
+  const short =
+    set < found.time
+      ? [HEAT.because('PANEL_SHORT', { dwell: q('duration', set), time: q('duration', found.time) })]
+      : []
+  return { ...found, reasons: [cures, ...near, ...long, ...short] }
 }
 
 /** The least height at which the middle stands it until the corners are cured. */

@@ -76,6 +76,8 @@ const OF_RULE: Readonly<Record<string, Inputs>> = {
     film: heat(196),
     cloth: heat(180),
   },
+  PANEL_LONG: { dwell: q('duration', 60), film: heat(204), limit: heat(190), time: q('duration', 29.5) },
+  PANEL_SHORT: { dwell: q('duration', 60), time: q('duration', 75) },
   PANEL_LIFT: { unit: 'Black panel', height: length(100), limit: heat(190), time: q('duration', 80) },
   PANEL_SHUT: { unit: 'Black panel', limit: heat(190) },
   PANEL_NEVER: { unit: 'Black panel', height: length(200) },
