@@ -44,9 +44,7 @@ describe('the set-up sheet', () => {
     expect(heat.map((h) => h.name)).toEqual(facts.heat.map((h) => `Flash after ${h.name}:`))
     expect(heat.length).toBeGreaterThan(0)
     for (const { words } of heat)
-      expect(words).toMatch(
-        /^[\d.]+\ss(, from garment \d+ [\d.]+\ss)*, a gun finds \d+\s°C at once after [\d.]+\ss$/,
-      )
+      expect(words).toMatch(/^[\d.]+\ss( · from \d+: [\d.]+\ss)* · gun at once after [\d.]+\ss: \d+\s°C$/)
     expect(sheetOf({ ...facts, heat: [] }, 'metric').heat).toEqual([])
   })
   it('embeds its fonts and draws with vectors, without a picture', async () => {

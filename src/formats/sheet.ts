@@ -182,10 +182,10 @@ const heatWords = ({ name, schedule, set, film }: SheetHeat, write: Write): Shee
   name: `Flash after ${name}:`,
   words: [
     ...schedule.map((s) =>
-      s.from === 1 ? write('duration', s.time) : `from garment ${s.from} ${write('duration', s.time)}`,
+      s.from === 1 ? write('duration', s.time) : `from ${s.from}: ${write('duration', s.time)}`,
     ),
-    `a gun finds ${write('temperature', film)} at once after ${write('duration', set)}`,
-  ].join(', '),
+    `gun at once after ${write('duration', set)}: ${write('temperature', film)}`,
+  ].join(' · '),
 })
 
 /** As it is set, and what the first prints want. */
