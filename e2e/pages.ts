@@ -32,4 +32,5 @@ export const PAGES = {
   run: '/orders/O-1004/run',
   sheet: '/runs/R-1003-P1-dark/sheet',
   strip: '/runs/R-1002-P1-dark/strip',
+  register: '/runs/R-1002-P1-dark/register',
 } as const

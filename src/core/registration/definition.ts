@@ -82,6 +82,69 @@ export const REGISTRATION = defineRoom({
       source: 'assumed',
       severity: 'Watch',
     },
+    AID_LIES: {
+      says: 'At the centre of the art the screen lies {dx} to the {side} and {dy} {fore}, turned by {turn} {way}; at the marks that is known to {spread}.',
+      source: 'geometry',
+    },
+    AID_KNOB: {
+      says: '{name} knob: {exact} turns would bring it there; {turns} in eighths, all three rounded together so that least is left. Assumed: {pitch} a turn, clockwise moves the screen away from you or to the right. Try yours once.',
+      source: 'assumed',
+    },
+    AID_LEFT: {
+      says: 'Over the centre and the marks it misses {before} now and {left} then: what rounding leaves.',
+      source: 'geometry',
+    },
+    AID_LEAVE: {
+      says: 'Leave it: it lies within what these readings can tell, or within half a step of a knob. Every turn means locking again, and locking moves it too.',
+      source: 'geometry',
+    },
+    AID_NO_X: {
+      says: 'Not yet: read how far a mark lies to the left or right.',
+      source: 'geometry',
+    },
+    AID_NO_Y: {
+      says: 'Not yet: read how far a mark lies towards or away from you.',
+      source: 'geometry',
+    },
+    AID_FEW: {
+      says: 'Not yet: read one more line, at a mark far from the others.',
+      source: 'geometry',
+    },
+    AID_SCALE: {
+      says: 'Stop turning: the screen has grown or shrunk by {edge} at the marks, and no knob mends that. Film or mesh stretched, tension changed since exposure, or another off-contact than the first screen.',
+      source: 'a model',
+      severity: 'Watch',
+    },
+    AID_ANISO: {
+      says: 'Stop turning: the screen has grown one way and shrunk the other, by {edge} at the marks. Off-contact or squeegee length differ, film pulled one way, or one pair of sides retensioned.',
+      source: 'a model',
+      severity: 'Watch',
+    },
+    AID_SHEAR: {
+      says: 'Stop turning: the mesh is pulled out of square, by {edge} at the marks. No knob mends that.',
+      source: 'a model',
+      severity: 'Watch',
+    },
+    AID_BENT: {
+      says: 'Stop turning and look at the screen: no move, turn or growth explains these marks. Slack mesh, a crooked or bubbled film, or a wrong reading.',
+      source: 'a model',
+      severity: 'Watch',
+    },
+    AID_MIXED: {
+      says: 'Stop turning: the screen has changed its shape, in more than one way. Compare its tension and off-contact with the first screen.',
+      source: 'a model',
+      severity: 'Watch',
+    },
+    AID_SIGN: {
+      says: 'Check mark {name}: read the other way, {way}, it would go with all the others.',
+      source: 'a model',
+      severity: 'Watch',
+    },
+    AID_MARK: {
+      says: 'Read mark {name} again: without it all the others agree.',
+      source: 'a model',
+      severity: 'Watch',
+    },
   },
   settings: {
     down: {

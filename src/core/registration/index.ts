@@ -1,3 +1,6 @@
+export { registrationAid } from './aid/aid'
+export { asOperatorSees, type MarkReading, type Pose } from './aid/fit'
+export { USUAL_HEAD } from './aid/knobs'
 export * from './budget'
 export { REGISTRATION } from './definition'
 export * from './filmPosition'

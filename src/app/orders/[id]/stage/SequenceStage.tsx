@@ -55,6 +55,14 @@ export function SequenceStage({ plan }: PlanProps) {
                 <TextButton onClick={takeBack}>take back</TextButton>
               </span>
             )}
+            <Link
+              href={`/runs/${plan.run.id}/register`}
+              prefetch={false}
+              textDecoration="underline"
+              fontWeight="600"
+            >
+              register
+            </Link>
             {plan.sequence.fits && (
               <Link
                 href={`/runs/${plan.run.id}/strip`}

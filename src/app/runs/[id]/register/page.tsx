@@ -1,0 +1,30 @@
+import type { Metadata } from 'next'
+import { notFound } from 'next/navigation'
+import { changeStamp, database } from '@/store/database'
+import { Seen } from '../../../Seen'
+import { readRun } from '../../readRun'
+import { RegisterDesk } from './RegisterDesk'
+
+interface Props {
+  readonly params: Promise<{ id: string }>
+}
+
+export async function generateMetadata({ params }: Props): Promise<Metadata> {
+  return { title: `Register ${(await params).id}` }
+}
+
+/** Registering the screens of a run at the press: of the last revision, or of the draft while nothing is released. */
+export default async function RegisterPage({ params }: Props) {
+  const { id } = await params
+  const db = await database()
+  const stamp = await changeStamp(db)
+  const { now, revisions } = await readRun(db, id)
+  const facts = revisions.at(-1) ?? now
+  if (!facts) notFound()
+  return (
+    <>
+      <Seen stamp={stamp} />
+      <RegisterDesk facts={facts} />
+    </>
+  )
+}
