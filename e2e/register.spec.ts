@@ -23,7 +23,7 @@ test('register: what the marks show becomes turns, with what is left; the next r
   await expect(main).toContainText('the play stays taken up')
   const left = Number.parseFloat((await page.locator('[data-why="Will be left"]').textContent()) ?? '')
   expect(left).toBeLessThan(0.16)
-  await knob('side').press('w')
+  await knob('side').press('Enter')
   await expect(page.getByRole('complementary', { name: 'Why' })).toContainText('Assumed: 1.25 mm a turn')
   await page.getByRole('button', { name: 'Turned and locked: read again' }).press('Enter')
   await expect(main).toContainText('round 2')

@@ -1,4 +1,5 @@
 declare module 'jstat' {
   /** The part of the package that is used. */
-  export const jStat: { readonly centralF: { readonly cdf: (f: number, a: number, b: number) => number } }
+  const jStat: { readonly centralF: { readonly cdf: (f: number, a: number, b: number) => number } }
+  export default jStat
 }

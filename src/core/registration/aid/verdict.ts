@@ -1,4 +1,4 @@
-import { jStat } from 'jstat'
+import jStat from 'jstat'
 import { type Explained, explain, type Line, TERMS, type Term } from './fit'
 
 /** What readings say beyond where the screen lies. */

@@ -1,14 +1,12 @@
 'use client'
 
 import { Box, Flex, Grid } from '@chakra-ui/react'
-import { useMemo, useState } from 'react'
+import { useState } from 'react'
 import { q } from '@/core/advice'
 import { asOperatorSees, REGISTRATION, registrationAid, USUAL_HEAD } from '@/core/registration'
 import type { SheetFacts } from '@/formats/sheet'
 import { AskNumber } from '@/ui/AskNumber'
-import { useAnswer } from '@/ui/answer'
 import { Cautions } from '@/ui/Cautions'
-import { type Desk, DeskProvider } from '@/ui/desk'
 import { Link, PageTitle } from '@/ui/elements'
 import { Pick, QuantityInput } from '@/ui/given'
 import { Measure } from '@/ui/Measure'
@@ -16,7 +14,7 @@ import { PushButton } from '@/ui/PushButton'
 import { Headline } from '@/ui/parts'
 import { Section, TextButton } from '@/ui/Section'
 import { Told } from '@/ui/Told'
-import { WhyPanel } from '@/ui/WhyPanel'
+import { AskFrame } from '../../../AskFrame'
 import { MarksDrawing } from './MarksDrawing'
 import { MARKS, type MarkName, marksOf, READ_BY, type ReadBy, type Typed } from './marks'
 import { sayTurns } from './sayTurns'
@@ -36,58 +34,46 @@ const kept = new Map<string, Round>()
 const NONE: Round = { typed: {}, round: 1 }
 
 /** At the press: what the marks of a screen show, and what to turn. */
-export function RegisterDesk({ facts: { order, plan } }: { readonly facts: SheetFacts }) {
-  const answer = useAnswer()
-  const { ask } = answer
-  const desk = useMemo((): Desk => ({ ask, override: NOTHING, takeBack: NOTHING }), [ask])
+export function RegisterDesk({ facts: { order, plan, shopName } }: { readonly facts: SheetFacts }) {
   const screens = plan.hits.filter((h) => !h.sameScreenAs)
   const [hitId, setHit] = useState(screens[0]?.hit.id ?? '')
   const hit = screens.find((h) => h.hit.id === hitId) ?? screens[0]
   return (
-    <DeskProvider value={desk}>
-      <Flex minHeight="100vh" bg="work" color="ink">
-        <Box as="main" flex="1" minWidth="0" px={{ base: '3', md: '6' }} py="4">
-          <Flex gap="4" align="baseline" wrap="wrap" mb="3">
-            <PageTitle>Register</PageTitle>
-            <Box>
-              {order.customer}, {plan.run.id}, {plan.press.name}
-            </Box>
-            <Link
-              href={`/orders/${order.id}/sequence?run=${plan.run.id}`}
-              textDecoration="underline"
-              ml="auto"
-            >
-              Back to the order
-            </Link>
-          </Flex>
-          {hit ? (
-            <>
-              <Box maxWidth="22rem" mb="4">
-                <Pick
-                  label="Screen"
-                  value={hit.hit.id}
-                  options={screens.map((s) => ({
-                    id: s.hit.id,
-                    name: s.head === undefined ? s.hit.name : `${s.hit.name}, head ${s.head}`,
-                  }))}
-                  onPick={setHit}
-                />
-              </Box>
-              <OneScreen
-                key={hit.hit.id}
-                id={`${plan.run.id} ${hit.hit.id}`}
-                name={hit.hit.name}
-                art={plan.run.placement}
-              />
-            </>
-          ) : (
-            <Box>This run has no screens yet.</Box>
-          )}
-          <Cautions at={plan.press.kind === 'automatic' ? 'automatic' : 'byHand'} />
+    <AskFrame shopName={shopName}>
+      <Flex gap="4" align="baseline" wrap="wrap" mb="3">
+        <PageTitle>Register</PageTitle>
+        <Box>
+          {order.customer}, {plan.run.id}, {plan.press.name}
         </Box>
-        <WhyPanel answer={answer} />
+        <Link href={`/orders/${order.id}/sequence?run=${plan.run.id}`} textDecoration="underline" ml="auto">
+          Back to the order
+        </Link>
       </Flex>
-    </DeskProvider>
+      {hit ? (
+        <>
+          <Box maxWidth="22rem" mb="4">
+            <Pick
+              label="Screen"
+              value={hit.hit.id}
+              options={screens.map((s) => ({
+                id: s.hit.id,
+                name: s.head === undefined ? s.hit.name : `${s.hit.name}, head ${s.head}`,
+              }))}
+              onPick={setHit}
+            />
+          </Box>
+          <OneScreen
+            key={hit.hit.id}
+            id={`${plan.run.id} ${hit.hit.id}`}
+            name={hit.hit.name}
+            art={plan.run.placement}
+          />
+        </>
+      ) : (
+        <Box>This run has no screens yet.</Box>
+      )}
+      <Cautions at={plan.press.kind === 'automatic' ? 'automatic' : 'byHand'} />
+    </AskFrame>
   )
 }
 
@@ -121,14 +107,17 @@ function OneScreen({ id, name, art }: ScreenProps) {
           </Box>
         }
       >
-        <Grid templateColumns={{ base: '1fr', md: 'minmax(0, 22rem) minmax(0, 1fr)' }} gap="5">
+        <Grid
+          templateColumns={{ base: 'minmax(0, 1fr)', md: '11rem minmax(0, 1fr)', lg: '22rem minmax(0, 1fr)' }}
+          gap="5"
+        >
           <MarksDrawing
             marks={marks}
             now={known?.pose}
             then={known && !known.leave ? known.correction.left : undefined}
           />
           <Box>
-            <Grid templateColumns="1fr 1fr" gap="3" mb="3">
+            <Grid templateColumns="minmax(0, 1fr) minmax(0, 1fr)" gap="3" mb="3">
               <Pick label="Read" value={by} options={BY} onPick={(x) => setBy(x as ReadBy)} />
               <Pick label="The pallet" value={collar} options={COLLAR} onPick={setCollar} />
             </Grid>
@@ -147,10 +136,10 @@ function OneScreen({ id, name, art }: ScreenProps) {
                 borderTop="1px solid"
                 borderColor="rule"
               >
-                <Box width="4.5rem" fontWeight="650" pb="1.5">
+                <Box width="3.6rem" flex="none" fontWeight="650" pb="1.5">
                   {MARKS[mark]}
                 </Box>
-                <Box width="7.5rem">
+                <Box flex="0 1 7.5rem" minWidth="0">
                   <QuantityInput
                     label="Right +"
                     kind="fine"
@@ -158,7 +147,7 @@ function OneScreen({ id, name, art }: ScreenProps) {
                     onGive={(x) => give(mark, 'dx', x)}
                   />
                 </Box>
-                <Box width="7.5rem">
+                <Box flex="0 1 7.5rem" minWidth="0">
                   <QuantityInput
                     label="Away +"
                     kind="fine"
@@ -166,7 +155,7 @@ function OneScreen({ id, name, art }: ScreenProps) {
                     onGive={(x) => give(mark, 'dy', x)}
                   />
                 </Box>
-                <TextButton onClick={() => agree(mark)} aria-label={`${MARKS[mark]} agrees`}>
+                <TextButton flex="none" onClick={() => agree(mark)} aria-label={`${MARKS[mark]} agrees`}>
                   agrees
                 </TextButton>
               </Flex>
@@ -222,6 +211,3 @@ function OneScreen({ id, name, art }: ScreenProps) {
     </>
   )
 }
-
-/** At the press nothing is chosen. */
-const NOTHING = () => undefined
