@@ -68,6 +68,9 @@ test('a reading that cannot be is refused by name; one out of range says so at i
   await sheet.getByRole('button', { name: 'Work it out' }).click()
   await expect(sheet.getByRole('alert')).toContainText('Film after a flash does not fit')
   await expect(sheet.getByRole('button', { name: 'Use it' })).toHaveCount(0)
+  // What is emptied was not read.
+  await sheet.getByLabel('Shortest flash').fill('')
+  await expect(sheet.getByRole('status')).toHaveText('1 of 3 readings written down')
   // What was written down is there when the sheet is opened again.
   await page.getByRole('button', { name: 'Calibrate Quartz A' }).click()
   await expect(sheet).toHaveCount(0)

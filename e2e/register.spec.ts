@@ -46,9 +46,18 @@ test('register: a screen that has grown is told to stop turning; a wrong sign is
   await type('Top', '0', '0.6')
   await type('Bottom', '0', '-0.6')
   await expect(page.locator('main')).toContainText('Stop turning: the screen has grown')
+  // Who is told to stop is told no turns.
+  await expect(page.getByRole('heading', { name: 'Look first, turn nothing yet' })).toBeVisible()
+  await expect(page.locator('[data-why^="Turns of the"]')).toHaveCount(0)
   await type('Left', '0.1', '-0.5')
   await type('Right', '0.1', '0.5')
   await type('Top', '0.1', '0.5')
   await type('Bottom', '0.1', '0.5')
   await expect(page.locator('main')).toContainText('Check mark left')
+  // What is emptied was never read.
+  await type('Left', '', '')
+  await expect(page.locator('main')).not.toContainText('Check mark left')
+  await expect(page.getByRole('heading', { name: 'What to turn' })).toBeVisible()
+  for (const mark of ['Right', 'Top', 'Bottom']) await type(mark, '', '')
+  await expect(page.locator('main')).toContainText('Not yet: read how far a mark lies')
 })

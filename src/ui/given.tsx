@@ -56,16 +56,20 @@ export function QuantityInput({
   kind,
   value,
   onGive,
+  onEmpty,
 }: {
   readonly label: string
   readonly kind: Kind
   readonly value: number | undefined
   readonly onGive: (value: number) => void
+  /** It may be left empty: what was given is taken back. */
+  readonly onEmpty?: () => void
 }) {
   const id = useId()
   const { units } = useSettings()
   const [text, setText] = useState<string>()
-  const read = text === undefined ? undefined : parseQuantity(kind, text, units)
+  const isEmpty = onEmpty !== undefined && text?.trim() === ''
+  const read = text === undefined || isEmpty ? undefined : parseQuantity(kind, text, units)
   const wrong = read && !read.ok ? read.message : undefined
   return (
     <Labelled label={label} id={id}>
@@ -76,6 +80,7 @@ export function QuantityInput({
         aria-describedby={wrong === undefined ? undefined : `${id}-message`}
         onChange={(e) => {
           setText(e.target.value)
+          if (onEmpty && e.target.value.trim() === '') return onEmpty()
           const now = parseQuantity(kind, e.target.value, units)
           if (now.ok) onGive(now.value)
         }}

@@ -48,7 +48,7 @@ export function CalibrationSheet({ steps, written, onWrite, readWith, device, wr
       setBusy(false)
     }
   }
-  const change = (one: Written, values: Record<string, number>) =>
+  const change = (one: Written, values: Written['values']) =>
     onWrite(written.map((w) => (w.key === one.key ? { ...w, values: { ...w.values, ...values } } : w)))
   return (
     <Box>
@@ -117,7 +117,7 @@ function ReadingRow({
   readonly number: number
   readonly wrong: string | undefined
   readonly device: string
-  readonly onChange: (values: Record<string, number>) => void
+  readonly onChange: (values: Written['values']) => void
   readonly onRead: () => Promise<void>
   readonly onRemove: () => void
 }) {
@@ -146,6 +146,7 @@ function ReadingRow({
             kind={w.kind}
             value={one.values[w.field]}
             onGive={(value) => onChange({ [w.field]: value })}
+            onEmpty={() => onChange({ [w.field]: undefined })}
           />
         ))}
         {step.device && (

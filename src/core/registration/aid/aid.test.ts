@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { registrationAid } from './aid'
 import { asOperatorSees, explain, linesOf, type MarkReading, missing, offAt, type Pose, poseOf } from './fit'
 import { correct, missOver, USUAL_HEAD } from './knobs'
 import { chance, verdictOn } from './verdict'
@@ -158,5 +159,27 @@ describe('whatever is read', () => {
     for (const few of [all.slice(0, 2), all.slice(0, 3)])
       for (const i of [0, 1, 2])
         expect(fitted(all).covariance[i]?.[i]).toBeLessThanOrEqual(fitted(few).covariance[i]?.[i] ?? 0)
+  })
+})
+
+describe('the aid', () => {
+  const rules = (read: readonly MarkReading[]) => {
+    const aid = registrationAid(read, USUAL_HEAD)
+    return 'missing' in aid ? [aid.missing.rule] : aid.reasons.map((r) => r.rule)
+  }
+  it('tells turns only where turning mends it', () => {
+    expect(rules(marks({ L: [0.4, 0.1], R: [0.4, 0.1], T: [0.4, 0.1], B: [0.4, 0.1] }))).toEqual([
+      'AID_LIES',
+      'AID_LEFT',
+    ])
+    expect(rules(marks({ L: [0.02, 0], R: [0, 0.02], T: [0, 0], B: [0, 0] }))).toEqual([
+      'AID_LIES',
+      'AID_LEAVE',
+    ])
+    expect(rules(marks({ L: [-0.6, 0], R: [0.6, 0], T: [0, 0.6], B: [0, -0.6] }))).toEqual([
+      'AID_LIES',
+      'AID_SCALE',
+    ])
+    expect(rules(marks({}))).toEqual(['AID_NO_X'])
   })
 })

@@ -55,6 +55,9 @@ export function registrationAid(marks: readonly MarkReading[], head: Head): Aid 
     spread: q('fine', spread),
   })
   const [miss, left] = [missOver(pose, marks), missOver(correction.left, marks)]
+  const turned = leave
+    ? REGISTRATION.because('AID_LEAVE')
+    : REGISTRATION.because('AID_LEFT', { before: q('fine', miss), left: q('fine', left) })
   return {
     pose,
     correction,
@@ -62,13 +65,7 @@ export function registrationAid(marks: readonly MarkReading[], head: Head): Aid 
     stop: verdict.kind !== 'fine',
     miss,
     left,
-    reasons: [
-      lies,
-      ...told(verdict, marks, edge),
-      leave && verdict.kind === 'fine'
-        ? REGISTRATION.because('AID_LEAVE')
-        : REGISTRATION.because('AID_LEFT', { before: q('fine', miss), left: q('fine', left) }),
-    ],
+    reasons: [lies, ...told(verdict, marks, edge), ...(verdict.kind === 'fine' ? [turned] : [])],
   }
 }
 

@@ -94,7 +94,7 @@ function OneScreen({ id, name, art }: ScreenProps) {
   const marks = asOperatorSees(marksOf(typed, art, by), collar === 'towards')
   const aid = registrationAid(marks, USUAL_HEAD)
   const known = 'missing' in aid ? undefined : aid
-  const give = (mark: MarkName, axis: 'dx' | 'dy', value: number) =>
+  const give = (mark: MarkName, axis: 'dx' | 'dy', value: number | undefined) =>
     keep({ typed: { ...typed, [mark]: { ...typed[mark], [axis]: value } }, round })
   const agree = (mark: MarkName) => keep({ typed: { ...typed, [mark]: { dx: 0, dy: 0 } }, round })
   return (
@@ -114,7 +114,7 @@ function OneScreen({ id, name, art }: ScreenProps) {
           <MarksDrawing
             marks={marks}
             now={known?.pose}
-            then={known && !known.leave ? known.correction.left : undefined}
+            then={known && !known.leave && !known.stop ? known.correction.left : undefined}
           />
           <Box>
             <Grid templateColumns="minmax(0, 1fr) minmax(0, 1fr)" gap="3" mb="3">
@@ -145,6 +145,7 @@ function OneScreen({ id, name, art }: ScreenProps) {
                     kind="fine"
                     value={typed[mark]?.dx}
                     onGive={(x) => give(mark, 'dx', x)}
+                    onEmpty={() => give(mark, 'dx', undefined)}
                   />
                 </Box>
                 <Box flex="0 1 7.5rem" minWidth="0">
@@ -153,6 +154,7 @@ function OneScreen({ id, name, art }: ScreenProps) {
                     kind="fine"
                     value={typed[mark]?.dy}
                     onGive={(x) => give(mark, 'dy', x)}
+                    onEmpty={() => give(mark, 'dy', undefined)}
                   />
                 </Box>
                 <TextButton flex="none" onClick={() => agree(mark)} aria-label={`${MARKS[mark]} agrees`}>
@@ -163,12 +165,14 @@ function OneScreen({ id, name, art }: ScreenProps) {
           </Box>
         </Grid>
       </Section>
-      <Section title={known?.leave ? 'Leave it' : 'What to turn'}>
+      <Section
+        title={known?.leave ? 'Leave it' : known?.stop ? 'Look first, turn nothing yet' : 'What to turn'}
+      >
         {'missing' in aid ? (
           <Told reasons={[aid.missing]} />
         ) : (
           <>
-            {!aid.leave && (
+            {!aid.leave && !aid.stop && (
               <Flex columnGap="8" rowGap="3" wrap="wrap" mb="3">
                 {aid.correction.turns.map((t) => (
                   <Headline key={t.knob.name} label={`${t.knob.name} knob`}>

@@ -8,7 +8,9 @@ export const MARKS = { left: 'Left', right: 'Right', top: 'Top', bottom: 'Bottom
 export type MarkName = keyof typeof MARKS
 
 /** What was typed at each mark: metres to the right, and away from the operator. */
-export type Typed = Readonly<Partial<Record<MarkName, { readonly dx?: Length; readonly dy?: Length }>>>
+export type Typed = Readonly<
+  Partial<Record<MarkName, { readonly dx?: Length | undefined; readonly dy?: Length | undefined }>>
+>
 
 /** How marks are read, and how far such a reading is off, one standard deviation (assumed). */
 export const READ_BY = {
