@@ -112,6 +112,9 @@ test('no number on a stage is without its reason', async ({ page }) => {
   for (const stage of ['screens', 'ink', 'sequence', 'placement', 'heat', 'run']) {
     await open(page, `/orders/O-1001/${stage}`)
     await expect(page.locator('main [data-advice]').first()).toBeVisible()
+    // What is worked out beside the page is there too.
+    if (stage === 'sequence' || stage === 'heat')
+      await expect(page.getByRole('img', { name: 'Film, cloth and board of this garment' })).toBeVisible()
     // Digits that nothing answers for: not in a value, a field, a choice, the head, a name, a day or words of a reason.
     const bare = await page.locator('fieldset').evaluate((root) => {
       const walker = document.createTreeWalker(root, NodeFilter.SHOW_TEXT)
@@ -148,6 +151,8 @@ test('no number on a stage is without its reason', async ({ page }) => {
       // From which garment on a dwell holds, and which garment the slider is at.
       /^from garment \d+$/,
       /^Garment \d+ of \d+$/,
+      // Prints and flashes of its way round, by their numbers in the chart.
+      /^1 [A-Z][^\d]*( · \d [A-Z][^\d]*)*$/,
     ]
     expect(bare.filter((t) => !explained.some((e) => e.test(t)))).toEqual([])
   }
