@@ -175,6 +175,31 @@ test('closing the page in the middle of a word loses nothing', async ({ page }) 
   await expect(saveStatus(page)).toHaveText('Saved')
 })
 
+test('a page read too early, and left in the middle of a word, loses nothing of either page', async ({
+  page,
+}) => {
+  await deafen(page)
+  await open(page, '/shop/stock')
+  const before = await (await page.request.get('/shop/stock')).text()
+  const heated = page.getByLabel(/^Heated length/).first()
+  const width = page.getByLabel(/^Belt width/).first()
+  await heated.fill('2.6 m')
+  await page.route('**/shop/stock', (route) => route.fulfill({ contentType: 'text/html', body: before }))
+  await page.route('**/shop/stock?_rsc=*', () => undefined)
+  await open(page, '/shop/stock')
+  await expect(heated).toHaveValue('2400 mm')
+  // The field of the page before it, once more, and another.
+  await heated.fill('2.7 m')
+  await width.fill('95 cm')
+  await page.unrouteAll({ behavior: 'ignoreErrors' })
+  await open(page, '/shop/stock')
+  await expect(heated).toHaveValue('2700 mm')
+  await expect(width).toHaveValue('950 mm')
+  await heated.fill('2.4 m')
+  await width.fill('900 mm')
+  await expect(saveStatus(page)).toHaveText('Saved')
+})
+
 test('a page read before the last edit of the page before was stored does not take it for someone else’s', async ({
   page,
 }) => {

@@ -43,7 +43,8 @@ test('by keyboard: a screen taken up tells what would break, put down well it is
   await expect(page.locator('[data-cell=flash]')).toHaveCount(2)
 
   // A head goes down: the rest is planned anew, and what changes is told.
-  await page.getByText('On the press now').click()
+  await page.locator('summary').filter({ hasText: 'On the press now' }).focus()
+  await page.keyboard.press('Enter')
   const head = page.getByRole('button', { name: 'Head 4: works' })
   await head.focus()
   await page.keyboard.press('Enter')

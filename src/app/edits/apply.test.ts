@@ -2,13 +2,14 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeAll, expect, it } from 'vitest'
-import { changes } from '@/core/change'
+import { changes, fittedAll } from '@/core/change'
 import { type Decisions, noDecisions } from '@/core/plan'
 import { database } from '@/store/database'
 import { loadDecisions } from '@/store/decisions'
 import { seedDemo } from '@/store/demo'
 import { loadOrder } from '@/store/orders'
 import { applied } from './apply'
+import { leading } from './leaving'
 import { storeEdit } from './stores'
 
 const folder = mkdtempSync(join(tmpdir(), 'orvint-edits-'))
@@ -63,3 +64,32 @@ it('what someone else changed stays, and nothing beside it is changed', async ()
   )
   expect(await applied({ kind: 'order', id: 'O-9999' }, mine)).toBe(false)
 })
+
+it('what is sent while a page is left keeps all that fits, though someone else changed a field of it', async () => {
+  const order = async () => (await loadOrder(await database(), 'O-1008'))?.order
+  const now = await order()
+  if (!now) throw new Error('no order')
+  const edited = { kind: 'order', id: 'O-1008' } as const
+  expect(await applied(edited, changes(now, { ...now, title: 'Long aprons' }))).toBe(true)
+  const mine = changes(now, { ...now, title: 'Short aprons', notes: 'Hurry' })
+  expect(await applied(edited, mine, 'skipped')).toBe(true)
+  expect(await order()).toEqual({ ...now, title: 'Long aprons', notes: 'Hurry' })
+})
+
+const none = chose({})
+const bench = chose({ press: 'bench' })
+it.each([
+  { stored: 'before the next page was left', there: bench },
+  { stored: 'after it was left', there: none },
+  { stored: 'with what the next page saved itself', there: chose({ press: 'bench', 'strokes.I1': 2 }) },
+])(
+  'a page read too early and left at once loses nothing of the page before it, stored $stored',
+  ({ there }) => {
+    const list = leading({ stored: none, value: bench }, none, chose({ press: 'four', 'strokes.I1': 2 }))
+    expect(fittedAll(there, list)).toEqual(chose({ press: 'four', 'strokes.I1': 2 }))
+    // What the page before it sent comes last: it changes nothing any more.
+    expect(fittedAll(fittedAll(there, list), changes(none, bench))).toEqual(
+      chose({ press: 'four', 'strokes.I1': 2 }),
+    )
+  },
+)

@@ -1,4 +1,4 @@
-import { type Change, misfit, overlaid } from '@/core/change'
+import { type Change, fittedAll, misfit, overlaid } from '@/core/change'
 import { checkPart, isShopPart, partOf } from '@/core/equipment'
 import { checkOrder } from '@/core/order'
 import { checkDecisions, orderOfRun } from '@/core/plan'
@@ -14,42 +14,53 @@ const TRIES = 5
 /**
  * Makes changes to what they were made to, whatever else was stored since: other fields stay as they are now.
  *
- * @returns false when something else stands where the changes would be made: then none is
+ * @param misfits what becomes of a change where something else stands by now: `refused` makes none of them; `skipped`, for
+ *   what is sent while a page is left and nobody can be asked any more, makes the others
+ * @returns whether they were made
  */
-export async function applied(edited: Edited, changes: readonly Change[]): Promise<boolean> {
+export async function applied(
+  edited: Edited,
+  changes: readonly Change[],
+  misfits: 'refused' | 'skipped' = 'refused',
+): Promise<boolean> {
+  const lay: Lay = (now) => {
+    if (misfits === 'skipped') return fittedAll(now, changes)
+    return misfit(now, changes) ? undefined : overlaid(now, changes)
+  }
   for (let left = TRIES; left > 0; left--) {
-    const done = await once(edited, changes)
+    const done = await once(edited, changes, lay)
     if (done !== 'moved') return done === 'done'
   }
   return false
 }
 
+/** What is stored now with the changes in it, if they can be made. */
+type Lay = <T>(now: T) => T | undefined
+
 type Outcome = 'done' | 'misfit' | 'moved'
 
 const stored = ({ ok }: { readonly ok: boolean }): Outcome => (ok ? 'done' : 'moved')
 
-async function once({ kind, id }: Edited, changes: readonly Change[]): Promise<Outcome> {
+async function once({ kind, id }: Edited, changes: readonly Change[], lay: Lay): Promise<Outcome> {
   const db = await database()
   switch (kind) {
     case 'order': {
       const now = await loadOrder(db, id)
-      if (!now || now.deletedAt !== undefined || misfit(now.order, changes)) return 'misfit'
-      const checked = checkOrder(overlaid(now.order, changes))
+      if (!now || now.deletedAt !== undefined) return 'misfit'
+      const checked = checkOrder(lay(now.order))
       return checked.ok ? stored(await saveOrder(db, checked.value, now.version)) : 'misfit'
     }
     case 'decisions': {
       const order = orderOfRun(id)
       const now = order === undefined ? undefined : (await loadDecisions(db, [order])).get(id)
-      if (!now || misfit(now.decisions, changes)) return 'misfit'
-      const checked = checkDecisions(overlaid(now.decisions, changes))
+      if (!now) return 'misfit'
+      const checked = checkDecisions(lay(now.decisions))
       return checked.ok ? stored(await saveDecisions(db, checked.value, now.version)) : 'misfit'
     }
     case 'shop': {
       if (!isShopPart(id)) return 'misfit'
       const { shelf, versions } = await loadShop(db)
-      const now = partOf(shelf, id)
-      if (misfit(now, changes)) return 'misfit'
-      const checked = checkPart(id, overlaid(now, changes))
+      const checked = checkPart(id, lay(partOf(shelf, id)))
       return checked.ok ? stored(await savePart(db, id, checked.value, versions[id])) : 'misfit'
     }
     case 'presence': {

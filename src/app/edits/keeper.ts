@@ -2,7 +2,7 @@ import type { Change } from '@/core/change'
 import type { FieldErrors } from '@/core/order'
 import type { Edited } from './edited'
 import { recordEdit } from './history'
-import { leftBehind, sendOnLeave } from './leaving'
+import { builtOn, leftBehind, sendOnLeave } from './leaving'
 import type { Stored, Versioned } from './save'
 import { begun, type Session, type SessionEvent, step, unsent } from './session'
 
@@ -53,6 +53,8 @@ export function keeper<T>(
   function send(event: SessionEvent<T>): void {
     const next = step(session, event, overlays)
     if (next.session === session && next.effects.length === 0) return
+    if (session.acknowledged !== next.session.acknowledged)
+      for (const { acknowledged } of [session, next.session]) builtOn(subject, acknowledged.value)
     session = next.session
     for (const effect of next.effects)
       switch (effect.do) {

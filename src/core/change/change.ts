@@ -110,19 +110,30 @@ const sameState = (a: unknown, b: unknown) => (isItem(a) && isItem(b) ? same(a.i
 export const overlaid = <T>(value: T, list: readonly Change[]): T =>
   list.reduce((v: unknown, c) => put(v, c.path, c), value) as T
 
+/** The value with a change made; undefined when the change finds neither what it would replace nor itself made already. */
+function fitted(value: unknown, c: Change): { readonly value: unknown } | undefined {
+  const there = standing(value, c.path)
+  if (sameState(there, c.to)) return { value }
+  if (!sameState(there, c.from)) return undefined
+  const made = put(value, c.path, c)
+  // Nothing can be put into a list that is gone.
+  return sameState(standing(made, c.path), c.to) ? { value: made } : undefined
+}
+
 /** The first change that finds neither what it would replace nor itself made already, if any. */
 export function misfit(value: unknown, list: readonly Change[]): Change | undefined {
   let now = value
   for (const c of list) {
-    const there = standing(now, c.path)
-    if (sameState(there, c.to)) continue
-    if (!sameState(there, c.from)) return c
-    now = put(now, c.path, c)
-    // Nothing can be put into a list that is gone.
-    if (!sameState(standing(now, c.path), c.to)) return c
+    const next = fitted(now, c)
+    if (!next) return c
+    now = next.value
   }
   return undefined
 }
+
+/** The value with those changes made that fit, one after another. */
+export const fittedAll = <T>(value: T, list: readonly Change[]): T =>
+  list.reduce((now: unknown, c) => fitted(now, c)?.value ?? now, value) as T
 
 /** Two changes meet when one is made inside what the other made. */
 export function meet(a: Change, b: Change): boolean {

@@ -26,7 +26,7 @@ export async function POST(
     if (sent?.changes !== undefined) {
       const { id, changes } = fitting(sent, left)
       const whole = changes.map(({ path, from, to }) => ({ path, from, to }))
-      return json({ ok: await applied({ kind: known, id }, whole) })
+      return json({ ok: await applied({ kind: known, id }, whole, 'skipped') })
     }
     const { id, version } = fitting(sent, seenAt)
     return json(await storeEdit({ kind: known, id }, sent?.value, version))
