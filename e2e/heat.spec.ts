@@ -1,4 +1,4 @@
-import { expect, open, test } from './house'
+import { expect, open, saveStatus, test } from './house'
 
 const section = (name: string) => ({ name, level: 2 }) as const
 const first = '[data-why="Flash after Base white, from garment 1"]'
@@ -54,6 +54,45 @@ test('heat: what the run needs is set by one button, and taken back', async ({ p
   await page.keyboard.press('Backspace')
   await expect(dwell).toHaveText(before)
   await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('Saved')
+})
+
+test('heat: what if, by key: what would change is told, Escape leaves it, Enter takes it over', async ({
+  page,
+}) => {
+  await open(page, '/orders/O-1003/heat')
+  const fold = page.locator('summary').filter({ hasText: 'What if' })
+  await fold.focus()
+  await page.keyboard.press('Enter')
+  const told = page.getByRole('status', { name: 'What would change' })
+  const dwell = page.locator('[data-advice="dwell.base"]')
+  const before = (await dwell.textContent()) ?? ''
+  const drag = page.getByLabel('Flash after Base white, dragged')
+  await drag.focus()
+  for (let i = 0; i < 6; i++) await page.keyboard.press('ArrowRight')
+  await expect(told).toContainText(/Base white is flashed [\d.]+ s, instead of/)
+  await expect(told).toContainText(/The boards end at \d+ °C, instead of \d+ °C/)
+  await expect(page.getByText(/closes the film in the middle of the print/)).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(told).toHaveText('')
+  await expect(page.getByText(/closes the film in the middle of the print/)).toBeHidden()
+  await expect(dwell).toHaveText(before)
+  // Typed, in any unit; what no press can do is said at its place and tried nowhere.
+  const height = page.getByLabel('Flash height', { exact: true })
+  await height.fill('9 m')
+  await expect(page.getByRole('alert').filter({ hasText: /^Between/ })).toBeVisible()
+  await expect(told).toHaveText('')
+  await height.fill('4 in')
+  await expect(told).toContainText(/Base white is flashed/)
+  await page.getByLabel('Boards', { exact: true }).selectOption('wood')
+  await expect(page.getByText(/changed at Shop, Presses/)).toBeVisible()
+  await page.getByLabel('Flash height, dragged').focus()
+  await page.keyboard.press('Enter')
+  await expect(told).toHaveText('')
+  await expect(page.locator('[data-advice="flashHeight"]')).toHaveText('101.6 mm')
+  await page.locator('[data-advice="flashHeight"]').focus()
+  await page.keyboard.press('Backspace')
+  await expect(page.locator('[data-advice="flashHeight"]')).toHaveText('65 mm')
+  await expect(saveStatus(page)).toHaveText('Saved')
 })
 
 test('heat: the dryer says what it does at the planned belt, and why', async ({ page }) => {

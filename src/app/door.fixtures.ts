@@ -64,6 +64,7 @@ export const GIVEN: { readonly [N in ActName]: ActGiven<N> } = {
     changes: [{ path: ['notes'], from: order.notes, to: 'New' }],
   },
   find: { text: 'tern' },
+  shareBelt: { runs: ['R-1001-P1-dark', 'R-1003-P1-dark'], dryer: 'one' },
   beginBatch: { batch: NEW_BATCH, at: AT },
   receiveCans: { cans: [{ code: 'W1', lot: 'L7', mass: 1 }], at: AT },
   pour: { batchId: 'B-0005', canId: 'C-0001', mass: 0.01, at: AT },

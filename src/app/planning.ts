@@ -9,8 +9,10 @@ import {
   type RunAsk,
   type RunPlan,
   type RunSummary,
+  type SharedBelt,
   type SheetHeat,
   SUMMARY_FACTS,
+  type sharedBelt,
 } from '@/core/plan'
 import { changeStamp, type Database } from '@/store/database'
 import { loadDecisions } from '@/store/decisions'
@@ -49,6 +51,10 @@ export const heatForSheet = (plan: RunPlan): Promise<readonly SheetHeat[]> =>
       if (error instanceof Cancelled || error instanceof TooLong) throw error
       return []
     })
+
+/** One belt for two jobs. */
+export const beltFor: (...asked: Parameters<typeof sharedBelt>) => Promise<SharedBelt> = (jobs, dryer) =>
+  office.ask((api) => api.sharedBelt(jobs, dryer), { limit: LIMIT })
 
 /** How many settings of a run another shop would change. */
 export const alteredBy = (order: Order, before: Shop, after: Shop, decisions: Decisions): Promise<number> =>

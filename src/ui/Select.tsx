@@ -8,6 +8,7 @@ export const Select = chakra('select', {
     minHeight: '1.7rem',
     borderBottom: '1px dotted',
     borderColor: 'soft',
+    textOverflow: 'ellipsis',
     '& option': { background: 'raised', color: 'ink' },
   },
   variants: {

@@ -57,6 +57,7 @@ export function QuantityInput({
   value,
   onGive,
   onEmpty,
+  check,
 }: {
   readonly label: string
   readonly kind: Kind
@@ -64,13 +65,15 @@ export function QuantityInput({
   readonly onGive: (value: number) => void
   /** It may be left empty: what was given is taken back. */
   readonly onEmpty?: () => void
+  /** What stands against a value, if anything. */
+  readonly check?: (value: number) => string | undefined
 }) {
   const id = useId()
   const { units } = useSettings()
   const [text, setText] = useState<string>()
   const isEmpty = onEmpty !== undefined && text?.trim() === ''
   const read = text === undefined || isEmpty ? undefined : parseQuantity(kind, text, units)
-  const wrong = read && !read.ok ? read.message : undefined
+  const wrong = read && (read.ok ? check?.(read.value) : read.message)
   return (
     <Labelled label={label} id={id}>
       <Input
@@ -82,7 +85,7 @@ export function QuantityInput({
           setText(e.target.value)
           if (onEmpty && e.target.value.trim() === '') return onEmpty()
           const now = parseQuantity(kind, e.target.value, units)
-          if (now.ok) onGive(now.value)
+          if (now.ok && check?.(now.value) === undefined) onGive(now.value)
         }}
         onBlur={() => wrong === undefined && setText(undefined)}
         width="100%"

@@ -11,6 +11,7 @@ import {
   type RunAsk,
   type RunPlan,
   type RunSummary,
+  sharedBelt,
   sheetHeatOf,
   summarize,
 } from '@/core/plan'
@@ -31,6 +32,7 @@ const office = {
   plan: (order: Order, of: Shop, decisions: Decisions): RunPlan => plan(order, of, decisions),
   planWithBesides,
   sheetHeatOf,
+  sharedBelt,
   /** How many settings of a run another shop would change. */
   altered: (order: Order, before: Shop, after: Shop, decisions: Decisions): number =>
     planChanges(plan(order, before, decisions), plan(order, after, decisions)).length,

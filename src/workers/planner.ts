@@ -3,6 +3,7 @@ import {
   baseVariants,
   cureHeat,
   heatOf,
+  heatTried,
   momentsOf,
   movesOf,
   panelCure,
@@ -16,7 +17,18 @@ import {
 const variants = (ask: VariantAsk) => ({ bases: baseVariants(ask), whites: whiteVariants(ask) })
 export type Variants = ReturnType<typeof variants>
 
-const planner = { plan, variants, waysOf, movesOf, heatOf, momentsOf, stickingIn, cureHeat, panelCure }
+const planner = {
+  plan,
+  variants,
+  waysOf,
+  movesOf,
+  heatOf,
+  heatTried,
+  momentsOf,
+  stickingIn,
+  cureHeat,
+  panelCure,
+}
 export type Planner = typeof planner
 
 expose(planner)

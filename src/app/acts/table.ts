@@ -54,6 +54,18 @@ export const ACTS = {
       found: await find(text),
     }),
   ),
+  shareBelt: of(
+    yup.object({
+      runs: yup
+        .array(runIdSchema)
+        .strict()
+        .length(2, 'Two runs, please.')
+        .required('Which runs?')
+        .test('two', 'Two different runs, please.', (runs) => new Set(runs).size === 2),
+      dryer: fits.anyId,
+    }),
+    shop.shareBelt,
+  ),
   setUpShop: of(
     yup.object({
       template: fits.anyId,

@@ -42,18 +42,84 @@ export const RUN_RULES = {
     source: 'a model',
     severity: 'Watch',
   },
+  RUN_WARM_OPENS: {
+    says: '{name}: once the boards are at {boards} both meet: warm them in empty flashes first.',
+    source: 'a model',
+  },
   RUN_HIGHER: {
     says: '{name}: with the panel at {height} both meet: {needed} to {limit}.',
     source: 'a model',
   },
+  RUN_COOLER: {
+    says: '{name}: with the panel {cooler} cooler both meet: {needed} to {limit}.',
+    source: 'a model',
+  },
+  RUN_GOES: {
+    says: '{name}: in two goes with {pause} between them both meet: {needed} to {limit} each.',
+    source: 'a model',
+  },
+  RUN_SECOND: {
+    says: '{name}: under two units, one stop after the other, both meet: {needed} to {limit} each.',
+    source: 'a model',
+  },
   RUN_SHUT: {
-    says: '{name}: no height up to {height} opens a dwell: the print is too large for this panel. A larger one does.',
+    says: '{name}: no height up to {height}, no cooler panel and no second go opens a dwell: the print is too large for this panel. A larger one does.',
     source: 'a model',
   },
   RUN_NEVER: {
     says: '{name}: {unit} does not dry this print: its corners do not get there in four minutes.',
     source: 'a model',
     severity: 'Stop',
+  },
+  SHARED_BELT: {
+    says: '{dryer}, as its set points usually are, cures both between {least} and {most}: belt at {belt}. Side by side where both garments fit its belt, else in turn.',
+    source: 'a model',
+  },
+  SHARED_ANY: {
+    says: '{dryer}, as its set points usually are, cures both at up to {most}: belt at {belt}. Side by side where both garments fit its belt, else in turn.',
+    source: 'a model',
+  },
+  SHARED_FILM: {
+    says: '{job}: the film comes to {film}; it wants {wanted} and stands {limit}.',
+    source: 'a model',
+  },
+  SHARED_APART: {
+    says: '{dryer}, as its set points usually are, cannot cure both at once: {slow} wants {most} at most, {weak} is too hot under {least}. One after the other.',
+    source: 'a model',
+    severity: 'Watch',
+  },
+  SHARED_NEVER: {
+    says: '{job}: no belt speed of {dryer} cures it as its set points are.',
+    source: 'a model',
+    severity: 'Watch',
+  },
+  TRY_DWELL: {
+    says: '{name} is flashed {dwell}, instead of {was}.',
+    source: 'a model',
+  },
+  TRY_FILM: {
+    says: '{name} is at {film} just flashed, instead of {was}.',
+    source: 'a model',
+  },
+  TRY_NEEDS: {
+    says: '{name} needs {needed} of flash at the end of the run, instead of {was}.',
+    source: 'a model',
+  },
+  TRY_NEXT: {
+    says: '{name} meets a film of {film}, instead of {was}.',
+    source: 'a model',
+  },
+  TRY_BOARDS: {
+    says: 'The boards end at {film}, instead of {was}.',
+    source: 'a model',
+  },
+  TRY_SAME: {
+    says: 'Nothing that anyone would read changes.',
+    source: 'a model',
+  },
+  TRY_NONE: {
+    says: 'So the run cannot be printed, or nothing is flashed.',
+    source: 'a model',
   },
   RUN_TACKY: {
     says: '{name} is printed on a film of up to {film}, from garment {from} on over {safe}: it is tacky. Cool longer, or slow down.',

@@ -70,7 +70,7 @@ export function planWithBesides(
   return {
     plan: now,
     besides: {
-      prints: printsInTurn(order, now.run, now.method, numberOf(now.cure.inkFilm)).map((p) => p.run.id),
+      prints: printsInTurn(order, now.run, now.method).map((p) => p.run.id),
       ways,
       costs: costsOf(now, shop),
       finish: finishOf(now, shop),

@@ -26,13 +26,16 @@ export const palletsOf = (press: Press): number =>
   press.kind === 'manual' ? press.pallets : press.kind === 'automatic' ? press.stations.length + 2 : 1
 
 /** An index of an automatic, and a turn by hand, seconds (assumed). */
-const INDEX: Duration = 1.5
+export const INDEX: Duration = 1.5
 const TURN: Duration = 1
 
+/** Garments a second in a burst: the boards know the pace that the lead set. */
+const burstOf = ({ burst, rate }: RunTime): number => (burst * numberOf(rate)) / rate.advised
+
 /** Seconds that a pallet stands before it goes on, in a burst. */
-export const stopOf = (plan: Paced, { burst }: RunTime): Duration => {
+export const stopOf = (plan: Paced, time: RunTime): Duration => {
   const visits = plan.press.kind === 'automatic' ? plan.sequence.laps : Math.max(1, plan.flashes.length)
-  return 1 / (burst * (plan.press.kind === 'automatic' || plan.press.kind === 'manual' ? visits : 1))
+  return 1 / (burstOf(time) * (plan.press.kind === 'automatic' || plan.press.kind === 'manual' ? visits : 1))
 }
 
 /**
@@ -140,7 +143,7 @@ function byHand(
     return h.kind === 'flash' && h.time !== 'needed' ? Math.max(h.time, h.least) : 0
   }
   const took = parts.flat().reduce((sum, h) => sum + lasts(h), 0)
-  const left = Math.max(0, palletsOf(plan.press) / time.burst - took)
+  const left = Math.max(0, palletsOf(plan.press) / burstOf(time) - took)
   const flashes = plan.flashes.length
   const share = wait(left / (flashes + 1))
   // On its way the garment waits before it is printed, and after each flash while others are under the unit.

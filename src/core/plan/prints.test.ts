@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest'
 import { DEFAULT_METHOD, message } from '../advice'
-import { type Order, splitOrder } from '../order'
+import { type Order, type Run, splitOrder } from '../order'
 import { celsius } from '../quantity'
 import { printsInTurn } from './index'
 import { INKS, jobFor } from './plan.fixtures'
@@ -49,13 +49,16 @@ it('what heat an earlier print sees again is told in degrees; a low-cure ink und
   ])
   expect(front!.reasons).toHaveLength(1)
 })
-it('a cure that is set hotter for this run reaches the prints before it', () => {
+it('a cure that is set hotter, for this run or another, reaches the prints before it', () => {
   const low = { ...print('P1', 'leftChest', 0.09), inks: [{ ...INKS.red, lowCure: true }] }
   const asked = { ...order, placements: [low, print('P2', 'front', 0.3)] }
-  const front = splitOrder(asked).find((r) => r.placement.id === 'P2')!
-  const later = (film?: number) =>
-    printsInTurn(asked, front, DEFAULT_METHOD, film)[0]!.reasons.find((r) => r.rule === 'PRINTS_AGAIN')
+  const runs = splitOrder(asked)
+  const [chest, front] = ['P1', 'P2'].map((id) => runs.find((r) => r.placement.id === id)!)
+  const later = (from: Run, films?: Readonly<Record<string, number>>) =>
+    printsInTurn(asked, from, DEFAULT_METHOD, films)[0]!.reasons.find((r) => r.rule === 'PRINTS_AGAIN')
       ?.inputs.later
-  expect(later(celsius(180))).toMatchObject({ value: celsius(180) })
-  expect(later()).toMatchObject({ value: celsius(160) })
+  for (const from of [chest!, front!]) {
+    expect(later(from, { [front!.id]: celsius(180) })).toMatchObject({ value: celsius(180) })
+    expect(later(from)).toMatchObject({ value: celsius(160) })
+  }
 })

@@ -29,13 +29,13 @@ function cureOf(run: Run, method: ShopMethod) {
  * The runs of the order that meet on the garments of this one, itself among them, in their order of printing, each with the
  * heat it sees again.
  *
- * @param film at the cure of this run as it is set; the others cure as advised
+ * @param films at the cure of each run that is set, kelvin by run; the others cure as advised
  */
 export function printsInTurn(
   order: Order,
   of: Run,
   method: ShopMethod,
-  film?: Temperature,
+  films: Readonly<Record<string, Temperature | undefined>> = {},
 ): readonly PrintInTurn[] {
   const garments = new Set(of.lines.map((l) => l.id))
   const runs = splitOrder(order)
@@ -44,7 +44,7 @@ export function printsInTurn(
   const raised = runs.filter(isRaised).length
   const cures = runs.map((r) => {
     const cure = cureOf(r, method)
-    return r.id === of.id && film !== undefined ? { ...cure, own: film } : cure
+    return { ...cure, own: films[r.id] ?? cure.own }
   })
   return runs.map((run, i): PrintInTurn => {
     const again = cures.slice(i + 1).map((c) => c.own)

@@ -120,6 +120,37 @@ describe('what goes wrong is told', () => {
     expect(none).toBeDefined()
     expect(told.map((r) => r.rule)).toContain('RUN_SHUT')
   })
+  const nearly = { inks: [INKS.white, INKS.red], width: 0.36, height: 0.42, ...sizes(100) }
+  it('a print nearly as large as the panel: higher, cooler or in two goes opens a dwell', () => {
+    const single = heat({ ...nearly, press: 'single' }).reasons
+    const told = single.map((r) => r.rule)
+    for (const rule of ['RUN_NO_WINDOW', 'RUN_HIGHER', 'RUN_COOLER', 'RUN_GOES'])
+      expect(told, rule).toContain(rule)
+    expect(told).not.toContain('RUN_SHUT')
+    const of = (rule: string, name: string) => {
+      const input = single.find((r) => r.rule === rule)?.inputs[name]
+      return typeof input === 'object' && 'value' in input ? input.value : Number.NaN
+    }
+    for (const rule of ['RUN_HIGHER', 'RUN_COOLER', 'RUN_GOES'])
+      expect(of(rule, 'needed'), rule).toBeLessThan(of(rule, 'limit'))
+    // Two goes together are longer than one: the film cools between them.
+    expect(2 * of('RUN_GOES', 'needed')).toBeGreaterThan(of('RUN_NO_WINDOW', 'needed'))
+    // Made so, the plan has nothing to say against it any more.
+    const higher = {
+      flashHeight: of('RUN_HIGHER', 'height'),
+      'dwell.base': Math.ceil(of('RUN_HIGHER', 'needed') * 2) / 2,
+    }
+    const end = heat({ ...nearly, press: 'single', overrides: higher }).laps.at(-1)?.flashes[0]
+    expect(end?.needed).toBeLessThan(end?.limit ?? 0)
+  })
+  it('where only cold boards have no dwell, warming them is what opens one', () => {
+    const found = [0.34, 0.345, 0.35, 0.355, 0.36].map((width) =>
+      heat({ ...nearly, width, height: 0.41, press: 'manual' }).reasons.map((r) => r.rule),
+    )
+    const warmed = found.filter((told) => told.includes('RUN_WARM_OPENS'))
+    expect(warmed.length).toBeGreaterThan(0)
+    for (const told of warmed) expect(told).toContain('RUN_NO_WINDOW')
+  })
 })
 
 describe('the dwell that is planned', () => {

@@ -3,6 +3,7 @@ import { emptyFlashes, HEAT, type Lap, type Moment, type Round, runLaps, trace }
 import type { Duration, Temperature } from '../quantity'
 import { palletsOf, roundOf, stopOf } from './heatRound'
 import type { RunPlan } from './runPlan'
+import { windowOpeners } from './windowOpeners'
 
 /** Over the first a film is tacky under the next screen, over the second it sticks (common practice; a setting of the model). */
 const SAFE = { tacky: 328.15, sticks: 338.15 } as const
@@ -180,18 +181,19 @@ function wrongWith(
   const unit = plan.flashes.filter((f) => f.unit)[i]?.unit
   if (first.needed === undefined) return [HEAT.because('RUN_NEVER', { name, unit: unit?.name ?? '' })]
   const dwell = q('duration', first.time)
-  const window = laps
-    .map(of)
-    .find((f) => f?.needed !== undefined && f.limit !== undefined && f.needed > f.limit)
-  if (window?.needed !== undefined && window.limit !== undefined)
+  const isShut = (f: Lap['flashes'][number] | undefined) =>
+    f?.needed !== undefined && f.limit !== undefined && f.needed > f.limit
+  // Boards warm as the run goes on: where the last of it is shut too, that is what has to be opened.
+  const shut = laps.findLast((l) => isShut(of(l)))
+  if (shut) {
+    const { needed = 0, limit = 0 } = of(shut) ?? {}
+    const later = laps[laps.indexOf(shut) + 1]
     return [
-      HEAT.because('RUN_NO_WINDOW', {
-        name,
-        needed: q('duration', window.needed),
-        limit: q('duration', window.limit),
-      }),
-      ...opened(round, laps, i, name),
+      HEAT.because('RUN_NO_WINDOW', { name, needed: q('duration', needed), limit: q('duration', limit) }),
+      ...(later ? [HEAT.because('RUN_WARM_OPENS', { name, boards: q('temperature', later.board) })] : []),
+      ...windowOpeners(round, i, shut.board, plan.press.kind === 'automatic' ? stop : undefined),
     ]
+  }
   const gelled = laps.findIndex((l) => (of(l)?.ready ?? 1) >= NEARLY)
   const over = laps.findIndex((l) => (of(l)?.closed ?? 0) > 1)
   const limit = of(laps[Math.max(0, over)])?.limit
@@ -242,35 +244,6 @@ function emptyWords(round: Round, i: number, warm: Temperature): string {
   const count = emptyFlashes(round, flash.unit, flash.time, warm)
   if (count === undefined) return 'no empty flashes are enough'
   return count === 1 ? 'one empty flash for each' : `${count} empty flashes for each`
-}
-
-/** Heights at which the corners and the middle of a print meet, lowest first, metres. */
-const HEIGHTS = [0.075, 0.1, 0.125, 0.15, 0.2] as const
-
-/** The least height that opens a window for a flash, where one does. */
-function opened(round: Round, laps: readonly Lap[], i: number, name: string): readonly Reason[] {
-  const warm = (laps.at(-1) as Lap).board
-  for (const height of HEIGHTS) {
-    const happenings = round.happenings.map((h) =>
-      h.kind === 'flash' ? { ...h, unit: { ...h.unit, height } } : h,
-    )
-    const [lap] = runLaps(
-      { ...round, happenings },
-      1,
-      round.board.layers.map(() => warm),
-    )
-    const found = lap?.flashes[i]
-    if (found?.needed !== undefined && (found.limit === undefined || found.needed < found.limit))
-      return [
-        HEAT.because('RUN_HIGHER', {
-          name,
-          height: q('length', height),
-          needed: q('duration', found.needed),
-          limit: q('duration', found.limit ?? found.needed),
-        }),
-      ]
-  }
-  return [HEAT.because('RUN_SHUT', { name, height: q('length', HEIGHTS[HEIGHTS.length - 1] ?? 0) })]
 }
 
 /** Prints on a film that is too warm: each screen is told once, with the worst of it. */

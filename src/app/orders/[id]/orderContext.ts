@@ -7,6 +7,7 @@ import type { Batch } from '@/core/ink'
 import type { Order, Run } from '@/core/order'
 import type { Decisions, RunPlan } from '@/core/plan'
 import type { SheetMark } from '@/formats/sheet'
+import type { StoredDecisions } from '@/store/decisions'
 import type { Asked } from '@/ui/desk'
 import type { Seen } from '../../acts/orders'
 import type { StageName } from './stages'
@@ -26,6 +27,8 @@ export interface OrderContext {
   /** Versions of what is on the desk, once all of it is stored. */
   readonly seen: () => Promise<Seen>
   readonly decisions: Decisions | undefined
+  /** What is stored for each run of the order that was decided on. */
+  readonly decided: Readonly<Record<string, StoredDecisions>>
   /** Ink mixed for the run. */
   readonly tubs: readonly Batch[]
   /** Prints that have films. */

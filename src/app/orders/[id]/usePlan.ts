@@ -9,15 +9,18 @@ import type { Order } from '@/core/order'
 import {
   type CureHeat,
   type Decisions,
+  type HeatTried,
   type Move,
   type PanelCure,
   type RunHeat,
   type RunPlan,
   runOf,
   type Sticking,
+  type Tried,
   type Way,
 } from '@/core/plan'
 import type { Planner, Variants } from '@/workers/planner'
+import { useOrder } from './orderContext'
 
 /** The planner is one for the tab; pages come and go. */
 let remote: Remote<Planner> | undefined
@@ -137,6 +140,17 @@ export function useVariants(
 /** Heat along the run, computed off the interface thread. */
 export function useHeat(plan: RunPlan): RunHeat | undefined {
   const ask = useMemo(() => () => planner().heatOf(plan), [plan])
+  return useLatest(ask)
+}
+
+/** Heat along the run with what is tried, computed off the interface thread; nothing while nothing is tried. */
+export function useTried(now: RunHeat, tried: Tried | undefined): HeatTried | undefined {
+  const { order, shelf, decisions } = useOrder()
+  const { shop } = shelf
+  const ask = useMemo(
+    () => (decisions && tried ? () => planner().heatTried(order, shop, decisions, now, tried) : undefined),
+    [order, shop, decisions, now, tried],
+  )
   return useLatest(ask)
 }
 

@@ -11,6 +11,7 @@ import { Section, Table } from '@/ui/Section'
 import { useSettings } from '@/ui/settings'
 import { Filling } from '../../Filling'
 import { useShop } from '../shopContext'
+import { TwoAtOnce } from './TwoAtOnce'
 
 interface Props {
   readonly cures: readonly CureJob[]
@@ -26,7 +27,7 @@ export function DryerDesk({ cures, planning, later }: Props) {
   return (
     <Section title="What goes through the tunnels" side={<Filling planning={planning} />}>
       {shop.dryers.map((d) => (
-        <Tunnel key={d.id} name={d.name} lines={dryerDesk(cures, d.id)} />
+        <Tunnel key={d.id} id={d.id} name={d.name} lines={dryerDesk(cures, d.id)} />
       ))}
       {later > 0 && (
         <Box color="soft" pt="2">
@@ -41,7 +42,15 @@ export function DryerDesk({ cures, planning, later }: Props) {
 const MIDDLE = { base: 'none', md: 'table-cell' } as const
 const WIDE = { base: 'none', lg: 'table-cell' } as const
 
-function Tunnel({ name, lines }: { readonly name: string; readonly lines: ReturnType<typeof dryerDesk> }) {
+function Tunnel({
+  id,
+  name,
+  lines,
+}: {
+  readonly id: string
+  readonly name: string
+  readonly lines: ReturnType<typeof dryerDesk>
+}) {
   const { units } = useSettings()
   const said = (change: readonly Reason[]) => change.map((r) => message(r, units)).join(' ')
   return (
@@ -122,6 +131,11 @@ function Tunnel({ name, lines }: { readonly name: string; readonly lines: Return
             ))}
           </tbody>
         </Table>
+      )}
+      {lines.length > 1 && (
+        <Box mt="3">
+          <TwoAtOnce dryerId={id} jobs={lines.map((l) => l.job)} />
+        </Box>
       )}
     </Box>
   )

@@ -9,9 +9,9 @@ export const DRY: Share = 0.85
 /** Cured so far that the next colour does not bond: plastisol, water-based. */
 export const CLOSED = { plastisol: 0.3, water: 0.5 } as const
 /** Seconds after the flash in which the film gels on. */
-const AFTER = 3
+export const AFTER = 3
 /** Longest dwell that is tried, s. */
-const LONGEST = 240
+export const LONGEST = 240
 const STEP = 0.1
 const HALVINGS = 6
 

@@ -24,7 +24,7 @@ export {
   type Shade,
   type WetInk,
 } from './materials'
-export { cureUnder, dwellOn, filmAfter, type Waiting } from './onWarm'
+export { cureUnder, type Dwells, dwellInGoes, dwellOn, filmAfter, type Waiting } from './onWarm'
 export {
   type BeltWindow,
   beltWindow,

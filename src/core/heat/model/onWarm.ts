@@ -1,4 +1,4 @@
-import { copyOf, cured, last, limit, needed } from './flash'
+import { AFTER, closing, copyOf, cured, LONGEST, last, limit, needed, readiness } from './flash'
 import { type Ambient, dryHeat, inRoom, lossOf, onBoard, print, type Takes } from './garment'
 import type { Board, Fabric, Fitted, WetInk } from './materials'
 import { flashing, seen, type UnitOver } from './unit'
@@ -35,7 +35,8 @@ export function dwellOn(w: Waiting, board: number): Dwells {
   return found
 }
 
-interface Dwells {
+/** Seconds of flash; undefined where it does not get there in four minutes. */
+export interface Dwells {
   readonly needed: number | undefined
   readonly limit: number | undefined
 }
@@ -45,6 +46,45 @@ const MOST = 500
 function workedOut(w: Waiting, board: number): Dwells {
   const { s, phase, loss } = readyFor(w, board)
   return { needed: needed(s, phase('corner'), w.ambient, loss), limit: limit(s, phase('centre')) }
+}
+
+const FINE = 0.05
+
+/**
+ * What `dwellOn` says of one flash, for the same flash in several goes: seconds of each.
+ *
+ * @param goes at least 1
+ * @param pause seconds between two of them, in the air of the room
+ */
+export function dwellInGoes(w: Waiting, board: number, goes: number, pause: number): Dwells {
+  const { s, phase, loss } = readyFor(w, board)
+  const room = inRoom(w.ambient, loss)
+  const flashed = (spot: 'corner' | 'centre', each: number) => {
+    const film = copyOf(s)
+    for (let go = 0; go < goes; go++) {
+      if (go > 0) last(film, room, pause)
+      last(film, phase(spot), each)
+    }
+    return film
+  }
+  const least = (enough: (each: number) => boolean) => {
+    let [low, high] = [0, LONGEST / goes]
+    if (!enough(high)) return undefined
+    while (high - low > FINE) {
+      const middle = (low + high) / 2
+      if (enough(middle)) high = middle
+      else low = middle
+    }
+    return high
+  }
+  return {
+    needed: least((each) => {
+      const film = flashed('corner', each)
+      last(film, room, AFTER)
+      return readiness(film) >= 1
+    }),
+    limit: least((each) => closing(flashed('centre', each)) >= 1),
+  }
 }
 
 /** Kelvin in the middle of a film so many seconds after so long a flash, on a board so warm. */

@@ -17,6 +17,8 @@ export interface UnitOver {
   readonly height: number
   /** Heat it was found to give against the table; as tabled without. */
   readonly gain?: number
+  /** Kelvin by which its panel is set lower than tabled; a gun has none. */
+  readonly cooler?: number
 }
 
 const LEAST = 0.005
@@ -36,7 +38,11 @@ export function seen({ kind, print, height: hangs }: UnitOver, spot: Spot): Shar
 /** The flash of a unit at a spot. */
 export function flashing(unit: UnitOver, factor: Share, takes: Takes, ambient: Ambient, loss: number): Phase {
   const gain = unit.gain ?? 1
-  if (unit.kind !== 'gun') return under(PANELS[unit.kind], factor, takes, ambient, loss, gain)
+  if (unit.kind !== 'gun') {
+    const panel = PANELS[unit.kind]
+    const temperature = panel.temperature - (unit.cooler ?? 0)
+    return under({ ...panel, temperature }, factor, takes, ambient, loss, gain)
+  }
   const share = Math.min(1, (Math.PI * GUN.across ** 2) / 4 / (unit.print.width * unit.print.height))
   const air = share * GUN.air * gain + (1 - share) * ROOM_AIR
   const gas = (share * GUN.air * gain * GUN.temperature + (1 - share) * ROOM_AIR * ambient.air) / air

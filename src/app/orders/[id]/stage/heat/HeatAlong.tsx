@@ -1,8 +1,9 @@
 'use client'
 
 import { Box, Flex } from '@chakra-ui/react'
+import { useState } from 'react'
 import type { Overrides } from '@/core/advice'
-import type { RunHeat } from '@/core/plan'
+import type { RunHeat, Tried } from '@/core/plan'
 import { writeQuantity } from '@/core/quantity'
 import { AdviceNumber } from '@/ui/AdviceValue'
 import { AskNumber } from '@/ui/AskNumber'
@@ -13,11 +14,12 @@ import { Section, TextButton } from '@/ui/Section'
 import { useSettings } from '@/ui/settings'
 import { Told } from '@/ui/Told'
 import { useOrder } from '../../orderContext'
-import { useHeat } from '../../usePlan'
+import { useHeat, useTried } from '../../usePlan'
 import type { PlanProps } from '../planProps'
 import { DwellChart } from './DwellChart'
 import { OneLap } from './OneLap'
 import { Sticks } from './Sticks'
+import { WhatIf } from './WhatIf'
 
 /** A day as the choices of a run. */
 const asChosen = (day: (typeof AIR_DAYS)[keyof typeof AIR_DAYS]): Overrides =>
@@ -66,10 +68,14 @@ export function HeatAlong({ plan }: PlanProps) {
   )
 }
 
+/** What is set and settles as planned; below it what goes wrong and how, with what is tried. */
 function Worked({ plan, heat }: PlanProps & { readonly heat: RunHeat }) {
   const { units } = useSettings()
+  const [tried, setTried] = useState<Tried>()
+  const found = useTried(heat, tried)
+  const shown = (tried && found?.heat) || heat
   const { choose } = useOrder()
-  const wrong = heat.reasons.filter((r) => r.rule !== 'RUN_DWELL' && r.rule !== 'RUN_SETTLES')
+  const wrong = shown.reasons.filter((r) => r.rule !== 'RUN_DWELL' && r.rule !== 'RUN_SETTLES')
   const settled = heat.reasons.filter((r) => r.rule === 'RUN_SETTLES')
   return (
     <>
@@ -112,10 +118,13 @@ function Worked({ plan, heat }: PlanProps & { readonly heat: RunHeat }) {
           garments.
         </Box>
       )}
+      <Box mt="4">
+        <WhatIf plan={plan} tried={tried} found={found} onTry={setTried} />
+      </Box>
       <Told reasons={wrong} />
-      {heat.laps.length > 1 && <DwellChart heat={heat} />}
-      <OneLap plan={plan} heat={heat} />
-      <Sticks heat={heat} />
+      {shown.laps.length > 1 && <DwellChart heat={shown} />}
+      <OneLap plan={plan} heat={shown} />
+      <Sticks heat={shown} />
     </>
   )
 }

@@ -6,32 +6,12 @@ import { q } from '@/core/advice'
 import { HEAT } from '@/core/heat'
 import { lapAt, type RunHeat } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
-import { Input } from '@/ui/elements'
 import { Measure } from '@/ui/Measure'
 import { Headline } from '@/ui/parts'
+import { Slider } from '@/ui/Slider'
 import { useMoments } from '../../usePlan'
 import type { PlanProps } from '../planProps'
 import { LapTrace } from './LapTrace'
-
-/** Drawn here: the browser's own slider gives blue light, and a screen room wants none. */
-const LINE = { height: '2px', background: 'var(--chakra-colors-ink)' }
-const KNOB = {
-  appearance: 'none',
-  width: '1.1rem',
-  height: '1.1rem',
-  border: 'none',
-  borderRadius: '9999px',
-  background: 'var(--chakra-colors-ink)',
-}
-const SLIDER = {
-  appearance: 'none',
-  background: 'transparent',
-  height: '1.5rem',
-  '&::-webkit-slider-runnable-track': LINE,
-  '&::-moz-range-track': LINE,
-  '&::-webkit-slider-thumb': { ...KNOB, marginTop: 'calc(1px - 0.55rem)' },
-  '&::-moz-range-thumb': KNOB,
-} as const
 
 /** One garment on its way round, chosen by a slider. */
 export function OneLap({ plan, heat }: PlanProps & { readonly heat: RunHeat }) {
@@ -47,20 +27,15 @@ export function OneLap({ plan, heat }: PlanProps & { readonly heat: RunHeat }) {
   return (
     <>
       <Flex gap="5" rowGap="2" align="end" wrap="wrap" mt="4">
-        <Box as="label" flex="1 1 16rem">
-          <Box fontSize="small" color="soft">
-            {`Garment ${garment} of ${pieces}`}
-          </Box>
-          <Input
-            type="range"
-            aria-label="Garment"
+        <Box flex="1 1 16rem">
+          <Slider
+            label="Garment"
+            says={`Garment ${garment} of ${pieces}`}
             min={1}
             max={pieces}
             step={1}
             value={garment}
-            onChange={(e) => setWanted(Number(e.target.value))}
-            width="100%"
-            css={SLIDER}
+            onMove={setWanted}
           />
         </Box>
         <Headline label="Board">

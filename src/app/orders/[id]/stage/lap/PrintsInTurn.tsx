@@ -13,13 +13,13 @@ import type { PlanProps } from '../planProps'
 
 /** All prints that go on the garments of this run, in the order in which they are printed. */
 export function PrintsInTurn({ plan }: PlanProps) {
-  const { order, stagePath } = useOrder()
+  const { order, stagePath, decided, runs } = useOrder()
   const { units } = useSettings()
   const film = numberOf(plan.cure.inkFilm)
-  const prints = useMemo(
-    () => printsInTurn(order, plan.run, plan.method, film),
-    [order, plan.run, plan.method, film],
-  )
+  const prints = useMemo(() => {
+    const set = runs.map(({ id }) => [id, Number(decided[id]?.decisions.overrides.cureFilm) || undefined])
+    return printsInTurn(order, plan.run, plan.method, { ...Object.fromEntries(set), [plan.run.id]: film })
+  }, [order, plan.run, plan.method, film, decided, runs])
   if (prints.length < 2) return null
   return (
     <Section title={`${prints.length} prints on this garment, in turn`}>
