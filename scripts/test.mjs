@@ -77,6 +77,7 @@ for (const name of [
   'ink',
   'sequence',
   'heat',
+  'registration',
   ...(existsSync(CHROMIUM) ? ['preview', 'look'] : []),
 ])
   check(`bench ${name}, small`, 'bench/run.mjs', name, '--small')

@@ -5,6 +5,7 @@ import { checkShelf, type ShopAndShelf } from '@/core/equipment'
 import { checkHeldOrder, INK_SYSTEMS, idSchema, type Order } from '@/core/order'
 import { type Decisions, decisionsSchema, inTodaysWords, orderOfRun, runIdSchema } from '@/core/plan'
 import { isDay, isMoment, keysOf } from '@/core/quantity'
+import { type HeadLock, MOST_LOCK } from '@/core/registration'
 import { filePath, toNamedUnits, toSi } from './namedUnits'
 
 /** An order with how far it is. */
@@ -23,6 +24,7 @@ export interface ArchiveFile<Revision, Book> {
   readonly revisions: readonly Revision[]
   readonly films: readonly FilmOfPrint[]
   readonly inkBook?: Book | undefined
+  readonly locks?: readonly HeadLock[] | undefined
 }
 
 /** The same while it is read from somewhere, a few rows at a time. */
@@ -156,6 +158,15 @@ const bookSchema = yup
   .nullable()
   .default(undefined)
   .optional()
+const { move, turn } = MOST_LOCK
+const lockSchema = yup.object({
+  pressId: idSchema.required(),
+  head: yup.number().integer().min(1).max(99).required(),
+  at: moment.required(),
+  dx: yup.number().min(-move).max(move).required(),
+  dy: yup.number().min(-move).max(move).required(),
+  turn: yup.number().min(-turn).max(turn).required(),
+})
 const archiveSchema = yup.object({
   format: yup
     .string()
@@ -179,6 +190,7 @@ const archiveSchema = yup.object({
   revisions: yup.array(revisionSchema).required(),
   films: yup.array(filmSchema).optional(),
   inkBook: bookSchema,
+  locks: yup.array(lockSchema).max(100_000).optional(),
 })
 
 interface OldBook {
@@ -229,6 +241,7 @@ export function readArchiveFile<Revision, Book>(text: string): ArchiveRead<Revis
     revisions: readonly Revision[]
     films?: readonly FilmOfPrint[]
     inkBook?: Book
+    locks?: readonly HeadLock[]
   }>(raw)
   const shelf = checkShelf(toSi({ shop: file.shop, inks: file.inks, cloths: file.cloths }))
   const orders = file.orders.map(({ order, ...state }) => ({ checked: checkHeldOrder(toSi(order)), state }))
@@ -261,6 +274,7 @@ export function readArchiveFile<Revision, Book>(text: string): ArchiveRead<Revis
       revisions: file.revisions,
       films: file.films ?? [],
       inkBook: file.inkBook ?? undefined,
+      locks: file.locks ?? [],
     },
   }
 }
@@ -278,6 +292,7 @@ export async function* archiveText<Revision, Book>(
   yield* list('decisions', source.decisions, ({ overrides, ...d }) => ({ ...d, overridesSi: overrides }))
   yield* list('revisions', source.revisions, (r) => r)
   yield* list('films', source.films, (f) => f)
+  yield* list('locks', source.locks ?? [], (l) => l)
   yield `,\n "inkBook": ${JSON.stringify(source.inkBook ?? null)}\n}\n`
 }
 

@@ -1,10 +1,12 @@
 import type { FilmOfPrint } from '@/core/artwork'
 import type { ShopAndShelf } from '@/core/equipment'
 import { type Decisions, isUndecided, orderOfRun } from '@/core/plan'
+import type { HeadLock } from '@/core/registration'
 import type { Database } from './database'
 import { decisionRows, loadDecisions } from './decisions'
 import { allFilms, putFilm } from './films'
 import { type InkBook, readInkBook, replaceInkBook } from './inkBook'
+import { everyLock, replaceLocks } from './locks'
 import { inOne } from './once'
 import { everyOrder, insertOrder, type StoredOrder } from './orders'
 import { everyRevision, type Revision, revisionRow } from './revisions'
@@ -21,15 +23,23 @@ export interface Archive {
   readonly films: readonly FilmOfPrint[]
   /** None in archives from before there was an ink room. */
   readonly inkBook?: InkBook | undefined
+  /** None in archives from before locks were noted. */
+  readonly locks?: readonly HeadLock[] | undefined
 }
 
 /** Everything, read a few rows at a time while it is written. Orders by day and number, runs by number. */
 export async function openArchive(db: Database) {
-  const [{ shelf }, inkBook, films] = await Promise.all([loadShop(db), readInkBook(db), allFilms(db)])
+  const [{ shelf }, inkBook, films, locks] = await Promise.all([
+    loadShop(db),
+    readInkBook(db),
+    allFilms(db),
+    everyLock(db),
+  ])
   return {
     shelf,
     inkBook,
     films,
+    locks,
     orders: heldOrders(db),
     decisions: heldDecisions(db),
     revisions: everyRevision(db),
@@ -98,5 +108,6 @@ export async function replaceAll(db: Database, archive: Archive): Promise<void> 
       .execute()
     for (const { orderId, print, ...film } of archive.films) await putFilm(tx, orderId, print, film)
     await replaceInkBook(tx, archive.inkBook)
+    await replaceLocks(tx, archive.locks)
   })
 }

@@ -107,6 +107,16 @@ export interface Tables extends InkTables {
     flood: string
     off_contact: number
   }
+  /** How far a screen moved when its head was locked. */
+  head_lock: {
+    id: Generated<number>
+    press_id: string
+    head: number
+    at: string
+    dx: number
+    dy: number
+    turn: number
+  }
   tension_reading: { frame_id: string; place: number; on_day: string; tension: number }
   stencil: {
     frame_id: string

@@ -3,6 +3,7 @@ import { BANDS } from '@/core/color'
 import { INK_SYSTEMS, idSchema, wordsSchema } from '@/core/order'
 import { runIdSchema } from '@/core/plan'
 import { isMoment } from '@/core/quantity'
+import { MOST_LOCK } from '@/core/registration'
 
 /** What may be asked of the server, value by value. Nothing is taken for what it is not: `"5"` is no number. */
 export const number = () =>
@@ -148,4 +149,15 @@ export const saidAir = yup.object({
     })
     .default(undefined)
     .optional(),
+})
+export const head = number().integer('A head, by its number.').min(1).max(99)
+const within = (most: number) => number().min(-most).max(most)
+/** How far a screen moved when its head was locked. */
+export const lock = yup.object({
+  pressId: anyId,
+  head,
+  at: moment,
+  dx: within(MOST_LOCK.move),
+  dy: within(MOST_LOCK.move),
+  turn: within(MOST_LOCK.turn),
 })

@@ -9,6 +9,7 @@ import * as fits from './fits'
 import * as ink from './ink'
 import type { Act, Frozen } from './kinds'
 import * as orders from './orders'
+import * as press from './press'
 import * as shop from './shop'
 
 const MOVED_ON = 'Someone else has changed this since, so it stays as it is now.'
@@ -66,6 +67,8 @@ export const ACTS = {
     }),
     shop.shareBelt,
   ),
+  noteLock: of(fits.lock, press.noteLock),
+  forgetLock: of(yup.object({ pressId: fits.anyId, head: fits.head }), press.forgetLock),
   setUpShop: of(
     yup.object({
       template: fits.anyId,

@@ -17,6 +17,14 @@ import {
 } from './exampleQuantities'
 
 /** Where the usual example would be of the wrong kind, or make no sense. */
+const MOVED: Inputs = {
+  dx: fine(0.41),
+  side: 'right',
+  dy: fine(0.14),
+  fore: 'away from you',
+  turn: q('turn', 0.002),
+  way: 'counter-clockwise',
+}
 const OF_RULE: Readonly<Record<string, Inputs>> = {
   FLASH_NEEDS: { boards: heat(45), needed: q('duration', 6.6) },
   FLASH_CLOSES: { limit: q('duration', 11.3) },
@@ -81,15 +89,12 @@ const OF_RULE: Readonly<Record<string, Inputs>> = {
   PANEL_LIFT: { unit: 'Black panel', height: length(100), limit: heat(190), time: q('duration', 80) },
   PANEL_SHUT: { unit: 'Black panel', limit: heat(190) },
   PANEL_NEVER: { unit: 'Black panel', height: length(200) },
-  AID_LIES: {
-    dx: fine(0.41),
-    side: 'right',
-    dy: fine(0.14),
-    fore: 'away from you',
-    turn: q('turn', 0.002),
-    way: 'counter-clockwise',
-    spread: fine(0.09),
-  },
+  AID_LIES: { ...MOVED, spread: fine(0.09) },
+  AID_MOVED: MOVED,
+  AID_LOCKS: { ...MOVED, head: q('count', 3), locks: q('count', 6), spread: fine(0.08) },
+  AID_AGAINST: { head: q('count', 3) },
+  AID_UNSURE: { head: q('count', 3) },
+  AID_OTHER: { head: q('count', 3), lock: q('count', 12) },
   AID_KNOB: { name: 'left', exact: q('turns', 0.31), turns: q('turns', 0.25), pitch: fine(1.25) },
   AID_LEFT: { before: fine(0.48), left: fine(0.06) },
   AID_SCALE: { edge: fine(0.25) },

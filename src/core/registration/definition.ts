@@ -98,6 +98,27 @@ export const REGISTRATION = defineRoom({
       says: 'Leave it: it lies within what these readings can tell, or within half a step of a knob. Every turn means locking again, and locking moves it too.',
       source: 'geometry',
     },
+    AID_MOVED: {
+      says: 'Locking moved it {dx} {side} and {dy} {fore}, turned {turn} {way}.',
+      source: 'geometry',
+    },
+    AID_LOCKS: {
+      says: 'Head {head} moves {dx} {side} and {dy} {fore} when it is locked, turns {turn} {way}: learnt from {locks} locks; one scatters by {spread}.',
+      source: 'a model',
+    },
+    AID_AGAINST: {
+      says: 'The turns for head {head} go against that: it is left off by as much and comes right when it is locked.',
+      source: 'a model',
+    },
+    AID_UNSURE: {
+      says: 'Head {head} is not turned against that yet: from the third lock on, and only the way the locks agree on.',
+      source: 'a model',
+    },
+    AID_OTHER: {
+      says: 'From lock {lock} on head {head} moves otherwise than before: was something changed at it? What was learnt before counts no more.',
+      source: 'a model',
+      severity: 'Watch',
+    },
     AID_NO_X: {
       says: 'Not yet: read how far a mark lies to the left or right.',
       source: 'geometry',

@@ -1,9 +1,11 @@
 import type { ShopAndShelf } from '@/core/equipment'
 import type { Database } from '../database'
 import { saveDecisions } from '../decisions'
+import { noteLock } from '../locks'
 import { addOrders } from '../orders'
 import { putShop } from '../shop'
 import { seedInk } from './inkStock'
+import { DEMO_LOCKS } from './locks'
 import { DEMO_DECISIONS, demoOrders } from './orders'
 import { busyFrames } from './screens'
 import { DEMO_CLOTHS, DEMO_INKS } from './shelf'
@@ -26,5 +28,6 @@ export async function seedDemo(db: Database, today: string): Promise<boolean> {
   await addOrders(db, demoOrders(today))
   for (const decisions of DEMO_DECISIONS) await saveDecisions(db, decisions, 1)
   await seedInk(db, new Date())
+  for (const lock of DEMO_LOCKS) await noteLock(db, lock)
   return true
 }

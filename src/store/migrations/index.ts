@@ -17,6 +17,7 @@ import { up as filmSaid } from './015_film_said'
 import { up as heat } from './016_heat'
 import { up as calibration } from './017_calibration'
 import { up as air } from './018_air'
+import { up as headLock } from './019_head_lock'
 
 /** Every step from the first version on, in order. */
 export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unknown>) => Promise<void> }>> = {
@@ -38,4 +39,5 @@ export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unkn
   '016_heat': { up: heat },
   '017_calibration': { up: calibration },
   '018_air': { up: air },
+  '019_head_lock': { up: headLock },
 }

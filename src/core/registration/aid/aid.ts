@@ -1,8 +1,9 @@
 import { q, type Reason } from '../../advice'
 import type { Length } from '../../quantity'
 import { REGISTRATION } from '../definition'
+import { moveInputs } from './driftSaid'
 import { type Explained, explain, linesOf, type MarkReading, missing, offAt, type Pose, poseOf } from './fit'
-import { type Correction, correct, type Head, missOver, type Place } from './knobs'
+import { type Correction, correct, type Head, less, missOver, type Place, STILL } from './knobs'
 import { type Verdict, verdictOn } from './verdict'
 
 /** What the marks of a screen come to. */
@@ -24,9 +25,6 @@ export interface Unread {
   readonly missing: Reason
 }
 
-const sideOf = (x: number) => (x < 0 ? 'left' : 'right')
-const foreOf = (y: number) => (y < 0 ? 'towards you' : 'away from you')
-
 /** Within this many spreads of its own fit a screen is left alone. */
 const SURE = 1.5
 
@@ -34,27 +32,21 @@ const SURE = 1.5
  * What to turn for what the marks show.
  *
  * @param marks as the operator sees them; what was not read is left out
+ * @param aim where the screen has to lie now: against what locking it will do; on its target without
  */
-export function registrationAid(marks: readonly MarkReading[], head: Head): Aid | Unread {
+export function registrationAid(marks: readonly MarkReading[], head: Head, aim = STILL): Aid | Unread {
   const lines = linesOf(marks)
   const found = explain(lines)
   if (!found) return { missing: REGISTRATION.because(MISSING[missing(lines)]) }
   const pose = poseOf(found)
   const edge = Math.max(...marks.map((m) => Math.hypot(m.x, m.y)))
   const verdict = verdictOn(lines, edge)
-  const correction = correct(pose, head, marks)
-  const leave = isLeft(found, marks, (head.step * head.pitch) / 2)
+  const correction = correct(pose, head, marks, aim)
+  const leave =
+    isLeft(found, marks, (head.step * head.pitch) / 2, aim) || correction.turns.every((t) => t.turns === 0)
   const spread = Math.max(...marks.map((m) => sdAt(found, m)))
-  const lies = REGISTRATION.because('AID_LIES', {
-    dx: q('fine', Math.abs(pose.dx)),
-    side: sideOf(pose.dx),
-    dy: q('fine', Math.abs(pose.dy)),
-    fore: foreOf(pose.dy),
-    turn: q('turn', Math.abs(pose.turn)),
-    way: pose.turn < 0 ? 'clockwise' : 'counter-clockwise',
-    spread: q('fine', spread),
-  })
-  const [miss, left] = [missOver(pose, marks), missOver(correction.left, marks)]
+  const lies = REGISTRATION.because('AID_LIES', { ...moveInputs(pose), spread: q('fine', spread) })
+  const [miss, left] = [missOver(less(pose, aim), marks), missOver(correction.left, marks)]
   const turned = leave
     ? REGISTRATION.because('AID_LEAVE')
     : REGISTRATION.because('AID_LEFT', { before: q('fine', miss), left: q('fine', left) })
@@ -76,10 +68,11 @@ const sdAt = (found: Explained, { x, y }: Place): Length => {
   return Math.hypot(sdX, sdY)
 }
 
-const isLeft = (found: Explained, places: readonly Place[], step: Length): boolean =>
+const isLeft = (found: Explained, places: readonly Place[], step: Length, aim: Pose): boolean =>
   places.every((p) => {
     const { dx, dy } = offAt(found, p.x, p.y)
-    return Math.hypot(dx, dy) < Math.max(step, SURE * sdAt(found, p))
+    const [wantedX, wantedY] = [aim.dx - p.y * aim.turn, aim.dy + p.x * aim.turn]
+    return Math.hypot(dx - wantedX, dy - wantedY) < Math.max(step, SURE * sdAt(found, p))
   })
 
 /** What a move does not mend, with the likely cause. */

@@ -40,8 +40,8 @@ const travelOf = ({ x, y, along }: Knob, { dx, dy, turn }: Pose): Length => {
   return along === 'x' ? dx + c * x - s * y : dy + s * x + c * y
 }
 
-/** Where the screen goes for travels of the three knobs (small turns). */
-function moved({ knobs }: Head, travel: readonly Length[]): Pose {
+/** Where the screen goes for travels of the three knobs, metres (small turns). */
+export function movedBy({ knobs }: Head, travel: readonly Length[]): Pose {
   const rows = new Matrix(knobs.map((k) => (k.along === 'x' ? [1, 0, -k.y] : [0, 1, k.x])))
   const found = inverse(rows).mmul(Matrix.columnVector([...travel]))
   return { dx: found.get(0, 0), dy: found.get(1, 0), turn: found.get(2, 0) }
@@ -68,6 +68,8 @@ export interface Place {
   readonly x: Length
   readonly y: Length
 }
+/** One pose as another sees it. */
+export const less = (a: Pose, b: Pose): Pose => ({ dx: a.dx - b.dx, dy: a.dy - b.dy, turn: a.turn - b.turn })
 const CENTRE: Place = { x: 0, y: 0 }
 
 /** Root mean square of what a pose misses at the centre of the art and at places of it. */
@@ -86,8 +88,15 @@ function movesOf(turns: number, { step, play, pitch }: Head): readonly number[] 
   return [turns - over, over]
 }
 
-/** Turns that bring a screen onto its target, rounded together so that least is left at the centre and the places given. */
-export function correct(pose: Pose, head: Head, places: readonly Place[]): Correction {
+export const STILL: Pose = { dx: 0, dy: 0, turn: 0 }
+
+/**
+ * Turns that bring a screen onto its target, rounded together so that least is left at the centre and the places given.
+ *
+ * @param aim where it has to lie before it is locked, so that it lies right after
+ */
+export function correct(lies: Pose, head: Head, places: readonly Place[], aim: Pose = STILL): Correction {
+  const pose = less(lies, aim)
   const back: Pose = { dx: -pose.dx, dy: -pose.dy, turn: -pose.turn }
   const exact = head.knobs.map((k) => travelOf(k, back) / head.pitch)
   const ways = exact.map((t) =>
@@ -97,7 +106,7 @@ export function correct(pose: Pose, head: Head, places: readonly Place[]): Corre
   for (const a of ways[0] ?? [])
     for (const b of ways[1] ?? [])
       for (const c of ways[2] ?? []) {
-        const to = moved(
+        const to = movedBy(
           head,
           [a, b, c].map((t) => t * head.pitch),
         )

@@ -1,6 +1,7 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { changeStamp, database } from '@/store/database'
+import { loadLocks } from '@/store/locks'
 import { Seen } from '../../../Seen'
 import { readRun } from '../../readRun'
 import { RegisterDesk } from './RegisterDesk'
@@ -24,7 +25,7 @@ export default async function RegisterPage({ params }: Props) {
   return (
     <>
       <Seen stamp={stamp} />
-      <RegisterDesk facts={facts} />
+      <RegisterDesk facts={facts} locks={await loadLocks(db, facts.plan.press.id)} />
     </>
   )
 }

@@ -1,0 +1,183 @@
+import { Box, Flex, Grid } from '@chakra-ui/react'
+import {
+  type Aid,
+  asOperatorSees,
+  type Drift,
+  driftSaid,
+  registrationAid,
+  USUAL_HEAD,
+} from '@/core/registration'
+import { Pick } from '@/ui/given'
+import { PushButton } from '@/ui/PushButton'
+import { Section } from '@/ui/Section'
+import { Told } from '@/ui/Told'
+import { MarkFields } from './MarkFields'
+import { MarksDrawing } from './MarksDrawing'
+import { MARKS, type MarkName, marksOf, READ_BY, type ReadBy } from './marks'
+import { NoteLock } from './NoteLock'
+import { headOf, READERS, type Reader, takeUp, useRound } from './round'
+import { Turns } from './Turns'
+
+const COLLAR = [
+  { id: 'away', name: 'Collar away from you' },
+  { id: 'towards', name: 'Collar towards you' },
+] as const
+const BY = (Object.keys(READ_BY) as ReadBy[]).map((id) => ({ id, name: READ_BY[id].name }))
+const WHO = (Object.keys(READERS) as Reader[]).map((id) => ({ id, name: READERS[id] }))
+
+/** How the marks are read, and which way round the garment lies: the same for one screen after another. */
+export interface Stand {
+  readonly by: ReadBy
+  readonly collar: string
+}
+
+interface Props {
+  readonly id: string
+  readonly name: string
+  readonly art: { readonly width: number; readonly height: number }
+  readonly pressId: string
+  readonly head: number | undefined
+  readonly drift: Drift
+  readonly stand: Stand
+  readonly onStand: (stand: Stand) => void
+}
+
+/** What the marks of one screen show, what to turn, and how it moves when it is locked. */
+export function OneScreen({ id, name, art, pressId, head, drift, stand, onStand }: Props) {
+  const { round, keep, type, agree } = useRound(id)
+  const { by, collar } = stand
+  const { typed, number, locked, reader } = round
+  const simulated = headOf(id, reader)
+  const marks = asOperatorSees(marksOf(typed, art, by), collar === 'towards')
+  // A lock that is in the reading already is not to be turned against.
+  const aid = registrationAid(marks, USUAL_HEAD, locked ? undefined : drift.against)
+  const known = 'missing' in aid ? undefined : aid
+  const isTurned = known && !known.leave && !known.stop
+  const read = () => {
+    if (number === 1 && !locked && simulated) takeUp(simulated)
+    const shown = simulated?.read(marks, READ_BY[by].spread) ?? []
+    const names = Object.keys(MARKS) as MarkName[]
+    keep({
+      ...round,
+      typed: Object.fromEntries(names.map((n, i) => [n, { dx: shown[i]?.dx, dy: shown[i]?.dy }])),
+    })
+  }
+  const turn = (made: Aid) => {
+    for (const [knob, { moves }] of made.correction.turns.entries())
+      for (const turns of moves) simulated?.turn(knob, turns)
+  }
+  const { locked: _, noted: __, ...open } = round
+  const next = () => {
+    simulated?.unlock()
+    if (isTurned) turn(known)
+    keep({ ...open, typed: {}, number: number + 1 })
+  }
+  const lock = () => {
+    simulated?.lock()
+    keep({ ...open, typed: {}, locked: { before: known?.pose } })
+  }
+  const state = `round ${number}${locked ? ', locked' : ''}`
+  return (
+    <>
+      <Section
+        title={`What the marks of ${name} show`}
+        side={
+          <Box fontSize="small" color="soft">
+            {state}
+          </Box>
+        }
+      >
+        <Grid
+          templateColumns={{ base: 'minmax(0, 1fr)', md: '11rem minmax(0, 1fr)', lg: '22rem minmax(0, 1fr)' }}
+          gap="5"
+        >
+          <MarksDrawing marks={marks} now={known?.pose} then={isTurned ? known.correction.left : undefined} />
+          <Box>
+            <Grid templateColumns="repeat(auto-fit, minmax(9rem, 1fr))" gap="3" mb="3">
+              <Pick
+                label="Read"
+                value={by}
+                options={BY}
+                onPick={(x) => onStand({ ...stand, by: x as ReadBy })}
+              />
+              <Pick
+                label="The pallet"
+                value={collar}
+                options={COLLAR}
+                onPick={(x) => onStand({ ...stand, collar: x })}
+              />
+              <Pick
+                label="Read by"
+                value={reader}
+                options={WHO}
+                onPick={(x) => keep({ typed: {}, number: 1, reader: x as Reader })}
+              />
+            </Grid>
+            {simulated && (
+              <Box mb="2">
+                <PushButton type="button" onClick={read}>
+                  Read the marks
+                </PushButton>
+              </Box>
+            )}
+            {number === 1 && !locked && (
+              <Box mb="1">
+                Unlocked, first turn each knob ¼ back and ¼ on again: its play is then taken up the way every
+                move ends.
+              </Box>
+            )}
+            <Box color="soft" fontSize="small" mb="1">
+              How far the screen’s mark lies from its target, as you see it: to the right and away from you +,
+              to the left and towards you −. Leave empty what you cannot read.
+            </Box>
+            <MarkFields typed={typed} round={`${reader} ${state}`} onType={type} onAgree={agree} />
+          </Box>
+        </Grid>
+      </Section>
+      <Section
+        title={known?.leave ? 'Leave it' : known?.stop ? 'Look first, turn nothing yet' : 'What to turn'}
+      >
+        {'missing' in aid ? (
+          <Told reasons={[aid.missing]} />
+        ) : (
+          <>
+            {isTurned && <Turns aid={aid} />}
+            <Told reasons={aid.reasons} />
+          </>
+        )}
+        <Flex mt="3" gap="3" wrap="wrap">
+          <PushButton type="button" onClick={next}>
+            {locked ? 'Unlocked and turned: read again' : 'Turned: read again'}
+          </PushButton>
+          {!locked && (
+            <PushButton type="button" onClick={lock}>
+              Locked as it lies: read again
+            </PushButton>
+          )}
+        </Flex>
+      </Section>
+      {head !== undefined && (
+        <Section title={`Head ${head} when it is locked`}>
+          {locked?.before && known && (
+            <NoteLock
+              pressId={pressId}
+              head={head}
+              before={locked.before}
+              after={known.pose}
+              isNoted={round.noted === true}
+              onNoted={(noted) => keep({ ...round, noted })}
+            />
+          )}
+          {drift.locks === 0 ? (
+            <Box color="soft">
+              Nothing is noted yet. Read the marks, lock without turning, read them again: how far locking
+              moved it is then noted, and turned against from the third lock on.
+            </Box>
+          ) : (
+            <Told reasons={driftSaid(drift, head)} />
+          )}
+        </Section>
+      )}
+    </>
+  )
+}

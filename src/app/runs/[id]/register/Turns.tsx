@@ -1,0 +1,43 @@
+import { Box, Flex } from '@chakra-ui/react'
+import { q } from '@/core/advice'
+import { type Aid, REGISTRATION, USUAL_HEAD } from '@/core/registration'
+import { AskNumber } from '@/ui/AskNumber'
+import { Measure } from '@/ui/Measure'
+import { Headline } from '@/ui/parts'
+import { sayTurns } from './sayTurns'
+
+/** Each knob with its turns, and what will be left. */
+export function Turns({ aid }: { readonly aid: Aid }) {
+  const left = aid.reasons.filter((r) => r.rule === 'AID_LEFT')
+  return (
+    <Flex columnGap="8" rowGap="3" wrap="wrap" mb="3">
+      {aid.correction.turns.map((t) => (
+        <Headline key={t.knob.name} label={`${t.knob.name} knob`}>
+          <AskNumber
+            label={`Turns of the ${t.knob.name} knob`}
+            reasons={[
+              REGISTRATION.because('AID_KNOB', {
+                name: t.knob.name,
+                exact: q('turns', t.exact),
+                turns: q('turns', t.turns),
+                pitch: q('fine', USUAL_HEAD.pitch),
+              }),
+            ]}
+          >
+            {sayTurns(t.turns)}
+          </AskNumber>
+          {t.moves.length > 1 && (
+            <Box fontSize="small" fontWeight="400">
+              {t.moves.map(sayTurns).join(', then ')}: the play stays taken up
+            </Box>
+          )}
+        </Headline>
+      ))}
+      <Headline label="Will be left">
+        <AskNumber label="Will be left" reasons={left}>
+          <Measure kind="fine" value={aid.left} />
+        </AskNumber>
+      </Headline>
+    </Flex>
+  )
+}
