@@ -120,6 +120,11 @@ test('placement: adults and kids apart, drawn to scale, in either unit', async (
   await expect(page.getByText('advised is 102 mm to 127 mm').first()).toBeVisible()
   await page.getByRole('button', { name: /take back/ }).click()
   await expect(value(page, 'down.adult')).toHaveText('114 mm')
+  const link = page.getByRole('link', { name: 'Pallet template (PDF)' })
+  const template = await page.request.get((await link.getAttribute('href')) ?? '')
+  expect(template.headers()['content-type']).toBe('application/pdf')
+  expect((await template.body()).subarray(0, 5).toString()).toBe('%PDF-')
+  expect((await page.request.get('/api/runs/R-9999-P1-dark/pallet.pdf')).status()).toBe(404)
 })
 
 test('heat: the belt follows the dwell and the dryer', async ({ page }) => {

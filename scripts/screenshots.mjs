@@ -19,7 +19,6 @@ const VIEWS = {
   sheet: '/runs/R-1003-P1-dark/sheet',
   shop: '/shop',
   room: '/screens',
-  frames: '/screens/frames',
   inkroom: '/ink',
   rules: '/rules',
 }
@@ -76,6 +75,14 @@ await page.waitForTimeout(3000)
 await page.keyboard.up(' ')
 await page.waitForTimeout(1500)
 await page.screenshot({ path: join(folder, 'bench.png') })
+
+// A screen read on a simulated head.
+await page.goto(`http://127.0.0.1:${PORT}/runs/R-1002-P1-dark/register`, { waitUntil: 'networkidle' })
+await page.getByLabel('Screen', { exact: true }).selectOption({ index: 1 })
+await page.getByLabel('Read by').selectOption('usual')
+await page.getByRole('button', { name: 'Read the marks' }).click()
+await page.locator('[data-why="Will be left"]').waitFor()
+await page.screenshot({ path: join(folder, 'register.png') })
 
 // A run released twice, so that there is a difference to read.
 const RUN = 'R-1009-P1-in-between'

@@ -1,9 +1,11 @@
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import { describe, expect, it } from 'vitest'
+import { numberOf } from '@/core/advice'
 import { noDecisions, plan } from '@/core/plan'
 import { tilesOf } from '@/core/registration'
 import { DEMO_SHOP, demoOrders } from '@/store/demo'
 import { labelsPdf } from './labelsPdf'
+import { palletPdf } from './palletPdf'
 import { pagesOf } from './pdfWords.fixtures'
 import { positionPdf } from './positionPdf'
 
@@ -45,6 +47,37 @@ describe('the film position sheet', () => {
       const lengths = await levelLines(await positionPdf(order, run, 'metric', paper), 2)
       expect(lengths.some((l) => Math.abs(l - 283.465) < 0.05)).toBe(true)
     }
+  })
+})
+
+describe('the template for the pallet', () => {
+  it('has a line for each group of sizes with its numbers, the steps, and sheets at true size', async () => {
+    const pages = await pagesOf(await palletPdf(order, run, 'metric', 'A4'))
+    const [first = '', ...sheets] = pages
+    for (const words of [
+      'Pallet template',
+      'From the collar seam to the art',
+      'on it',
+      'no adjusters',
+      '10 mm',
+    ])
+      expect(first).toContain(words)
+    for (const group of run.placement.groups)
+      expect(first).toContain(`${Math.round(numberOf(group.down) * 1000)} mm`)
+    // 280 wide, 330 and the drop to the collar high, 15 mm round it, on 186 x 243 mm of paper.
+    const drop = Math.max(...run.placement.groups.map((g) => numberOf(g.down)))
+    expect(sheets).toHaveLength(tilesOf(0.31, 0.36 + drop, 0.186, 0.243).length)
+    for (const sheet of sheets) expect(sheet).toContain('100 mm long')
+    const [inch = ''] = await pagesOf(await palletPdf(order, run, 'inch', 'LETTER'))
+    expect(inch).toMatch(/[\d.]+ in/)
+  })
+  // Published: a point is 1/72 inch of 25.4 mm (PDF, ISO 32000).
+  it('draws at true size: the line to check, and the line to lay to across its sheet', async () => {
+    const pdf = await palletPdf(order, run, 'metric', 'A4')
+    const lengths = await levelLines(pdf, 2)
+    expect(lengths.some((l) => Math.abs(l - 283.465) < 0.05)).toBe(true)
+    // The whole is 310 mm wide, and so is each line; sheets cut it.
+    expect(lengths.some((l) => Math.abs(l - (310 / 25.4) * 72) < 0.05)).toBe(true)
   })
 })
 

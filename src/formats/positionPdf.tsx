@@ -1,46 +1,16 @@
-import {
-  Circle,
-  Document,
-  G,
-  Line,
-  Page,
-  Rect,
-  renderToBuffer,
-  StyleSheet,
-  Svg,
-  Text,
-  View,
-} from '@react-pdf/renderer'
+import { Circle, Document, G, Line, Page, Rect, renderToBuffer, Svg, Text, View } from '@react-pdf/renderer'
 import { numberOf } from '@/core/advice'
 import type { Order } from '@/core/order'
 import type { RunPlan } from '@/core/plan'
-import { INCH, type System, writeQuantity } from '@/core/quantity'
-import { ENDS, type FilmPosition, type Tile, tilesOf } from '@/core/registration'
+import { type System, writeQuantity } from '@/core/quantity'
+import { ENDS, type FilmPosition } from '@/core/registration'
 import { FRAME_WALL } from '@/core/screen'
-import { FACE, type Paper, RULE, registerFonts } from './paper'
+import { type Paper, RULE, registerFonts } from './paper'
+import { PT, sheetStyle, sheetsOf, TrueSheet } from './trueScale'
 
-/** Points in a metre: 72 to the inch of 25.4 mm. */
-const PT = 72 / INCH
 /** What is drawn round the art: the gap to the marks and the marks themselves. */
 const ROUND = 0.022
-const MARGIN = 0.012
-/** The line by which a ruler tells whether the printer kept the scale. */
-const CHECK = 0.1
-const SHEETS: Readonly<Record<Paper, readonly [number, number]>> = {
-  A4: [0.21, 0.297],
-  LETTER: [0.2159, 0.2794],
-}
-/** Of a sheet that is left for its words. */
-const HEAD = 0.03
 const SCALE = 5
-
-const s = StyleSheet.create({
-  page: { fontFamily: FACE, fontSize: 9, padding: '12mm', color: '#000', lineHeight: 1.2 },
-  title: { fontSize: 17, fontWeight: 800, lineHeight: 1.1 },
-  row: { flexDirection: 'row' },
-  cell: { padding: '2 4', borderBottom: '0.5pt solid #000' },
-  big: { fontSize: 20, fontWeight: 800, lineHeight: 1.1 },
-})
 
 const Mark = ({ x, y, r }: { readonly x: number; readonly y: number; readonly r: number }) => (
   <G>
@@ -98,72 +68,42 @@ function Frame({ position: p }: { readonly position: FilmPosition }) {
   )
 }
 
-/** One sheet of the template at true scale: its part of the outline and the marks, corners, and the line to check. */
-function Sheet({
+/** The outline and the marks at true size. */
+function Outline({
   position: p,
-  tile: t,
-  of,
-  paper,
-  words,
+  at,
 }: {
   readonly position: FilmPosition
-  readonly tile: Tile
-  readonly of: number
-  readonly paper: Paper
-  readonly words: string
+  readonly at: (x: number, y: number) => readonly [number, number]
 }) {
   const left = p.left + (p.frameWidth - p.right - p.left - p.width) / 2
-  const at = (x: number, y: number) =>
-    [(x - left + ROUND - t.x) * PT, (y - p.top + ROUND - t.y) * PT] as const
-  const [w, h] = [t.width * PT, t.height * PT]
-  const [ax, ay] = at(left, p.top)
-  const corner = 0.006 * PT
+  const on = (x: number, y: number) => at(x - left + ROUND, y - p.top + ROUND)
+  const [ax, ay] = on(left, p.top)
   return (
-    <Page size={paper} style={s.page}>
-      <Text>
-        {words}. Sheet {t.row + 1}.{t.column + 1} of {of}, row and column. True size when printed at 100 %.
-      </Text>
-      <View style={{ marginTop: 3, marginBottom: 6 }}>
-        <Svg width={CHECK * PT + 2} height={10} viewBox={`-1 0 ${CHECK * PT + 2} 10`}>
-          <Line x1={0} x2={CHECK * PT} y1={5} y2={5} stroke="#000" strokeWidth={0.8} />
-          <Line x1={0} x2={0} y1={0} y2={10} stroke="#000" strokeWidth={0.8} />
-          <Line x1={CHECK * PT} x2={CHECK * PT} y1={0} y2={10} stroke="#000" strokeWidth={0.8} />
-        </Svg>
-        <Text>This line is 100 mm long. Measure it before you tape anything.</Text>
-      </View>
-      <Svg width={w} height={h} viewBox={`0 0 ${w} ${h}`}>
-        <Rect
-          x={ax}
-          y={ay}
-          width={p.width * PT}
-          height={p.height * PT}
-          fill="none"
-          stroke="#000"
-          strokeWidth={0.7}
-        />
-        <Line
-          x1={ax + (p.width * PT) / 2}
-          x2={ax + (p.width * PT) / 2}
-          y1={ay}
-          y2={ay + p.height * PT}
-          stroke="#000"
-          strokeWidth={0.4}
-          strokeDasharray="6 3"
-        />
-        {marksOf(p).map(([x, y]) => {
-          const [mx, my] = at(x, y)
-          return <Mark key={`${x} ${y}`} x={mx} y={my} r={0.0035 * PT} />
-        })}
-        {[0, w].flatMap((x) =>
-          [0, h].map((y) => (
-            <G key={`${x} ${y}`}>
-              <Line x1={x} x2={x === 0 ? corner : w - corner} y1={y} y2={y} stroke="#000" strokeWidth={0.8} />
-              <Line x1={x} x2={x} y1={y} y2={y === 0 ? corner : h - corner} stroke="#000" strokeWidth={0.8} />
-            </G>
-          )),
-        )}
-      </Svg>
-    </Page>
+    <G>
+      <Rect
+        x={ax}
+        y={ay}
+        width={p.width * PT}
+        height={p.height * PT}
+        fill="none"
+        stroke="#000"
+        strokeWidth={0.7}
+      />
+      <Line
+        x1={ax + (p.width * PT) / 2}
+        x2={ax + (p.width * PT) / 2}
+        y1={ay}
+        y2={ay + p.height * PT}
+        stroke="#000"
+        strokeWidth={0.4}
+        strokeDasharray="6 3"
+      />
+      {marksOf(p).map(([x, y]) => {
+        const [mx, my] = on(x, y)
+        return <Mark key={`${x} ${y}`} x={mx} y={my} r={0.0035 * PT} />
+      })}
+    </G>
   )
 }
 
@@ -177,13 +117,7 @@ export async function positionPdf(order: Order, plan: RunPlan, units: System, pa
   registerFonts()
   const p = plan.position
   const length = (x: number) => writeQuantity('length', x, units)
-  const [sheetWidth, sheetHeight] = SHEETS[paper]
-  const tiles = tilesOf(
-    p.width + 2 * ROUND,
-    p.height + 2 * ROUND,
-    sheetWidth - 2 * MARGIN,
-    sheetHeight - 2 * MARGIN - HEAD,
-  )
+  const tiles = sheetsOf(p.width + 2 * ROUND, p.height + 2 * ROUND, paper)
   const words = `${plan.run.id}, ${order.customer}, ${order.title}`
   const measured = [
     ['Top edge to top mark', p.topMark],
@@ -194,18 +128,18 @@ export async function positionPdf(order: Order, plan: RunPlan, units: System, pa
   ] as const
   return renderToBuffer(
     <Document title={`Film position ${plan.run.id}`}>
-      <Page size={paper} style={s.page}>
-        <Text style={s.title}>Film position</Text>
+      <Page size={paper} style={sheetStyle.page}>
+        <Text style={sheetStyle.title}>Film position</Text>
         <Text>
           {words}. The same for every screen of this run. Seen on the print side, {ENDS[p.origin]} up.
         </Text>
-        <View style={[s.row, { marginTop: 10 }]}>
+        <View style={[sheetStyle.row, { marginTop: 10 }]}>
           <Frame position={p} />
           <View style={{ marginLeft: 14, flexGrow: 1 }}>
             {measured.map(([label, value]) => (
               <View key={label} style={{ marginBottom: 7 }}>
                 <Text>{label}</Text>
-                <Text style={s.big}>{length(value)}</Text>
+                <Text style={sheetStyle.big}>{length(value)}</Text>
               </View>
             ))}
           </View>
@@ -219,26 +153,27 @@ export async function positionPdf(order: Order, plan: RunPlan, units: System, pa
           {plan.hits
             .filter((h) => h.sameScreenAs === '')
             .map((h) => (
-              <View key={h.hit.id} style={s.row} wrap={false}>
-                <Text style={[s.cell, { width: '34%', fontWeight: 600 }]}>{h.hit.name}</Text>
-                <Text style={[s.cell, { width: '18%' }]}>{h.frame?.id ?? 'no frame'}</Text>
-                <Text style={[s.cell, { width: '18%' }]}>
+              <View key={h.hit.id} style={sheetStyle.row} wrap={false}>
+                <Text style={[sheetStyle.cell, { width: '34%', fontWeight: 600 }]}>{h.hit.name}</Text>
+                <Text style={[sheetStyle.cell, { width: '18%' }]}>{h.frame?.id ?? 'no frame'}</Text>
+                <Text style={[sheetStyle.cell, { width: '18%' }]}>
                   {writeQuantity('meshCount', numberOf(h.mesh), units)}
                 </Text>
-                <Text style={[s.cell, { width: '30%' }]}>taped, checked by: </Text>
+                <Text style={[sheetStyle.cell, { width: '30%' }]}>taped, checked by: </Text>
               </View>
             ))}
         </View>
       </Page>
       {tiles.map((tile) => (
-        <Sheet
+        <TrueSheet
           key={`${tile.row} ${tile.column}`}
-          position={p}
           tile={tile}
           of={tiles.length}
           paper={paper}
           words={words}
-        />
+        >
+          {(at) => <Outline position={p} at={at} />}
+        </TrueSheet>
       ))}
     </Document>,
   )

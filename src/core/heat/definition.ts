@@ -283,7 +283,7 @@ export const HEAT = defineRoom({
       within: [0.1, 600],
       label: 'Flash after {name}',
       follows: ['flashUnits', 'inkSystem', 'polyester', 'practice ink', 'printOrder'],
-      after: ['press', 'air', 'humidity', 'flashHeight', 'coolDown', 'crew', 'skill'],
+      after: ['press', 'air', 'humidity', 'flashHeight', 'coolDown', 'crew', 'skill', 'rate'],
     },
     flashHeight: {
       kind: 'length',

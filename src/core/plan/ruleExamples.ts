@@ -96,6 +96,7 @@ const OF_RULE: Readonly<Record<string, Inputs>> = {
   AID_UNSURE: { head: q('count', 3) },
   AID_OTHER: { head: q('count', 3), lock: q('count', 12) },
   AID_KNOB: { name: 'left', exact: q('turns', 0.31), turns: q('turns', 0.25), pitch: fine(1.25) },
+  AID_HOLDS: { worst: fine(0.14), allows: fine(0.17) },
   AID_LEFT: { before: fine(0.48), left: fine(0.06) },
   AID_SCALE: { edge: fine(0.25) },
   AID_ANISO: { edge: fine(0.25) },

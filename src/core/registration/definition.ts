@@ -94,6 +94,10 @@ export const REGISTRATION = defineRoom({
       says: 'Over the centre and the marks it misses {before} now and {left} then: what rounding leaves.',
       source: 'geometry',
     },
+    AID_HOLDS: {
+      says: 'It holds: no mark lies more than {worst} off, the reading counted in, and the choke of the base forgives {allows}.',
+      source: 'geometry',
+    },
     AID_LEAVE: {
       says: 'Leave it: it lies within what these readings can tell, or within half a step of a knob. Every turn means locking again, and locking moves it too.',
       source: 'geometry',

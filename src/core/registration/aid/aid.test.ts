@@ -183,3 +183,22 @@ describe('the aid', () => {
     expect(rules(marks({}))).toEqual(['AID_NO_X'])
   })
 })
+
+describe('what the job forgives', () => {
+  const off = marks({ L: [0.12, 0], R: [0.12, 0], T: [0.12, 0], B: [0.12, 0] }, 0.02)
+  const told = (allows?: number) => {
+    const found = registrationAid(off, USUAL_HEAD, undefined, allows)
+    if ('missing' in found) throw new Error('not read')
+    return { leave: found.leave, rules: found.reasons.map((r) => r.rule) }
+  }
+  it('is left where it forgives what may lie off, the reading counted in; turned where it does not', () => {
+    expect(told(0.3 * MM)).toEqual({ leave: true, rules: ['AID_LIES', 'AID_HOLDS'] })
+    expect(told(0.12 * MM)).toEqual({ leave: false, rules: ['AID_LIES', 'AID_LEFT'] })
+    expect(told().leave).toBe(false)
+  })
+  it('never takes a screen for good that has grown', () => {
+    const grown = marks({ L: [-0.2, 0], R: [0.2, 0], T: [0, 0.2], B: [0, -0.2] }, 0.02)
+    const found = registrationAid(grown, USUAL_HEAD, undefined, 5 * MM)
+    expect('missing' in found ? undefined : [found.leave, found.stop]).toEqual([false, true])
+  })
+})

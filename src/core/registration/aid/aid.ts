@@ -33,8 +33,14 @@ const SURE = 1.5
  *
  * @param marks as the operator sees them; what was not read is left out
  * @param aim where the screen has to lie now: against what locking it will do; on its target without
+ * @param allows what the job forgives, metres: within it nothing has to be turned
  */
-export function registrationAid(marks: readonly MarkReading[], head: Head, aim = STILL): Aid | Unread {
+export function registrationAid(
+  marks: readonly MarkReading[],
+  head: Head,
+  aim = STILL,
+  allows?: Length,
+): Aid | Unread {
   const lines = linesOf(marks)
   const found = explain(lines)
   if (!found) return { missing: REGISTRATION.because(MISSING[missing(lines)]) }
@@ -42,13 +48,19 @@ export function registrationAid(marks: readonly MarkReading[], head: Head, aim =
   const edge = Math.max(...marks.map((m) => Math.hypot(m.x, m.y)))
   const verdict = verdictOn(lines, edge)
   const correction = correct(pose, head, marks, aim)
+  const most = worstAt(found, marks, aim)
+  const holds = allows !== undefined && most <= allows
   const leave =
-    isLeft(found, marks, (head.step * head.pitch) / 2, aim) || correction.turns.every((t) => t.turns === 0)
+    holds ||
+    isLeft(found, marks, (head.step * head.pitch) / 2, aim) ||
+    correction.turns.every((t) => t.turns === 0)
   const spread = Math.max(...marks.map((m) => sdAt(found, m)))
   const lies = REGISTRATION.because('AID_LIES', { ...moveInputs(pose), spread: q('fine', spread) })
   const [miss, left] = [missOver(less(pose, aim), marks), missOver(correction.left, marks)]
   const turned = leave
-    ? REGISTRATION.because('AID_LEAVE')
+    ? holds
+      ? REGISTRATION.because('AID_HOLDS', { worst: q('fine', most), allows: q('fine', allows) })
+      : REGISTRATION.because('AID_LEAVE')
     : REGISTRATION.because('AID_LEFT', { before: q('fine', miss), left: q('fine', left) })
   return {
     pose,
@@ -67,6 +79,15 @@ const sdAt = (found: Explained, { x, y }: Place): Length => {
   const { sdX, sdY } = offAt(found, x, y)
   return Math.hypot(sdX, sdY)
 }
+
+/** How far off any mark may lie, as sure as readings are. */
+const worstAt = (found: Explained, places: readonly Place[], aim: Pose): Length =>
+  Math.max(
+    ...places.map((p) => {
+      const { dx, dy } = offAt(found, p.x, p.y)
+      return Math.hypot(dx - aim.dx + p.y * aim.turn, dy - aim.dy - p.x * aim.turn) + SURE * sdAt(found, p)
+    }),
+  )
 
 const isLeft = (found: Explained, places: readonly Place[], step: Length, aim: Pose): boolean =>
   places.every((p) => {

@@ -2,6 +2,7 @@
 
 import { Box, Flex } from '@chakra-ui/react'
 import { FactMeasure } from '@/ui/AskNumber'
+import { Link } from '@/ui/elements'
 import { PalletDrawing } from '@/ui/PalletDrawing'
 import { Figure } from '@/ui/parts'
 import { Section } from '@/ui/Section'
@@ -11,7 +12,14 @@ import type { PlanProps } from './planProps'
 export function PlacementStage({ plan }: PlanProps) {
   const { placement, press } = plan
   return (
-    <Section title="On the pallet">
+    <Section
+      title="On the pallet"
+      side={
+        <Link href={`/api/runs/${plan.run.id}/pallet.pdf`} prefetch={false} textDecoration="underline">
+          Pallet template (PDF)
+        </Link>
+      }
+    >
       <Flex gap="10" align="start">
         <PalletDrawing plan={plan} height={430} />
         <Flex direction="column" gap="5">

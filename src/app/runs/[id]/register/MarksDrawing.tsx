@@ -8,6 +8,8 @@ const LARGER = 30
 const ARM = 11
 const SIZE = 320
 const RIM = 46
+/** Room for words below. */
+const WORDS = 26
 
 interface Props {
   readonly marks: readonly MarkReading[]
@@ -22,7 +24,8 @@ export function MarksDrawing({ marks, now, then }: Props) {
   const scale = (SIZE / 2 - RIM) / far
   const at = (m: MarkReading, pose?: Pose) => {
     const off = pose ? [pose.dx - m.y * pose.turn, pose.dy + m.x * pose.turn] : [0, 0]
-    const larger = (off: number | undefined) => Math.max(-RIM, Math.min(RIM, (off ?? 0) * 1000 * LARGER))
+    const larger = (off: number | undefined) =>
+      Math.max(ARM - RIM, Math.min(RIM - ARM, (off ?? 0) * 1000 * LARGER))
     return [SIZE / 2 + m.x * scale + larger(off[0]), SIZE / 2 - m.y * scale - larger(off[1])] as const
   }
   const cross = (m: MarkReading, pose: Pose | undefined, key: string, width: number, dash?: string) => {
@@ -41,7 +44,7 @@ export function MarksDrawing({ marks, now, then }: Props) {
   const words = now ? 'as the screen lies, thick; as it will lie, dashed' : 'where they should be'
   return (
     <Svg
-      viewBox={`0 0 ${SIZE} ${SIZE}`}
+      viewBox={`0 0 ${SIZE} ${SIZE + WORDS}`}
       width="100%"
       maxWidth="22rem"
       role="img"
@@ -57,7 +60,7 @@ export function MarksDrawing({ marks, now, then }: Props) {
       })}
       {now && marks.map((m) => cross(m, now, `now ${m.name}`, 3))}
       {then && marks.map((m) => cross(m, then, `then ${m.name}`, 1.5, '4 3'))}
-      <text x={SIZE / 2} y={SIZE - 6} textAnchor="middle" fontSize="11" fill="currentColor">
+      <text x={SIZE / 2} y={SIZE + WORDS - 8} textAnchor="middle" fontSize="12" fill="currentColor">
         you stand here
       </text>
     </Svg>

@@ -35,6 +35,8 @@ interface Props {
   readonly id: string
   readonly name: string
   readonly art: { readonly width: number; readonly height: number }
+  /** What the job forgives, metres. */
+  readonly allows: number | undefined
   readonly pressId: string
   readonly head: number | undefined
   readonly drift: Drift
@@ -43,14 +45,14 @@ interface Props {
 }
 
 /** What the marks of one screen show, what to turn, and how it moves when it is locked. */
-export function OneScreen({ id, name, art, pressId, head, drift, stand, onStand }: Props) {
+export function OneScreen({ id, name, art, allows, pressId, head, drift, stand, onStand }: Props) {
   const { round, keep, type, agree } = useRound(id)
   const { by, collar } = stand
   const { typed, number, locked, reader } = round
   const simulated = headOf(id, reader)
   const marks = asOperatorSees(marksOf(typed, art, by), collar === 'towards')
   // A lock that is in the reading already is not to be turned against.
-  const aid = registrationAid(marks, USUAL_HEAD, locked ? undefined : drift.against)
+  const aid = registrationAid(marks, USUAL_HEAD, locked ? undefined : drift.against, allows)
   const known = 'missing' in aid ? undefined : aid
   const isTurned = known && !known.leave && !known.stop
   const read = () => {

@@ -51,6 +51,7 @@ export function RegisterDesk({ facts: { order, plan, shopName }, locks }: Props)
             id={`${plan.run.id} ${hit.hit.id}`}
             name={hit.hit.name}
             art={plan.run.placement}
+            allows={plan.run.placement.choke}
             pressId={plan.press.id}
             head={hit.head}
             stand={stand}
