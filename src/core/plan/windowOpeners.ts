@@ -11,6 +11,8 @@ const COOLER = [50, 100, 150] as const
 const PAUSE: Duration = 5
 /** Nobody waits so long for each go, s (assumed). */
 const SLOW: Duration = 60
+/** A window that is no wider than this is shut again by the next change of the boards: shortest dwell against longest. */
+const OPEN = 0.94
 /** A film that stands any flash stands this, s. */
 const LONGEST: Duration = 240
 
@@ -43,7 +45,7 @@ export function windowOpeners(
   if (!waiting || flash?.kind !== 'flash') return []
   const { name } = flash
   const window = ({ needed, limit = LONGEST }: Dwells) =>
-    needed !== undefined && needed < Math.min(limit, SLOW)
+    needed !== undefined && needed < Math.min(OPEN * limit, SLOW)
       ? { name, needed: q('duration', needed), limit: q('duration', limit) }
       : undefined
   const first = <T>(tried: readonly T[], find: (one: T) => Reason | undefined): readonly Reason[] => {
