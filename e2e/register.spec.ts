@@ -1,4 +1,4 @@
-import { expect, open, test } from './house'
+import { expect, open, reload, test } from './house'
 
 const RUN = '/runs/R-1002-P1-dark/register'
 
@@ -124,4 +124,32 @@ test('register: what is noted of a head is turned against; a slack screen is tol
   await page.getByLabel('Read by').selectOption('slack')
   await page.getByRole('button', { name: 'Read the marks' }).press('Enter')
   await expect(page.getByRole('heading', { name: 'Look first, turn nothing yet' })).toBeVisible()
+})
+
+test('register: the set-up of a head is ticked step by step, timed, and taken back; by key', async ({
+  page,
+}) => {
+  await open(page, RUN)
+  const box = (name: string) => page.getByRole('checkbox', { name: new RegExp(`^${name}`) })
+  await expect(page.getByRole('checkbox')).toHaveCount(8)
+  for (const step of ['Zero the knobs', 'Load and clamp', 'Level']) {
+    await box(step).focus()
+    await page.keyboard.press(' ')
+    await expect(box(step)).toBeChecked()
+    await page.waitForTimeout(1100)
+  }
+  await expect(page.locator('[data-why="Set-up so far"]')).toBeVisible()
+  await page.locator('[data-why="Set-up so far"]').press('w')
+  await expect(page.getByRole('complementary', { name: 'Why' })).toContainText('Planned for a screen')
+  // It is kept, for this screen alone.
+  await reload(page)
+  await expect(box('Level')).toBeChecked()
+  await page.getByLabel('Screen', { exact: true }).selectOption({ index: 1 })
+  await expect(box('Level')).not.toBeChecked()
+  await page.getByLabel('Screen', { exact: true }).selectOption({ index: 0 })
+  for (const step of ['Zero the knobs', 'Load and clamp', 'Level']) {
+    await box(step).focus()
+    await page.keyboard.press(' ')
+    await expect(box(step)).not.toBeChecked()
+  }
 })

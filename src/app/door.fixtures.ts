@@ -64,6 +64,8 @@ export const GIVEN: { readonly [N in ActName]: ActGiven<N> } = {
     changes: [{ path: ['notes'], from: order.notes, to: 'New' }],
   },
   find: { text: 'tern' },
+  doStep: { runId: 'R-1001-P1-dark', hitId: 'base', step: 'zero', at: AT },
+  undoStep: { runId: 'R-1001-P1-dark', hitId: 'base', step: 'zero' },
   noteLock: { pressId: 'six', head: 3, at: AT, dx: 1e-4, dy: -5e-5, turn: 2e-4 },
   forgetLock: { pressId: 'six', head: 3 },
   shareBelt: { runs: ['R-1001-P1-dark', 'R-1003-P1-dark'], dryer: 'one' },

@@ -5,7 +5,7 @@ import { checkShelf, type ShopAndShelf } from '@/core/equipment'
 import { checkHeldOrder, INK_SYSTEMS, idSchema, type Order } from '@/core/order'
 import { type Decisions, decisionsSchema, inTodaysWords, orderOfRun, runIdSchema } from '@/core/plan'
 import { isDay, isMoment, keysOf } from '@/core/quantity'
-import { type HeadLock, MOST_LOCK } from '@/core/registration'
+import { type HeadLock, MOST_LOCK, type ScreenStep, SETUP_STEPS } from '@/core/registration'
 import { filePath, toNamedUnits, toSi } from './namedUnits'
 
 /** An order with how far it is. */
@@ -25,6 +25,7 @@ export interface ArchiveFile<Revision, Book> {
   readonly films: readonly FilmOfPrint[]
   readonly inkBook?: Book | undefined
   readonly locks?: readonly HeadLock[] | undefined
+  readonly setups?: readonly ScreenStep[] | undefined
 }
 
 /** The same while it is read from somewhere, a few rows at a time. */
@@ -167,6 +168,12 @@ const lockSchema = yup.object({
   dy: yup.number().min(-move).max(move).required(),
   turn: yup.number().min(-turn).max(turn).required(),
 })
+const setupSchema = yup.object({
+  runId: runIdSchema,
+  hitId: idSchema.required(),
+  step: yup.string().oneOf(keysOf(SETUP_STEPS)).required(),
+  at: moment.required(),
+})
 const archiveSchema = yup.object({
   format: yup
     .string()
@@ -191,6 +198,7 @@ const archiveSchema = yup.object({
   films: yup.array(filmSchema).optional(),
   inkBook: bookSchema,
   locks: yup.array(lockSchema).max(100_000).optional(),
+  setups: yup.array(setupSchema).optional(),
 })
 
 interface OldBook {
@@ -242,6 +250,7 @@ export function readArchiveFile<Revision, Book>(text: string): ArchiveRead<Revis
     films?: readonly FilmOfPrint[]
     inkBook?: Book
     locks?: readonly HeadLock[]
+    setups?: readonly ScreenStep[]
   }>(raw)
   const shelf = checkShelf(toSi({ shop: file.shop, inks: file.inks, cloths: file.cloths }))
   const orders = file.orders.map(({ order, ...state }) => ({ checked: checkHeldOrder(toSi(order)), state }))
@@ -275,6 +284,7 @@ export function readArchiveFile<Revision, Book>(text: string): ArchiveRead<Revis
       films: file.films ?? [],
       inkBook: file.inkBook ?? undefined,
       locks: file.locks ?? [],
+      setups: file.setups ?? [],
     },
   }
 }
@@ -293,6 +303,7 @@ export async function* archiveText<Revision, Book>(
   yield* list('revisions', source.revisions, (r) => r)
   yield* list('films', source.films, (f) => f)
   yield* list('locks', source.locks ?? [], (l) => l)
+  yield* list('setups', source.setups ?? [], (s) => s)
   yield `,\n "inkBook": ${JSON.stringify(source.inkBook ?? null)}\n}\n`
 }
 

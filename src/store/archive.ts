@@ -1,7 +1,7 @@
 import type { FilmOfPrint } from '@/core/artwork'
 import type { ShopAndShelf } from '@/core/equipment'
 import { type Decisions, isUndecided, orderOfRun } from '@/core/plan'
-import type { HeadLock } from '@/core/registration'
+import type { HeadLock, ScreenStep } from '@/core/registration'
 import type { Database } from './database'
 import { decisionRows, loadDecisions } from './decisions'
 import { allFilms, putFilm } from './films'
@@ -10,6 +10,7 @@ import { everyLock, replaceLocks } from './locks'
 import { inOne } from './once'
 import { everyOrder, insertOrder, type StoredOrder } from './orders'
 import { everyRevision, type Revision, revisionRow } from './revisions'
+import { everySetup, replaceSetups } from './setups'
 import { loadShop, putShop } from './shop'
 
 type ArchivedOrder = Omit<StoredOrder, 'version'>
@@ -25,21 +26,24 @@ export interface Archive {
   readonly inkBook?: InkBook | undefined
   /** None in archives from before locks were noted. */
   readonly locks?: readonly HeadLock[] | undefined
+  readonly setups?: readonly ScreenStep[] | undefined
 }
 
 /** Everything, read a few rows at a time while it is written. Orders by day and number, runs by number. */
 export async function openArchive(db: Database) {
-  const [{ shelf }, inkBook, films, locks] = await Promise.all([
+  const [{ shelf }, inkBook, films, locks, setups] = await Promise.all([
     loadShop(db),
     readInkBook(db),
     allFilms(db),
     everyLock(db),
+    everySetup(db),
   ])
   return {
     shelf,
     inkBook,
     films,
     locks,
+    setups,
     orders: heldOrders(db),
     decisions: heldDecisions(db),
     revisions: everyRevision(db),
@@ -109,5 +113,6 @@ export async function replaceAll(db: Database, archive: Archive): Promise<void> 
     for (const { orderId, print, ...film } of archive.films) await putFilm(tx, orderId, print, film)
     await replaceInkBook(tx, archive.inkBook)
     await replaceLocks(tx, archive.locks)
+    await replaceSetups(tx, archive.setups)
   })
 }

@@ -14,6 +14,7 @@ import type {
   StrokeUse,
 } from '@/core/equipment'
 import type { InkColour, Weave } from '@/core/order'
+import type { SetupStep } from '@/core/registration'
 import type { InkTables } from './schemaOfInk'
 
 /** Columns that must hold one of a few words are checked by the database; quantities are SI. */
@@ -107,6 +108,8 @@ export interface Tables extends InkTables {
     flood: string
     off_contact: number
   }
+  /** When each step of the set-up of a screen was done. */
+  setup_step: { run_id: string; hit_id: string; step: SetupStep; at: string }
   /** How far a screen moved when its head was locked. */
   head_lock: {
     id: Generated<number>

@@ -2,8 +2,8 @@ import * as yup from 'yup'
 import { BANDS } from '@/core/color'
 import { INK_SYSTEMS, idSchema, wordsSchema } from '@/core/order'
 import { runIdSchema } from '@/core/plan'
-import { isMoment } from '@/core/quantity'
-import { MOST_LOCK } from '@/core/registration'
+import { isMoment, keysOf } from '@/core/quantity'
+import { MOST_LOCK, SETUP_STEPS, type SetupStep } from '@/core/registration'
 
 /** What may be asked of the server, value by value. Nothing is taken for what it is not: `"5"` is no number. */
 export const number = () =>
@@ -160,4 +160,10 @@ export const lock = yup.object({
   dx: within(MOST_LOCK.move),
   dy: within(MOST_LOCK.move),
   turn: within(MOST_LOCK.turn),
+})
+
+export const setupStep = yup.object({
+  runId: runIdSchema,
+  hitId: anyId,
+  step: yup.string<SetupStep>().strict().oneOf(keysOf(SETUP_STEPS), 'No such step.').required('Which step?'),
 })

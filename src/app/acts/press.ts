@@ -1,6 +1,9 @@
+import { orderOfRun } from '@/core/plan'
 import { no, type Outcome } from '@/core/quantity'
-import type { HeadLock } from '@/core/registration'
+import type { HeadLock, ScreenStep } from '@/core/registration'
 import * as locks from '@/store/locks'
+import { loadOrders } from '@/store/orders'
+import * as setups from '@/store/setups'
 import { loadShop } from '@/store/shop'
 import type { At } from './kinds'
 
@@ -21,3 +24,19 @@ export const forgetLock = (
   once<Outcome>(async (tx) =>
     (await locks.forgetLock(tx, pressId, head)) ? { ok: true } : no('Nothing is noted for this head.'),
   )
+
+/** A step of the set-up of a screen is done. */
+export const doStep = (step: ScreenStep, { once }: At): Promise<Outcome> =>
+  once<Outcome>(async (tx) => {
+    const id = orderOfRun(step.runId)
+    const [order] = id === undefined ? [] : await loadOrders(tx, [id])
+    if (!order) return no('There is no such run any more.')
+    await setups.doStep(tx, step)
+    return { ok: true }
+  })
+
+export const undoStep = (step: Omit<ScreenStep, 'at'>, { once }: At): Promise<Outcome> =>
+  once<Outcome>(async (tx) => {
+    await setups.undoStep(tx, step)
+    return { ok: true }
+  })

@@ -67,6 +67,8 @@ export const ACTS = {
     }),
     shop.shareBelt,
   ),
+  doStep: of(fits.setupStep.shape({ at: fits.moment }), press.doStep),
+  undoStep: of(fits.setupStep, press.undoStep),
   noteLock: of(fits.lock, press.noteLock),
   forgetLock: of(yup.object({ pressId: fits.anyId, head: fits.head }), press.forgetLock),
   setUpShop: of(

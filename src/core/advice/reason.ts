@@ -13,6 +13,8 @@ export type SourceKind =
   | 'a model'
   | 'the order'
   | "the shop's choice"
+  /** Written down at the press. */
+  | "the shop's record"
 
 /** Stop: a rule is broken. Watch: a risk. Note: worth knowing. */
 export type Severity = 'Stop' | 'Watch' | 'Note'

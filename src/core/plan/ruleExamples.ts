@@ -90,6 +90,7 @@ const OF_RULE: Readonly<Record<string, Inputs>> = {
   PANEL_SHUT: { unit: 'Black panel', limit: heat(190) },
   PANEL_NEVER: { unit: 'Black panel', height: length(200) },
   AID_LIES: { ...MOVED, spread: fine(0.09) },
+  AID_SETUP: { total: work(7), planned: work(6.5) },
   AID_MOVED: MOVED,
   AID_LOCKS: { ...MOVED, head: q('count', 3), locks: q('count', 6), spread: fine(0.08) },
   AID_AGAINST: { head: q('count', 3) },

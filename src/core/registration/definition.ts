@@ -102,6 +102,10 @@ export const REGISTRATION = defineRoom({
       says: 'Leave it: it lies within what these readings can tell, or within half a step of a knob. Every turn means locking again, and locking moves it too.',
       source: 'geometry',
     },
+    AID_SETUP: {
+      says: 'Logged from the first step to the last, pauses of over half an hour left out: {total}. Planned for a screen: {planned}.',
+      source: "the shop's record",
+    },
     AID_MOVED: {
       says: 'Locking moved it {dx} {side} and {dy} {fore}, turned {turn} {way}.',
       source: 'geometry',

@@ -3,9 +3,10 @@ import type { Database } from '../database'
 import { saveDecisions } from '../decisions'
 import { noteLock } from '../locks'
 import { addOrders } from '../orders'
+import { doStep } from '../setups'
 import { putShop } from '../shop'
 import { seedInk } from './inkStock'
-import { DEMO_LOCKS } from './locks'
+import { DEMO_LOCKS, DEMO_STEPS } from './locks'
 import { DEMO_DECISIONS, demoOrders } from './orders'
 import { busyFrames } from './screens'
 import { DEMO_CLOTHS, DEMO_INKS } from './shelf'
@@ -29,5 +30,6 @@ export async function seedDemo(db: Database, today: string): Promise<boolean> {
   for (const decisions of DEMO_DECISIONS) await saveDecisions(db, decisions, 1)
   await seedInk(db, new Date())
   for (const lock of DEMO_LOCKS) await noteLock(db, lock)
+  for (const step of DEMO_STEPS) await doStep(db, step)
   return true
 }

@@ -1,4 +1,4 @@
-import type { HeadLock } from '@/core/registration'
+import type { HeadLock, ScreenStep } from '@/core/registration'
 
 const MM = 1e-3
 
@@ -12,3 +12,12 @@ export const DEMO_LOCKS: readonly HeadLock[] = (
     ['2026-11-20T14:22', 0.18, -0.09, 0.0002],
   ] as const
 ).map(([at, dx, dy, turn]) => ({ pressId: 'twelve', head: 4, at, dx: dx * MM, dy: dy * MM, turn }))
+
+/** The first steps of a screen that is being set up. */
+export const DEMO_STEPS: readonly ScreenStep[] = (
+  [
+    ['zero', '2026-11-23T07:40:10'],
+    ['clamp', '2026-11-23T07:42:05'],
+    ['level', '2026-11-23T07:43:30'],
+  ] as const
+).map(([step, at]) => ({ runId: 'R-1003-P1-dark', hitId: 'base', step, at }))

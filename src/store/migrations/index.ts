@@ -18,6 +18,7 @@ import { up as heat } from './016_heat'
 import { up as calibration } from './017_calibration'
 import { up as air } from './018_air'
 import { up as headLock } from './019_head_lock'
+import { up as headSetup } from './020_head_setup'
 
 /** Every step from the first version on, in order. */
 export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unknown>) => Promise<void> }>> = {
@@ -40,4 +41,5 @@ export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unkn
   '017_calibration': { up: calibration },
   '018_air': { up: air },
   '019_head_lock': { up: headLock },
+  '020_head_setup': { up: headSetup },
 }

@@ -2,22 +2,26 @@
 
 import { Box, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
-import { driftOf, type HeadLock } from '@/core/registration'
+import { numberOf } from '@/core/advice'
+import { driftOf, type HeadLock, type ScreenStep } from '@/core/registration'
 import type { SheetFacts } from '@/formats/sheet'
 import { Cautions } from '@/ui/Cautions'
 import { Link, PageTitle } from '@/ui/elements'
 import { Pick } from '@/ui/given'
 import { AskFrame } from '../../../AskFrame'
 import { OneScreen, type Stand } from './OneScreen'
+import { SetupList } from './SetupList'
 
 interface Props {
   readonly facts: SheetFacts
   /** What is noted of the heads of this press, oldest first. */
   readonly locks: readonly HeadLock[]
+  /** What is done of the set-up of this run. */
+  readonly done: readonly ScreenStep[]
 }
 
 /** At the press: what the marks of a screen show, and what to turn. */
-export function RegisterDesk({ facts: { order, plan, shopName }, locks }: Props) {
+export function RegisterDesk({ facts: { order, plan, shopName }, locks, done }: Props) {
   const screens = plan.hits.filter((h) => !h.sameScreenAs)
   const [hitId, setHit] = useState(screens[0]?.hit.id ?? '')
   const [stand, setStand] = useState<Stand>({ by: 'paper', collar: 'away' })
@@ -57,6 +61,13 @@ export function RegisterDesk({ facts: { order, plan, shopName }, locks }: Props)
             stand={stand}
             onStand={setStand}
             drift={driftOf(locks.filter((l) => l.head === hit.head))}
+          />
+          <SetupList
+            runId={plan.run.id}
+            hitId={hit.hit.id}
+            done={done.filter((d) => d.hitId === hit.hit.id)}
+            offContact={plan.offContact}
+            planned={plan.time && numberOf(plan.time.setup) / screens.length}
           />
         </>
       ) : (

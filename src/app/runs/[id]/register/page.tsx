@@ -2,6 +2,7 @@ import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { changeStamp, database } from '@/store/database'
 import { loadLocks } from '@/store/locks'
+import { loadSetup } from '@/store/setups'
 import { Seen } from '../../../Seen'
 import { readRun } from '../../readRun'
 import { RegisterDesk } from './RegisterDesk'
@@ -25,7 +26,11 @@ export default async function RegisterPage({ params }: Props) {
   return (
     <>
       <Seen stamp={stamp} />
-      <RegisterDesk facts={facts} locks={await loadLocks(db, facts.plan.press.id)} />
+      <RegisterDesk
+        facts={facts}
+        locks={await loadLocks(db, facts.plan.press.id)}
+        done={await loadSetup(db, id)}
+      />
     </>
   )
 }
