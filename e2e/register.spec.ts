@@ -62,9 +62,7 @@ test('register: a screen that has grown is told to stop turning; a wrong sign is
   await expect(page.locator('main')).toContainText('Not yet: read how far a mark lies')
 })
 
-test('register: a simulated head comes right in two rounds, its lock is read, noted, and taken back; by key', async ({
-  page,
-}) => {
+test('register: a simulated head comes right in two rounds, its lock is read; by key', async ({ page }) => {
   await open(page, RUN)
   const main = page.locator('main')
   const press = (name: string | RegExp) => page.getByRole('button', { name }).press('Enter')
@@ -90,13 +88,31 @@ test('register: a simulated head comes right in two rounds, its lock is read, no
     // Under two pixels of 300 dpi after two rounds.
     expect(await misses()).toBeLessThan(0.17)
   }
-  // What locking does to a screen as it lies is noted for its head.
-  await page.getByLabel('Screen', { exact: true }).selectOption({ index: 2 })
+  // What locking does to it is told; of a press that has not moved nothing is noted.
   await press('Locked as it lies: read again')
-  await expect(main).toContainText('locked')
-  await expect(main).toContainText('Nothing is noted yet')
+  await expect(main).toContainText(', locked')
   await press('Read the marks')
   await expect(main).toContainText(/Locking moved it [\d.]+ mm/)
+  await expect(main).toContainText('nothing is noted of it')
+  await expect(page.getByRole('button', { name: /^Note it for head/ })).toHaveCount(0)
+})
+
+test('register: how far a lock moved a screen is noted for its head, and taken back; by key', async ({
+  page,
+}) => {
+  await open(page, RUN)
+  const main = page.locator('main')
+  const press = (name: string | RegExp) => page.getByRole('button', { name }).press('Enter')
+  await page.getByLabel('Screen', { exact: true }).selectOption({ index: 2 })
+  await expect(main).toContainText('Nothing is noted yet')
+  for (const mark of ['Left', 'Right', 'Top', 'Bottom']) await press(`${mark} agrees`)
+  await press('Locked as it lies: read again')
+  for (const mark of ['Left', 'Right', 'Top', 'Bottom']) {
+    const group = page.getByRole('group', { name: `Mark ${mark}` })
+    await group.getByLabel('Right +').fill('0.2')
+    await group.getByLabel('Away +').fill('-0.1')
+  }
+  await expect(main).toContainText('Locking moved it 0.2 mm right and 0.1 mm towards you')
   await press(/^Note it for head/)
   await expect(main).toContainText('learnt from 1 lock;')
   await expect(main).toContainText('not turned against that yet')

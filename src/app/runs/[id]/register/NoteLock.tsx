@@ -13,11 +13,13 @@ interface Props {
   readonly before: Pose
   readonly after: Pose
   readonly isNoted: boolean
+  /** It was read on a simulated head: the press has not moved. */
+  readonly isSimulated: boolean
   readonly onNoted: (noted: boolean) => void
 }
 
 /** How far locking moved the screen, to be noted for its head. */
-export function NoteLock({ pressId, head, before, after, isNoted, onNoted }: Props) {
+export function NoteLock({ pressId, head, before, after, isNoted, isSimulated, onNoted }: Props) {
   const [problem, setProblem] = useState('')
   const moved = { dx: after.dx - before.dx, dy: after.dy - before.dy, turn: after.turn - before.turn }
   const note = async () => {
@@ -34,7 +36,9 @@ export function NoteLock({ pressId, head, before, after, isNoted, onNoted }: Pro
     <Box mb="3">
       <Told reasons={[lockSaid(moved)]} />
       <Flex gap="4" mt="2" align="baseline" role="status" aria-label="This lock">
-        {isNoted ? (
+        {isSimulated ? (
+          <Box color="soft">Read on a simulated head: nothing is noted of it.</Box>
+        ) : isNoted ? (
           <>
             Noted for head {head}.<TextButton onClick={() => void forget()}>take it back</TextButton>
           </>

@@ -167,6 +167,7 @@ export function OneScreen({ id, name, art, allows, pressId, head, drift, stand, 
               before={locked.before}
               after={known.pose}
               isNoted={round.noted === true}
+              isSimulated={simulated !== undefined}
               onNoted={(noted) => keep({ ...round, noted })}
             />
           )}
