@@ -77,6 +77,41 @@ const LONGEST = 240
 const SAME = 0.003
 const REMEMBERED = 4
 
+/** What a flash needs at the corners and stands in the middle, seconds, on boards as warm as these were. */
+interface Solved {
+  readonly board: number
+  readonly need: number | undefined
+  readonly most: number | undefined
+}
+/** What was solved for each flash of a lap, by its place in it. */
+type Memory = Map<number, Solved[]>
+/** Boards nearer than this to the last that were solved lie on the line through the last two, K. */
+const ALIKE = 0.7
+
+/** Dwells change by a tenth of a second a kelvin, and nearly straight: not every lap has to be solved. */
+function solvedFor(
+  known: Solved[],
+  board: number,
+  solve: () => Omit<Solved, 'board'>,
+): Omit<Solved, 'board'> {
+  const [a, b] = known.slice(-2)
+  const near = b !== undefined && Math.abs(board - b.board) < ALIKE
+  if (
+    a &&
+    near &&
+    a.need !== undefined &&
+    b.need !== undefined &&
+    (a.most === undefined) === (b.most === undefined)
+  ) {
+    const on = (x: number, y: number) => x + ((board - a.board) / (b.board - a.board)) * (y - x)
+    const most = a.most === undefined || b.most === undefined ? undefined : on(a.most, b.most)
+    return { need: on(a.need, b.need), most }
+  }
+  const found = { board, ...solve() }
+  if (!near) known.push(found)
+  return found
+}
+
 interface Known {
   readonly from: Float64Array
   readonly to: Float64Array
@@ -94,6 +129,7 @@ export function runLaps(round: Round, laps: number, from?: ArrayLike<number>): r
   if (from) for (let i = 0; i < from.length; i++) boards.t[i + 2] = from[i] ?? round.ambient.air
   const known: Known[] = []
   const out: Lap[] = []
+  const memory: Memory = new Map()
   for (let n = 0; n < laps; n++) {
     const begins = boards.t.slice(2)
     const found = known.find((k) => k.from.every((t, i) => Math.abs(t - (begins[i] ?? 0)) < SAME))
@@ -102,7 +138,7 @@ export function runLaps(round: Round, laps: number, from?: ArrayLike<number>): r
       out.push(found.lap)
       continue
     }
-    const lap = oneLap(round, boards)
+    const lap = oneLap(round, boards, memory)
     known.push({ from: begins, to: boards.t.slice(2), lap })
     if (known.length > REMEMBERED) known.shift()
     out.push(lap)
@@ -139,7 +175,7 @@ export function trace(round: Round, from: ArrayLike<number>, spot: Spot = 'centr
   const boards = onBoard(round.fabric, round.board, round.fitted, round.ambient)
   for (let i = 0; i < from.length; i++) boards.t[i + 2] = from[i] ?? round.ambient.air
   const out: Moment[] = []
-  oneLap(round, boards, (at, s, happening) =>
+  oneLap(round, boards, new Map(), (at, s, happening) =>
     out.push({ at, film: s[spot].t[0]!, cloth: s[spot].t[1]!, board: s[spot].t[2]!, happening }),
   )
   return out
@@ -151,6 +187,7 @@ type Spots = Readonly<Record<Spot, Stack>>
 function oneLap(
   round: Round,
   boards: Stack,
+  memory: Memory,
   each?: (at: number, spots: Spots, happening: number) => void,
 ): Lap {
   const { ambient, fabric } = round
@@ -193,8 +230,12 @@ function oneLap(
         const before = round.happenings.slice(0, i).findLast((b) => b.kind === 'print')
         const takes = before?.kind === 'print' ? before.takes : BARE
         const of = phases(h.unit, takes, round, loss)
-        const need = needed(spots.corner, of.corner, ambient, loss)
-        const most = limit(spots.centre, of.centre)
+        const known = memory.get(i) ?? []
+        memory.set(i, known)
+        const { need, most } = solvedFor(known, began, () => ({
+          need: needed(spots.corner, of.corner, ambient, loss),
+          most: limit(spots.centre, of.centre),
+        }))
         // Where no dwell is right the middle is kept open.
         const wanted = Math.min(need ?? LONGEST, most ?? LONGEST)
         const time = Math.max(h.least, h.time === 'needed' ? wanted : h.time)
