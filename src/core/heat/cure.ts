@@ -9,10 +9,10 @@ import {
   type Reason,
   type ShopMethod,
 } from '../advice'
-import { lightness } from '../color'
 import type { Dryer, FlashUnit } from '../equipment'
 import { type Cloth, type InkSystem, isBlend, isPolyester } from '../order'
 import { celsius, type Length, type Temperature } from '../quantity'
+import { BLEEDS, isUndyed } from './clothHeat'
 import { HEAT } from './definition'
 
 /** What the heat has to cure. */
@@ -53,15 +53,6 @@ export interface Cure {
   readonly dryer: ChoiceAdvice | undefined
   readonly belt: NumberAdvice | undefined
 }
-
-/** So light and so neutral that no dye is in it: white or undyed (assumed). */
-const isUndyed = ({ hex }: Cloth): boolean => {
-  const { L, chroma } = lightness(hex)
-  return L >= 88 && chroma < 12
-}
-
-/** Dye migration starts about here; cloth makers differ. */
-const BLEEDS = { polyester: celsius(130), blend: celsius(140) } as const
 
 function migration(cloth: Cloth, film: Temperature): Reason[] {
   const rule = isPolyester(cloth) ? 'POLY_HOT' : isBlend(cloth) ? 'BLEND_HOT' : undefined

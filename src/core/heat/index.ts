@@ -1,5 +1,6 @@
 export * from './ambient'
 export * from './calibrate'
+export { clothHeat } from './clothHeat'
 export * from './cure'
 export { HEAT } from './definition'
 export * from './flash'

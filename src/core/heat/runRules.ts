@@ -71,6 +71,16 @@ export const RUN_RULES = {
     source: 'a model',
     severity: 'Stop',
   },
+  CLOTH_SCORCHES: {
+    says: '{where} the cloth comes to {cloth}, over {limit}: it scorches or shines.',
+    source: 'common practice',
+    severity: 'Watch',
+  },
+  CLOTH_BLEEDS: {
+    says: '{where} the cloth comes to {cloth}; its polyester gives dye off from about {limit}. Look at a piece the next day.',
+    source: 'common practice',
+    severity: 'Watch',
+  },
   SHARED_BELT: {
     says: '{dryer}, as its set points usually are, cures both between {least} and {most}: belt at {belt}. Side by side where both garments fit its belt, else in turn.',
     source: 'a model',

@@ -38,6 +38,21 @@ describe('a print in the dryer', () => {
     expect(passed.peak).toBeGreaterThan(celsius(190))
     expect(window.least).toBeGreaterThan(0.004)
   })
+  // Trade: scorch about 200 °C, polyester gives dye off from about 130 °C, blends from 140 °C.
+  it('cloth that scorches or gives off its dye is told, white cloth has none to give', () => {
+    const read = { on: '2026-11-20', gain: 1.6, filmSpread: 5, readings: [] }
+    const hot = SHOP.dryers.map((d) => ({ ...d, calibration: read }))
+    const slow = cureHeat(planFor({ ...white, shop: { dryers: hot }, overrides: { belt: 0.005 } }), hot)
+    expect(slow?.passed.cloth).toBeGreaterThan(celsius(200))
+    expect(slow?.reasons.map((r) => r.rule)).toContain('CLOTH_SCORCHES')
+    expect(rules(white)).not.toContain('CLOTH_SCORCHES')
+    const poly = { ...CLOTHS.white, cotton: 0, polyester: 1 }
+    expect(rules({ ...white, cloth: { ...poly, hex: '#1f2a44' } })).toContain('CLOTH_BLEEDS')
+    expect(rules({ ...white, cloth: poly })).not.toContain('CLOTH_BLEEDS')
+    const blend = { ...CLOTHS.white, cotton: 0.5, polyester: 0.5, hex: '#1f2a44' }
+    const told = through({ ...white, cloth: blend })!
+    expect(told.reasons.some((r) => r.rule === 'CLOTH_BLEEDS')).toBe(told.passed.cloth > celsius(140))
+  })
   it('a belt that races does not cure', () => {
     expect(rules({ ...white, overrides: { belt: 0.2 } })).toContain('CURE_FAST')
     expect(through({ ...white, overrides: { belt: 0.2 } })!.passed.cure).toBeLessThan(0.5)

@@ -3,6 +3,7 @@ import type { Dryer, TunnelCalibration } from '../equipment'
 import {
   type BeltWindow,
   beltWindow,
+  clothHeat,
   HEAT,
   type InkKind,
   type Load,
@@ -57,17 +58,20 @@ export function cureHeat(plan: RunPlan, dryers: readonly Dryer[]): CureHeat | un
   return {
     window,
     passed,
-    reasons: told({
-      belt,
-      window,
-      passed,
-      dryer: dryer.name,
-      kind: KINDS[kind],
-      least,
-      most,
-      shift,
-      calibration: dryer.calibration,
-    }),
+    reasons: [
+      ...told({
+        belt,
+        window,
+        passed,
+        dryer: dryer.name,
+        kind: KINDS[kind],
+        least,
+        most,
+        shift,
+        calibration: dryer.calibration,
+      }),
+      ...clothHeat(plan.cloth, passed.cloth, 'In the tunnel'),
+    ],
   }
 }
 

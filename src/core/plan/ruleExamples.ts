@@ -139,6 +139,8 @@ const OF_RULE: Readonly<Record<string, Inputs>> = {
     needed: q('duration', 9.2),
     limit: q('duration', 13.6),
   },
+  CLOTH_SCORCHES: { where: 'Under the flash', cloth: heat(208), limit: heat(200) },
+  CLOTH_BLEEDS: { where: 'In the tunnel', cloth: heat(148), limit: heat(130) },
   SHARED_BELT: {
     belt: q('beltSpeed', 0.03),
     least: q('beltSpeed', 0.016),

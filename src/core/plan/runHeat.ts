@@ -1,5 +1,5 @@
 import { q, type Reason } from '../advice'
-import { emptyFlashes, HEAT, type Lap, type Moment, type Round, runLaps, trace } from '../heat'
+import { clothHeat, emptyFlashes, HEAT, type Lap, type Moment, type Round, runLaps, trace } from '../heat'
 import type { Duration, Temperature } from '../quantity'
 import { palletsOf, roundOf, stopOf } from './heatRound'
 import type { RunPlan } from './runPlan'
@@ -101,6 +101,11 @@ export function heatOf(plan: RunPlan): RunHeat | undefined {
           }),
         ),
         ...wrongWith(plan, round, laps, i, pallets, stop),
+        ...clothHeat(
+          plan.cloth,
+          Math.max(...laps.map((l) => l.flashes[i]?.cloth ?? 0)),
+          `${first.name}, under the flash:`,
+        ),
       ],
     }
   })
