@@ -1,4 +1,12 @@
+import type { Page } from '@playwright/test'
 import { expect, open, reload, test } from './house'
+
+/** Writes what is read at a mark. */
+const typing = (page: Page) => async (mark: string, right: string, away: string) => {
+  const group = page.getByRole('group', { name: `Mark ${mark}` })
+  await group.getByLabel('Right +').fill(right)
+  await group.getByLabel('Away +').fill(away)
+}
 
 const RUN = '/runs/R-1002-P1-dark/register'
 
@@ -8,11 +16,7 @@ test('register: what the marks show becomes turns, with what is left; the next r
   await open(page, RUN)
   const main = page.locator('main')
   await expect(main).toContainText('Not yet: read how far a mark lies to the left or right.')
-  const type = async (mark: string, right: string, away: string) => {
-    const group = page.getByRole('group', { name: `Mark ${mark}` })
-    await group.getByLabel('Right +').fill(right)
-    await group.getByLabel('Away +').fill(away)
-  }
+  const type = typing(page)
   await type('Left', '0.42', '-0.18')
   await type('Right', '0.38', '0.46')
   await type('Top', '0.02', '0.15')
@@ -36,11 +40,7 @@ test('register: a screen that has grown is told to stop turning; a wrong sign is
   page,
 }) => {
   await open(page, RUN)
-  const type = async (mark: string, right: string, away: string) => {
-    const group = page.getByRole('group', { name: `Mark ${mark}` })
-    await group.getByLabel('Right +').fill(right)
-    await group.getByLabel('Away +').fill(away)
-  }
+  const type = typing(page)
   await type('Left', '-0.6', '0')
   await type('Right', '0.6', '0')
   await type('Top', '0', '0.6')
@@ -108,9 +108,7 @@ test('register: how far a lock moved a screen is noted for its head, and taken b
   for (const mark of ['Left', 'Right', 'Top', 'Bottom']) await press(`${mark} agrees`)
   await press('Locked as it lies: read again')
   for (const mark of ['Left', 'Right', 'Top', 'Bottom']) {
-    const group = page.getByRole('group', { name: `Mark ${mark}` })
-    await group.getByLabel('Right +').fill('0.2')
-    await group.getByLabel('Away +').fill('-0.1')
+    await typing(page)(mark, '0.2', '-0.1')
   }
   await expect(main).toContainText('Locking moved it 0.2 mm right and 0.1 mm towards you')
   await press(/^Note it for head/)
@@ -154,7 +152,8 @@ test('register: the set-up of a head is ticked step by step, timed, and taken ba
     await expect(box(step)).toBeChecked()
     await page.waitForTimeout(1100)
   }
-  await expect(page.locator('[data-why="Set-up so far"]')).toBeVisible()
+  await expect(page.locator('label').filter({ hasText: 'Load and clamp' })).toContainText(/[1-9]\d*\s*s$/)
+  await expect(page.locator('[data-why="Set-up so far"]')).toHaveText(/^[1-9]\d*\s*(s|min)$/)
   await page.locator('[data-why="Set-up so far"]').press('w')
   await expect(page.getByRole('complementary', { name: 'Why' })).toContainText('Planned for a screen')
   // It is kept, for this screen alone.

@@ -4,7 +4,7 @@ import type { RunPlan } from '@/core/plan'
 import { type Length, mm, type System, writeQuantity } from '@/core/quantity'
 import { ENDS, type LayLine, type PalletTemplate, palletTemplate } from '@/core/registration'
 import { type Paper, RULE, registerFonts } from './paper'
-import { PT, sheetStyle, sheetsOf, TrueSheet } from './trueScale'
+import { PT, sheetStyle, TrueSheets } from './trueScale'
 
 /** Paper round what is drawn. */
 const ROUND: Length = mm(15)
@@ -94,7 +94,6 @@ export async function palletPdf(order: Order, plan: RunPlan, units: System, pape
   const { width, height } = plan.run.placement
   const t = palletTemplate({ width, height }, plan.placement)
   const b = boundsOf(t)
-  const tiles = sheetsOf(b.width, b.height, paper)
   const words = `${plan.run.id}, ${order.customer}, ${order.title}`
   const length = (x: Length) => writeQuantity('length', x, units)
   const off = t.width / 2 - t.crease
@@ -137,17 +136,9 @@ export async function palletPdf(order: Order, plan: RunPlan, units: System, pape
           3 mm is not.
         </Text>
       </Page>
-      {tiles.map((tile) => (
-        <TrueSheet
-          key={`${tile.row} ${tile.column}`}
-          tile={tile}
-          of={tiles.length}
-          paper={paper}
-          words={words}
-        >
-          {(at) => <Drawn template={t} at={at} />}
-        </TrueSheet>
-      ))}
+      <TrueSheets width={b.width} height={b.height} paper={paper} words={words}>
+        {(at) => <Drawn template={t} at={at} />}
+      </TrueSheets>
     </Document>,
   )
 }

@@ -6,7 +6,7 @@ import { type System, writeQuantity } from '@/core/quantity'
 import { ENDS, type FilmPosition } from '@/core/registration'
 import { FRAME_WALL } from '@/core/screen'
 import { type Paper, RULE, registerFonts } from './paper'
-import { PT, sheetStyle, sheetsOf, TrueSheet } from './trueScale'
+import { PT, sheetStyle, TrueSheets } from './trueScale'
 
 /** What is drawn round the art: the gap to the marks and the marks themselves. */
 const ROUND = 0.022
@@ -117,7 +117,6 @@ export async function positionPdf(order: Order, plan: RunPlan, units: System, pa
   registerFonts()
   const p = plan.position
   const length = (x: number) => writeQuantity('length', x, units)
-  const tiles = sheetsOf(p.width + 2 * ROUND, p.height + 2 * ROUND, paper)
   const words = `${plan.run.id}, ${order.customer}, ${order.title}`
   const measured = [
     ['Top edge to top mark', p.topMark],
@@ -164,17 +163,9 @@ export async function positionPdf(order: Order, plan: RunPlan, units: System, pa
             ))}
         </View>
       </Page>
-      {tiles.map((tile) => (
-        <TrueSheet
-          key={`${tile.row} ${tile.column}`}
-          tile={tile}
-          of={tiles.length}
-          paper={paper}
-          words={words}
-        >
-          {(at) => <Outline position={p} at={at} />}
-        </TrueSheet>
-      ))}
+      <TrueSheets width={p.width + 2 * ROUND} height={p.height + 2 * ROUND} paper={paper} words={words}>
+        {(at) => <Outline position={p} at={at} />}
+      </TrueSheets>
     </Document>,
   )
 }

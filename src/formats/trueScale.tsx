@@ -27,13 +27,13 @@ export const sheetStyle = StyleSheet.create({
 })
 
 /** Something cut into sheets of paper at true size. */
-export const sheetsOf = (width: Length, height: Length, paper: Paper): readonly Tile[] => {
+const sheetsOf = (width: Length, height: Length, paper: Paper): readonly Tile[] => {
   const [w, h] = SHEETS[paper]
   return tilesOf(width, height, w - 2 * MARGIN, h - 2 * MARGIN - HEAD)
 }
 
-/** One sheet at true size: its part of the drawing, in points from the whole's top left, corners, and the line to check. */
-export function TrueSheet({
+/** One sheet: its part of the drawing, in points from the whole's top left, corners, and the line to check. */
+function TrueSheet({
   tile: t,
   of,
   paper,
@@ -73,4 +73,26 @@ export function TrueSheet({
       </Svg>
     </Page>
   )
+}
+
+/** Something drawn at true size, on as many sheets as it needs. */
+export function TrueSheets({
+  width,
+  height,
+  paper,
+  words,
+  children,
+}: {
+  readonly width: Length
+  readonly height: Length
+  readonly paper: Paper
+  readonly words: string
+  readonly children: (at: (x: Length, y: Length) => readonly [number, number]) => ReactNode
+}) {
+  const tiles = sheetsOf(width, height, paper)
+  return tiles.map((tile) => (
+    <TrueSheet key={`${tile.row} ${tile.column}`} tile={tile} of={tiles.length} paper={paper} words={words}>
+      {children}
+    </TrueSheet>
+  ))
 }

@@ -11,14 +11,13 @@ import type {
   ShopPart,
   Squeegee,
   Step,
-  StrokeUse,
 } from '@/core/equipment'
 import type { InkColour, Weave } from '@/core/order'
-import type { SetupStep } from '@/core/registration'
+import type { AtPressTables } from './schemaAtPress'
 import type { InkTables } from './schemaOfInk'
 
 /** Columns that must hold one of a few words are checked by the database; quantities are SI. */
-export interface Tables extends InkTables {
+export interface Tables extends InkTables, AtPressTables {
   shop: {
     id: 1
     name: string
@@ -87,39 +86,6 @@ export interface Tables extends InkTables {
     state: FrameState
   }
   frame_mounted: { frame_id: string; press_id: string; head: number }
-  approved: {
-    id: string
-    place: number
-    found_on: string
-    words: string
-    press_id: string
-    use: StrokeUse
-    mesh: number
-    dark_cloth: number
-    dries_in_screen: number
-    fleece: number
-    squeegee: string
-    edge: string
-    angle: number
-    pressure: string
-    gauge: number | null
-    time: number
-    strokes: number
-    flood: string
-    off_contact: number
-  }
-  /** When each step of the set-up of a screen was done. */
-  setup_step: { run_id: string; hit_id: string; step: SetupStep; at: string }
-  /** How far a screen moved when its head was locked. */
-  head_lock: {
-    id: Generated<number>
-    press_id: string
-    head: number
-    at: string
-    dx: number
-    dy: number
-    turn: number
-  }
   tension_reading: { frame_id: string; place: number; on_day: string; tension: number }
   stencil: {
     frame_id: string

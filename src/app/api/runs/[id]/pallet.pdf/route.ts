@@ -1,18 +1,8 @@
 import { palletPdf } from '@/formats/palletPdf'
-import { database } from '@/store/database'
-import { readRun } from '../../../../runs/readRun'
-import { answered, file, nothing, printed } from '../../../answer'
+import { runPdf } from '../../../runPdf'
 
-/** The template of a run for its pallet, as it is planned now. `?units=inch`, `?paper=letter`. */
-export async function GET(
+/** The template of a run for its pallet, as it is planned now. */
+export const GET = (
   request: Request,
   { params }: { readonly params: Promise<{ id: string }> },
-): Promise<Response> {
-  return answered(async () => {
-    const { id } = await params
-    const { now } = await readRun(await database(), id)
-    if (!now) return nothing(`run ${id}`)
-    const { units, paper } = printed(request)
-    return file(await palletPdf(now.order, now.plan, units, paper), 'application/pdf', `${id}-pallet.pdf`)
-  })
-}
+): Promise<Response> => runPdf(request, params, 'pallet', palletPdf)

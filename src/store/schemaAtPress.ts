@@ -1,0 +1,40 @@
+import type { Generated } from 'kysely'
+import type { StrokeUse } from '@/core/equipment'
+import type { SetupStep } from '@/core/registration'
+
+/** What was found and done at the press. */
+export interface AtPressTables {
+  approved: {
+    id: string
+    place: number
+    found_on: string
+    words: string
+    press_id: string
+    use: StrokeUse
+    mesh: number
+    dark_cloth: number
+    dries_in_screen: number
+    fleece: number
+    squeegee: string
+    edge: string
+    angle: number
+    pressure: string
+    gauge: number | null
+    time: number
+    strokes: number
+    flood: string
+    off_contact: number
+  }
+  /** When each step of the set-up of a screen was done. */
+  setup_step: { run_id: string; hit_id: string; step: SetupStep; at: string }
+  /** How far a screen moved when its head was locked. */
+  head_lock: {
+    id: Generated<number>
+    press_id: string
+    head: number
+    at: string
+    dx: number
+    dy: number
+    turn: number
+  }
+}
