@@ -33,7 +33,7 @@ test('heat: the slider goes through the run by key, boards and film follow', asy
   await expect(board).toHaveText('22 °C')
   await slider.focus()
   await page.keyboard.press('End')
-  await expect(page.getByText('Garment 144 of 144')).toBeVisible()
+  await expect(page.getByText('Garment of 144').locator('..')).toContainText(/144$/)
   await expect.poll(async () => Number.parseFloat((await board.textContent()) ?? '')).toBeGreaterThan(35)
   await expect(page.getByRole('img', { name: 'Film, cloth and board of this garment' })).toBeVisible()
   await page.keyboard.press('Home')
@@ -133,7 +133,22 @@ test('sequence: film, cloth and board of a garment stand under the strip', async
   await expect(board).toHaveText('22 °C')
   await page.getByRole('slider', { name: 'Garment' }).press('End')
   await expect.poll(async () => Number.parseFloat((await board.textContent()) ?? '')).toBeGreaterThan(35)
-  await expect(page.getByRole('img', { name: 'Film, cloth and board of this garment' })).toBeVisible()
+  // Over the slider what is set from which garment on.
+  await expect(page.getByRole('img', { name: /^Dwell after Base white: .* from garment 1, / })).toBeVisible()
+  const trace = page.getByRole('img', { name: 'Film, cloth and board of this garment' })
+  await expect(trace).toContainText('gels 105 °C to 130 °C')
+  await expect(trace).toContainText('safe to print 55 °C')
+  await expect(trace).toContainText(/over-flashed 1[3-6]\d °C/)
+  // The strip's own numbers, each below its cell.
+  const cells = page.getByRole('list', { name: 'Lap strip' }).locator('li')
+  for (const at of [0, 2, 5]) {
+    const cell = await cells.nth(at).boundingBox()
+    const number = await trace
+      .locator('svg text')
+      .getByText(String(at + 1), { exact: true })
+      .boundingBox()
+    expect(Math.abs((number?.x ?? 0) - (cell?.x ?? 99))).toBeLessThan(9)
+  }
 })
 
 test('today: the air of the shop is said in one tap, and every run of today follows', async ({ page }) => {

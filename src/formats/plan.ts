@@ -113,6 +113,7 @@ export const planOut = (p: RunPlan, besides?: Besides) => ({
     why: f.reasons.map(reasonOut),
   })),
   ...maybe('flashHeight', p.flashHeight),
+  ...maybe('panelTemperature', p.panelTemperature),
   ...maybe('coolDown', p.coolDown),
   ambient: { air: adviceOut(p.ambient.air), humidity: adviceOut(p.ambient.humidity) },
   offContact: adviceOut(p.offContact),

@@ -166,6 +166,7 @@ function factsOf(plan: RunPlan, write: Write): SheetContent['facts'] {
       plan.hold && heldWords(plan.hold, write),
     ),
     ...fact('Flash height', plan.flashHeight && write('length', numberOf(plan.flashHeight))),
+    ...fact('Panel at', plan.panelTemperature && write('temperature', numberOf(plan.panelTemperature))),
     ...fact(
       plan.coolDown?.kind === 'count' ? 'Empty heads' : 'Cool-down',
       plan.coolDown && write(plan.coolDown.kind, numberOf(plan.coolDown)),

@@ -3,7 +3,7 @@ import { type NumberAdvice, type Overrides, q, type Reason, type Subject } from 
 import type { FlashKind, FlashUnit, Press } from '../equipment'
 import { celsius, mm, seconds, type Temperature } from '../quantity'
 import { HEAT } from './definition'
-import { dwellOn, type Waiting } from './model'
+import { dwellOn, PANELS, type Waiting } from './model'
 
 interface Dwell {
   readonly rule: RuleOf<typeof HEAT>
@@ -116,6 +116,18 @@ export const flashHeight = (overrides: Overrides): NumberAdvice =>
     },
     overrides,
   )
+
+/** Mean temperature of the panel, kelvin: of the first unit that has one; none where all are guns. */
+export function panelTemperature(
+  units: readonly FlashUnit[],
+  overrides: Overrides,
+): NumberAdvice | undefined {
+  const unit = units.find((u) => u.kind !== 'gun')
+  if (!unit || unit.kind === 'gun') return undefined
+  const { temperature: advised, set: range } = PANELS[unit.kind]
+  const reasons = [HEAT.because('PANEL_USUAL', { unit: unit.name, panel: q('temperature', advised) })]
+  return HEAT.number('panelTemperature', { advised, range, reasons }, overrides)
+}
 
 /**
  * Cool-down between a flash and the next print: seconds where the garment waits, empty heads on an automatic.

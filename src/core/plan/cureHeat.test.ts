@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { celsius } from '../quantity'
+import { thickest } from './cureHeat'
 import { cureHeat } from './index'
 import { CLOTHS, INKS, ink, planFor, SHOP } from './plan.fixtures'
 
@@ -21,6 +22,12 @@ describe('a print in the dryer', () => {
     expect(most({ ...white, cloth: { ...CLOTHS.hood, hex: CLOTHS.white.hex } })).toBeLessThan(most(white))
     expect(rules({ inks: [INKS.white, INKS.red], cloth: CLOTHS.hood })).toContain('CURE_SHIFT')
     expect(rules({ inks: [INKS.white, INKS.red] })).toEqual(['CURE_REACHES', 'CURE_SHIFT'])
+  })
+  it('a base under low-cure colours is low-cure too, and lies under them', () => {
+    const both = [INKS.white, INKS.red]
+    const low = planFor({ inks: both.map((i) => ({ ...i, lowCure: true })) })
+    expect(thickest(low)!.load.ink.mass).toBeGreaterThan(thickest(planFor(white))!.load.ink.mass + 0.1)
+    expect(thickest(low)!.most).toBeLessThan(thickest(planFor({ inks: both }))!.most)
   })
   it('water-based ink has to lose its water first, and says when it is dry', () => {
     const sea = { inks: [ink('sea', '#3f6f6a', { system: 'waterBased' })], cloth: CLOTHS.white }

@@ -14,7 +14,7 @@ import {
   WATER_LEFT,
 } from '../heat'
 import { celsius, type Temperature } from '../quantity'
-import { heatedCloth, inkKindOf, wetFilm } from './heatedOf'
+import { heatedCloth, inkKindOf, WHITES, wetFilm } from './heatedOf'
 import type { RunPlan } from './runPlan'
 
 /** Films that are hotter than this are spoiled (common practice). */
@@ -78,14 +78,10 @@ export function cureHeat(plan: RunPlan, dryers: readonly Dryer[]): CureHeat | un
 /** The thickest place of a print, what its film has to reach, and what the weakest of its inks stands; kelvin. */
 export function thickest(plan: RunPlan): { load: Load; least: Temperature; most: Temperature } | undefined {
   const { cure, cloth, ambient, hits } = plan
-  const lowCure = new Set(plan.run.placement.inks.filter((i) => i.lowCure).map((i) => i.id))
-  const films = hits
-    .filter((h) => h.hit.role !== 'smoothing')
-    .map((h) => ({ ...h, lowCure: lowCure.has(h.hit.id) }))
-  const kinds = films.map(inkKindOf)
+  const films = hits.filter((h) => h.hit.role !== 'smoothing')
   // Whites lie under everything; of the colours the heaviest lies on them.
-  const whites = films.filter((_, i) => kinds[i] === 'base')
-  const colours = films.filter((_, i) => kinds[i] !== 'base').map((h) => wetFilm(h, cloth))
+  const whites = films.filter(({ hit }) => WHITES.has(hit.role))
+  const colours = films.filter(({ hit }) => !WHITES.has(hit.role)).map((h) => wetFilm(h, cloth))
   const top = colours.sort((a, b) => b.ink.mass - a.ink.mass)[0] ?? (whites[0] && wetFilm(whites[0], cloth))
   if (!top) return undefined
   const below = colours.length > 0 ? whites : whites.slice(1)
@@ -95,7 +91,7 @@ export function thickest(plan: RunPlan): { load: Load; least: Temperature; most:
     takes: top.takes,
     ambient: { air: numberOf(ambient.air), humidity: numberOf(ambient.humidity) },
   }
-  const most = Math.min(...kinds.map((k) => MOST[k] ?? MOST_ELSE))
+  const most = Math.min(...films.map((h) => MOST[inkKindOf(h)] ?? MOST_ELSE))
   const least = top.ink.water > 0 ? WATER_LEAST : numberOf(cure.inkFilm)
   return { load, least, most }
 }

@@ -1,10 +1,10 @@
 import { numberOf, type Overrides, type Reason } from '../advice'
 import type { FlashUnit, Press } from '../equipment'
-import { coldDwell, flashDwell, flashHeight, rackDry, type ShopAir } from '../heat'
+import { coldDwell, flashDwell, rackDry, type ShopAir } from '../heat'
 import type { Cloth, Placement } from '../order'
 import type { Temperature } from '../quantity'
 import type { Event } from '../sequence'
-import { boardOf, fittedOf, heatedCloth, wetFilm } from './heatedOf'
+import { boardOf, fittedOf, heatedCloth, type UnitsSet, unitOver, wetFilm } from './heatedOf'
 import type { Separation } from './hits'
 import type { FlashPlan } from './runPlan'
 
@@ -18,6 +18,7 @@ interface Flashing {
   readonly cloth: Cloth
   readonly print: Placement
   readonly ambient: ShopAir
+  readonly set: UnitsSet
   /** The boards that the dwell is for, kelvin. */
   readonly boards: Temperature
 }
@@ -26,7 +27,7 @@ interface Flashing {
 export function planFlashes(
   events: readonly Event[],
   separations: readonly Separation[],
-  { units, press, cloth, print, ambient, boards }: Flashing,
+  { units, press, cloth, print, ambient, set, boards }: Flashing,
   why: readonly (readonly Reason[])[],
   overrides: Overrides,
 ): readonly FlashPlan[] {
@@ -36,8 +37,6 @@ export function planFlashes(
     const below = printed.slice(0, -1).filter((s) => s.hit.role !== 'smoothing')
     return separation ? [{ separation, below: below.map((s) => wetFilm(s, cloth).ink) }] : []
   })
-  const height = numberOf(flashHeight(overrides))
-  const { width, height: length } = print
   return behind.map(({ separation, below }, i) => {
     const { hit } = separation
     const unit = units[i % units.length]
@@ -50,12 +49,7 @@ export function planFlashes(
       fitted: fittedOf(unit),
       ambient: { air: numberOf(ambient.air), humidity: numberOf(ambient.humidity) },
       below,
-      unit: {
-        kind: unit.kind,
-        print: { width, height: length },
-        height,
-        gain: unit.calibration?.gain ?? 1,
-      },
+      unit: unitOver(unit, print, set),
       ...wetFilm(separation, cloth),
     }
     const dwell = flashDwell(hit, unit, waiting, boards, own)

@@ -3,8 +3,8 @@ import type { Press } from '../equipment'
 import { AS_TABLED, boardsAlong, type Happening, type Round } from '../heat'
 import type { Duration, Temperature } from '../quantity'
 import type { RunTime } from '../rate'
-import { boardOf, heatedCloth, wetFilm } from './heatedOf'
-import type { RunPlan } from './runPlan'
+import { boardOf, heatedCloth, unitOver, wetFilm } from './heatedOf'
+import type { Cell, RunPlan } from './runPlan'
 
 /** What of a plan heat follows from. */
 export type Paced = Pick<
@@ -17,6 +17,7 @@ export type Paced = Pick<
   | 'flashes'
   | 'ambient'
   | 'flashHeight'
+  | 'panelTemperature'
   | 'coolDown'
   | 'time'
 >
@@ -47,26 +48,17 @@ export function roundOf(plan: Paced): Round | undefined {
   const { press, time, ambient } = plan
   if (!time || !plan.sequence.fits || plan.flashes.every((f) => !f.unit || f.unit.kind === undefined))
     return undefined
-  const lowCure = new Set(plan.run.placement.inks.filter((i) => i.lowCure).map((i) => i.id))
   const print = (hitId: string): Happening | undefined => {
     const hit = plan.hits.find((h) => h.hit.id === hitId)
     if (!hit || hit.hit.role === 'smoothing') return undefined
-    const film = wetFilm({ ...hit, lowCure: lowCure.has(hitId) }, plan.cloth)
-    return { kind: 'print', name: hit.hit.name, ...film }
+    return { kind: 'print', name: hit.hit.name, ...wetFilm(hit, plan.cloth) }
   }
-  const { width, height } = plan.run.placement
-  const above = plan.flashHeight ? numberOf(plan.flashHeight) : 0.065
   const units = new Map<string, Extract<Happening, { kind: 'flash' }>['unit']>()
   const flash = (at: number, name: string): Happening | undefined => {
     const f = plan.flashes[at]
     if (!f?.unit) return undefined
-    const { id, kind, calibration } = f.unit
-    const unit = units.get(id) ?? {
-      kind,
-      print: { width, height },
-      height: above,
-      gain: calibration?.gain ?? 1,
-    }
+    const { id } = f.unit
+    const unit = units.get(id) ?? unitOver(f.unit, plan.run.placement, plan)
     units.set(id, unit)
     // Of an automatic each unit is lit by the stop's own clock.
     const stays = f.unit.mount === 'fixed' && press.kind === 'manual'
@@ -89,6 +81,8 @@ export function roundOf(plan: Paced): Round | undefined {
 
 type Made<Of> = (of: Of) => Happening | undefined
 const wait = (time: Duration): readonly Happening[] => (time > 0 ? [{ kind: 'wait', time }] : [])
+const inCell = (cell: number, happenings: readonly Happening[]): readonly Happening[] =>
+  happenings.map((h) => ({ ...h, cell }))
 
 /** The name of the hit that a flash lies behind. */
 const nameBefore = (plan: Paced, at: number): string => {
@@ -103,7 +97,7 @@ function inStops(
   print: Made<string>,
   flash: (at: number, name: string) => Happening | undefined,
 ): readonly Happening[] {
-  const cells = plan.sequence.cells.flatMap((cell, i): readonly Happening[] => {
+  const at = (cell: Cell, i: number): readonly Happening[] => {
     if (cell.kind === 'print') {
       const one = print(cell.hitId)
       return one ? [...wait(stop / 2), one, ...wait(stop / 2)] : wait(stop)
@@ -113,8 +107,14 @@ function inStops(
     if (one?.kind !== 'flash') return wait(stop)
     const dwell = one.time === 'needed' ? 0 : one.time
     return [...wait(INDEX), one, ...wait(stop - INDEX - dwell)]
-  })
-  return [...wait(stop), ...cells, ...wait(stop)]
+  }
+  const { cells } = plan.sequence
+  // It is loaded before the first place, and taken off behind the last.
+  return [
+    ...inCell(0, wait(stop)),
+    ...cells.flatMap((cell, i) => inCell(i, at(cell, i))),
+    ...inCell(cells.length - 1, wait(stop)),
+  ]
 }
 
 /** By hand: strokes, flashes and cool-downs as planned; what is left of the lap is waited on the way, in equal parts. */
@@ -132,11 +132,11 @@ function byHand(
   const parts = plan.sequence.cells.flatMap((cell, i): readonly (readonly Happening[])[] => {
     if (cell.kind === 'print') {
       const one = print(cell.hitId)
-      return [[...wait(struck(cell.hitId)), ...(one ? [one] : [])]]
+      return [inCell(i, [...wait(struck(cell.hitId)), ...(one ? [one] : [])])]
     }
     if (cell.kind !== 'flash') return []
     const one = flash(cell.flash, nameBefore(plan, i))
-    return one ? [[...wait(TURN), one, ...wait(cool)]] : []
+    return one ? [inCell(i, [...wait(TURN), one, ...wait(cool)])] : []
   })
   const lasts = (h: Happening) => {
     if (h.kind === 'wait') return h.time
@@ -147,7 +147,12 @@ function byHand(
   const flashes = plan.flashes.length
   const share = wait(left / (flashes + 1))
   // On its way the garment waits before it is printed, and after each flash while others are under the unit.
-  return [...share, ...parts.flatMap((p) => (p.some((h) => h.kind === 'flash') ? [...p, ...share] : p))]
+  return [
+    ...inCell(0, share),
+    ...parts.flatMap((p) =>
+      p.some((h) => h.kind === 'flash') ? [...p, ...inCell(p[0]?.cell ?? 0, share)] : p,
+    ),
+  ]
 }
 
 /** Laps that are worked out; how the boards go on follows from how they began. */

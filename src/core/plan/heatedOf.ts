@@ -1,3 +1,4 @@
+import { type NumberAdvice, numberOf } from '../advice'
 import { lightness } from '../color'
 import type { FlashUnit, Press } from '../equipment'
 import {
@@ -14,9 +15,11 @@ import {
   type InkKind,
   type Shade,
   type Takes,
+  type UnitOver,
   type WetInk,
 } from '../heat'
-import { type Cloth, isBlend, isPolyester } from '../order'
+import { type Cloth, isBlend, isPolyester, type Placement } from '../order'
+import { mm } from '../quantity'
 
 /** A shade as heat sees it: by lightness (assumed). */
 const shadeOf = (hex: string): Shade => {
@@ -33,7 +36,8 @@ export interface HeatedHit {
   readonly hit: { readonly role: string; readonly system: string }
 }
 
-const WHITES = new Set(['base', 'base2', 'highlight'])
+/** Roles of the whites. */
+export const WHITES = new Set<string>(['base', 'base2', 'highlight'])
 
 export function inkKindOf({ hit, lowCure }: HeatedHit): InkKind {
   if (lowCure) return 'low'
@@ -77,3 +81,25 @@ export const fittedOf = ({ calibration }: FlashUnit): Fitted => calibration ?? A
 /** What a pallet is as a heated board. */
 export const boardKindOf = (material: Press['palletMaterial']): BoardKind => MATERIALS[material]
 export const boardOf = (press: Press): Board => BOARDS[boardKindOf(press.palletMaterial)]
+
+/** How the flash units of a run are set. */
+export interface UnitsSet {
+  readonly flashHeight: NumberAdvice | undefined
+  readonly panelTemperature: NumberAdvice | undefined
+}
+
+/** A unit over the print, as high and as hot as set. */
+export function unitOver(
+  { kind, calibration }: FlashUnit,
+  { width, height }: Placement,
+  { flashHeight, panelTemperature: panel }: UnitsSet,
+): UnitOver {
+  return {
+    kind,
+    print: { width, height },
+    height: flashHeight ? numberOf(flashHeight) : mm(65),
+    gain: calibration?.gain ?? 1,
+    // Units of two kinds are turned down by as much.
+    cooler: panel ? panel.advised - numberOf(panel) : 0,
+  }
+}

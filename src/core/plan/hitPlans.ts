@@ -106,6 +106,7 @@ export function planHits(
       hex: s.hex,
       use: s.use,
       strokeUse: s.stroke,
+      lowCure: s.lowCure,
       sameScreenAs: again(s) ? 'base' : '',
       head: heads.get(again(s) ? 'base' : s.hit.id),
       mesh,

@@ -11,6 +11,7 @@ export { jobWords } from './hitPlans'
 export { screenNames } from './hits'
 export type { InkNeedLine } from './inkNeeds'
 export * from './lapStripShape'
+export * from './lapTrace'
 export { type Look, looksOfRun } from './looks'
 export {
   framesAt,

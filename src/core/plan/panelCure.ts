@@ -3,7 +3,7 @@ import type { FlashUnit } from '../equipment'
 import { cureUnder, filmAfter, HEAT, WARM_BOARD, type Waiting } from '../heat'
 import type { Duration, Length, Temperature } from '../quantity'
 import { thickest } from './cureHeat'
-import { boardOf, fittedOf } from './heatedOf'
+import { boardOf, fittedOf, unitOver } from './heatedOf'
 import type { RunPlan } from './runPlan'
 
 /** A print that is cured under a flash panel instead of in a tunnel. */
@@ -28,16 +28,15 @@ export function panelCure(plan: RunPlan, flashes: readonly FlashUnit[]): PanelCu
   const film = thickest(plan)
   if (plan.method.cure !== 'panel' || !unit || !film) return undefined
   const { load, most } = film
-  const { width, height } = plan.run.placement
   const under = (above: Length): Waiting => ({
     ...load,
     board: boardOf(plan.press),
     fitted: fittedOf(unit),
     below: [],
-    unit: { kind: unit.kind, print: { width, height }, height: above, gain: unit.calibration?.gain ?? 1 },
+    unit: { ...unitOver(unit, plan.run.placement, plan), height: above },
   })
   const at = (above: Length) => cureUnder(under(above), WARM_BOARD)
-  const above = plan.flashHeight ? numberOf(plan.flashHeight) : 0.065
+  const above = unitOver(unit, plan.run.placement, plan).height
   const found = at(above)
   const said = { unit: unit.name, height: q('length', above) }
   if (!found) return { time: undefined, film: undefined, reasons: [HEAT.because('PANEL_NEVER', said)] }

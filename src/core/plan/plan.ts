@@ -1,6 +1,6 @@
 import { advicesIn, numberOf, type Reason, warnings } from '../advice'
 import { flashesAt, type Press, type Shop } from '../equipment'
-import { cureFor, flashHeight, shopAir, WARM_BOARD, whatCures } from '../heat'
+import { cureFor, flashHeight, panelTemperature, shopAir, WARM_BOARD, whatCures } from '../heat'
 import { laidFlat, type Order, sizesOf } from '../order'
 import { mm, type Temperature } from '../quantity'
 import {
@@ -78,7 +78,7 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
   }
 }
 
-const NOT_FLASHED = { flashHeight: undefined, coolDown: undefined } as const
+const NOT_FLASHED = { flashHeight: undefined, panelTemperature: undefined, coolDown: undefined } as const
 
 /** What is set for the whole job, once its hits are known. */
 function jobSettings(
@@ -92,7 +92,11 @@ function jobSettings(
   const ambient = shopAir(shop.air, overrides)
   const halftones = separations.some((s) => s.stroke === 'halftone')
   const units = flashesAt(shop, press)
-  const under = { units, press, cloth, print: run.placement, ambient }
+  const unitsAt = {
+    flashHeight: flashHeight(overrides),
+    panelTemperature: panelTemperature(units, overrides),
+  }
+  const under = { units, press, cloth, print: run.placement, ambient, set: unitsAt }
   const flashesOn = (boards: Temperature) =>
     planFlashes(events, separations, { ...under, boards }, whyFlash, overrides)
   const sizes = { garment: laidFlat(sizesOf(run)), print: { width, length: height } }
@@ -106,7 +110,7 @@ function jobSettings(
   // The pace warms the boards, and the boards set the dwell: once round is near enough.
   const first = flashesOn(WARM_BOARD)
   const heated = first.some((f) => f.unit)
-  const unitsSet = heated ? { flashHeight: flashHeight(overrides), coolDown: cool } : NOT_FLASHED
+  const unitsSet = heated ? { ...unitsAt, coolDown: cool } : NOT_FLASHED
   const boards = heated
     ? boardsAtEnd({
         run,

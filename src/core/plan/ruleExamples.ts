@@ -26,6 +26,7 @@ const MOVED: Inputs = {
   way: 'counter-clockwise',
 }
 const OF_RULE: Readonly<Record<string, Inputs>> = {
+  PANEL_USUAL: { unit: 'Flash 1', panel: heat(425) },
   FLASH_NEEDS: { boards: heat(45), needed: q('duration', 6.6) },
   FLASH_CLOSES: { limit: q('duration', 11.3) },
   FLASH_USUAL: { low: q('duration', 5), high: q('duration', 10) },

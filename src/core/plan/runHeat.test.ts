@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { numberOf } from '../advice'
 import { celsius } from '../quantity'
 import { boardsAtEnd } from './heatRound'
-import { heatOf, lapAt, momentsOf, stickingIn } from './index'
+import { heatOf, lapAt, lapTrace, stickingIn } from './index'
 import { CLOTHS, INKS, ink, PRESSES, planFor, SHOP } from './plan.fixtures'
 
 type Asked = Parameters<typeof planFor>[0]
@@ -220,7 +220,7 @@ describe('a garment on its way', () => {
   })
   it('its moments begin on its board and reach what its lap says', () => {
     const lap = lapAt(h, 150)!
-    const moments = momentsOf(h.round, lap)
+    const { moments } = lapTrace(h.round, lap)
     expect(moments[0]!.board).toBeCloseTo(lap.board, 6)
     expect(Math.max(...moments.map((m) => m.film))).toBeCloseTo(
       Math.max(...lap.flashes.map((f) => f.peak)),

@@ -1,5 +1,5 @@
 import { q, type Reason } from '../advice'
-import { clothHeat, emptyFlashes, HEAT, type Lap, type Moment, type Round, runLaps, trace } from '../heat'
+import { clothHeat, emptyFlashes, HEAT, type Lap, type Round, runLaps } from '../heat'
 import type { Duration, Temperature } from '../quantity'
 import { palletsOf, roundOf, stopOf } from './heatRound'
 import type { RunPlan } from './runPlan'
@@ -138,14 +138,6 @@ export function heatOf(plan: RunPlan): RunHeat | undefined {
 /** A garment's own lap. @param garment 1 to the last of the run */
 export const lapAt = ({ laps, pallets }: RunHeat, garment: number): Lap | undefined =>
   laps[Math.min(laps.length - 1, Math.max(0, lapOf(garment, pallets)))]
-
-/** What a film goes through on a lap, moment by moment, at the middle of the print. */
-export const momentsOf = (round: Round, { board }: Lap): readonly Moment[] =>
-  // The layers below the face are near it: what they were is not kept for every lap.
-  trace(
-    round,
-    round.board.layers.map(() => board),
-  )
 
 /** Set to the half second above what is needed, anew only when it is off by more than a second. */
 function scheduleOf(needed: readonly (Duration | undefined)[], pallets: number): readonly DwellFrom[] {

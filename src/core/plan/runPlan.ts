@@ -46,6 +46,8 @@ export interface HitPlan {
   readonly head: number | undefined
   /** What the squeegee has to do. */
   readonly strokeUse: StrokeUse
+  /** Cures at a lower temperature than its system does. */
+  readonly lowCure: boolean
   readonly mesh: NumberAdvice
   readonly frame: Frame | undefined
   readonly stencil: StencilAdvice
@@ -114,6 +116,8 @@ export interface RunPlan {
   readonly position: FilmPosition
   readonly flashes: readonly FlashPlan[]
   readonly flashHeight: NumberAdvice | undefined
+  /** None where only a gun is used. */
+  readonly panelTemperature: NumberAdvice | undefined
   /** The air that heat is computed with. */
   readonly ambient: ShopAir
   readonly coolDown: NumberAdvice | undefined

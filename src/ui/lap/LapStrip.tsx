@@ -4,10 +4,11 @@ import { Box, Flex, Grid } from '@chakra-ui/react'
 import { DndContext, type DragEndEvent, MouseSensor, TouchSensor, useSensor, useSensors } from '@dnd-kit/core'
 import { type KeyboardEvent, useEffect, useRef } from 'react'
 import { q } from '@/core/advice'
-import { cellTime, lapStripShape, PLAN, type RunPlan, type StripCell as Strip } from '@/core/plan'
+import { PLAN, type RunPlan } from '@/core/plan'
 import { AskNumber } from '../AskNumber'
 import { Measure } from '../Measure'
 import { type CellHands, StripCell } from './StripCell'
+import { cellShares, type StripScale, stripCells, WIDEST } from './stripCells'
 
 /** How a screen that is taken up is carried: from where, and to which place of the order. */
 export interface Carried {
@@ -18,7 +19,7 @@ export interface Carried {
 interface Props {
   readonly plan: RunPlan
   /** Cells as wide as their places, or as long as they take. */
-  readonly scale: 'places' | 'time'
+  readonly scale: StripScale
   readonly label?: string
   /** None on a strip that is only looked at. */
   readonly hands?: CellHands & {
@@ -28,17 +29,12 @@ interface Props {
   }
 }
 
-/** A strip of one or two screens is no wider than it needs to be, rem a cell. */
-const WIDEST = 15
-/** And no narrower, where the window is. */
+/** No narrower than this, rem a cell, where the window is. */
 const NARROWEST = 3.7
 
 /** The press unrolled into a strip: what is mounted at each place, and the ink on the cloth when a garment leaves it. */
 export function LapStrip({ plan, scale, label = 'Lap strip', hands }: Props) {
-  const shape = lapStripShape(plan)
-  const { tallest } = shape
-  const cells = shortened(shape.cells)
-  const ring = plan.press.kind === 'automatic'
+  const { cells, tallest } = stripCells(plan)
   const strip = useRef<HTMLDivElement>(null)
   const moved = useRef<string>(undefined)
   const sensors = useSensors(
@@ -83,12 +79,6 @@ export function LapStrip({ plan, scale, label = 'Lap strip', hands }: Props) {
   const over = ({ active, over: at }: Pick<DragEndEvent, 'active' | 'over'>) => {
     if (at && hands) hands.onCarry({ hitId: String(active.id), place: placeOf(at.id) })
   }
-  const whole = cells.reduce((sum, c) => sum + cellTime(plan, c.cell), 0)
-  const grow = ({ cell, last }: (typeof cells)[number]) => {
-    if (last !== undefined) return 1.1
-    if (scale === 'time') return Math.max(0.45, (cells.length * cellTime(plan, cell)) / whole)
-    return cell.kind === 'print' || cell.kind === 'flash' ? 1.35 : 0.55
-  }
   const target = carried && targetOf(printed, carried)
   const list = (
     <Box overflowX={{ base: 'auto', md: 'visible' }}>
@@ -102,13 +92,12 @@ export function LapStrip({ plan, scale, label = 'Lap strip', hands }: Props) {
         style={{
           maxWidth: `${cells.length * WIDEST}rem`,
           // As wide as at last from the first cell that has come on.
-          gridTemplateColumns: cells.map((c) => `minmax(0, ${grow(c).toFixed(3)}fr)`).join(' '),
+          gridTemplateColumns: cellShares(plan, cells, scale)
+            .map((share) => `minmax(0, ${(100 * share).toFixed(3)}fr)`)
+            .join(' '),
         }}
       >
         {cells.map((c, i) => {
-          const before = cells[i - 1]?.cell.lap
-          const number = ring && 'station' in c.cell ? String(c.cell.station) : String(i + 1)
-          const place = c.last === undefined ? number : `${number}–${c.last}`
           const hitId = c.cell.kind === 'print' ? c.cell.hitId : undefined
           return (
             <StripCell
@@ -117,9 +106,7 @@ export function LapStrip({ plan, scale, label = 'Lap strip', hands }: Props) {
               plan={plan}
               strip={c}
               tallest={tallest}
-              place={
-                c.cell.lap !== undefined && c.cell.lap !== before ? `${place} · lap ${c.cell.lap}` : place
-              }
+              place={c.begins ? `${c.place} · lap ${c.begins}` : c.place}
               hands={own}
               lifted={hitId !== undefined && hitId === carried?.hitId}
               target={hitId !== undefined && hitId === target}
@@ -164,22 +151,6 @@ export function LapStrip({ plan, scale, label = 'Lap strip', hands }: Props) {
       </Flex>
     </Box>
   )
-}
-
-/** Free stations one after the other, three or more, are one cell. */
-function shortened(cells: readonly Strip[]): readonly (Strip & { readonly last?: number })[] {
-  const out: (Strip & { readonly last?: number })[] = []
-  for (let i = 0; i < cells.length; i++) {
-    let end = i
-    while (cells[i]?.cell.kind === 'free' && cells[end + 1]?.cell.kind === 'free') end++
-    const [first, last] = [cells[i], cells[end]?.cell]
-    if (!first) continue
-    if (end - i >= 2 && last?.kind === 'free') {
-      out.push({ ...first, last: last.station })
-      i = end
-    } else out.push(first)
-  }
-  return out
 }
 
 /** The screen in whose place the carried one would come. */

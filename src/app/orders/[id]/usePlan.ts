@@ -4,12 +4,13 @@ import { type Remote, wrap } from 'comlink'
 import same from 'fast-deep-equal'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import type { Dryer, FlashUnit, Shop } from '@/core/equipment'
-import type { Lap, Moment } from '@/core/heat'
+import type { Lap } from '@/core/heat'
 import type { Order } from '@/core/order'
 import {
   type CureHeat,
   type Decisions,
   type HeatTried,
+  type LapTrace,
   type Move,
   type PanelCure,
   type RunHeat,
@@ -155,9 +156,9 @@ export function useTried(now: RunHeat, tried: Tried | undefined): HeatTried | un
 }
 
 /** What a garment goes through on its lap. */
-export function useMoments(heat: RunHeat | undefined, lap: Lap | undefined): readonly Moment[] | undefined {
+export function useLapTrace(heat: RunHeat | undefined, lap: Lap | undefined): LapTrace | undefined {
   const ask = useMemo(
-    () => (heat && lap ? () => planner().momentsOf(heat.round, lap) : undefined),
+    () => (heat && lap ? () => planner().lapTrace(heat.round, lap) : undefined),
     [heat, lap],
   )
   return useLatest(ask)

@@ -47,17 +47,23 @@ export function last(s: Stack, phase: Phase, time: number, begun = 0): void {
   }
 }
 
-/** When a film gets somewhere, s to a fraction; undefined when not within four minutes. */
-function when(from: Stack, phase: Phase, progress: (s: Stack) => number, fine: number): number | undefined {
+/** When a film gets somewhere, s to a fraction, and how warm its face is then, K. */
+interface Reached {
+  readonly time: number
+  readonly film: number
+}
+
+/** Undefined when not within four minutes. */
+function when(from: Stack, phase: Phase, progress: (s: Stack) => number, fine: number): Reached | undefined {
   const s = copyOf(from)
   let before = progress(s)
   let dt = fine
   for (let since = 0; since < LONGEST; since += dt) {
-    if (before >= 1) return since
+    if (before >= 1) return { time: since, film: s.t[0]! }
     dt = since < SOON ? fine : COARSE
     step(s, phase, dt, since)
     const now = progress(s)
-    if (now >= 1) return since + (dt * (1 - before)) / (now - before)
+    if (now >= 1) return { time: since + (dt * (1 - before)) / (now - before), film: s.t[0]! }
     before = now
   }
   return undefined
@@ -69,7 +75,7 @@ function when(from: Stack, phase: Phase, progress: (s: Stack) => number, fine: n
  * @returns undefined when it does not get there
  */
 export function needed(from: Stack, phase: Phase, ambient: Ambient, loss: number): number | undefined {
-  const most = when(from, phase, readiness, STEP)
+  const most = when(from, phase, readiness, STEP)?.time
   if (most === undefined) return undefined
   const room = inRoom(ambient, loss)
   const begin = Math.max(0, most - AFTER)
@@ -93,7 +99,9 @@ export function needed(from: Stack, phase: Phase, ambient: Ambient, loss: number
 export const CURED: Share = 0.95
 /** Seconds of flash after which a spot is cured; undefined when not within four minutes. */
 export const cured = (from: Stack, phase: Phase): number | undefined =>
-  when(from, phase, (s) => s.cure / CURED, SHORT)
+  when(from, phase, (s) => s.cure / CURED, SHORT)?.time
 
-/** Seconds after which a spot is closed, so that the next colour would not bond; undefined when it never is. */
-export const limit = (from: Stack, phase: Phase): number | undefined => when(from, phase, closing, SHORT)
+/** When a spot is closed, so that the next colour would not bond; undefined when it never is. */
+export const closes = (from: Stack, phase: Phase): Reached | undefined => when(from, phase, closing, SHORT)
+/** Seconds until then. */
+export const limit = (from: Stack, phase: Phase): number | undefined => closes(from, phase)?.time

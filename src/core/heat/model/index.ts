@@ -21,6 +21,7 @@ export {
   INK_TAKES,
   INKS,
   type InkKind,
+  PANELS,
   type Shade,
   type WetInk,
 } from './materials'
@@ -35,3 +36,4 @@ export {
   tunnelOf,
   WATER_LEFT,
 } from './tunnel'
+export type { UnitOver } from './unit'

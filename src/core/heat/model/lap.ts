@@ -1,12 +1,12 @@
 import type { Share } from '../../quantity'
-import { closing, copyOf, last, limit, needed, readiness } from './flash'
+import { closes, closing, copyOf, last, needed, readiness } from './flash'
 import { type Ambient, inRoom, load, lossOf, onBoard, print, type Takes } from './garment'
 import type { Board, Fabric, Fitted, WetInk } from './materials'
 import type { Phase, Stack } from './stack'
 import { flashing, SPOTS, type Spot, seen, type UnitOver } from './unit'
 
-/** What happens to one pallet on its way round, in order. */
-export type Happening =
+/** What happens to one pallet on its way round, in order. `cell`: the place of the press where it does, counted from 0. */
+export type Happening = { readonly cell?: number } & (
   | { readonly kind: 'load' }
   | { readonly kind: 'wait'; readonly time: number; readonly air?: number }
   | { readonly kind: 'print'; readonly name: string; readonly ink: WetInk; readonly takes: Takes }
@@ -18,6 +18,7 @@ export type Happening =
       readonly time: number | 'needed'
       readonly least: number
     }
+)
 
 /** A press, its boards and its air, and one lap of a pallet. */
 export interface Round {
@@ -36,6 +37,8 @@ export interface Flashed {
   readonly needed: number | undefined
   /** Seconds after which the centre is closed; undefined when it never is. */
   readonly limit: number | undefined
+  /** Of the middle when it closes. */
+  readonly closes: number | undefined
   readonly peak: number
   /** Of the cloth under it, hottest. */
   readonly cloth: number
@@ -77,40 +80,8 @@ const LONGEST = 240
 const SAME = 0.003
 const REMEMBERED = 4
 
-/** What a flash needs at the corners and stands in the middle, seconds, on boards as warm as these were. */
-interface Solved {
-  readonly board: number
-  readonly need: number | undefined
-  readonly most: number | undefined
-}
-/** What was solved for each flash of a lap, by its place in it. */
-type Memory = Map<number, Solved[]>
-/** Boards nearer than this to the last that were solved lie on the line through the last two, K. */
+/** Boards nearer than this to the last that were judged, K: the lap lies on the line through the last two. */
 const ALIKE = 0.7
-
-/** Dwells change by a tenth of a second a kelvin, and nearly straight: not every lap has to be solved. */
-function solvedFor(
-  known: Solved[],
-  board: number,
-  solve: () => Omit<Solved, 'board'>,
-): Omit<Solved, 'board'> {
-  const [a, b] = known.slice(-2)
-  const near = b !== undefined && Math.abs(board - b.board) < ALIKE
-  if (
-    a &&
-    near &&
-    a.need !== undefined &&
-    b.need !== undefined &&
-    (a.most === undefined) === (b.most === undefined)
-  ) {
-    const on = (x: number, y: number) => x + ((board - a.board) / (b.board - a.board)) * (y - x)
-    const most = a.most === undefined || b.most === undefined ? undefined : on(a.most, b.most)
-    return { need: on(a.need, b.need), most }
-  }
-  const found = { board, ...solve() }
-  if (!near) known.push(found)
-  return found
-}
 
 interface Known {
   readonly from: Float64Array
@@ -128,8 +99,8 @@ export function runLaps(round: Round, laps: number, from?: ArrayLike<number>): r
   const boards = onBoard(round.fabric, round.board, round.fitted, round.ambient)
   if (from) for (let i = 0; i < from.length; i++) boards.t[i + 2] = from[i] ?? round.ambient.air
   const known: Known[] = []
+  const judged: Lap[] = []
   const out: Lap[] = []
-  const memory: Memory = new Map()
   for (let n = 0; n < laps; n++) {
     const begins = boards.t.slice(2)
     const found = known.find((k) => k.from.every((t, i) => Math.abs(t - (begins[i] ?? 0)) < SAME))
@@ -138,7 +109,13 @@ export function runLaps(round: Round, laps: number, from?: ArrayLike<number>): r
       out.push(found.lap)
       continue
     }
-    const lap = oneLap(round, boards, memory)
+    const [a, b] = judged.slice(-2)
+    const board = begins[0] ?? round.ambient.air
+    const near = b && Math.abs(board - b.board) < ALIKE
+    const guessed = a && near ? between(a, b, board) : undefined
+    const lap = guessed ?? oneLap(round, boards)
+    if (guessed) warmed(round, boards, guessed)
+    else if (!near) judged.push(lap)
     known.push({ from: begins, to: boards.t.slice(2), lap })
     if (known.length > REMEMBERED) known.shift()
     out.push(lap)
@@ -146,28 +123,67 @@ export function runLaps(round: Round, laps: number, from?: ArrayLike<number>): r
   return out
 }
 
+/** Numbers of two laps change nearly straight with the boards: what they are at others; undefined where one of them has no number. */
+function between(a: Lap, b: Lap, board: number): Lap | undefined {
+  const share = (board - a.board) / (b.board - a.board)
+  const on = (x: number, y: number) => x + share * (y - x)
+  const maybe = (x: number | undefined, y: number | undefined) =>
+    x === undefined || y === undefined ? undefined : on(x, y)
+  const flashes = a.flashes.flatMap((f, i): Flashed[] => {
+    const g = b.flashes[i]
+    const isAlike = g && !f.needed === !g.needed && !f.limit === !g.limit
+    if (!isAlike) return []
+    return [
+      {
+        name: f.name,
+        time: on(f.time, g.time),
+        needed: maybe(f.needed, g.needed),
+        limit: maybe(f.limit, g.limit),
+        closes: maybe(f.closes, g.closes),
+        peak: on(f.peak, g.peak),
+        cloth: on(f.cloth, g.cloth),
+        ready: on(f.ready, g.ready),
+        closed: on(f.closed, g.closed),
+      },
+    ]
+  })
+  if (flashes.length < a.flashes.length) return undefined
+  const prints = a.prints.map((p, i): OnFilm => {
+    const r = b.prints[i] ?? p
+    return { name: p.name, film: on(p.film, r.film), ready: on(p.ready, r.ready) }
+  })
+  return { board, flashes, prints, time: on(a.time, b.time) }
+}
+
 /** How warm the face of a board is as each of the first laps begins, kelvin: the mean of the print alone, and nothing judged. */
 export function boardsAlong(round: Round, laps: number): readonly number[] {
-  const { ambient, fabric } = round
-  const loss = lossOf(round.board, round.fitted)
-  const s = onBoard(fabric, round.board, round.fitted, ambient)
+  const boards = onBoard(round.fabric, round.board, round.fitted, round.ambient)
   const out: number[] = []
   for (let n = 0; n < laps; n++) {
-    load(s, fabric, ambient)
-    out.push(s.t[2]!)
-    let takes = BARE
-    for (const h of round.happenings) {
-      if (h.kind === 'print') {
-        print(s, h.ink, ambient.air)
-        takes = h.takes
-      } else if (h.kind === 'wait') last(s, inRoom(ambient, loss, h.air), h.time)
-      else if (h.kind === 'flash') {
-        const time = Math.max(h.least, h.time === 'needed' ? 0 : h.time)
-        last(s, flashing(h.unit, factorsOf(h.unit).mean, takes, ambient, loss), time)
-      }
-    }
+    out.push(boards.t[2]!)
+    warmed(round, boards)
   }
   return out
+}
+
+/** One lap of the mean of the print alone. @param as with the dwells of this lap; without, as they are set */
+function warmed(round: Round, boards: Stack, as?: Lap): void {
+  const { ambient, fabric } = round
+  const loss = lossOf(round.board, round.fitted)
+  load(boards, fabric, ambient)
+  let takes = BARE
+  let flash = 0
+  for (const h of round.happenings) {
+    if (h.kind === 'print') {
+      print(boards, h.ink, ambient.air)
+      takes = h.takes
+    } else if (h.kind === 'wait') last(boards, inRoom(ambient, loss, h.air), h.time)
+    else if (h.kind === 'flash') {
+      const set = Math.max(h.least, h.time === 'needed' ? 0 : h.time)
+      const time = as?.flashes[flash++]?.time ?? set
+      last(boards, flashing(h.unit, factorsOf(h.unit).mean, takes, ambient, loss), time)
+    }
+  }
 }
 
 /** The trace of one lap at a spot, from boards as warm as given. @param from kelvin by layer of the board */
@@ -175,7 +191,7 @@ export function trace(round: Round, from: ArrayLike<number>, spot: Spot = 'centr
   const boards = onBoard(round.fabric, round.board, round.fitted, round.ambient)
   for (let i = 0; i < from.length; i++) boards.t[i + 2] = from[i] ?? round.ambient.air
   const out: Moment[] = []
-  oneLap(round, boards, new Map(), (at, s, happening) =>
+  oneLap(round, boards, (at, s, happening) =>
     out.push({ at, film: s[spot].t[0]!, cloth: s[spot].t[1]!, board: s[spot].t[2]!, happening }),
   )
   return out
@@ -187,7 +203,6 @@ type Spots = Readonly<Record<Spot, Stack>>
 function oneLap(
   round: Round,
   boards: Stack,
-  memory: Memory,
   each?: (at: number, spots: Spots, happening: number) => void,
 ): Lap {
   const { ambient, fabric } = round
@@ -230,12 +245,9 @@ function oneLap(
         const before = round.happenings.slice(0, i).findLast((b) => b.kind === 'print')
         const takes = before?.kind === 'print' ? before.takes : BARE
         const of = phases(h.unit, takes, round, loss)
-        const known = memory.get(i) ?? []
-        memory.set(i, known)
-        const { need, most } = solvedFor(known, began, () => ({
-          need: needed(spots.corner, of.corner, ambient, loss),
-          most: limit(spots.centre, of.centre),
-        }))
+        const need = needed(spots.corner, of.corner, ambient, loss)
+        const shut = closes(spots.centre, of.centre)
+        const most = shut?.time
         // Where no dwell is right the middle is kept open.
         const wanted = Math.min(need ?? LONGEST, most ?? LONGEST)
         const time = Math.max(h.least, h.time === 'needed' ? wanted : h.time)
@@ -249,6 +261,7 @@ function oneLap(
           time,
           needed: need,
           limit: most,
+          closes: shut?.film,
           peak,
           cloth,
           ready: readiness(after),

@@ -1,6 +1,5 @@
 import type { FlashKind } from '../../equipment'
-import type { Share } from '../../quantity'
-import { celsius } from '../../quantity'
+import { celsius, type Share, type Temperature } from '../../quantity'
 import type { Kinetics } from './kinetics'
 
 /**
@@ -25,6 +24,8 @@ export interface Panel {
   readonly emissivity: Share
   /** Share of what it gives off in short waves. */
   readonly short: Share
+  /** What such units are set to (assumed). */
+  readonly set: readonly [Temperature, Temperature]
   /** Seconds in which it comes on; 0 for one that is always hot. */
   readonly comesOn: number
   /** Heat transfer of the air under it, W/m2K. */
@@ -36,6 +37,7 @@ export interface Panel {
 const PANEL: Panel = {
   // Tuned: gelled in 5 to 12 s. Sizes are handbook (18 in).
   temperature: celsius(425),
+  set: [celsius(350), celsius(500)],
   width: 0.457,
   height: 0.457,
   emissivity: 0.9,
@@ -49,6 +51,7 @@ export const PANELS: Readonly<Record<Exclude<FlashKind, 'gun'>, Panel>> = {
   // Tuned: fits an automatic of 400 to 700 an hour.
   quartz: {
     temperature: celsius(590),
+    set: [celsius(500), celsius(700)],
     width: 0.457,
     height: 0.559,
     emissivity: 0.9,

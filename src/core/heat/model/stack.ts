@@ -163,7 +163,7 @@ const fourth = (x: number) => x * x * x * x
 
 /** Written by `evaporates`, so that a step makes no garbage: kg/m2s of ink and of cloth, and what a kelvin adds. */
 const leaves = { ink: 0, cloth: 0, steeper: 0 }
-const KELVIN = 0.01
+const more = { perKelvin: 0 }
 
 /** Vapour that leaves a node. */
 function evaporates(s: Stack, i: number, T: number, phase: Phase): void {
@@ -175,8 +175,8 @@ function evaporates(s: Stack, i: number, T: number, phase: Phase): void {
   leaves.steeper = 0
   if (i === 0 && s.ink > 0 && film) {
     const last = s.ink / (s.ink + LAST * film.water)
-    leaves.ink = last * evaporation(T, phase.air, 1, phase.vapour)
-    leaves.steeper = (last * evaporation(T + KELVIN, phase.air, 1, phase.vapour) - leaves.ink) / KELVIN
+    leaves.ink = last * evaporation(T, phase.air, 1, phase.vapour, more)
+    leaves.steeper = last * more.perKelvin
   }
   if (held <= 0 || cloth <= 0) return
   const over = activity(held / (cloth * regain))
@@ -184,6 +184,6 @@ function evaporates(s: Stack, i: number, T: number, phase: Phase): void {
   const through = film?.vapour ?? 1
   const way = i === 0 ? through : i === 1 ? through * through : 1
   const air = i > 1 ? phase.below : phase.air
-  leaves.cloth = way * evaporation(T, air, over, phase.vapour)
-  leaves.steeper += (way * evaporation(T + KELVIN, air, over, phase.vapour) - leaves.cloth) / KELVIN
+  leaves.cloth = way * evaporation(T, air, over, phase.vapour, more)
+  leaves.steeper += way * more.perKelvin
 }

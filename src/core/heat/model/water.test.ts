@@ -58,4 +58,14 @@ describe('water', () => {
     expect(at(130)).toBeGreaterThan(at(110))
     expect(Number.isFinite(at(250))).toBe(true)
   })
+  it('says what a kelvin more adds: its own central difference', () => {
+    for (const t of [10, 45, 80, 97, 115, 160]) {
+      const more = { perKelvin: Number.NaN }
+      evaporation(C + t, 8, 0.9, 1500, more)
+      const at = (by: number) => evaporation(C + t + by, 8, 0.9, 1500)
+      const difference = (at(1e-3) - at(-1e-3)) / 2e-3
+      expect(more.perKelvin, `${t}`).toBeCloseTo(difference, 9)
+      if (at(0) > 0) expect(Math.abs(more.perKelvin / difference - 1)).toBeLessThan(1e-4)
+    }
+  })
 })

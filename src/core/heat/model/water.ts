@@ -27,20 +27,37 @@ export const activity = (regain: number): Share =>
 /** Regain of cotton in air of a humidity, the same curve turned round. @param humidity 0 to 0.99 */
 export const regainIn = (humidity: Share): number => 0.075 * (-Math.log(1 - humidity) / 1.05) ** (2 / 3)
 
+/** What a kelvin more adds to the vapour pressure, as a share of it: the derivative of the exponent of `saturation`. */
+function steeperBy(kelvin: number): number {
+  const t = kelvin - 273.15
+  const below = 257.14 + t
+  return ((18.678 - (2 * t) / 234.5) * below - (18.678 - t / 234.5) * t) / (below * below)
+}
+
 /**
  * Water that leaves a wet surface, kg/m2s, never below 0 (Stefan flow).
  *
  * @param h heat transfer of the air, W/m2K
  * @param wet share of saturation at the surface
  * @param vapour in the air, Pa
+ * @param more written: what a kelvin more adds, kg/m2sK
  */
-export function evaporation(kelvin: number, h: number, wet: Share, vapour: number): number {
+export function evaporation(
+  kelvin: number,
+  h: number,
+  wet: Share,
+  vapour: number,
+  more?: { perKelvin: number },
+): number {
   const over = wet * saturation(kelvin)
+  if (more) more.perKelvin = 0
   if (over <= vapour) return 0
   const top = STRAIGHT * AIR_PRESSURE
   const at = Math.min(over, top)
   const flow =
     Math.log((AIR_PRESSURE - vapour) / (AIR_PRESSURE - at)) +
     (over > top ? (over - at) / (AIR_PRESSURE - top) : 0)
-  return ((h / LEWIS) * AIR_PRESSURE * WATER_MOLE * flow) / (GAS * kelvin)
+  const times = ((h / LEWIS) * AIR_PRESSURE * WATER_MOLE) / (GAS * kelvin)
+  if (more) more.perKelvin = times * ((over * steeperBy(kelvin)) / (AIR_PRESSURE - at) - flow / kelvin)
+  return times * flow
 }

@@ -42,6 +42,7 @@ export function HeatStage({ plan }: PlanProps) {
               />
             )}
             {plan.flashHeight && <Figure advice={plan.flashHeight} label="Panel above the pallet" />}
+            {plan.panelTemperature && <Figure advice={plan.panelTemperature} label="Panel, about" />}
           </Grid>
         )}
       </Section>

@@ -9,6 +9,7 @@ import { Cautions } from '@/ui/Cautions'
 import { Link } from '@/ui/elements'
 import { useKeys } from '@/ui/keys'
 import { type Carried, LapStrip } from '@/ui/lap/LapStrip'
+import type { StripScale } from '@/ui/lap/stripCells'
 import { Section, TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { useSettings } from '@/ui/settings'
@@ -31,7 +32,7 @@ type Shown = Pick<Way, 'id' | 'label' | 'plan'>
 /** Stage 5: the order of printing over the press, other ways to print it, and the stroke of every hit. */
 export function SequenceStage({ plan }: PlanProps) {
   const { setPrintOrder } = useOrder()
-  const [scale, setScale] = useState<'places' | 'time'>('places')
+  const [scale, setScale] = useState<StripScale>('places')
   const [other, setOther] = useState<Shown>()
   const takeBack = useCallback(() => setPrintOrder([]), [setPrintOrder])
   useKeys(
@@ -90,7 +91,7 @@ export function SequenceStage({ plan }: PlanProps) {
           </Box>
         )}
       </Section>
-      {plan.sequence.fits && <HeatOnTheWay plan={plan} />}
+      {plan.sequence.fits && <HeatOnTheWay plan={plan} scale={scale} />}
       {plan.sequence.fits && <SequenceFigures plan={plan} />}
       <PrintsInTurn plan={plan} />
       <Heads plan={plan} />
@@ -104,7 +105,7 @@ export function SequenceStage({ plan }: PlanProps) {
 }
 
 /** The strip of the plan in force: screens can be moved, and what would follow is told before they are put down. */
-function WorkedStrip({ plan, scale }: PlanProps & { readonly scale: 'places' | 'time' }) {
+function WorkedStrip({ plan, scale }: PlanProps & { readonly scale: StripScale }) {
   const { order, shelf, decisions, setPrintOrder } = useOrder()
   const [carried, setCarried] = useState<Carried>()
   const moves = useMoves(order, shelf.shop, decisions, plan, carried?.hitId)
@@ -139,12 +140,12 @@ function WorkedStrip({ plan, scale }: PlanProps & { readonly scale: 'places' | '
 }
 
 /** Film, cloth and board under the strip, on a garment's way round; nothing where nothing is flashed. */
-function HeatOnTheWay({ plan }: PlanProps) {
+function HeatOnTheWay({ plan, scale }: PlanProps & { readonly scale: StripScale }) {
   const heat = useHeat(plan)
   const isFlashed = plan.flashes.some((f) => f.unit)
   return isFlashed ? (
     <Section title="Heat on the way round">
-      <Box minHeight="23rem">{heat && <OneLap plan={plan} heat={heat} />}</Box>
+      <Box minHeight="30rem">{heat && <OneLap plan={plan} heat={heat} under={scale} />}</Box>
     </Section>
   ) : null
 }

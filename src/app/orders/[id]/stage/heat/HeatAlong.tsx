@@ -68,11 +68,15 @@ export function HeatAlong({ plan }: PlanProps) {
   )
 }
 
+const NOTHING: Tried = { overrides: {} }
+
 /** What is set and settles as planned; below it what goes wrong and how, with what is tried. */
 function Worked({ plan, heat }: PlanProps & { readonly heat: RunHeat }) {
   const { units } = useSettings()
   const [tried, setTried] = useState<Tried>()
-  const found = useTried(heat, tried)
+  const [near, setNear] = useState(false)
+  // Worked out once before anything is changed: the first change is then as quick as the rest.
+  const found = useTried(heat, tried ?? (near ? NOTHING : undefined))
   const shown = (tried && found?.heat) || heat
   const { choose } = useOrder()
   const wrong = shown.reasons.filter((r) => r.rule !== 'RUN_DWELL' && r.rule !== 'RUN_SETTLES')
@@ -119,7 +123,7 @@ function Worked({ plan, heat }: PlanProps & { readonly heat: RunHeat }) {
         </Box>
       )}
       <Box mt="4">
-        <WhatIf plan={plan} tried={tried} found={found} onTry={setTried} />
+        <WhatIf plan={plan} tried={tried} found={found} onTry={setTried} onNear={() => setNear(true)} />
       </Box>
       <Told reasons={wrong} />
       {shown.laps.length > 1 && <DwellChart heat={shown} />}

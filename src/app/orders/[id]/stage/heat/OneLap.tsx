@@ -6,38 +6,40 @@ import { q } from '@/core/advice'
 import { HEAT } from '@/core/heat'
 import { lapAt, type RunHeat } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
+import type { StripScale } from '@/ui/lap/stripCells'
 import { Measure } from '@/ui/Measure'
 import { Headline } from '@/ui/parts'
 import { Slider } from '@/ui/Slider'
-import { useMoments } from '../../usePlan'
+import { useLapTrace } from '../../usePlan'
 import type { PlanProps } from '../planProps'
+import { DwellRuler } from './DwellRuler'
 import { LapTrace } from './LapTrace'
 
 /** One garment on its way round, chosen by a slider. */
-export function OneLap({ plan, heat }: PlanProps & { readonly heat: RunHeat }) {
+export function OneLap({
+  plan,
+  heat,
+  under,
+}: PlanProps & { readonly heat: RunHeat; readonly under?: StripScale | undefined }) {
   const pieces = Math.max(1, plan.run.quantity)
   const [wanted, setWanted] = useState(1)
   const garment = Math.min(wanted, pieces)
   const lap = lapAt(heat, useDeferredValue(garment))
-  const moments = useMoments(heat, lap)
+  const trace = useLapTrace(heat, lap)
   if (!lap) return null
   const board = [
     HEAT.because('RUN_BOARD', { boards: q('temperature', lap.board), from: q('count', garment) }),
   ]
   return (
     <>
-      <Flex gap="5" rowGap="2" align="end" wrap="wrap" mt="4">
-        <Box flex="1 1 16rem">
-          <Slider
-            label="Garment"
-            says={`Garment ${garment} of ${pieces}`}
-            min={1}
-            max={pieces}
-            step={1}
-            value={garment}
-            onMove={setWanted}
-          />
-        </Box>
+      <Box mt="4">
+        {heat.flashes.map((f) => (
+          <DwellRuler key={f.name} flash={f} pieces={pieces} />
+        ))}
+        <Slider label="Garment" says="" min={1} max={pieces} step={1} value={garment} onMove={setWanted} />
+      </Box>
+      <Flex gap="5" rowGap="2" align="end" wrap="wrap" mb="2">
+        <Headline label={`Garment of ${pieces}`}>{garment}</Headline>
         <Headline label="Board">
           <AskNumber label="Board" reasons={board}>
             <Measure kind="temperature" value={lap.board} />
@@ -77,7 +79,7 @@ export function OneLap({ plan, heat }: PlanProps & { readonly heat: RunHeat }) {
           </Headline>
         ))}
       </Flex>
-      {moments && <LapTrace moments={moments} heat={heat} />}
+      {trace && <LapTrace plan={plan} trace={trace} heat={heat} under={under} />}
     </>
   )
 }

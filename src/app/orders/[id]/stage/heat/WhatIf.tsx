@@ -24,10 +24,11 @@ function knobsOf(plan: RunPlan): readonly Knob[] {
   const dwells = plan.flashes.flatMap(({ unit, dwell }) =>
     unit ? [{ advice: dwell, from: 0.5, to: Math.max(20, Math.ceil(2 * numberOf(dwell))), step: 0.5 }] : [],
   )
-  const { flashHeight, time, ambient } = plan
+  const { flashHeight, panelTemperature, time, ambient } = plan
   return [
     ...dwells,
     ...(flashHeight ? [{ advice: flashHeight, from: mm(30), to: mm(200), step: mm(5) }] : []),
+    ...(panelTemperature ? [{ advice: panelTemperature, from: 473.15, to: 1_023.15, step: 5 }] : []),
     ...(time
       ? [
           {
@@ -49,10 +50,13 @@ export function WhatIf({
   tried,
   found,
   onTry,
+  onNear,
 }: PlanProps & {
   readonly tried: Tried | undefined
   readonly found: HeatTried | undefined
   readonly onTry: (tried: Tried | undefined) => void
+  /** Someone is about to try something. */
+  readonly onNear: () => void
 }) {
   const { choose } = useOrder()
   const { units } = useSettings()
@@ -79,9 +83,17 @@ export function WhatIf({
   return (
     <Folded
       title="What if"
-      says={tried ? 'shown below, not taken over yet' : 'dwell, height, pace, air or boards were another'}
+      says={
+        tried ? 'shown below, not taken over yet' : 'dwell, height, panel, pace, air or boards were another'
+      }
     >
-      <Grid templateColumns="repeat(auto-fill, minmax(10.5rem, 1fr))" gap="4" onKeyDown={keys}>
+      <Grid
+        templateColumns="repeat(auto-fill, minmax(10.5rem, 1fr))"
+        gap="4"
+        onKeyDown={keys}
+        onFocusCapture={onNear}
+        onPointerEnter={onNear}
+      >
         {knobsOf(plan).map(({ advice, from, to, step }) => {
           const value = Number(overrides[advice.key] ?? numberOf(advice))
           return (
