@@ -151,8 +151,8 @@ test('no number on a stage is without its reason', async ({ page }) => {
       // From which garment on a dwell holds, and which garment the slider is at.
       /^from garment \d+$/,
       /^Garment \d+ of \d+$/,
-      // Prints and flashes of its way round, by their numbers in the chart.
-      /^1 [A-Z][^\d]*( · \d [A-Z][^\d]*)*$/,
+      // Prints and flashes of its way round, by their numbers in the strip.
+      /^\d+ [A-Za-z][^\d]*( · \d+ [A-Za-z][^\d]*)*$/,
     ]
     expect(bare.filter((t) => !explained.some((e) => e.test(t)))).toEqual([])
   }

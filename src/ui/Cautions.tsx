@@ -7,17 +7,22 @@ import { Section } from './Section'
 import { useSettings } from './settings'
 
 /** What can hurt someone at this work, a line each. */
-export function Cautions({ at }: { readonly at: CautionPlace }) {
+export const Cautions = ({ at }: { readonly at: CautionPlace }) => (
+  <Section title="Take care">
+    <CautionLines at={at} />
+  </Section>
+)
+
+/** The same beside the numbers that it concerns. */
+export function CautionLines({ at }: { readonly at: CautionPlace }) {
   const { units } = useSettings()
   return (
-    <Section title="Take care">
-      <Box as="ul" listStyleType="none" maxWidth="52rem" fontSize="small">
-        {CAUTIONS[at].map((id) => (
-          <Box as="li" key={id} py="0.5">
-            {message(SAFETY.because(id), units)}
-          </Box>
-        ))}
-      </Box>
-    </Section>
+    <Box as="ul" listStyleType="none" aria-label="Take care" maxWidth="52rem" fontSize="small" pt="2">
+      {CAUTIONS[at].map((id) => (
+        <Box as="li" key={id} py="0.5">
+          {message(SAFETY.because(id), units)}
+        </Box>
+      ))}
+    </Box>
   )
 }

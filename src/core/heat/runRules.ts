@@ -14,6 +14,10 @@ export const RUN_RULES = {
     says: 'In the middle of {name}, straight after {dwell} of flash, {film}; the cloth below it {cloth}. An infrared gun reads less a second later: it falls some 25 K in the first.',
     source: 'a model',
   },
+  RUN_LATER: {
+    says: 'A gun that reads the middle of {name} {time} after the flash finds {film}. It falls slower then: who cannot read at once reads truer so.',
+    source: 'a model',
+  },
   RUN_NEXT: {
     says: '{name} is printed on a film of {film}. Up to {safe} it is safe to print on.',
     source: 'a model',

@@ -62,4 +62,12 @@ describe('a flashed film', () => {
       expect(f.to).toBeLessThanOrEqual(moments.at(-1)!.at)
     }
   })
+  it('has fallen 3 s after its flash by 20 K and more, and is warmer than its board', () => {
+    const { reads, lap } = trace({ ...three, press: 'manual' })
+    expect(reads.map((r) => r.name)).toEqual(lap.flashes.map((f) => f.name))
+    for (const [i, r] of reads.entries()) {
+      expect(r.later).toBeLessThan(lap.flashes[i]!.peak - 20)
+      expect(r.later).toBeGreaterThan(lap.board)
+    }
+  })
 })

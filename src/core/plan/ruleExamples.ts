@@ -34,6 +34,7 @@ const OF_RULE: Readonly<Record<string, Inputs>> = {
   RUN_DWELL: { name: 'Base white', dwell: q('duration', 7.5), from: q('count', 37) },
   RUN_BOARD: { boards: heat(45), from: q('count', 60) },
   RUN_READ: { name: 'Base white', film: heat(124), dwell: q('duration', 7), cloth: heat(88) },
+  RUN_LATER: { name: 'Base white', time: q('duration', 3), film: heat(92) },
   TRACE_HOT: { name: 'Harbour white', film: heat(61), safe: heat(55) },
   TRACE_UNDER: { name: 'Harbour white', film: heat(44), ready: share(0.8), until: q('count', 12) },
   TRACE_EITHER: {

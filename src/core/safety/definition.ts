@@ -112,7 +112,8 @@ export const CAUTIONS = {
   ink: ['INK_SKIN', 'INK_WASTE', 'INK_LABEL'],
   automatic: ['PRESS_AUTOMATIC', 'PRESS_SPRAY', 'PRESS_HOT', 'PRESS_HEAVY', 'PRESS_FLOOD'],
   byHand: ['PRESS_MANUAL', 'PRESS_SPRAY', 'PRESS_HOT', 'PRESS_STROKES'],
-  heat: ['HEAT_SKIN', 'HEAT_FIRE', 'HEAT_FUMES', 'HEAT_LOAD'],
+  flash: ['HEAT_SKIN', 'HEAT_LOAD'],
+  dryer: ['HEAT_FIRE', 'HEAT_FUMES'],
 } as const satisfies Readonly<Record<string, readonly CautionId[]>>
 
 export type CautionPlace = keyof typeof CAUTIONS

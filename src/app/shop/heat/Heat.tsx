@@ -7,7 +7,7 @@ import { q } from '@/core/advice'
 import type { Dryer, FlashUnit, ShopAndShelf } from '@/core/equipment'
 import { HEAT } from '@/core/heat'
 import { AskNumber } from '@/ui/AskNumber'
-import { Cautions } from '@/ui/Cautions'
+import { CautionLines } from '@/ui/Cautions'
 import { sayDay } from '@/ui/day'
 import { Measure } from '@/ui/Measure'
 import { Section, Table, TextButton } from '@/ui/Section'
@@ -128,7 +128,10 @@ export function Heat() {
             <TunnelCalibrator key={d.id} dryer={d} onUse={(c) => keep('dryers', d.id, c)} />
           ))}
       </Section>
-      <Cautions at="heat" />
+      <Section title="Take care">
+        <CautionLines at="flash" />
+        <CautionLines at="dryer" />
+      </Section>
     </>
   )
 }

@@ -2,7 +2,7 @@
 
 import { Box, Grid } from '@chakra-ui/react'
 import { AdviceChoice } from '@/ui/AdviceValue'
-import { Cautions } from '@/ui/Cautions'
+import { CautionLines } from '@/ui/Cautions'
 import { Figure } from '@/ui/parts'
 import { Section } from '@/ui/Section'
 import { HeatAlong } from './heat/HeatAlong'
@@ -45,6 +45,7 @@ export function HeatStage({ plan }: PlanProps) {
             {plan.panelTemperature && <Figure advice={plan.panelTemperature} label="Panel, about" />}
           </Grid>
         )}
+        {plan.flashes.length > 0 && <CautionLines at="flash" />}
       </Section>
       {plan.time && plan.flashes.some((f) => f.unit) && <HeatAlong plan={plan} />}
       <Section title="Cure" side={cure.dryer && cure.belt && <AdviceChoice advice={cure.dryer} />}>
@@ -58,8 +59,9 @@ export function HeatStage({ plan }: PlanProps) {
           {cure.belt && <Figure advice={cure.belt} />}
         </Grid>
         {cure.belt ? <InTheDryer plan={plan} /> : <UnderPanel plan={plan} />}
+        {plan.flashes.length === 0 && <CautionLines at="flash" />}
+        <CautionLines at="dryer" />
       </Section>
-      <Cautions at="heat" />
     </>
   )
 }

@@ -75,8 +75,11 @@ function Profile({ along }: Pick<Passed, 'along'>) {
         to: along.at(-1)?.at ?? 1,
         say: (x: number) => x.toFixed(1),
       }
+      const base = ground(paint, across, symbol)
+      const cured = writeQuantity('share', along.at(-1)?.cure ?? 0, units)
       return {
-        ...ground(paint, across, symbol),
+        ...base,
+        yAxis: [base.yAxis, { type: 'value', min: 0, max: 1, show: false }],
         series: [
           curve(
             paint,
@@ -90,10 +93,19 @@ function Profile({ along }: Pick<Passed, 'along'>) {
             points((a) => a.cloth),
             { dash: 'dashed' },
           ),
+          {
+            ...curve(
+              paint,
+              `cured ${cured}`,
+              along.map((a) => [a.at, a.cure]),
+              { dash: 'dotted' },
+            ),
+            yAxisIndex: 1,
+          },
         ],
       }
     },
     [along, units],
   )
-  return <Chart label="Film and cloth along the belt" draw={draw} height={200} />
+  return <Chart label="Film, cloth and cure along the belt" draw={draw} height={200} />
 }

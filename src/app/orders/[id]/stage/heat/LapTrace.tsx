@@ -53,6 +53,8 @@ export function LapTrace({ plan, trace, heat, under }: Props) {
         position: 'insideEndTop',
       })
       return {
+        // The library's own colour is blue.
+        color: [paint.ink],
         grid: { left: 0, right: 1, top: 20, bottom: 20 },
         xAxis: { type: 'value', min: 0, max: 1, show: false },
         yAxis: {

@@ -4,12 +4,14 @@ import { Box, Flex } from '@chakra-ui/react'
 import { useDeferredValue, useState } from 'react'
 import { q } from '@/core/advice'
 import { HEAT } from '@/core/heat'
-import { lapAt, type RunHeat } from '@/core/plan'
+import { LATER, lapAt, type RunHeat } from '@/core/plan'
+import { writeQuantity } from '@/core/quantity'
 import { AskNumber } from '@/ui/AskNumber'
 import type { StripScale } from '@/ui/lap/stripCells'
 import { Measure } from '@/ui/Measure'
 import { Headline } from '@/ui/parts'
 import { Slider } from '@/ui/Slider'
+import { useSettings } from '@/ui/settings'
 import { useLapTrace } from '../../usePlan'
 import type { PlanProps } from '../planProps'
 import { DwellRuler } from './DwellRuler'
@@ -21,6 +23,7 @@ export function OneLap({
   heat,
   under,
 }: PlanProps & { readonly heat: RunHeat; readonly under?: StripScale | undefined }) {
+  const { units } = useSettings()
   const pieces = Math.max(1, plan.run.quantity)
   const [wanted, setWanted] = useState(1)
   const garment = Math.min(wanted, pieces)
@@ -36,16 +39,23 @@ export function OneLap({
         {heat.flashes.map((f) => (
           <DwellRuler key={f.name} flash={f} pieces={pieces} />
         ))}
-        <Slider label="Garment" says="" min={1} max={pieces} step={1} value={garment} onMove={setWanted} />
+        <Slider
+          label="Garment"
+          says={`Garment ${garment} of ${pieces}`}
+          min={1}
+          max={pieces}
+          step={1}
+          value={garment}
+          onMove={setWanted}
+        />
       </Box>
       <Flex gap="5" rowGap="2" align="end" wrap="wrap" mb="2">
-        <Headline label={`Garment of ${pieces}`}>{garment}</Headline>
         <Headline label="Board">
           <AskNumber label="Board" reasons={board}>
             <Measure kind="temperature" value={lap.board} />
           </AskNumber>
         </Headline>
-        {lap.flashes.map((f) => (
+        {lap.flashes.map((f, i) => (
           <Headline key={f.name} label={`${f.name}, just flashed`}>
             <AskNumber
               label={`${f.name}, just flashed`}
@@ -60,6 +70,22 @@ export function OneLap({
             >
               <Measure kind="temperature" value={f.peak} />
             </AskNumber>
+            {trace?.reads[i] && (
+              <Box as="span" fontSize="small" fontWeight="400" color="soft" ml="2">
+                <AskNumber
+                  label={`${f.name}, ${LATER} s after the flash`}
+                  reasons={[
+                    HEAT.because('RUN_LATER', {
+                      name: f.name,
+                      time: q('duration', LATER),
+                      film: q('temperature', trace.reads[i].later),
+                    }),
+                  ]}
+                >
+                  {writeQuantity('temperature', trace.reads[i].later, units)} after {LATER} s
+                </AskNumber>
+              </Box>
+            )}
           </Headline>
         ))}
         {lap.prints.map((p) => (
