@@ -108,23 +108,62 @@ test('strokes: each setting of a hit can be the lead’s own', async ({ page }) 
   await expect(page.getByText(/of your own/)).toBeHidden()
 })
 
-test('placement: adults and kids apart, drawn to scale, in either unit', async ({ page }) => {
+test('placement: the art on every size, adults and kids apart, to scale, in either unit', async ({
+  page,
+}) => {
   await open(page, '/orders/O-1010/placement')
   await expect(value(page, 'down.adult')).toHaveText('114 mm')
   await expect(value(page, 'down.kids')).toHaveText('96 mm')
-  const drawing = page.getByRole('img', { name: 'Print on the pallet, to scale' })
-  const top = () => drawing.locator('rect').nth(1).getAttribute('y')
+  const art = page.getByRole('slider', { name: 'Art, adult' })
+  const top = () => art.locator('rect').getAttribute('y')
   expect(Number(await top())).toBeCloseTo(114, 5)
+  for (const size of ['12-13', 'S', 'M', 'L'])
+    await expect(page.getByRole('button', { name: new RegExp(`^Size ${size} `) })).toBeVisible()
   await override(page, 'down.adult', '4 in', '101.6 mm')
   expect(Number(await top())).toBeCloseTo(101.6, 5)
   await expect(page.getByText('advised is 102 mm to 127 mm').first()).toBeVisible()
   await page.getByRole('button', { name: /take back/ }).click()
   await expect(value(page, 'down.adult')).toHaveText('114 mm')
+  // By keys, by a hundredth, and the kids for themselves; each is undone for itself.
+  await art.press('ArrowUp')
+  await expect(value(page, 'down.adult')).toHaveText('113 mm')
+  await art.press('Shift+ArrowDown')
+  await expect(value(page, 'down.adult')).toHaveText('123 mm')
+  await page.getByRole('button', { name: /^Size 12-13 / }).press('Enter')
+  await page.getByRole('slider', { name: 'Art, kids' }).press('ArrowDown')
+  await expect(value(page, 'down.kids')).toHaveText('97 mm')
+  for (let i = 0; i < 3; i++) await page.keyboard.press('Control+z')
+  await expect(value(page, 'down.kids')).toHaveText('96 mm')
+  await expect(value(page, 'down.adult')).toHaveText('114 mm')
+  // Dragged near to a line of the pallet it jumps onto it.
+  const kids = page.getByRole('slider', { name: 'Art, kids' })
+  const box = await kids.boundingBox()
+  const mm = (box?.height ?? 0) / Number(await kids.locator('rect').getAttribute('height'))
+  await page.mouse.move((box?.x ?? 0) + 40, (box?.y ?? 0) + 40)
+  await page.mouse.down()
+  await page.mouse.move((box?.x ?? 0) + 40, (box?.y ?? 0) + 40 - 9 * mm, { steps: 4 })
+  await page.mouse.up()
+  await expect(value(page, 'down.kids')).toHaveText('89 mm')
+  await page.keyboard.press('Control+z')
+  await expect(value(page, 'down.kids')).toHaveText('96 mm')
   const link = page.getByRole('link', { name: 'Pallet template (PDF)' })
   const template = await page.request.get((await link.getAttribute('href')) ?? '')
   expect(template.headers()['content-type']).toBe('application/pdf')
   expect((await template.body()).subarray(0, 5).toString()).toBe('%PDF-')
   expect((await page.request.get('/api/runs/R-9999-P1-dark/pallet.pdf')).status()).toBe(404)
+})
+
+test('placement: how far it follows the garment is the shop’s school, and a job’s own', async ({ page }) => {
+  await open(page, '/orders/O-1001/placement')
+  await expect(value(page, 'down.adult')).toHaveText('70 mm')
+  await page.getByLabel('Other sizes').selectOption('full')
+  await expect(value(page, 'down.S-to-XL')).toBeVisible()
+  await value(page, 'down.S-to-XL').press('w')
+  await expect(page.getByRole('complementary', { name: 'Why' })).toContainText(
+    'none of them is off by more than',
+  )
+  await page.getByLabel('Other sizes').selectOption('fixed')
+  await expect(value(page, 'down.adult')).toHaveText('70 mm')
 })
 
 test('heat: the belt follows the dwell and the dryer', async ({ page }) => {

@@ -17,9 +17,10 @@ const LINE_OF = {
 } as const satisfies Record<PalletTemplate['origin'], string>
 
 /** The whole that is drawn, metres from the art's top left. */
-function boundsOf({ width, height, crease, lines }: PalletTemplate) {
-  const left = Math.min(0, crease) - ROUND
-  const right = Math.max(width, crease) + ROUND
+function boundsOf({ width, height, lines }: PalletTemplate) {
+  const creases = lines.map((l) => l.crease)
+  const left = Math.min(0, ...creases) - ROUND
+  const right = Math.max(width, ...creases) + ROUND
   const top = Math.min(0, ...lines.map((l) => -l.above)) - ROUND
   const bottom = Math.max(height, ...lines.map((l) => -l.above)) + ROUND
   return { left, top, width: right - left, height: bottom - top }
@@ -28,7 +29,7 @@ function boundsOf({ width, height, crease, lines }: PalletTemplate) {
 const lineWords = (template: PalletTemplate, { sizes }: LayLine) =>
   template.lines.length === 1 ? LINE_OF[template.origin] : `${LINE_OF[template.origin]}: ${sizes.join(', ')}`
 
-/** Art, crease and lines, at true size. */
+/** Art, creases and lines, at true size. */
 function Drawn({
   template: t,
   at,
@@ -39,8 +40,6 @@ function Drawn({
   const b = boundsOf(t)
   const on = (x: Length, y: Length) => at(x - b.left, y - b.top)
   const [ax, ay] = on(0, 0)
-  const [cx, cTop] = on(t.crease, b.top)
-  const [, cBottom] = on(t.crease, b.top + b.height)
   return (
     <G>
       <Rect
@@ -52,20 +51,27 @@ function Drawn({
         stroke="#000"
         strokeWidth={1}
       />
-      <Line
-        x1={cx}
-        x2={cx}
-        y1={cTop}
-        y2={cBottom}
-        stroke="#000"
-        strokeWidth={0.6}
-        strokeDasharray="8 4 2 4"
-      />
       {t.lines.map((l) => {
         const [x1, y] = on(b.left, -l.above)
         const [x2] = on(b.left + b.width, -l.above)
+        const [cx, cTop] = on(l.crease, b.top)
+        const [, cBottom] = on(l.crease, b.top + b.height)
         return (
-          <G key={l.above}>
+          <G key={lineWords(t, l)}>
+            <Line
+              x1={cx}
+              x2={cx}
+              y1={cTop}
+              y2={cBottom}
+              stroke="#000"
+              strokeWidth={0.6}
+              strokeDasharray="8 4 2 4"
+            />
+            {t.lines.length > 1 && (
+              <Text x={cx + 3} y={cBottom - 4} style={{ fontSize: 8 }}>
+                {l.sizes.join(', ')}
+              </Text>
+            )}
             <Line x1={x1} x2={x2} y1={y} y2={y} stroke="#000" strokeWidth={0.8} />
             <Text x={x1 + 4} y={y - 3} style={{ fontSize: 8 }}>
               {lineWords(t, l)}
@@ -96,7 +102,6 @@ export async function palletPdf(order: Order, plan: RunPlan, units: System, pape
   const b = boundsOf(t)
   const words = `${plan.run.id}, ${order.customer}, ${order.title}`
   const length = (x: Length) => writeQuantity('length', x, units)
-  const off = t.width / 2 - t.crease
   return renderToBuffer(
     <Document title={`Pallet template ${plan.run.id}`}>
       <Page size={paper} style={sheetStyle.page}>
@@ -106,18 +111,17 @@ export async function palletPdf(order: Order, plan: RunPlan, units: System, pape
           laid to the line of their size.
         </Text>
         <View style={[sheetStyle.row, { marginTop: 10, flexWrap: 'wrap' }]}>
-          {t.lines.map((l) => (
-            <View key={l.above} style={{ marginRight: 24, marginBottom: 7 }}>
-              <Text>{`From the ${LINE_OF[t.origin]} to the art, ${l.sizes.join(', ')}`}</Text>
-              <Text style={sheetStyle.big}>{length(l.above)}</Text>
-            </View>
-          ))}
-          <View style={{ marginRight: 24, marginBottom: 7 }}>
-            <Text>Middle of the art from the crease</Text>
-            <Text style={sheetStyle.big}>
-              {Math.abs(off) < 5e-4 ? 'on it' : `${length(Math.abs(off))} ${off > 0 ? 'right' : 'left'}`}
-            </Text>
-          </View>
+          {t.lines.map((l) => {
+            const off = t.width / 2 - l.crease
+            const aside = `${length(Math.abs(off))} ${off > 0 ? 'right' : 'left'}`
+            return (
+              <View key={lineWords(t, l)} style={{ marginRight: 24, marginBottom: 7 }}>
+                <Text>{`From the ${LINE_OF[t.origin]} to the art, ${l.sizes.join(', ')}`}</Text>
+                <Text style={sheetStyle.big}>{length(l.above)}</Text>
+                <Text>{`Middle of the art ${Math.abs(off) < 5e-4 ? 'on the crease' : `${aside} of the crease`}`}</Text>
+              </View>
+            )
+          })}
           <View style={{ marginBottom: 7 }}>
             <Text>Art</Text>
             <Text style={sheetStyle.big}>{`${length(t.width)} x ${length(t.height)}`}</Text>

@@ -136,8 +136,12 @@ export const planOut = (p: RunPlan, besides?: Besides) => ({
   },
   placement: {
     from: p.placement.origin,
-    groups: p.placement.groups.map((g) => ({ group: g.group, sizes: g.sizes, down: adviceOut(g.down) })),
-    ...maybe('side', p.placement.side),
+    groups: p.placement.groups.map((g) => ({
+      group: g.group,
+      sizes: g.sizes,
+      down: adviceOut(g.down),
+      ...maybe('side', g.side),
+    })),
   },
   ...(p.time && {
     time: {

@@ -4,6 +4,7 @@ import type { Cure } from '@/core/heat'
 import { type Order, WHERES } from '@/core/order'
 import type { Cell, FlashPlan, HitPlan, RunPlan, SheetHeat } from '@/core/plan'
 import { isDay, type Kind, type System, writeQuantity } from '@/core/quantity'
+import { sidesOf } from '@/core/registration'
 import type { Hold } from '@/core/stroke'
 
 /** What makes a sheet one of a kind: the revision it shows, or a draft. */
@@ -116,9 +117,10 @@ export function sheetOf(
         length: write('length', numberOf(g.down)),
         words: g.down.label.toLowerCase(),
       })),
-      ...(placement.side
-        ? [{ length: write('length', numberOf(placement.side)), words: 'from the centre line' }]
-        : []),
+      ...sidesOf(placement).map((side) => ({
+        length: write('length', numberOf(side)),
+        words: side.label.toLowerCase(),
+      })),
     ],
     warnings: plan.warnings
       .flatMap((w) =>

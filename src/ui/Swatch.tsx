@@ -1,7 +1,7 @@
 'use client'
 
 import { Box, Flex } from '@chakra-ui/react'
-import { type ReactNode, useCallback, useEffect, useRef, useState } from 'react'
+import { type CSSProperties, type ReactNode, useCallback, useEffect, useRef, useState } from 'react'
 import { usePaint } from './paint'
 
 /** A patch of ink or cloth, ringed in grey so that white and black show on any surround. */
@@ -46,10 +46,26 @@ export interface Pictured {
 const ASK_AGAIN = 1500
 const LONGEST = 10_000
 
+const SMALL: CSSProperties = { width: 46, height: 40, objectFit: 'contain' }
+
 /** The print as its films make it, on its cloth; in ambers under a safelight. */
-function Picture({ of, ground }: { readonly of: Pictured; readonly ground: string }) {
+export function Picture({
+  of,
+  ground,
+  pixels = 160,
+  style = SMALL,
+}: {
+  readonly of: Pictured
+  readonly ground: string
+  readonly pixels?: number
+  readonly style?: CSSProperties
+}) {
   const { safe } = usePaint()
-  const query = new URLSearchParams({ width: '160', cloth: ground, ...(of.based ? {} : { base: 'none' }) })
+  const query = new URLSearchParams({
+    width: `${pixels}`,
+    cloth: ground,
+    ...(of.based ? {} : { base: 'none' }),
+  })
   const [again, setAgain] = useState(0)
   if (again > 0) query.set('again', `${again}`)
   const own = useRef<HTMLImageElement>(null)
@@ -72,10 +88,9 @@ function Picture({ of, ground }: { readonly of: Pictured; readonly ground: strin
       onLoad={look}
       src={`/api/orders/${of.orderId}/films/${of.print}/picture?${query}`}
       alt=""
-      width={46}
-      height={40}
+      draggable={false}
       loading="lazy"
-      style={{ width: 46, height: 40, objectFit: 'contain', ...(safe ? { filter: 'url(#amber)' } : {}) }}
+      style={{ ...style, ...(safe ? { filter: 'url(#amber)' } : {}) }}
     />
   )
 }

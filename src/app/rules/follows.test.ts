@@ -69,8 +69,15 @@ function movedBetween(
     }),
     ...[...were].filter((n) => !are.has(n)),
     ...[...are].filter((n) => !were.has(n)),
+    // Of sizes in other groups there are other settings.
+    ...GROUPED.filter((n) => keysOf(before, n) !== keysOf(after, n)),
   ])
 }
+
+/** Settings of groups of sizes. */
+const GROUPED = ['down', 'aside']
+const keysOf = (m: ReadonlyMap<string, Advice>, name: string) =>
+  [...m.keys()].filter((key) => nameOf(key) === name).join()
 
 const luck = randomLcg(20261128)
 const pick = <T>(list: readonly T[]): T => list[Math.floor(luck() * list.length)] as T
@@ -104,6 +111,14 @@ const SPECIAL: readonly ((c: Case) => Case)[] = [
       changed('approved', c)[0] ?? c,
     ),
   inShop((s) => ({ method: { ...s.method, white: 'sameScreen' } })),
+  (c) =>
+    inShop((s) => ({ method: { ...s.method, placementSizes: 'full' } }))({
+      ...c,
+      order: {
+        ...c.order,
+        placements: c.order.placements.map((p) => ({ ...p, where: 'leftChest', width: 0.09, height: 0.09 })),
+      },
+    }),
   inScreens(({ emulsions }) => ({ emulsions: [...emulsions].reverse() })),
   inScreens(({ emulsions }) => ({
     emulsions: emulsions.map((e, i) => (i === 1 ? { ...e, kind: 'thermal' as const } : e)),

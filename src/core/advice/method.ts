@@ -85,6 +85,14 @@ export const PRACTICES = {
       palm: 'A palm, {length:0.1}: quick to check, sits low on small sizes',
     },
   },
+  placementSizes: {
+    question: 'Other sizes',
+    options: {
+      fixed: 'One setting for adult sizes, one for kids: quick to load, sits low on an S',
+      blend: 'Half way with the garment: a few settings, looks alike on all',
+      full: 'In proportion to the garment: looks the same on all, most settings',
+    },
+  },
   stroke: {
     question: 'Stroke',
     options: {

@@ -16,22 +16,26 @@ export interface PalletShape {
   readonly lines: readonly number[]
 }
 
-const LINES = [0.025, 0.064, 0.089, 0.127] as const
+/** Lines drawn on pallets, metres below the collar (common practice). */
+export const PALLET_LINES = [0.025, 0.064, 0.089, 0.127] as const
 
 /** Where the print lies on the pallet for each group of sizes. A left chest lies on the wearer's left: seen right. */
 export function palletShape(plan: RunPlan): PalletShape {
   const { width, height } = plan.run.placement
   const { palletWidth, palletHeight } = plan.press
-  const middle = plan.placement.side === undefined ? 0 : numberOf(plan.placement.side)
   return {
     pallet: { x: -palletWidth / 2, y: 0, width: palletWidth, height: palletHeight },
-    prints: plan.placement.groups.map((g) => ({
-      group: g.group,
-      x: middle - width / 2,
-      y: numberOf(g.down),
-      width,
-      height,
-    })),
-    lines: LINES,
+    prints: plan.placement.groups.flatMap((g) => {
+      const at = (group: string, y: number) => {
+        const x = (g.side ? numberOf(g.side) : 0) - width / 2
+        return { group, x, y, width, height }
+      }
+      const placed = at(g.group, numberOf(g.down))
+      if (plan.placement.origin !== 'edge') return [placed]
+      // What hangs off the pallet lands higher or lower: both ends are shown.
+      const [highest, lowest] = g.down.range
+      return [placed, at('highest', highest), at('lowest', lowest)]
+    }),
+    lines: PALLET_LINES,
   }
 }

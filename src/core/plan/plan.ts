@@ -173,7 +173,7 @@ function positionOn(hits: readonly HitPlan[], placement: PlacementAdvice, { run,
       height,
       origin: placement.origin,
       down: first ? numberOf(first.down) : 0,
-      side: placement.side ? numberOf(placement.side) : 0,
+      side: first?.side ? numberOf(first.side) : 0,
     },
     shop.screens,
   )

@@ -1,5 +1,6 @@
 import { q, type Reason } from '../advice'
 import { type Angle, type Length, mm, type Share } from '../quantity'
+import type { Pose } from './aid/fit'
 import { REGISTRATION } from './definition'
 
 /** What two screens may differ by, as standard deviations: shifts, turn, and stretch per length. */
@@ -14,6 +15,8 @@ interface Part {
   /** How often it counts between two screens registered on one film, and on the printed base. */
   readonly common: number
   readonly direct: number
+  /** Of a set-up, the same for all its pieces; or of each piece. */
+  readonly level: 'set-up' | 'piece'
 }
 
 /** Variances at a point, square metres. */
@@ -33,7 +36,7 @@ const STEP = 1 / 8
 const HALF_APART = mm(260)
 const TO_KNOBS = mm(420)
 
-const part = (sd: Partial<Part>, common: number, direct: number): Part => ({
+const part = (sd: Partial<Part>, common: number, direct: number, level: Part['level'] = 'set-up'): Part => ({
   x: 0,
   y: 0,
   turn: 0,
@@ -43,10 +46,17 @@ const part = (sd: Partial<Part>, common: number, direct: number): Part => ({
   ...sd,
   common,
   direct,
+  level,
 })
 
+/** What is known of a press in place of what is assumed. */
+export interface KnownPress {
+  /** How far locking moves a screen, one standard deviation, beside what is turned against: metres, radians. */
+  readonly locking?: Pose
+}
+
 /** The parts of a registration error (assumed; each shop's own replace them). */
-function partsOf(width: Length, height: Length): Readonly<Record<string, Part>> {
+function partsOf(width: Length, height: Length, { locking }: KnownPress): Readonly<Record<string, Part>> {
   const [a, b] = [width / 2 + MARK_GAP, height / 2 + MARK_GAP]
   const readTurn = READING / Math.sqrt(2 * a * a + 2 * b * b)
   const rounded = (PITCH * STEP) / Math.sqrt(12)
@@ -63,10 +73,16 @@ function partsOf(width: Length, height: Length): Readonly<Record<string, Part>> 
       2,
       1,
     ),
-    locking: part({ x: mm(0.06), y: mm(0.06), turn: mm(0.06) / mm(150) }, 2, 1),
+    locking: part(
+      locking
+        ? { x: locking.dx, y: locking.dy, turn: locking.turn }
+        : { x: mm(0.06), y: mm(0.06), turn: mm(0.06) / mm(150) },
+      2,
+      1,
+    ),
     strain: part({ stretchX: 2e-4, stretchY: 2e-4 }, 2, 2),
-    index: part({ x: mm(0.03), y: mm(0.03), turn: mm(0.03) / mm(400) }, 2, 2),
-    cloth: part({ x: mm(0.04), y: mm(0.04), stretchX: 1.5e-4, stretchY: 1.5e-4 }, 1, 1),
+    index: part({ x: mm(0.03), y: mm(0.03), turn: mm(0.03) / mm(400) }, 2, 2, 'piece'),
+    cloth: part({ x: mm(0.04), y: mm(0.04), stretchX: 1.5e-4, stretchY: 1.5e-4 }, 1, 1, 'piece'),
   }
 }
 
@@ -85,7 +101,7 @@ const added = (parts: readonly (readonly [number, Spread2])[]): Spread2 => ({
 })
 
 /** Variances along and across the longer axis of a spread. */
-function axes({ xx, yy, xy }: Spread2): readonly [number, number] {
+export function axes({ xx, yy, xy }: Spread2): readonly [number, number] {
   const mean = (xx + yy) / 2
   const half = Math.hypot((xx - yy) / 2, xy)
   return [mean + half, Math.max(mean - half, 1e-18)]
@@ -118,25 +134,6 @@ export function missWithin(spread: Spread2, p: Share): Length {
   return high
 }
 
-/** A rim of this width is not seen (assumed). */
-const UNSEEN = mm(0.05)
-const SHOWS: Share = 0.05
-
-/**
- * What a choke of the base asks of the set-up: said when base would show on more than one piece in twenty at the worst
- * corner of a print of this size.
- */
-export function chokeTooTight(width: Length, height: Length, choke: Length): Reason | undefined {
-  const { direct, directSpread } = registrationBudget(width, height)
-  const share = missBeyond(directSpread, Math.max(0, choke + UNSEEN))
-  if (share <= SHOWS) return undefined
-  return REGISTRATION.because('BUDGET_CHOKE', {
-    choke: q('fine', choke),
-    share: q('share', share),
-    need: q('fine', direct - UNSEEN),
-  })
-}
-
 /** What a usual set-up holds at the worst corner of a print. */
 export interface Budget {
   /** 95 % of pieces miss by less, screens registered film on film. */
@@ -145,6 +142,10 @@ export interface Budget {
   readonly direct: Length
   readonly spread: Spread2
   readonly directSpread: Spread2
+  /** Of the second, what each piece adds to its set-up. */
+  readonly pieces: Spread2
+  /** Its parts, largest first: one standard deviation there. */
+  readonly parts: readonly { readonly name: string; readonly sd: Length }[]
   readonly reasons: readonly Reason[]
 }
 
@@ -152,8 +153,8 @@ export interface Budget {
  * What registration to expect between two screens at the corner of a print. Assumed standard deviations; the sums are
  * checked with the worked figures of the model.
  */
-export function registrationBudget(width: Length, height: Length): Budget {
-  const parts = Object.entries(partsOf(width, height))
+export function registrationBudget(width: Length, height: Length, known: KnownPress = {}): Budget {
+  const parts = Object.entries(partsOf(width, height, known))
   const at = parts.map(([name, p]) => ({ name, p, spread: spreadAt(p, width / 2, -height / 2) }))
   const spread = added(at.map(({ p, spread: s }) => [p.common, s]))
   const directSpread = added(at.map(({ p, spread: s }) => [p.direct, s]))
@@ -167,6 +168,10 @@ export function registrationBudget(width: Length, height: Length): Budget {
     direct,
     spread,
     directSpread,
+    pieces: added(at.flatMap(({ p, spread: s }) => (p.level === 'piece' ? [[p.direct, s] as const] : []))),
+    parts: at
+      .map(({ name, p, spread: s }) => ({ name, sd: Math.sqrt(p.direct * axes(s)[0]) }))
+      .sort((a, b) => b.sd - a.sd),
     reasons: [
       REGISTRATION.because('BUDGET_MISS', {
         ...sizes,

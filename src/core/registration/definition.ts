@@ -34,6 +34,10 @@ export const REGISTRATION = defineRoom({
       says: 'The same share of the chest as on an M: {share} of the adult distance.',
       source: 'common practice',
     },
+    PLACE_SIZED: {
+      says: '{sizes} share one setting: {share} of the distance on an L, {distance}; none of them is off by more than {length:0.01}.',
+      source: 'a model',
+    },
     WIDTH_SMALL: {
       says: 'The print is {width} wide; over {limit} it runs into the seams of {sizes}.',
       source: 'common practice',
@@ -48,6 +52,26 @@ export const REGISTRATION = defineRoom({
       says: 'On {sizes} (chest {chests}) a print {width} wide is wider than the garment: it runs over both seams, and ink lands on the pallet.',
       source: 'geometry',
       severity: 'Watch',
+    },
+    PLACE_HAND: {
+      says: 'Garments laid by hand lie {careful} to {hurried} off, one standard deviation (assumed): {seen} off is seen on a body, a third of that is not. Lines, lasers and a template bring it down.',
+      source: 'common practice',
+    },
+    SIZE_CLEAR: {
+      says: '{size}: chest {chest}, {left} from the art to the nearer edge of the garment.',
+      source: 'geometry',
+    },
+    SIZE_NEAR: {
+      says: '{size}: chest {chest}, {left} from the art to the side seam; nearer than {length:0.05} it meets the seam’s bulk.',
+      source: 'from memory',
+    },
+    SIZE_OVER: {
+      says: '{size}: chest {chest}, the art runs {left} over the edge of the garment.',
+      source: 'geometry',
+    },
+    SIZE_SECOND: {
+      says: 'A second artwork for {size}, at most {width} wide, leaves room at both seams.',
+      source: 'geometry',
     },
     PRINTS_OVERLAP: {
       says: '{a} and {b} lie on one another on {sizes}, by up to {over}: move one, or make it smaller.',
@@ -78,9 +102,26 @@ export const REGISTRATION = defineRoom({
       source: 'assumed',
     },
     BUDGET_CHOKE: {
-      says: 'Choked by {choke}, the base shows at the worst corner on {share} of pieces, colours registered on the printed base; {need} holds on 95 of 100. Choke more, or expect several tries at the set-up. Assumed spreads, never measured at this press.',
+      says: 'Choked by {choke}, the base shows at the worst corner on {share} of pieces, colours registered on the printed base: too tight, {holds} of set-ups hold at once, about {tries} tries. {need} holds on 95 of 100. Choke more, or improve the largest part of the error, {size} there: {part}. Assumed spreads, never measured at this press.',
       source: 'assumed',
       severity: 'Watch',
+    },
+    BUDGET_TRIES: {
+      says: 'Choked by {choke}, the base shows at the worst corner on {share} of pieces of any set-up; {holds} of set-ups hold at once: expect about {tries} tries. {need} holds on 95 of 100. The largest part of the error, {size} there: {part}. Assumed spreads, never measured at this press.',
+      source: 'assumed',
+      severity: 'Watch',
+    },
+    BUDGET_CHECK: {
+      says: 'Choked by {choke}, {holds} of set-ups hold at once: look at the corners of a test print before the run. {need} holds on 95 of 100.',
+      source: 'assumed',
+    },
+    BUDGET_HOLDS: {
+      says: 'Choked by {choke}, the base shows at the worst corner on {share} of pieces: it holds, colours registered on the printed base.',
+      source: 'assumed',
+    },
+    BUDGET_LEARNT: {
+      says: 'Locking counts as it was learnt of this head; all other parts as assumed.',
+      source: "the shop's record",
     },
     AID_LIES: {
       says: 'At the centre of the art the screen lies {dx} to the {side} and {dy} {fore}, turned by {turn} {way}; at the marks that is known to {spread}.',
@@ -180,8 +221,19 @@ export const REGISTRATION = defineRoom({
       kind: 'length',
       within: [0, 1],
       label: '{name}',
-      follows: ['where', 'sizes', 'practice placement'],
+      follows: ['where', 'sizes', 'practice placement', 'practice placementSizes'],
     },
-    side: { kind: 'length', within: [0, 1], label: 'From the centre line', follows: ['where'] },
+    side: {
+      kind: 'length',
+      within: [0, 1],
+      label: 'From the centre line',
+      follows: ['where', 'practice placementSizes'],
+    },
+    aside: {
+      kind: 'length',
+      within: [0, 1],
+      label: '{name}',
+      follows: ['where', 'sizes', 'practice placementSizes'],
+    },
   },
 })

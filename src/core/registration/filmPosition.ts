@@ -2,7 +2,8 @@ import { q, type Reason, type RuleOf } from '../advice'
 import type { ScreenRoom } from '../equipment'
 import { type Length, mm } from '../quantity'
 import { FRAME_WALL, SCREEN } from '../screen'
-import { NECK_DROP, type Origin } from './placement'
+import { NECK_DROP } from './placement'
+import type { Origin } from './sizeGroups'
 
 /** From the edge of the art to the centre of a mark. */
 const MARK_GAP = mm(10)

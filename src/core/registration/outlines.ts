@@ -2,7 +2,7 @@ import { numberOf, q, type Reason, type ShopMethod } from '../advice'
 import { isPrinted, type Order, type Placement, sizeOf, splitOrder, WHERES, type Where } from '../order'
 import { type Length, mm } from '../quantity'
 import { REGISTRATION } from './definition'
-import { NECK_DROP, placedOn } from './placement'
+import { NECK_DROP, POCKET_SIDE, placedOn } from './placement'
 
 /** Sides of a body on which prints can meet; what goes elsewhere meets nothing. */
 const SIDE: Readonly<Partial<Record<Where, 'front' | 'back'>>> = {
@@ -19,8 +19,6 @@ interface Outline {
   readonly bottom: Length
 }
 
-/** A pocket lies about so far to the wearer's left (from memory). */
-const POCKET_SIDE = mm(100)
 /** What two outlines may share before they are said to lie on one another. */
 const GRAZE = mm(5)
 /** Prints nearer than this are worth a look: cloth lands a little differently each time (assumed). */
@@ -38,7 +36,7 @@ function outlineOn(
   const placed = run && placedOn(run, method, {})
   const group = placed?.groups.find((g) => g.sizes.includes(size))
   if (!group) return undefined
-  const side = placed?.side ? numberOf(placed.side) : placement.where === 'pocket' ? POCKET_SIDE : 0
+  const side = group.side ? numberOf(group.side) : placement.where === 'pocket' ? POCKET_SIDE : 0
   const top = numberOf(group.down) - (placement.where === 'leftChest' ? NECK_DROP : 0)
   return {
     left: side - placement.width / 2,

@@ -1,6 +1,7 @@
 import { numberOf } from '../advice'
 import type { Length } from '../quantity'
-import type { Origin, PlacementAdvice } from './placement'
+import type { PlacementAdvice } from './placement'
+import type { Origin } from './sizeGroups'
 
 /** A line that garments of some sizes are laid to. */
 export interface LayLine {
@@ -8,6 +9,8 @@ export interface LayLine {
   readonly sizes: readonly string[]
   /** From the top of the art up to it, metres. */
   readonly above: Length
+  /** The garment's centre crease, from the art's left edge, as the loader sees it with the collar away. */
+  readonly crease: Length
 }
 
 /** What is laid where round the art, which stays: screens are not moved for a size. Metres from the art's top left, down and to the right. */
@@ -15,8 +18,6 @@ export interface PalletTemplate {
   readonly width: Length
   readonly height: Length
   readonly origin: Origin
-  /** The garment's centre crease, from the art's left edge, as the loader sees it with the collar away. */
-  readonly crease: Length
   readonly lines: readonly LayLine[]
 }
 
@@ -27,19 +28,19 @@ export interface PalletTemplate {
  */
 export function palletTemplate(
   { width, height }: { readonly width: Length; readonly height: Length },
-  { groups, side, origin }: Omit<PlacementAdvice, 'reasons'>,
+  { groups, origin }: Omit<PlacementAdvice, 'reasons'>,
 ): PalletTemplate {
-  const found = new Map<Length, LayLine>()
-  for (const { sizes, down } of groups) {
+  const found = new Map<string, LayLine>()
+  for (const { sizes, down, side } of groups) {
     const above = numberOf(down)
-    const same = found.get(above)
-    found.set(above, { above, sizes: [...(same?.sizes ?? []), ...sizes] })
+    const crease = width / 2 - (side ? numberOf(side) : 0)
+    const key = `${above} ${crease}`
+    found.set(key, { above, crease, sizes: [...(found.get(key)?.sizes ?? []), ...sizes] })
   }
   return {
     width,
     height,
     origin,
-    crease: width / 2 - (side ? numberOf(side) : 0),
     lines: [...found.values()].sort((a, b) => b.above - a.above),
   }
 }

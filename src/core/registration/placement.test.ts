@@ -38,9 +38,9 @@ describe('where the print sits', () => {
     expect(down('pocket')).toBeCloseTo(152)
   })
   it('a left chest also has its distance from the centre line, other prints have none', () => {
-    expect(numberOf(place('leftChest').side as never)).toBeCloseTo(mm(115))
+    expect(numberOf(place('leftChest').groups[0]!.side!)).toBeCloseTo(mm(115))
     for (const where of ['front', 'back', 'sleeve', 'neckLabel', 'offPallet'] as const)
-      expect(place(where).side).toBeUndefined()
+      expect(place(where).groups[0]!.side).toBeUndefined()
   })
   it('says where what is from memory', () => {
     for (const where of ['sleeve', 'neckLabel', 'offPallet'] as const)

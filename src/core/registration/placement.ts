@@ -1,23 +1,15 @@
-import type { RuleOf } from '../advice'
 import { type NumberAdvice, type Overrides, q, type Reason, type ShopMethod } from '../advice'
 import type { Press } from '../equipment'
-import { type Placement, type Run, SIZES, sizeOf, sizesOf, type Where } from '../order'
+import { type Placement, type Run, sizeOf, sizesOf, type Where } from '../order'
 import { type Length, mm } from '../quantity'
 import { REGISTRATION } from './definition'
-
-interface Spot {
-  readonly rule: RuleOf<typeof REGISTRATION>
-  readonly down: readonly [number, number, number]
-  readonly label: string
-  readonly side?: readonly [number, number, number]
-  readonly origin: Origin
-}
-
-/** From where a print is measured: what is laid at the pallet's end tells the rest. */
-export type Origin = 'collar' | 'shoulder' | 'hem' | 'edge'
+import { groupsOf, type Origin, type PlacedGroup, type Spot } from './sizeGroups'
 
 /** The shoulder seam at the neck lies so much above the collar seam in front, adult (assumed). */
 export const NECK_DROP = mm(75)
+
+/** A pocket lies about so far to the wearer's left (from memory). */
+export const POCKET_SIDE = mm(100)
 
 const COLLAR = 'Below the collar'
 const SPOTS: Readonly<Record<Exclude<Where, 'front'>, Spot>> = {
@@ -39,22 +31,19 @@ const frontSpot = (method: ShopMethod): Spot =>
     ? { rule: 'PLACE_PALM', down: [90, 100, 110], label: COLLAR, origin: 'collar' }
     : { rule: 'PLACE_HIGH', down: [64, 70, 76], label: COLLAR, origin: 'collar' }
 
-/** Where the art sits for one group of sizes. */
-export interface PlacedGroup {
-  readonly group: 'adult' | 'kids'
-  readonly sizes: readonly string[]
-  readonly down: NumberAdvice
-}
+/** Distances aside, each once. */
+export const sidesOf = ({ groups }: Pick<PlacementAdvice, 'groups'>): readonly NumberAdvice[] => [
+  ...new Map(groups.flatMap(({ side }) => (side ? [[side.key, side] as const] : []))).values(),
+]
 
 export interface PlacementAdvice {
+  /** The films are taped for the first; garments of the others are moved. */
   readonly groups: readonly PlacedGroup[]
-  readonly side: NumberAdvice | undefined
   /** What `down` is measured from. */
   readonly origin: Origin
   readonly reasons: readonly Reason[]
 }
 
-const mean = (xs: readonly number[]) => xs.reduce((a, b) => a + b, 0) / xs.length
 const chestOf = (size: string): Length => sizeOf(size).halfChest
 
 /** Where the print sits on the pallet, by group of sizes, and what does not fit. */
@@ -76,49 +65,12 @@ export function placedOn(
 ): Omit<PlacementAdvice, 'reasons'> {
   const { where } = run.placement
   const spot = where === 'front' ? frontSpot(method) : SPOTS[where]
-  const sizes = sizesOf(run)
-  const kids = sizes.filter((s) => SIZES[s]?.group === 'kids')
-  const adults = sizes.filter((s) => !kids.includes(s))
-  const group = (name: 'adult' | 'kids', of: readonly string[], share: number): PlacedGroup[] => {
-    if (of.length === 0) return []
-    const [low, usual, high] = spot.down.map((x) => mm(Math.round(x * share))) as [number, number, number]
-    const reasons = [REGISTRATION.because(spot.rule)]
-    if (name === 'kids') reasons.push(REGISTRATION.because('PLACE_KIDS', { share: q('share', share) }))
-    const down = REGISTRATION.number(
-      'down',
-      {
-        of: { id: name, name },
-        label: `${spot.label}, ${name}`,
-        advised: usual,
-        range: [low, high],
-        reasons,
-      },
-      overrides,
-    )
-    return [{ group: name, sizes: of, down }]
-  }
-  const kidsShare = kids.length > 0 ? mean(kids.map(chestOf)) / chestOf('M') : 1
-  return {
-    groups: [...group('adult', adults, 1), ...group('kids', kids, kidsShare)],
-    side: spot.side === undefined ? undefined : sideOf(spot.side, overrides),
-    origin: spot.origin,
-  }
+  return { groups: groupsOf(spot, sizesOf(run), method, overrides), origin: spot.origin }
 }
 
 /** Whether a print lies on the pallets of a press; an item that goes off the pallet needs none. */
 export const liesOnPallet = ({ where, width, height }: Placement, press: Press): boolean =>
   where === 'offPallet' || (width <= press.palletWidth + 1e-9 && height <= press.palletHeight + 1e-9)
-
-const sideOf = ([low, usual, high]: readonly [number, number, number], overrides: Overrides) =>
-  REGISTRATION.number(
-    'side',
-    {
-      advised: mm(usual),
-      range: [mm(low), mm(high)],
-      reasons: [REGISTRATION.because('PLACE_CHEST_SIDE')],
-    },
-    overrides,
-  )
 
 const WIDEST = mm(305)
 const SMALL_SIZES = new Set(['5-6', '7-8', '9-11', '12-13', 'XS', 'S'])

@@ -10,7 +10,7 @@ export const STAGES = {
   screens: { label: 'Screens', practices: ['baseMesh', 'ruling', 'offContact'] },
   ink: { label: 'Ink', practices: ['white', 'inBetween', 'darkCloth', 'ink'] },
   sequence: { label: 'Sequence', practices: ['flash', 'colourOrder', 'wetMost', 'stroke', 'release'] },
-  placement: { label: 'Placement', practices: ['placement'] },
+  placement: { label: 'Placement', practices: ['placement', 'placementSizes'] },
   heat: { label: 'Heat', practices: ['cure', 'cureTemperature'] },
   run: { label: 'Run', practices: [] },
 } as const satisfies Record<string, { label: string; practices: readonly Practice[] }>

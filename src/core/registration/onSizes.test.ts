@@ -1,0 +1,46 @@
+import { describe, expect, it } from 'vitest'
+import { DEFAULT_METHOD } from '../advice'
+import type { Where } from '../order'
+import { onSizes } from './onSizes'
+import { placedOn } from './placement'
+import { placementRun } from './placement.fixtures'
+
+const at = (where: Where, sizes: readonly string[], width = 0.3, height = 0.36) => {
+  const run = placementRun(where, sizes, width, height)
+  return onSizes(run.placement, placedOn(run, DEFAULT_METHOD, {}))
+}
+
+describe('a print on each size', () => {
+  it('lies in the middle, and as far from the seams as half of what the chest is wider', () => {
+    const [m] = at('front', ['M'])
+    expect(m!.art.x).toBeCloseTo(-0.15, 9)
+    expect(m!.toSeam).toBeCloseTo((0.52 - 0.3) / 2, 9)
+    expect(m!.toHem).toBeCloseTo(0.72 - m!.art.y - 0.36, 9)
+  })
+  it('smallest first; the larger the garment, the more room', () => {
+    const found = at('front', ['3XL', 'S', 'L', '9-11'])
+    expect(found.map((f) => f.size)).toEqual(['9-11', 'S', 'L', '3XL'])
+    const room = found.map((f) => f.toSeam)
+    expect(room).toEqual([...room].sort((a, b) => a - b))
+  })
+  it('near a seam a second artwork is told, with a width that would be clear', () => {
+    const [kid] = at('front', ['9-11'], 0.34)
+    expect(kid!.state).toBe('near')
+    const second = kid!.reasons.find((r) => r.rule === 'SIZE_SECOND')?.inputs.width
+    const width = typeof second === 'object' && 'value' in second ? second.value : Number.NaN
+    expect(at('front', ['9-11'], width)[0]!.state).toBe('clear')
+  })
+  it('wider than the garment it runs over it, and over the hem where it is too long', () => {
+    expect(at('front', ['5-6'], 0.4)[0]!.state).toBe('over')
+    expect(at('front', ['5-6'], 0.2, 0.5)[0]!.state).toBe('over')
+  })
+  it('a left chest lies to the right as it is seen, measured from the shoulder', () => {
+    const [l] = at('leftChest', ['L'], 0.09, 0.09)
+    expect(l!.art.x + 0.045).toBeCloseTo(0.115, 9)
+    // 95 mm below a shoulder seam that lies 75 mm above the collar seam in front (assumed).
+    expect(l!.art.y).toBeCloseTo(0.02, 9)
+  })
+  it('sleeves and things that go off the pallet lie on no body', () => {
+    for (const where of ['sleeve', 'offPallet'] as const) expect(at(where, ['M'])).toEqual([])
+  })
+})
