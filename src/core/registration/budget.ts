@@ -55,14 +55,19 @@ export interface KnownPress {
   readonly locking?: Pose
 }
 
+/** One standard deviation of a pose that is read off the four marks of a print, by eye on paper. */
+export function readingSpread(width: Length, height: Length): Pose {
+  const [a, b] = [width / 2 + MARK_GAP, height / 2 + MARK_GAP]
+  return { dx: READING / 2, dy: READING / 2, turn: READING / Math.sqrt(2 * a * a + 2 * b * b) }
+}
+
 /** The parts of a registration error (assumed; each shop's own replace them). */
 function partsOf(width: Length, height: Length, { locking }: KnownPress): Readonly<Record<string, Part>> {
-  const [a, b] = [width / 2 + MARK_GAP, height / 2 + MARK_GAP]
-  const readTurn = READING / Math.sqrt(2 * a * a + 2 * b * b)
+  const read = readingSpread(width, height)
   const rounded = (PITCH * STEP) / Math.sqrt(12)
   const roundTurn = (rounded * Math.SQRT2) / (2 * HALF_APART)
   return {
-    reading: part({ x: READING / 2, y: READING / 2, turn: readTurn }, 2, 1),
+    reading: part({ x: read.dx, y: read.dy, turn: read.turn }, 2, 1),
     rounding: part(
       {
         x: Math.hypot(rounded, TO_KNOBS * roundTurn),

@@ -1,5 +1,13 @@
 export { type Aid, registrationAid } from './aid/aid'
-export { type Drift, driftOf, type HeadLock, MOST_LOCK } from './aid/drift'
+export {
+  type Drift,
+  driftOf,
+  type HeadLock,
+  type KnownHead,
+  knownHeads,
+  lockingOn,
+  MOST_LOCK,
+} from './aid/drift'
 export { driftSaid, lockSaid } from './aid/driftSaid'
 export { asOperatorSees, type MarkReading, type Pose } from './aid/fit'
 export { type Head, missOver, movedBy, type Place, USUAL_HEAD } from './aid/knobs'
@@ -11,5 +19,4 @@ export * from './outlines'
 export * from './palletTemplate'
 export * from './placement'
 export * from './setup'
-export type { Origin, PlacedGroup } from './sizeGroups'
-export { chokeTooTight, missBeyondFrom, type TrapBudget, trapBudget } from './trap'
+export { chokeTooTight, missBeyondFrom, trapBudget } from './trap'

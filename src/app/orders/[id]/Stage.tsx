@@ -2,9 +2,11 @@
 
 import { Box } from '@chakra-ui/react'
 import type { ComponentType } from 'react'
+import type { KnownHead } from '@/core/registration'
 import { sayDay } from '@/ui/day'
 import { useOrder } from './orderContext'
 import { ArtStage } from './stage/ArtStage'
+import { Expected } from './stage/Expected'
 import type { FilmsByPrint } from './stage/films/useFilms'
 import { HeatStage } from './stage/HeatStage'
 import { InkStage } from './stage/InkStage'
@@ -30,9 +32,12 @@ const PLANNED: Readonly<Record<Exclude<StageName, 'order' | 'art'>, ComponentTyp
 export function Stage({
   stage,
   films,
+  heads,
 }: {
   readonly stage: StageName
   readonly films: FilmsByPrint | undefined
+  /** Heads whose locks are noted. */
+  readonly heads: readonly KnownHead[]
 }) {
   const { plan, asOf } = useOrder()
   if (stage === 'order') return <OrderStage />
@@ -48,6 +53,7 @@ export function Stage({
       )}
       <Box opacity={asOf ? '0.55' : undefined}>
         <Planned plan={plan} />
+        {stage === 'sequence' && <Expected plan={plan} heads={heads} />}
       </Box>
       <Practices stage={stage} />
     </>

@@ -2,12 +2,13 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { message } from '../../advice'
 import { registrationAid } from './aid'
-import { driftOf } from './drift'
+import { driftOf, knownHeads, lockingOn } from './drift'
 import { driftSaid, lockSaid } from './driftSaid'
 import type { Pose } from './fit'
 import { USUAL_HEAD } from './knobs'
 
 const MM = 1e-3
+const mm = (x: number) => x * MM
 /** Millimetres, the turn as millimetres at 150. */
 const lock = (dx: number, dy: number, arm: number): Pose => ({
   dx: dx * MM,
@@ -118,5 +119,36 @@ describe('a head whose lock is known', () => {
     expect(message(lockSaid(lock(-0.12, 0.05, 0)), 'metric')).toContain(
       '0.12 mm left and 0.05 mm away from you',
     )
+  })
+})
+
+describe('what locking leaves off', () => {
+  const lock = (head: number, dx: number, n: number) => ({
+    ...{ pressId: 'four', head, at: `2026-11-0${n}T08:00:00Z`, dx: mm(dx), dy: 0, turn: 0 },
+  })
+  const read = { dx: mm(0.05), dy: mm(0.05), turn: 2.8e-4 }
+  const steady = [1, 2, 3, 4, 5, 6].map((n) => lock(2, 0.2, n))
+  it('of a head is only known from its third lock on, and of several from where all are', () => {
+    const known = knownHeads([...steady, lock(3, 0.1, 1), lock(3, 0.1, 2)])
+    expect(known.map((k) => [k.head, k.drift.locks])).toEqual([
+      [2, 6],
+      [3, 2],
+    ])
+    expect(lockingOn(known, [2], read)).toBeDefined()
+    expect(lockingOn(known, [2, 3], read)).toBeUndefined()
+    expect(lockingOn(known, [], read)).toBeUndefined()
+  })
+  it('is less where the head is turned against its drift, and never nothing', () => {
+    const against = lockingOn(knownHeads(steady), [2], read)!
+    expect(against.dx).toBeLessThan(mm(0.12))
+    expect(against.dx).toBeGreaterThanOrEqual(mm(0.02) - 1e-12)
+    // A head that goes now left, now right is not turned against: all of it stays.
+    const wild = knownHeads([0.3, -0.3, 0.3, -0.3, 0.3, -0.3].map((dx, i) => lock(4, dx, i + 1)))
+    expect(lockingOn(wild, [4], read)!.dx).toBeGreaterThan(against.dx)
+  })
+  it('counts the worst of the heads', () => {
+    const wild = [0.3, -0.3, 0.3, -0.3].map((dx, i) => lock(4, dx, i + 1))
+    const known = knownHeads([...steady, ...wild])
+    expect(lockingOn(known, [2, 4], read)).toEqual(lockingOn(known, [4], read))
   })
 })

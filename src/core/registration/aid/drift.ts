@@ -137,3 +137,60 @@ export function driftOf(locks: readonly Pose[]): Drift {
     changedAt,
   }
 }
+
+/** What a lock scatters by is never told finer, metres. */
+const FLOOR: Length = 0.02e-3
+
+/** How far locking leaves a screen off where its head is known, one standard deviation: without what reading it twice adds. */
+function lockingOf({ locks, mean, spread, against }: Drift, read: Pose): Pose | undefined {
+  if (locks < SURE_FROM) return undefined
+  const [m, s, a, r] = [mean, spread, against, read].map(tripleOf) as [Triple, Triple, Triple, Triple]
+  // What is not turned against stays in it.
+  return poseFrom(
+    each((i) => Math.sqrt(Math.max(FLOOR ** 2, s[i] ** 2 - 2 * r[i] ** 2) + (a[i] === 0 ? m[i] ** 2 : 0))),
+  )
+}
+
+/** A head of a press, and how it moves when it is locked. */
+export interface KnownHead {
+  readonly pressId: string
+  readonly head: number
+  readonly drift: Drift
+}
+
+/** Locks before these have faded. */
+const COUNTED = 90
+
+/** The heads of which locks are noted. @param locks oldest first */
+export function knownHeads(locks: readonly HeadLock[]): readonly KnownHead[] {
+  const of = new Map<string, HeadLock[]>()
+  for (const lock of locks) {
+    const key = `${lock.pressId} ${lock.head}`
+    const own = of.get(key)
+    if (own) own.push(lock)
+    else of.set(key, [lock])
+  }
+  return [...of.values()].flatMap((own) => {
+    const [first] = own
+    return first ? [{ pressId: first.pressId, head: first.head, drift: driftOf(own.slice(-COUNTED)) }] : []
+  })
+}
+
+/**
+ * The worst of some heads of a press, as they are locked; undefined where one of them is not known yet.
+ *
+ * @param read one standard deviation of a pose that is read off the marks
+ */
+export function lockingOn(
+  known: readonly Pick<KnownHead, 'head' | 'drift'>[],
+  heads: readonly number[],
+  read: Pose,
+): Pose | undefined {
+  const found = heads.map((head) => {
+    const own = known.find((k) => k.head === head)
+    return own && lockingOf(own.drift, read)
+  })
+  const sure = found.flatMap((f) => f ?? [])
+  if (sure.length === 0 || sure.length < found.length) return undefined
+  return sure.reduce((a, b) => (Math.hypot(b.dx, b.dy) > Math.hypot(a.dx, a.dy) ? b : a))
+}

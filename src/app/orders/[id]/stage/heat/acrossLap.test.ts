@@ -1,10 +1,16 @@
 import { describe, expect, it } from 'vitest'
-import { heatOf, lapAt, lapTrace, type RunPlan } from '@/core/plan'
-import { INKS, planFor } from '@/core/plan/plan.fixtures'
+import { splitOrder } from '@/core/order'
+import { heatOf, lapAt, lapTrace, noDecisions, plan as planned, type RunPlan } from '@/core/plan'
+import { DEMO_SHOP, demoOrders } from '@/store/demo'
 import { cellShares, stripCells } from '@/ui/lap/stripCells'
 import { acrossLap } from './acrossLap'
 
-const three = { inks: [INKS.white, INKS.red, INKS.yellow, INKS.black], sizes: { M: 90 } }
+const planOf = (id: string) => {
+  const order = demoOrders('2026-11-23').find((o) => o.id === id)
+  const [run] = order ? splitOrder(order) : []
+  if (!order || !run) throw new Error(`no order ${id}`)
+  return planned(order, DEMO_SHOP, noDecisions(run.id))
+}
 const traced = (plan: RunPlan) => {
   const heat = heatOf(plan)
   const lap = heat && lapAt(heat, 1)
@@ -12,8 +18,8 @@ const traced = (plan: RunPlan) => {
   return lapTrace(heat.round, lap)
 }
 
-describe.each(['manual', 'automatic'] as const)('a lap along the strip, %s', (press) => {
-  const plan = planFor({ ...three, press })
+describe.each(['O-1001', 'O-1003'])('a lap along the strip, %s', (id) => {
+  const plan = planOf(id)
   const trace = traced(plan)
   const { cells } = stripCells(plan)
   const whole = trace.moments.at(-1)!.at
