@@ -168,3 +168,43 @@ test('register: the set-up of a head is ticked step by step, timed, and taken ba
     await expect(box(step)).not.toBeChecked()
   }
 })
+
+test('register: other marks and other units; a mark is dragged; which screen on which', async ({ page }) => {
+  await open(page, RUN)
+  const main = page.locator('main')
+  await page.getByLabel('Marks', { exact: true }).selectOption('two')
+  await expect(page.getByRole('group', { name: /^Mark / })).toHaveCount(2)
+  await page.getByLabel('Marks', { exact: true }).selectOption('six')
+  await expect(page.getByRole('group', { name: /^Mark / })).toHaveCount(6)
+  // One sixty-fourth of an inch is 0.4 mm (25.4 / 64).
+  await page.getByLabel('Read in').selectOption('sixtyFourths')
+  const type = typing(page)
+  for (const mark of ['Left', 'Right', 'Top', 'Bottom', 'Upper right', 'Lower left'])
+    await type(mark, '1', '0')
+  await expect(main).toContainText('the screen lies 0.4 mm to the right and 0 mm')
+  // What was read stays, in whatever it is shown.
+  await page.getByLabel('Read in').selectOption('fine')
+  await expect(page.getByRole('group', { name: 'Mark Top' }).getByLabel('Right +')).toHaveValue('0.4 mm')
+  // Dragged thirty times as far as it is.
+  await page.getByLabel('Marks', { exact: true }).selectOption('four')
+  const drawing = page.getByRole('img', { name: /^Marks, / })
+  const mark = await drawing.locator('circle[fill="transparent"]').first().boundingBox()
+  const [x, y] = [(mark?.x ?? 0) + (mark?.width ?? 0) / 2, (mark?.y ?? 0) + (mark?.height ?? 0) / 2]
+  await page.mouse.move(x, y)
+  await page.mouse.down()
+  await page.mouse.move(x - 20, y - 12, { steps: 4 })
+  await page.mouse.up()
+  const left = page.getByRole('group', { name: 'Mark Left' })
+  const read = async (name: string) => Number.parseFloat(await left.getByLabel(name).inputValue())
+  expect(await read('Right +')).toBeLessThan(0.1)
+  expect(await read('Away +')).toBeGreaterThan(0.2)
+  // The base first, all others on its print.
+  const turn = page
+    .getByRole('heading', { name: 'Which on which' })
+    .locator('xpath=ancestor::section[1]')
+    .locator('li')
+  await expect(turn.first()).toContainText('Base white on its film')
+  await expect(turn.nth(1)).toContainText('on the printed Base white')
+  await turn.nth(2).getByRole('button').press('Enter')
+  await expect(main).toContainText('lies from that of the printed Base white')
+})

@@ -217,6 +217,21 @@ export const KINDS = {
     example: '3.25 turns',
     least: 0,
   },
+  sixtyFourths: {
+    name: 'sixty-fourths of an inch',
+    units: [u('sixty fourths', INCH / 64, 1, ['sixty fourth'])],
+    shown: { metric: 0, inch: 0 },
+    example: '1.5 sixty fourths',
+    least: -0.05,
+  },
+  // Lines of marks are drawn 0.5 mm wide (assumed).
+  halfLines: {
+    name: 'half line widths',
+    units: [u('half lines', 0.25e-3, 1, ['half line'])],
+    shown: { metric: 0, inch: 0 },
+    example: '1.5 half lines',
+    least: -0.05,
+  },
   airPressure: {
     name: 'air pressure',
     // 1 psi is 6894.757 Pa (NIST SP 811, appendix B.8).

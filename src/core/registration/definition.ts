@@ -123,6 +123,34 @@ export const REGISTRATION = defineRoom({
       says: 'Locking counts as it was learnt of this head; all other parts as assumed.',
       source: "the shop's record",
     },
+    REGISTER_BASE: {
+      says: '{name} first, on its film: flash it, print it, and register the others on the print.',
+      source: 'common practice',
+    },
+    REGISTER_FIRST: {
+      says: '{name} first, on its film: more colours meet it than any other.',
+      source: 'geometry',
+    },
+    REGISTER_TOUCH: {
+      says: '{name} and {other} touch, so nothing is forgiven between them: registered on its print the error counts once, by way of a third screen twice.',
+      source: 'geometry',
+    },
+    REGISTER_OVERLAP: {
+      says: '{name} laps over {other}: registered on its print the error counts once, by way of a third screen twice.',
+      source: 'geometry',
+    },
+    REGISTER_BLEND: {
+      says: '{name} runs into {other}: registered on its print, what is off shows least.',
+      source: 'geometry',
+    },
+    REGISTER_LOOK: {
+      says: '{name} on the printed {other}, and then look where it meets {partner}: between those two the error counts twice.',
+      source: 'geometry',
+    },
+    REGISTER_FREE: {
+      says: '{name} meets nothing that is registered before it: on the print that most others are registered on.',
+      source: 'geometry',
+    },
     AID_LIES: {
       says: 'At the centre of the art the screen lies {dx} to the {side} and {dy} {fore}, turned by {turn} {way}; at the marks that is known to {spread}.',
       source: 'geometry',

@@ -1,7 +1,7 @@
 import jStat from 'jstat'
 import { q, type Reason } from '../advice'
 import { type Length, mm, type Share } from '../quantity'
-import { axes, type KnownPress, missBeyond, missWithin, registrationBudget, type Spread2 } from './budget'
+import { axes, type KnownPress, missBeyond, registrationBudget, type Spread2 } from './budget'
 import { REGISTRATION } from './definition'
 
 /** A rim of this width is not seen (assumed). */

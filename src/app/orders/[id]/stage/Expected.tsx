@@ -24,7 +24,7 @@ export function Expected({ plan, heads }: PlanProps & { readonly heads: readonly
   return (
     <Section title="Registration to expect">
       <Flex columnGap="8" rowGap="2" wrap="wrap" align="end">
-        <Headline label="95 of 100 within, on the printed base">
+        <Headline label="nearly all within, on the printed base">
           <AskNumber label="Registration on the printed base" reasons={budget.reasons}>
             <Measure kind="fine" value={budget.direct} />
           </AskNumber>

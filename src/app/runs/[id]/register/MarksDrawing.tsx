@@ -1,4 +1,5 @@
 import { chakra } from '@chakra-ui/react'
+import { type PointerEvent, useRef, useState } from 'react'
 import type { MarkReading, Pose } from '@/core/registration'
 
 const Svg = chakra('svg')
@@ -16,10 +17,17 @@ interface Props {
   /** How the screen lies, and how it will lie; none while nothing is known. */
   readonly now: Pose | undefined
   readonly then: Pose | undefined
+  /** A mark was dragged to where the screen has it: metres to the right, and away from the operator. */
+  readonly onDrag: (mark: number, dx: number, dy: number) => void
 }
 
+/** Nobody drags finer, metres. */
+const FINEST = 1e-5
+
 /** The marks on the pallet as the operator sees them: where they should be, where the screen has them, where it will have them. */
-export function MarksDrawing({ marks, now, then }: Props) {
+export function MarksDrawing({ marks, now, then, onDrag }: Props) {
+  const drawing = useRef<SVGSVGElement>(null)
+  const [dragged, setDragged] = useState<number>()
   const far = Math.max(...marks.map((m) => Math.max(Math.abs(m.x), Math.abs(m.y))), 0.01)
   const scale = (SIZE / 2 - RIM) / far
   const at = (m: MarkReading, pose?: Pose) => {
@@ -37,13 +45,24 @@ export function MarksDrawing({ marks, now, then }: Props) {
         stroke="currentColor"
         strokeWidth={width}
         fill="none"
+        pointerEvents="none"
         {...(dash && { strokeDasharray: dash })}
       />
     )
   }
+  const drag = (e: PointerEvent, mark: number) => {
+    const matrix = drawing.current?.getScreenCTM()?.inverse()
+    const m = marks[mark]
+    if (dragged !== mark || !matrix || !m) return
+    const [x, y] = at(m)
+    const to = new DOMPoint(e.clientX, e.clientY).matrixTransform(matrix)
+    const metres = (px: number) => Math.round(px / LARGER / 1000 / FINEST) * FINEST
+    onDrag(mark, metres(to.x - x), metres(y - to.y))
+  }
   const words = now ? 'as the screen lies, thick; as it will lie, dashed' : 'where they should be'
   return (
     <Svg
+      ref={drawing}
       viewBox={`0 0 ${SIZE} ${SIZE + WORDS}`}
       width="100%"
       maxWidth="22rem"
@@ -52,10 +71,32 @@ export function MarksDrawing({ marks, now, then }: Props) {
       color="ink"
       bg="raised"
     >
-      {marks.map((m) => {
+      {marks.map((m, i) => {
         const [x, y] = at(m)
+        const read = { dx: m.dx ?? 0, dy: m.dy ?? 0, turn: 0 }
+        const [rx, ry] = at(m, read)
         return (
-          <circle key={m.name} cx={x} cy={y} r={ARM + 4} stroke="currentColor" strokeWidth={1} fill="none" />
+          <g key={m.name}>
+            <circle cx={x} cy={y} r={ARM + 4} stroke="currentColor" strokeWidth={1} fill="none" />
+            {/* The keys have the fields. */}
+            <circle
+              cx={rx}
+              cy={ry}
+              r={RIM / 2}
+              fill="transparent"
+              style={{ cursor: dragged === i ? 'grabbing' : 'grab', touchAction: 'none' }}
+              onPointerDown={(e) => {
+                e.currentTarget.setPointerCapture(e.pointerId)
+                setDragged(i)
+              }}
+              onPointerMove={(e) => drag(e, i)}
+              onPointerUp={() => setDragged(undefined)}
+              onPointerCancel={() => setDragged(undefined)}
+            />
+            {(m.dx !== undefined || m.dy !== undefined) && (
+              <circle cx={rx} cy={ry} r={4} fill="currentColor" pointerEvents="none" />
+            )}
+          </g>
         )
       })}
       {now && marks.map((m) => cross(m, now, `now ${m.name}`, 3))}

@@ -13,7 +13,7 @@ import { Section } from '@/ui/Section'
 import { Told } from '@/ui/Told'
 import { MarkFields } from './MarkFields'
 import { MarksDrawing } from './MarksDrawing'
-import { MARKS, type MarkName, marksOf, READ_BY, type ReadBy } from './marks'
+import { MARK_SETS, type MarkSet, marksOf, READ_BY, READ_IN, type ReadBy, type ReadIn } from './marks'
 import { NoteLock } from './NoteLock'
 import { headOf, READERS, type Reader, takeUp, useRound } from './round'
 import { Turns } from './Turns'
@@ -23,17 +23,23 @@ const COLLAR = [
   { id: 'towards', name: 'Collar towards you' },
 ] as const
 const BY = (Object.keys(READ_BY) as ReadBy[]).map((id) => ({ id, name: READ_BY[id].name }))
+const SETS = (Object.keys(MARK_SETS) as MarkSet[]).map((id) => ({ id, name: MARK_SETS[id].name }))
+const IN = (Object.keys(READ_IN) as ReadIn[]).map((id) => ({ id, name: READ_IN[id] }))
 const WHO = (Object.keys(READERS) as Reader[]).map((id) => ({ id, name: READERS[id] }))
 
 /** How the marks are read, and which way round the garment lies: the same for one screen after another. */
 export interface Stand {
   readonly by: ReadBy
+  readonly set: MarkSet
+  readonly unit: ReadIn
   readonly collar: string
 }
 
 interface Props {
   readonly id: string
   readonly name: string
+  /** What it is registered on, in words. */
+  readonly target: string
   readonly art: { readonly width: number; readonly height: number }
   /** What the job forgives, metres. */
   readonly allows: number | undefined
@@ -45,12 +51,12 @@ interface Props {
 }
 
 /** What the marks of one screen show, what to turn, and how it moves when it is locked. */
-export function OneScreen({ id, name, art, allows, pressId, head, drift, stand, onStand }: Props) {
+export function OneScreen({ id, name, target, art, allows, pressId, head, drift, stand, onStand }: Props) {
   const { round, keep, type, agree } = useRound(id)
-  const { by, collar } = stand
+  const { by, set, unit, collar } = stand
   const { typed, number, locked, reader } = round
   const simulated = headOf(id, reader)
-  const marks = asOperatorSees(marksOf(typed, art, by), collar === 'towards')
+  const marks = asOperatorSees(marksOf(typed, art, by, set), collar === 'towards')
   // A lock that is in the reading already is not to be turned against.
   const aid = registrationAid(marks, USUAL_HEAD, locked ? undefined : drift.against, allows)
   const known = 'missing' in aid ? undefined : aid
@@ -58,10 +64,11 @@ export function OneScreen({ id, name, art, allows, pressId, head, drift, stand, 
   const read = () => {
     if (number === 1 && !locked && simulated) takeUp(simulated)
     const shown = simulated?.read(marks, READ_BY[by].spread) ?? []
-    const names = Object.keys(MARKS) as MarkName[]
     keep({
       ...round,
-      typed: Object.fromEntries(names.map((n, i) => [n, { dx: shown[i]?.dx, dy: shown[i]?.dy }])),
+      typed: Object.fromEntries(
+        MARK_SETS[set].marks.map((n, i) => [n, { dx: shown[i]?.dx, dy: shown[i]?.dy }]),
+      ),
     })
   }
   const turn = (made: Aid) => {
@@ -93,28 +100,16 @@ export function OneScreen({ id, name, art, allows, pressId, head, drift, stand, 
           templateColumns={{ base: 'minmax(0, 1fr)', md: '11rem minmax(0, 1fr)', lg: '22rem minmax(0, 1fr)' }}
           gap="5"
         >
-          <MarksDrawing marks={marks} now={known?.pose} then={isTurned ? known.correction.left : undefined} />
+          <MarksDrawing
+            marks={marks}
+            now={known?.pose}
+            then={isTurned ? known.correction.left : undefined}
+            onDrag={(at, dx, dy) => {
+              const mark = MARK_SETS[set].marks[at]
+              if (mark) keep({ ...round, typed: { ...typed, [mark]: { dx, dy } } })
+            }}
+          />
           <Box>
-            <Grid templateColumns="repeat(auto-fit, minmax(9rem, 1fr))" gap="3" mb="3">
-              <Pick
-                label="Read"
-                value={by}
-                options={BY}
-                onPick={(x) => onStand({ ...stand, by: x as ReadBy })}
-              />
-              <Pick
-                label="The pallet"
-                value={collar}
-                options={COLLAR}
-                onPick={(x) => onStand({ ...stand, collar: x })}
-              />
-              <Pick
-                label="Read by"
-                value={reader}
-                options={WHO}
-                onPick={(x) => keep({ typed: {}, number: 1, reader: x as Reader })}
-              />
-            </Grid>
             {simulated && (
               <Box mb="2">
                 <PushButton type="button" onClick={read}>
@@ -129,10 +124,50 @@ export function OneScreen({ id, name, art, allows, pressId, head, drift, stand, 
               </Box>
             )}
             <Box color="soft" fontSize="small" mb="1">
-              How far the screen’s mark lies from its target, as you see it: to the right and away from you +,
-              to the left and towards you −. Leave empty what you cannot read.
+              How far the screen’s mark lies from {target}, as you see it: to the right and away from you +,
+              to the left and towards you −. Leave empty what you cannot read, or drag the marks in the
+              drawing.
             </Box>
-            <MarkFields typed={typed} round={`${reader} ${state}`} onType={type} onAgree={agree} />
+            <MarkFields
+              marks={MARK_SETS[set].marks}
+              unit={unit}
+              typed={typed}
+              round={`${reader} ${state}`}
+              onType={type}
+              onAgree={agree}
+            />
+            <Grid templateColumns="repeat(auto-fit, minmax(9rem, 1fr))" gap="3" mt="4">
+              <Pick
+                label="Read"
+                value={by}
+                options={BY}
+                onPick={(x) => onStand({ ...stand, by: x as ReadBy })}
+              />
+              <Pick
+                label="Read in"
+                value={unit}
+                options={IN}
+                onPick={(x) => onStand({ ...stand, unit: x as ReadIn })}
+              />
+              <Pick
+                label="Marks"
+                value={set}
+                options={SETS}
+                onPick={(x) => onStand({ ...stand, set: x as MarkSet })}
+              />
+              <Pick
+                label="The pallet"
+                value={collar}
+                options={COLLAR}
+                onPick={(x) => onStand({ ...stand, collar: x })}
+              />
+              <Pick
+                label="Read by"
+                value={reader}
+                options={WHO}
+                onPick={(x) => keep({ typed: {}, number: 1, reader: x as Reader })}
+              />
+            </Grid>
           </Box>
         </Grid>
       </Section>

@@ -3,12 +3,13 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
 import { numberOf } from '@/core/advice'
-import { driftOf, type HeadLock, type ScreenStep } from '@/core/registration'
+import { driftOf, type HeadLock, registerOrder, type ScreenStep } from '@/core/registration'
 import type { SheetFacts } from '@/formats/sheet'
 import { Cautions } from '@/ui/Cautions'
 import { Link, PageTitle } from '@/ui/elements'
 import { Pick } from '@/ui/given'
 import { AskFrame } from '../../../AskFrame'
+import { InTurn } from './InTurn'
 import { OneScreen, type Stand } from './OneScreen'
 import { SetupList } from './SetupList'
 
@@ -24,7 +25,13 @@ interface Props {
 export function RegisterDesk({ facts: { order, plan, shopName }, locks, done }: Props) {
   const screens = plan.hits.filter((h) => !h.sameScreenAs)
   const [hitId, setHit] = useState(screens[0]?.hit.id ?? '')
-  const [stand, setStand] = useState<Stand>({ by: 'paper', collar: 'away' })
+  const [stand, setStand] = useState<Stand>({ by: 'paper', set: 'four', unit: 'fine', collar: 'away' })
+  const inTurn = registerOrder(
+    screens.map(({ hit }) => ({ id: hit.id, name: hit.name, isBase: hit.role === 'base' })),
+    plan.run.placement.relations,
+  )
+  const nameOf = (id: string) => screens.find((s) => s.hit.id === id)?.hit.name ?? ''
+  const on = inTurn.find((r) => r.id === hitId)?.on
   const hit = screens.find((h) => h.hit.id === hitId) ?? screens[0]
   return (
     <AskFrame shopName={shopName}>
@@ -54,6 +61,7 @@ export function RegisterDesk({ facts: { order, plan, shopName }, locks, done }: 
             key={hit.hit.id}
             id={`${plan.run.id} ${hit.hit.id}`}
             name={hit.hit.name}
+            target={on === undefined ? 'that of its film' : `that of the printed ${nameOf(on)}`}
             art={plan.run.placement}
             allows={plan.run.placement.choke}
             pressId={plan.press.id}
@@ -62,6 +70,7 @@ export function RegisterDesk({ facts: { order, plan, shopName }, locks, done }: 
             onStand={setStand}
             drift={driftOf(locks.filter((l) => l.head === hit.head))}
           />
+          <InTurn inTurn={inTurn} nameOf={nameOf} chosen={hit.hit.id} onChoose={setHit} />
           <SetupList
             runId={plan.run.id}
             hitId={hit.hit.id}

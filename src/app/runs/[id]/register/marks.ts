@@ -4,8 +4,35 @@ import type { MarkReading } from '@/core/registration'
 /** Marks stand so far from the art, metres (common practice). */
 const GAP = mm(10)
 
-export const MARKS = { left: 'Left', right: 'Right', top: 'Top', bottom: 'Bottom' } as const
+export const MARKS = {
+  left: 'Left',
+  right: 'Right',
+  top: 'Top',
+  bottom: 'Bottom',
+  upperRight: 'Upper right',
+  lowerLeft: 'Lower left',
+} as const
 export type MarkName = keyof typeof MARKS
+
+/** Which marks a job has. */
+export const MARK_SETS = {
+  four: { name: 'four, in the middle of the sides', marks: ['left', 'right', 'top', 'bottom'] },
+  two: { name: 'two, left and right', marks: ['left', 'right'] },
+  three: { name: 'three, left, right and top', marks: ['left', 'right', 'top'] },
+  six: {
+    name: 'six, with two corners',
+    marks: ['left', 'right', 'top', 'bottom', 'upperRight', 'lowerLeft'],
+  },
+} as const satisfies Record<string, { readonly name: string; readonly marks: readonly MarkName[] }>
+export type MarkSet = keyof typeof MARK_SETS
+
+/** In what they are read. */
+export const READ_IN = {
+  fine: 'millimetres or inches',
+  sixtyFourths: '1/64 in',
+  halfLines: 'half a line width (line of 0.5 mm)',
+} as const
+export type ReadIn = keyof typeof READ_IN
 
 /** What was typed at each mark: metres to the right, and away from the operator. */
 export type Typed = Readonly<
@@ -31,6 +58,10 @@ const placeOf = (name: MarkName, width: Length, height: Length): readonly [numbe
       return [0, height / 2 + GAP]
     case 'bottom':
       return [0, -height / 2 - GAP]
+    case 'upperRight':
+      return [width / 2 + GAP, height / 2 + GAP]
+    case 'lowerLeft':
+      return [-width / 2 - GAP, -height / 2 - GAP]
     default:
       return name satisfies never
   }
@@ -41,8 +72,9 @@ export const marksOf = (
   typed: Typed,
   { width, height }: { readonly width: Length; readonly height: Length },
   by: ReadBy,
+  set: MarkSet,
 ): readonly MarkReading[] =>
-  (Object.keys(MARKS) as MarkName[]).map((name) => {
+  MARK_SETS[set].marks.map((name) => {
     const [x, y] = placeOf(name, width, height)
     return { name: MARKS[name].toLowerCase(), x, y, ...typed[name], spread: READ_BY[by].spread }
   })
