@@ -1,3 +1,4 @@
+import { randomBytes } from 'node:crypto'
 import type { Page } from '@playwright/test'
 import { expect, open, test } from './house'
 
@@ -240,3 +241,33 @@ for (const stations of ['4', '18'])
     await places.selectOption('10')
     await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('Saved')
   })
+
+test('what registration to expect counts with how the heads lock, once all of them are known', async ({
+  page,
+}) => {
+  await open(page, '/orders/O-1001/sequence')
+  const expected = page
+    .locator('main')
+    .getByRole('heading', { name: 'Registration to expect' })
+    .locator('xpath=ancestor::section[1]')
+  await expect(expected).toContainText('Assumed')
+  const within = async () =>
+    Number.parseFloat(
+      (await page.locator('[data-why="Registration on the printed base"]').textContent()) ?? '',
+    )
+  const before = await within()
+  expect(before).toBeGreaterThan(0.3)
+  const heads = [1, 2, 3, 4]
+  const act = (name: string, given: unknown) =>
+    page.request.post(`/api/act/${name}`, { data: { once: randomBytes(8).toString('hex'), given } })
+  for (const head of heads)
+    for (let i = 0; i < 8; i++) {
+      const at = `2026-11-0${i + 1}T08:00:00.000Z`
+      const noted = await act('noteLock', { pressId: 'four', head, at, dx: 1e-4, dy: -5e-5, turn: 1e-5 })
+      expect(noted.status()).toBe(200)
+    }
+  await open(page, '/orders/O-1001/sequence')
+  await expect(expected).not.toContainText('Assumed; note at Register')
+  expect(await within()).toBeLessThan(before)
+  for (const head of heads) for (let i = 0; i < 8; i++) await act('forgetLock', { pressId: 'four', head })
+})

@@ -36,6 +36,7 @@ export const PLACEMENT_EXAMPLES: Readonly<Record<string, Inputs>> = {
   AID_SIGN: { name: 'left', way: 'towards or away' },
   AID_MARK: { name: 'top' },
   BUDGET_MISS: { cloth: fine(0.15) },
+  GAP_GROWS: { gap: fine(3.2), along: fine(0.02), across: fine(0.04), off: length(1), adds: fine(0.03) },
   REGISTER_TOUCH: { other: 'Buoy red' },
   REGISTER_OVERLAP: { other: 'Buoy red' },
   REGISTER_LOOK: { other: 'Base white', partner: 'Buoy red' },

@@ -123,6 +123,10 @@ export const REGISTRATION = defineRoom({
       says: 'Locking counts as it was learnt of this head; all other parts as assumed.',
       source: "the shop's record",
     },
+    GAP_GROWS: {
+      says: 'Pressed through {gap} the mesh carries the edges of the art {along} outward along the stroke and {across} across it. The same on all screens it does not count; a head that hangs {off} higher misses by {adds} there, and no knob mends that. Geometry; how much of it the blade lets slide is an estimate.',
+      source: 'geometry',
+    },
     REGISTER_BASE: {
       says: '{name} first, on its film: flash it, print it, and register the others on the print.',
       source: 'common practice',

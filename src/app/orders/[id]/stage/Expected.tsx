@@ -1,7 +1,16 @@
 'use client'
 
 import { Box, Flex } from '@chakra-ui/react'
-import { type KnownHead, lockingOn, readingSpread, registrationBudget, trapBudget } from '@/core/registration'
+import { numberOf } from '@/core/advice'
+import {
+  type KnownHead,
+  lockingOn,
+  readingSpread,
+  registrationBudget,
+  stretchSaid,
+  trapBudget,
+} from '@/core/registration'
+import { FRAME_WALL } from '@/core/screen'
 import { AskNumber } from '@/ui/AskNumber'
 import { Measure } from '@/ui/Measure'
 import { Headline } from '@/ui/parts'
@@ -21,15 +30,25 @@ export function Expected({ plan, heads }: PlanProps & { readonly heads: readonly
   const budget = registrationBudget(width, height, known)
   const based = plan.hits.some((h) => h.hit.role === 'base')
   const trap = based && choke !== undefined ? trapBudget(width, height, choke, known) : undefined
+  const frame = screens.find((h) => h.frame)?.frame
+  const stretch =
+    frame &&
+    stretchSaid({
+      length: frame.height - 2 * FRAME_WALL,
+      width: frame.width - 2 * FRAME_WALL,
+      blade: numberOf(plan.squeegeeLength),
+      gap: numberOf(plan.offContact),
+      print: { width, height },
+    })
   return (
     <Section title="Registration to expect">
       <Flex columnGap="8" rowGap="2" wrap="wrap" align="end">
-        <Headline label="nearly all within, on the printed base">
+        <Headline label="nearly all within, registered on the print">
           <AskNumber label="Registration on the printed base" reasons={budget.reasons}>
             <Measure kind="fine" value={budget.direct} />
           </AskNumber>
         </Headline>
-        <Headline label="film on film">
+        <Headline label="registered on the film">
           <AskNumber label="Registration film on film" reasons={budget.reasons}>
             <Measure kind="fine" value={budget.miss} />
           </AskNumber>
@@ -45,6 +64,13 @@ export function Expected({ plan, heads }: PlanProps & { readonly heads: readonly
           <Headline label="set-ups that hold at once">
             <AskNumber label="Set-ups that hold" reasons={trap.reasons}>
               <Measure kind="share" value={trap.holds} />
+            </AskNumber>
+          </Headline>
+        )}
+        {stretch && (
+          <Headline label="a head hung a millimetre higher misses by">
+            <AskNumber label="A head that hangs higher" reasons={stretch.reasons}>
+              <Measure kind="fine" value={stretch.adds} />
             </AskNumber>
           </Headline>
         )}
