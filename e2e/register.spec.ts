@@ -130,7 +130,7 @@ test('register: what is noted of a head is turned against; a slack screen is tol
   // Right before it is locked is not right after.
   for (const mark of ['Left', 'Right', 'Top', 'Bottom'])
     await page.getByRole('button', { name: `${mark} agrees` }).press('Enter')
-  await expect(page.locator('[data-why="Turns of the left knob"]')).toContainText('⅛ clockwise')
+  await expect(page.locator('[data-why="Turns of the left knob"]')).toContainText('⅛ turn clockwise')
   await page.getByRole('button', { name: 'Locked as it lies: read again' }).press('Enter')
   for (const mark of ['Left', 'Right', 'Top', 'Bottom'])
     await page.getByRole('button', { name: `${mark} agrees` }).press('Enter')

@@ -158,8 +158,8 @@ export interface KnownHead {
   readonly drift: Drift
 }
 
-/** Locks before these have faded. */
-const COUNTED = 90
+/** Of locks before these less than a twentieth is left. */
+const COUNTED = 60
 
 /** The heads of which locks are noted. @param locks oldest first */
 export function knownHeads(locks: readonly HeadLock[]): readonly KnownHead[] {

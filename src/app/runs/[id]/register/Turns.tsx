@@ -28,11 +28,16 @@ export function Turns({ aid }: { readonly aid: Aid }) {
           </AskNumber>
           {t.moves.length > 1 && (
             <Box fontSize="small" fontWeight="400">
-              {t.moves.map(sayTurns).join(', then ')}: the play stays taken up
+              {t.moves.map(sayTurns).join(', then ')}
             </Box>
           )}
         </Headline>
       ))}
+      {aid.correction.turns.some((t) => t.moves.length > 1) && (
+        <Box fontSize="small" maxWidth="14rem" order="1">
+          Past the mark and up to it again: the play stays taken up.
+        </Box>
+      )}
       <Headline label="Will be left">
         <AskNumber label="Will be left" reasons={left}>
           <Measure kind="fine" value={aid.left} />

@@ -134,13 +134,13 @@ const Tag = ({ x, y, words }: { readonly x: number; readonly y: number; readonly
     <rect
       x={x}
       y={y - 44}
-      width={17 * words.length + 18}
+      width={20 * words.length + 18}
       height="44"
       fill="var(--chakra-colors-raised)"
       stroke="var(--chakra-colors-ring)"
       strokeWidth="2"
     />
-    <text x={x + 9} y={y - 11} fontSize="33" fontWeight="700" fill="currentColor">
+    <text x={x + 9} y={y - 11} fill="currentColor" style={{ fontSize: 33, fontWeight: 700 }}>
       {words}
     </text>
   </g>
