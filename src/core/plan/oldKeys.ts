@@ -1,5 +1,5 @@
-import type { Overrides } from '../advice'
-import { shopAir } from '../heat'
+import type { NumberAdvice, Overrides } from '../advice'
+import { panelTemperature, shopAir } from '../heat'
 import type { RunPlan } from './runPlan'
 
 /**
@@ -27,8 +27,26 @@ export const keysToday = (overrides: Overrides, plan: RunPlan | undefined): Over
 const ofToday = (overrides: Overrides, plan: RunPlan) =>
   Object.fromEntries(Object.entries(overrides).filter(([key]) => keyToday(key, plan) === key))
 
-/** A plan that was kept by an older program, with what plans have today: then no one said how warm the shop was. */
-export const planToday = (kept: RunPlan): RunPlan => ({
-  ...kept,
-  ambient: kept.ambient ?? shopAir(undefined, {}),
-})
+type Placed = RunPlan['placement'] & { readonly side?: NumberAdvice }
+
+/**
+ * A plan that was kept by an older program, with what plans have today: then no one said how warm the shop or its panels were,
+ * all sizes lay equally far from the centre line, and only colours were low-cure.
+ */
+export function planToday(kept: RunPlan): RunPlan {
+  const ambient = kept.ambient ?? shopAir(undefined, {})
+  // What is no whole plan is not made one.
+  if (!kept.placement || !kept.flashes || !kept.hits) return { ...kept, ambient }
+  const { side, ...placement } = kept.placement as Placed
+  const units = kept.flashes.flatMap((f) => f.unit ?? [])
+  const lowCure = new Set(kept.run.placement.inks.filter((i) => i.lowCure).map((i) => i.id))
+  return {
+    ...kept,
+    ambient,
+    panelTemperature: kept.panelTemperature ?? panelTemperature(units, {}),
+    hits: kept.hits.map((h) => ({ ...h, lowCure: h.lowCure ?? lowCure.has(h.hit.id) })),
+    placement: side
+      ? { ...placement, groups: placement.groups.map((g) => ({ ...g, side: g.side ?? side })) }
+      : kept.placement,
+  }
+}

@@ -26,6 +26,19 @@ describe('what changed since a revision', () => {
     expect(warmer.map((c) => c.label)).toContain('Air of the shop')
     expect(planToday(planFor())).toEqual(planFor())
   })
+  it('a plan from before panels and sides by size reads as what it was: nothing has changed', () => {
+    for (const asked of [{}, { where: 'leftChest', width: 0.09, height: 0.09 } as const]) {
+      const now = planFor(asked)
+      const { panelTemperature: _, ...older } = now
+      const side = now.placement.groups[0]?.side
+      const groups = now.placement.groups.map(({ side: _own, ...g }) => g)
+      const hits = now.hits.map(({ lowCure: _own, ...h }) => h)
+      const kept = { ...older, hits, placement: { ...now.placement, groups, ...(side && { side }) } }
+      const read = planToday(JSON.parse(JSON.stringify(kept)) as RunPlan)
+      expect(planChanges(read, now)).toEqual([])
+      expect(read.placement.groups.map((g) => g.side?.advised)).toEqual([side?.advised])
+    }
+  })
   it('names the setting, both values and why it is so now', () => {
     const quartz = SHOP.flashes.map((f) => (f.pressId === 'manual' ? { ...f, kind: 'quartz' as const } : f))
     const list = told(before, planFor({ shop: { flashes: quartz } }))

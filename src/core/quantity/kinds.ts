@@ -1,9 +1,8 @@
 /**
- * Every quantity the trade uses, with its units. Inside the core a quantity is a plain number in its SI base
- * (metre, kelvin, kilogram, second, radian, 1/m, share of one); units exist only where people read and type.
- *
- * Factors: NIST SP 811, appendix B (inch, pound, ounce per square yard, degree Fahrenheit are exact there or
- * follow exactly from 1 in = 0.0254 m and 1 lb = 0.45359237 kg).
+ * Every quantity the trade uses, with its units. Inside the core a quantity is a plain number in its SI base (metre, kelvin,
+ * kilogram, second, radian, 1/m, share of one); units exist only where people read and type. Factors: NIST SP 811, appendix B
+ * (inch, pound, ounce per square yard, degree Fahrenheit are exact there or follow exactly from 1 in = 0.0254 m and
+ * 1 lb = 0.45359237 kg).
  */
 /** Metres; exactly so by definition (1959). */
 export const INCH = 0.0254
@@ -224,10 +223,9 @@ export const KINDS = {
     example: '1.5 sixty fourths',
     least: -0.05,
   },
-  // Lines of marks are drawn 0.5 mm wide (assumed).
   halfLines: {
     name: 'half line widths',
-    units: [u('half lines', 0.25e-3, 1, ['half line'])],
+    units: [u('half lines', 0.25e-3, 1, ['half line'])], // of marks drawn 0.5 mm wide (assumed)
     shown: { metric: 0, inch: 0 },
     example: '1.5 half lines',
     least: -0.05,

@@ -1,6 +1,6 @@
 import { last } from './flash'
 import { inRoom, lossOf } from './garment'
-import type { Round } from './lap'
+import type { Round } from './round'
 import type { Stack } from './stack'
 import { flashing, seen, type UnitOver } from './unit'
 

@@ -1,7 +1,6 @@
 import type { FlashKind } from '../../equipment'
 import { last, limit, needed } from './flash'
 import { type Ambient, inRoom, lossOf, onBoard, print, USUAL_AMBIENT } from './garment'
-import type { Happening, Round } from './lap'
 import {
   AS_TABLED,
   BOARDS,
@@ -13,6 +12,7 @@ import {
   type InkKind,
   type Shade,
 } from './materials'
+import type { Happening, Round } from './round'
 import { flashing, type Spot, seen, type UnitOver } from './unit'
 
 export const C = 273.15

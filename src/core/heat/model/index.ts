@@ -1,14 +1,6 @@
 export { emptyFlashes } from './empty'
 export { type Takes, USUAL_AMBIENT } from './garment'
-export {
-  boardsAlong,
-  type Happening,
-  type Lap,
-  type Moment,
-  type Round,
-  runLaps,
-  trace,
-} from './lap'
+export { boardsAlong, runLaps, trace } from './lap'
 export {
   AS_TABLED,
   BOARDS,
@@ -26,6 +18,7 @@ export {
   type WetInk,
 } from './materials'
 export { cureUnder, type Dwells, dwellInGoes, dwellOn, filmAfter, type Waiting } from './onWarm'
+export type { Happening, Lap, Moment, Round } from './round'
 export {
   type BeltWindow,
   beltWindow,
