@@ -111,6 +111,14 @@ export const PLAN = defineRoom({
       says: 'Fastest cycle for {crew} on {pallets} pallets: {pattern}; {rate} in a burst. Turn after each line, then repeat.',
       source: 'geometry',
     },
+    CYCLE_SWINGS: {
+      says: 'A pallet stands about {stop} under {unit}, and the film wants {dwell}: swing it away, or let its timer end it, after that.',
+      source: 'a model',
+    },
+    CYCLE_STAYS: {
+      says: '{unit} stays over the pallet for all of the stop, about {stop}, where the film wants {dwell}: Heat tells whether its middle stands that.',
+      source: 'a model',
+    },
     BATCH: {
       says: 'Batches of {places}, as many as dry at once: one colour across all of them, then the next. Flood and leave the ink over the image while a batch is carried away, so that it does not dry in. {rate} in a burst.',
       source: 'common practice',

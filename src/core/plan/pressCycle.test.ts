@@ -25,6 +25,21 @@ describe('the press cycle', () => {
       }
     }
   })
+  it('tells how long a pallet stands under the flash, longer than the film wants, and what a unit that stays does', () => {
+    const { card } = cardFor(dark)
+    expect(card.stands?.rule).toBe('CYCLE_SWINGS')
+    const of = (name: string) => {
+      const input = card.stands?.inputs[name]
+      return typeof input === 'object' && 'value' in input ? input.value : Number.NaN
+    }
+    expect(of('stop')).toBeGreaterThan(of('dwell'))
+    const { flashes } = jobFor(dark).shop
+    const fixed = flashes.map((f) => ({ ...f, mount: 'fixed' as const }))
+    expect(cardFor({ ...dark, shop: { flashes: fixed } }).card.stands?.rule).toBe('CYCLE_STAYS')
+    expect(
+      cardFor({ cloth: CLOTHS.white, inks: [INKS.red], overrides: { press: 'manual' } }).card.stands,
+    ).toBeUndefined()
+  })
   it('a loader has a pallet of his own, never the one at the front', () => {
     const { card } = cardFor({ ...dark, overrides: { ...dark.overrides, crew: 'loader' } })
     expect(card.loader).toBe(true)

@@ -1,6 +1,7 @@
-import { q, type Reason } from '../advice'
-import { bestRhythm, DRYING_PLACES, stopsOf, workOf } from '../rate'
+import { numberOf, q, type Reason } from '../advice'
+import { bestRhythm, DRYING_PLACES, type RunTime, stopsOf, workOf } from '../rate'
 import { PLAN } from './definition'
+import { stopOf } from './heatRound'
 import type { RunPlan } from './runPlan'
 
 /** What is done while the carousel stands once. Pallets are counted from 1. */
@@ -19,6 +20,8 @@ export interface CycleStep {
 
 export interface PressCycle {
   readonly why: Reason
+  /** How long a pallet stands under the flash; none where nothing is flashed under a unit. */
+  readonly stands?: Reason | undefined
   /** One period; none on a bench. */
   readonly steps: readonly CycleStep[]
   readonly loader: boolean
@@ -73,7 +76,19 @@ export function pressCycle(plan: RunPlan): PressCycle | undefined {
     pattern: groups.length < 2 ? 'all colours at each stop' : PATTERN_WORDS[rhythm.pattern],
     rate,
   }
-  return { why: PLAN.because('DANCE', inputs), steps, loader }
+  return { why: PLAN.because('DANCE', inputs), stands: standsUnder(plan, time), steps, loader }
+}
+
+/** The stop of a carousel against the longest dwell. */
+function standsUnder(plan: RunPlan, time: RunTime): Reason | undefined {
+  const lit = plan.flashes.flatMap(({ unit, dwell }) => (unit ? [{ unit, dwell: numberOf(dwell) }] : []))
+  const [longest] = lit.sort((a, b) => b.dwell - a.dwell)
+  if (!longest) return undefined
+  return PLAN.because(longest.unit.mount === 'fixed' ? 'CYCLE_STAYS' : 'CYCLE_SWINGS', {
+    unit: longest.unit.name,
+    stop: q('duration', Math.round(stopOf(plan, time))),
+    dwell: q('duration', longest.dwell),
+  })
 }
 
 const PATTERN_WORDS = {

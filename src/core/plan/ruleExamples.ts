@@ -45,6 +45,8 @@ const OF_RULE: Readonly<Record<string, Inputs>> = {
   ART: { value: share(0.34) },
   BASE_FIRST: { i: 'Moon yellow', j: 'Base white' },
   BASE_FLAKES_DARK: { ink: 'Copper shimmer' },
+  CYCLE_SWINGS: { unit: 'Black panel', stop: q('duration', 26), dwell: q('duration', 7) },
+  CYCLE_STAYS: { unit: 'Black panel', stop: q('duration', 26), dwell: q('duration', 7) },
   BLACK_FLASH: { i: 'Buoy red' },
   BLACK_LAST: { i: 'Coal black', j: 'Moon yellow' },
   BLEND_WET: { i: 'Process yellow', j: 'Process magenta' },

@@ -3,7 +3,7 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { useDeferredValue, useState } from 'react'
 import { q } from '@/core/advice'
-import { HEAT } from '@/core/heat'
+import { HEAT, type Lap } from '@/core/heat'
 import { LATER, lapAt, type RunHeat } from '@/core/plan'
 import { writeQuantity } from '@/core/quantity'
 import { AskNumber } from '@/ui/AskNumber'
@@ -57,19 +57,15 @@ export function OneLap({
         </Headline>
         {lap.flashes.map((f, i) => (
           <Headline key={f.name} label={`${f.name}, just flashed`}>
-            <AskNumber
-              label={`${f.name}, just flashed`}
-              reasons={[
-                HEAT.because('RUN_READ', {
-                  name: f.name,
-                  film: q('temperature', f.peak),
-                  dwell: q('duration', f.time),
-                  cloth: q('temperature', f.cloth),
-                }),
-              ]}
-            >
+            <AskNumber label={`${f.name}, just flashed`} reasons={[readOf(f)]}>
               <Measure kind="temperature" value={f.peak} />
             </AskNumber>
+            <Box as="span" fontSize="small" fontWeight="400" color="soft" ml="2">
+              cloth{' '}
+              <AskNumber label={`Cloth under ${f.name}, just flashed`} reasons={[readOf(f)]}>
+                {writeQuantity('temperature', f.cloth, units)}
+              </AskNumber>
+            </Box>
             {trace?.reads[i] && (
               <Box as="span" fontSize="small" fontWeight="400" color="soft" ml="2">
                 <AskNumber
@@ -109,3 +105,12 @@ export function OneLap({
     </>
   )
 }
+
+/** What a gun finds at once after a flash, and what is below it. */
+const readOf = ({ name, peak, time, cloth }: Lap['flashes'][number]) =>
+  HEAT.because('RUN_READ', {
+    name,
+    film: q('temperature', peak),
+    dwell: q('duration', time),
+    cloth: q('temperature', cloth),
+  })

@@ -27,6 +27,7 @@ export function Cycle({ plan }: PlanProps) {
     <Section title={card.steps.length > 0 ? 'Press cycle' : 'Batches'}>
       <Box maxWidth="46rem" mb="2">
         {message(card.why, units)}
+        {card.stands && <Box>{message(card.stands, units)}</Box>}
       </Box>
       {card.steps.length > 0 && (
         <Table css={{ '& td': { paddingBlock: '2px' } }}>
