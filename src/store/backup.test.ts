@@ -156,8 +156,21 @@ describe('a file in place of the database', () => {
     for (const end of ['-wal', '-shm']) rmSync(join(folder, `orvint.sqlite${end}`), { force: true })
     writeFileSync(join(folder, 'orvint.sqlite'), 'SQLite format 3\0 and then nothing of it')
     await expect(database()).rejects.toThrow()
+    // Others ask all the while: they wait, and none of them makes a new shop of a file that is away for a moment.
+    const seen: number[] = []
+    let going = true
+    const asking = (async () => {
+      while (going) {
+        const found = await database().catch(() => undefined)
+        if (found) seen.push((await loadOrders(found)).length)
+        await new Promise((resume) => setImmediate(resume))
+      }
+    })()
     expect(await replaceDamaged(name, NOW)).toMatchObject({ ok: true })
     const again = await database()
+    going = false
+    await asking
+    expect(seen.filter((orders) => orders === 0)).toEqual([])
     expect((await loadOrders(again)).length).toBeGreaterThan(0)
     expect((await loadOrder(again, 'O-1001'))?.version).toBeGreaterThan(1_000_000)
     expect(readdirSync(folder).some((n) => n.startsWith('damaged-'))).toBe(true)

@@ -13,7 +13,7 @@ import { join } from 'node:path'
 import { format, parse, set, subDays } from 'date-fns'
 import { sql } from 'kysely'
 import type { Outcome } from '@/core/quantity'
-import { closeDatabase, closeWhole, type Database, dataFolder, FILE, MAKING, openDatabase } from './database'
+import { closeWhole, type Database, dataFolder, FILE, MAKING, openDatabase, whileClosed } from './database'
 import { filmFile } from './films'
 import { soundDatabase, sweep, Unopenable } from './sound'
 
@@ -265,12 +265,13 @@ export async function replaceDamaged(name: string, now: Date): Promise<Restored>
   try {
     const copy = await readied(name)
     await raiseVersions(copy, now)
-    await closeDatabase()
     const file = join(dataFolder(), FILE)
     const kept = `damaged-${format(now, STAMP)}-${crypto.randomUUID().slice(0, 4)}.sqlite`
-    for (const end of ['', '-wal', '-shm'])
-      if (await exists(`${file}${end}`)) await rename(`${file}${end}`, join(dataFolder(), `${kept}${end}`))
-    await rename(copy, file)
+    await whileClosed(async () => {
+      for (const end of ['', '-wal', '-shm'])
+        if (await exists(`${file}${end}`)) await rename(`${file}${end}`, join(dataFolder(), `${kept}${end}`))
+      await rename(copy, file)
+    })
     await bringFilms(name)
     return { ok: true, before: kept }
   } catch (error) {

@@ -79,12 +79,16 @@ async function openFolder(folder: string): Promise<Database> {
 const shared = globalThis as { orvintDatabase?: Promise<Database> | undefined }
 
 /** The one open database of the server; kept across hot reloads. */
-export function database(): Promise<Database> {
-  shared.orvintDatabase ??= openFolder(dataFolder()).catch((error) => {
-    shared.orvintDatabase = undefined
+export const database = (): Promise<Database> => shared.orvintDatabase ?? keep(openFolder(dataFolder()))
+
+/** Keeps what is being opened for whoever asks; what cannot be opened is tried anew, unless another took its place. */
+function keep(opening: Promise<Database>): Promise<Database> {
+  const kept: Promise<Database> = opening.catch((error) => {
+    if (shared.orvintDatabase === kept) shared.orvintDatabase = undefined
     throw error
   })
-  return shared.orvintDatabase
+  shared.orvintDatabase = kept
+  return kept
 }
 
 /** Lets go of the open database, so that the next who asks opens what stands there then. */
@@ -92,6 +96,17 @@ export async function closeDatabase(): Promise<void> {
   const open = shared.orvintDatabase
   shared.orvintDatabase = undefined
   await open?.then((db) => db.destroy()).catch(() => undefined)
+}
+
+/**
+ * Does what needs the data closed, and opens what stands there then. Whoever asks for the data meanwhile waits: a file that is away
+ * for a moment is no new shop.
+ */
+export async function whileClosed<T>(work: () => Promise<T>): Promise<T> {
+  const done = closeDatabase().then(work)
+  // What is wrong with it is told to whoever asks for it.
+  keep(done.catch(() => undefined).then(() => openFolder(dataFolder()))).catch(() => undefined)
+  return done
 }
 
 /** Rows that were written without being news: what is computed from the rest. */

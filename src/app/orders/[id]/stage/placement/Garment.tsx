@@ -42,7 +42,8 @@ export function Garment({
       viewBox={`${room.x} ${room.y} ${room.width} ${room.height}`}
       height={height}
       style={{ display: 'block', maxWidth: '100%' }}
-      role="img"
+      // With something in it that is moved it is no picture.
+      role={children ? 'group' : 'img'}
       aria-label={label}
     >
       <path d={body} fill={fill(hex)} stroke="var(--chakra-colors-ring)" strokeWidth="3" />
