@@ -11,60 +11,37 @@ import {
   type ExposureFacts,
   exposures,
   type FilmSet,
-  type GreyImage,
-  meetingOf,
   type OpenedFacts,
   opened,
   type PairFacts,
   type PeepingFacts,
   PIECE,
   type Push,
-  pairsOf,
   peeping,
-  readFilm,
   type SetFacts,
-  settle,
   sharesOf,
-  type Turn,
 } from '@/core/artwork'
-import { ahead, decodeFilm, type FilmPage, FilmProblem, filmPages, platesOf } from '@/formats/film'
+import { type FilmPage, FilmProblem, filmPages, platesOf } from '@/formats/film'
 import { composed, type Paint } from './composing'
+import { helperHand } from './helper'
 import { keepTable, keptTable, remembered, type Table } from './keptTable'
 import { type Joined, joinedFilm, type Mended, type Mending, mendedFilm, mirroredFilm } from './mending'
+import { type FilmsOrder, meetings, OWN_HAND, type Reading, readSet, type WrongFilms } from './reading'
 
 /** Films to be laid on each other, all drawn at one resolution on one sheet. */
-export interface SetOrder {
+export interface SetOrder extends FilmsOrder {
   /** Names the films and how they are drawn. */
   readonly key: string
   /** Where what the light table shows of them is kept. */
   readonly table: string
-  readonly dpi: number
-  /** Pixels of the sheet. */
-  readonly width: number
-  readonly height: number
-  readonly films: readonly {
-    readonly path: string
-    readonly page: number
-    readonly width: number
-    readonly height: number
-    readonly negative?: boolean
-    readonly opaque?: boolean
-    readonly screened?: boolean
-    readonly turn?: Turn
-  }[]
-  /** What looks like a mark or a label here, in pixels, is art. */
-  readonly kept: readonly { readonly x: number; readonly y: number }[]
 }
 
 /** What comes of reading a set: its facts, or what is wrong with some of its films. */
-export type Outcome =
-  | ({ readonly ok: true } & SetFacts)
-  | { readonly ok: false; readonly wrong: readonly { readonly film: number; readonly problem: string }[] }
+export type Outcome = ({ readonly ok: true } & SetFacts) | WrongFilms
 
 /** What comes back while films are read. */
 export type Report =
-  | { readonly step: 'reading'; readonly film: number }
-  | { readonly step: 'read'; readonly film: number }
+  | Reading
   | ({ readonly step: 'films' } & Omit<SetFacts, 'pairs'>)
   | { readonly step: 'pair'; readonly pair: PairFacts }
 
@@ -79,51 +56,10 @@ export interface Looked {
 const KEPT = 3
 const sets = new Map<string, FilmSet>()
 
-/** On a larger sheet than its own a film lies at the top left, until its marks or outlines tell where. */
-function onSheet(image: GreyImage, width: number, height: number, clear: number): GreyImage {
-  if (image.width === width && image.height === height) return image
-  const sheet = { width: image.width, height: image.height }
-  const grey = new Uint8Array(width * height).fill(clear)
-  for (let y = 0; y < Math.min(height, image.height); y++)
-    grey.set(image.grey.subarray(y * image.width, y * image.width + Math.min(width, image.width)), y * width)
-  return { ...image, width, height, grey, sheet }
-}
-
-/** A set, or what is wrong with its films. */
-async function readSet(
-  order: SetOrder,
-  report?: (r: Report) => void,
-): Promise<FilmSet | Extract<Outcome, { ok: false }>> {
-  const films = []
-  const wrong: { film: number; problem: string }[] = []
-  let film = 0
-  const decoded = order.films.map(({ path, ...how }) => async () => {
-    const bytes = new Uint8Array(await readFile(path))
-    return decodeFilm(bytes, how)
-  })
-  report?.({ step: 'reading', film })
-  for await (const image of ahead(decoded)) {
-    if (image.status === 'fulfilled') {
-      const { negative, screened } = order.films[film] ?? {}
-      const sheet = onSheet(image.value, order.width, order.height, negative ? 0 : 255)
-      films.push(readFilm(sheet, order.dpi, negative, screened))
-      report?.({ step: 'read', film })
-    } else {
-      if (!(image.reason instanceof FilmProblem)) throw image.reason
-      wrong.push({ film, problem: image.reason.message })
-    }
-    film++
-    if (film < order.films.length) report?.({ step: 'reading', film })
-  }
-  return wrong.length > 0 ? { ok: false, wrong } : settle(films, order.kept)
-}
-
 /** A set from memory, or read again. */
-async function whole(
-  order: SetOrder,
-  report?: (r: Report) => void,
-): Promise<FilmSet | Extract<Outcome, { ok: false }>> {
-  const set = sets.get(order.key) ?? (await readSet(order, report))
+async function whole(order: SetOrder, report?: (r: Report) => void): Promise<FilmSet | WrongFilms> {
+  const hands = order.films.length > 1 ? [OWN_HAND, helperHand()] : [OWN_HAND]
+  const set = sets.get(order.key) ?? (await readSet(order, hands, report))
   if ('ok' in set) return set
   if (!sets.has(order.key)) void keepTable(order.table, tableIn(set))
   remember(sets, order.key, set)
@@ -192,14 +128,8 @@ const api = {
     if ('ok' in set) return set
     const { facts, print, reference, tiles } = set
     report({ step: 'films', facts, print, reference, tiles })
-    const pairs: PairFacts[] = []
-    for (const [a, b] of pairsOf(set.arts.map((_, i) => i))) {
-      const pair = meetingOf(set, a, b)
-      pairs.push(pair)
-      report({ step: 'pair', pair })
-      // Lets a word from outside come in between.
-      await new Promise((resume) => setImmediate(resume))
-    }
+    const hand = set.arts.length > 2 ? helperHand() : OWN_HAND
+    const pairs = await meetings(set, hand, (pair) => report({ step: 'pair', pair }))
     return { ok: true, facts, pairs, print, reference, tiles }
   },
 

@@ -1,4 +1,4 @@
-import { coarseDistance, coarseOf } from './coarse'
+import { type Coarse, coarseDistance, coarseOf } from './coarse'
 import { bitAt, CELL, FULL, type Plane, TILE } from './plane'
 
 /** Farthest that an edge is looked for, in pixels. */
@@ -23,6 +23,8 @@ export interface Distances {
    * between pixel centres; undefined beyond `REACH`.
    */
   readonly nearest: (x: number, y: number) => Nearest | undefined
+  /** Lets go of what was worked out: a dense film's is as large as the film, and is soon made again. */
+  readonly forget: () => void
 }
 
 /** A row that no film reaches. */
@@ -81,11 +83,14 @@ function inReach({ tilesX, tilesY }: Plane, counts: Uint16Array): Uint8Array {
   return out
 }
 
-/** @param counts ink pixels in each tile */
-export function distancesOf(plane: Plane, counts: Uint16Array): Distances {
+/**
+ * @param counts ink pixels in each tile
+ * @param coarse its cells with ink
+ */
+export function distancesOf(plane: Plane, counts: Uint16Array, coarse: Coarse = coarseOf(plane)): Distances {
   const reach = inReach(plane, counts)
   // Cells of clear film this far from ink need no search; good to a cell and a half.
-  const away = coarseDistance(coarseOf(plane))
+  const away = coarseDistance(coarse)
   const columns = (plane.tilesX * TILE) / CELL
   const tiles = new Map<number, Int8Array>()
   const tile = (tx: number, ty: number): Int8Array => {
@@ -127,5 +132,5 @@ export function distancesOf(plane: Plane, counts: Uint16Array): Distances {
     }
     return best > REACH * REACH ? undefined : { d: Math.sqrt(best), x: bx, y: by }
   }
-  return { plane, away, nearest }
+  return { plane, away, nearest, forget: () => tiles.clear() }
 }

@@ -10,6 +10,7 @@ import { boxOf, findMarks, type Mark } from './marks'
 import { around, type Box, inkIn, meets, type Packed, pack, within } from './pack'
 import { copyPlane, despeckle, type Plane, TILE, tileCounts, tileEdges } from './plane'
 import { type Thin, thinStrokes } from './thickness'
+import { type Tints, tintsOf } from './tints'
 
 /** What one film shows by itself, before it is laid beside the others. */
 export interface Film {
@@ -102,24 +103,44 @@ function farFromHalftone(map: Uint8Array, tilesX: number): (tile: number) => boo
   }
 }
 
+/** What of the art of a film is asked for where it meets another. */
+export interface MeetingArt {
+  readonly film: Pick<Film, 'dpi' | 'halftone'>
+  /** Regions of ink, halftones filled. */
+  readonly regions: Plane
+  readonly counts: Uint16Array
+  readonly coarse: Coarse
+  /** Round the ink; undefined for an empty film. */
+  readonly box: Box | undefined
+  readonly distances: Distances
+  readonly tints: () => Tints
+}
+
+/** The same as it can be sent to another thread: distances are worked out there anew. */
+export type Sent = Omit<MeetingArt, 'distances' | 'tints'> & { readonly tints: Tints }
+
+export const toSend = ({ film, regions, counts, coarse, box, tints }: Art): Sent => ({
+  film: { dpi: film.dpi, halftone: film.halftone },
+  ...{ regions, counts, coarse, box, tints: tints() },
+})
+
+export const arrived = (sent: Sent): MeetingArt => ({
+  ...sent,
+  distances: distancesOf(sent.regions, sent.counts, sent.coarse),
+  tints: () => sent.tints,
+})
+
 /** The art of a film laid in the frame of its set: marks and labels taken away, shifted to agree with the others. */
-export interface Art {
+export interface Art extends MeetingArt {
   readonly film: Film
   /** Whole pixels by which it was moved. */
   readonly shift: readonly [number, number]
   /** Every dot. */
   readonly print: Plane
-  /** Regions of ink, halftones filled. */
-  readonly regions: Plane
-  readonly counts: Uint16Array
-  readonly distances: Distances
-  readonly coarse: Coarse
   readonly lines: readonly Thin[]
   readonly gaps: readonly Thin[]
   /** Ink in pixels, greys by their share. */
   readonly ink: number
-  /** Round the ink; undefined for an empty film. */
-  readonly box: Box | undefined
 }
 
 /** What of a film is no art, and where it lies. */
@@ -133,16 +154,23 @@ export function cutArt(film: Film, { clear, shift }: Cut): Art {
   const inMark = (x: number, y: number) => clear.some((box) => within(box, x, y))
   const regions = moved(cleared(film.regions, clear), shift)
   const counts = tileCounts(regions)
+  const coarse = coarseOf(regions)
+  const print = moved(cleared(film.packed.bits, clear), shift)
+  let tints: Tints | undefined
   const kept = (thins: readonly Thin[]) =>
     thins.filter((t) => !inMark(t.x, t.y)).map((t) => ({ ...t, x: t.x + shift[0], y: t.y + shift[1] }))
   return {
     film,
     shift,
-    print: moved(cleared(film.packed.bits, clear), shift),
+    print,
     regions,
     counts,
-    distances: distancesOf(regions, counts),
-    coarse: coarseOf(regions),
+    distances: distancesOf(regions, counts, coarse),
+    coarse,
+    tints: () => {
+      tints ??= tintsOf(print, film, shift)
+      return tints
+    },
     lines: kept(film.lines),
     gaps: kept(film.gaps),
     ink: inkIn(film.packed, whole(film.packed.bits), clear),

@@ -27,6 +27,14 @@ const TIMES = 1.6
 /** Outlines of fewer cells tell nothing. */
 const LEAST_CELLS = 60
 
+/** Cells of a sheet, by their numbers. */
+interface Cells {
+  readonly columns: number
+  readonly rows: number
+  readonly listed: readonly number[]
+}
+
+/** The same as a map: 1 for each of them. */
 interface Grid {
   readonly columns: number
   readonly rows: number
@@ -34,8 +42,8 @@ interface Grid {
 }
 
 /** Cells with ink beside cells without. */
-function outlineOf({ columns, rows, filled }: Coarse): Grid {
-  const cells = new Uint8Array(filled.length)
+function outlineOf({ columns, rows, filled }: Coarse): Cells {
+  const listed: number[] = []
   for (let y = 0; y < rows; y++)
     for (let x = 0; x < columns; x++) {
       const c = y * columns + x
@@ -49,21 +57,21 @@ function outlineOf({ columns, rows, filled }: Coarse): Grid {
         filled[c + 1] &&
         filled[c - columns] &&
         filled[c + columns]
-      if (!all) cells[c] = 1
+      if (!all) listed.push(c)
     }
-  return { columns, rows, cells }
+  return { columns, rows, listed }
 }
 
 /** Grown by one cell all round. */
-function grown({ columns, rows, cells }: Grid): Grid {
-  const out = new Uint8Array(cells.length)
-  for (let y = 0; y < rows; y++)
-    for (let x = 0; x < columns; x++) {
-      if (!cells[y * columns + x]) continue
-      for (let v = Math.max(0, y - 1); v <= Math.min(rows - 1, y + 1); v++)
-        for (let u = Math.max(0, x - 1); u <= Math.min(columns - 1, x + 1); u++) out[v * columns + u] = 1
-    }
-  return { columns, rows, cells: out }
+function grown({ columns, rows, listed }: Cells): Grid {
+  const cells = new Uint8Array(columns * rows)
+  for (const c of listed) {
+    const [x, y] = [c % columns, Math.floor(c / columns)]
+    const [from, to] = [Math.max(0, x - 1), Math.min(columns - 1, x + 1)]
+    for (let v = Math.max(0, y - 1); v <= Math.min(rows - 1, y + 1); v++)
+      cells.fill(1, v * columns + from, v * columns + to + 1)
+  }
+  return { columns, rows, cells }
 }
 
 const TURNED: Readonly<Record<Turn | 'none', readonly [across: boolean, down: boolean]>> = {
@@ -73,46 +81,47 @@ const TURNED: Readonly<Record<Turn | 'none', readonly [across: boolean, down: bo
   flipped: [false, true],
 }
 
-/** Where a cell comes to lie on a sheet of so many cells. */
-function turnedBy({ columns, rows, cells }: Grid, turn: Turn | 'none', wide: number, high: number): Grid {
+/** Where cells come to lie on a sheet of so many cells. */
+function turnedBy({ columns, rows, listed }: Cells, turn: Turn | 'none', wide: number, high: number): Cells {
   const [across, down] = TURNED[turn]
-  const out = new Uint8Array(cells.length)
-  for (let y = 0; y < rows; y++)
-    for (let x = 0; x < columns; x++) {
-      if (!cells[y * columns + x]) continue
-      const u = across ? wide - 1 - x : x
-      const v = down ? high - 1 - y : y
-      if (u >= 0 && v >= 0) out[v * columns + u] = 1
-    }
-  return { columns, rows, cells: out }
+  const out: number[] = []
+  for (const c of listed) {
+    const [x, y] = [c % columns, Math.floor(c / columns)]
+    const u = across ? wide - 1 - x : x
+    const v = down ? high - 1 - y : y
+    if (u >= 0 && v >= 0) out.push(v * columns + u)
+  }
+  return { columns, rows, listed: out }
 }
 
-/** Share of an outline, as a list of cells, that lies on another when it is moved by whole cells. */
-function meeting(own: readonly number[], { columns, rows, cells }: Grid, dx: number, dy: number): number {
+/** Share of an outline, as a list of cells, that lies on another when it is moved by whole cells; by each `every`th of them. */
+function meeting(
+  own: readonly number[],
+  { columns, rows, cells }: Grid,
+  dx: number,
+  dy: number,
+  every = 1,
+): number {
   let on = 0
-  for (const c of own) {
+  let seen = 0
+  for (let i = 0; i < own.length; i += every, seen++) {
+    const c = own[i] ?? 0
     const u = (c % columns) + dx
     const v = Math.floor(c / columns) + dy
     if (u >= 0 && v >= 0 && u < columns && v < rows) on += cells[v * columns + u] ?? 0
   }
-  return own.length === 0 ? 0 : on / own.length
-}
-
-const listed = ({ cells }: Grid): readonly number[] => {
-  const out: number[] = []
-  for (let i = 0; i < cells.length; i++) if (cells[i]) out.push(i)
-  return out
+  return seen === 0 ? 0 : on / seen
 }
 
 const power = (n: number) => 2 ** Math.ceil(Math.log2(Math.max(2, n)))
 
 /** Sides of the larger cells: twice as many as the sheet has, so that nothing comes round from the other side. */
-const sidesOf = ({ columns, rows }: Grid) => [power((2 * columns) / STEP), power((2 * rows) / STEP)] as const
+const sidesOf = ({ columns, rows }: Cells) => [power((2 * columns) / STEP), power((2 * rows) / STEP)] as const
 
-function spectrumOf(g: Grid): Float64Array {
+function spectrumOf(g: Cells): Float64Array {
   const [w, h] = sidesOf(g)
   const data = new Float64Array(w * h * 2)
-  for (const c of listed(g)) {
+  for (const c of g.listed) {
     const at = 2 * (Math.floor(Math.floor(c / g.columns) / STEP) * w + Math.floor((c % g.columns) / STEP))
     data[at] = (data[at] ?? 0) + 1
   }
@@ -120,7 +129,7 @@ function spectrumOf(g: Grid): Float64Array {
 }
 
 /** Where two outlines meet most, by their correlation on a grid of larger cells (through the Fourier transform). */
-function bestShift(own: Grid, b: Float64Array): readonly [number, number] {
+function bestShift(own: Cells, b: Float64Array): readonly [number, number] {
   const [w, h] = sidesOf(own)
   const a = spectrumOf(own)
   const product = new Float64Array(a.length)
@@ -171,6 +180,12 @@ export interface Sheet {
 
 /** Places round the best of the coarse search that are tried, in cells. */
 const AROUND = STEP
+/** A place is tried by so many cells first, spread over the outline: far below what counts, it is not tried by all. */
+const GLANCE = 1000
+/** More than four deviations of a share read from so many cells. */
+const DOUBT = 0.08
+/** A turn is named when it meets so much better than the film as it lies. */
+const BETTER = 0.02
 
 /**
  * Which films lie another way or elsewhere than the others.
@@ -180,28 +195,31 @@ const AROUND = STEP
  */
 export function mislaidIn(sheets: readonly Sheet[], cell: number): readonly (Mislaid | undefined)[] {
   const outlines = sheets.map((s) => outlineOf(s.coarse))
-  const total = new Uint16Array(outlines[0]?.cells.length ?? 0)
-  for (const { cells } of outlines)
-    for (let c = 0; c < cells.length; c++) if (cells[c]) total[c] = (total[c] ?? 0) + 1
+  const total = new Uint16Array(sheets[0]?.coarse.filled.length ?? 0)
+  for (const { listed } of outlines) for (const c of listed) total[c] = (total[c] ?? 0) + 1
   const found = sheets.map((sheet, i): Mislaid | undefined => {
-    const own = outlines[i] as Grid
-    const cells = listed(own)
-    if (cells.length < LEAST_CELLS) return undefined
-    const [first] = outlines
-    if (!first || sheets.length < 2) return undefined
+    const own = outlines[i] as Cells
+    if (own.listed.length < LEAST_CELLS || sheets.length < 2) return undefined
     // What the others carry: all that is carried more often than by this one.
-    const all = { ...first, cells: Uint8Array.from(total, (n, c) => (n > (own.cells[c] ?? 0) ? 1 : 0)) }
+    const others = total.slice()
+    for (const c of own.listed) others[c] = (others[c] ?? 0) - 1
+    const listed: number[] = []
+    for (let c = 0; c < others.length; c++) if (others[c]) listed.push(c)
+    const all: Cells = { columns: own.columns, rows: own.rows, listed }
     const wide = grown(all)
-    const now = meeting(cells, wide, 0, 0)
+    const now = meeting(own.listed, wide, 0, 0)
     if (now > 1 - MORE) return undefined
+    const least = Math.max(MEETS, now + MORE, TIMES * now)
     const spectrum = spectrumOf(all)
     const tried = (['none', 'mirrored', 'half turn', 'flipped'] as const).map((turn) => {
       const turned = turnedBy(own, turn, Math.floor(sheet.width / cell), Math.floor(sheet.height / cell))
       const [x, y] = bestShift(turned, spectrum)
-      const outline = listed(turned)
+      const outline = turned.listed
+      const every = Math.max(1, Math.floor(outline.length / GLANCE))
       let best = { turn, dx: 0, dy: 0, then: 0 }
       for (let dy = y - AROUND; dy <= y + AROUND; dy++)
         for (let dx = x - AROUND; dx <= x + AROUND; dx++) {
+          if (meeting(outline, wide, dx, dy, every) < least - BETTER - DOUBT) continue
           const then = meeting(outline, wide, dx, dy)
           const nearer = Math.hypot(dx, dy) < Math.hypot(best.dx, best.dy)
           if (then > best.then + 1e-9 || (then === best.then && nearer)) best = { turn, dx, dy, then }
@@ -209,9 +227,9 @@ export function mislaidIn(sheets: readonly Sheet[], cell: number): readonly (Mis
       return best
     })
     // Art that is alike both ways round is not turned.
-    const best = tried.reduce((a, b) => (b.then > a.then + 0.02 ? b : a))
+    const best = tried.reduce((a, b) => (b.then > a.then + BETTER ? b : a))
     if (best.turn === 'none' && Math.hypot(best.dx, best.dy) <= 2) return undefined
-    if (best.then < MEETS || best.then < now + MORE || best.then < TIMES * now) return undefined
+    if (best.then < least) return undefined
     return {
       turn: best.turn === 'none' ? undefined : best.turn,
       dx: best.dx * cell,

@@ -1,4 +1,4 @@
-import type { Art } from './film'
+import type { MeetingArt } from './film'
 import { type Spread, Widths } from './histogram'
 import { bitAt, CELL, eachBit, edgeWord, FULL, type Plane, popcount, TILE } from './plane'
 
@@ -41,7 +41,7 @@ function enclosed(counts: Uint16Array, { tilesX, tilesY }: Plane, tx: number, ty
 }
 
 /** Area both print, and how much of it is halftone. */
-function overlapOf(a: Art, b: Art) {
+function overlapOf(a: MeetingArt, b: MeetingArt) {
   let all = 0
   let halftone = 0
   for (let t = 0; t < a.counts.length; t++) {
@@ -71,7 +71,7 @@ function bothIn(a: Plane, b: Plane, tile: number): number {
  * How one film's art meets another's. Both must have the same size and resolution.
  * Distances are between pixel centres: an overlap of n pixels reads n, a gap of n clear pixels reads n.
  */
-export function pairOf(a: Art, b: Art): Pair {
+export function pairOf(a: MeetingArt, b: MeetingArt): Pair {
   const mm = a.film.dpi / 25.4
   const { all, halftone } = overlapOf(a, b)
   const traps = new Widths()
@@ -102,7 +102,7 @@ export function pairOf(a: Art, b: Art): Pair {
 }
 
 /** Distance of films that come nowhere near each other, on the coarse grid. */
-function farGap(a: Art, b: Art): Pair['gap'] {
+function farGap(a: MeetingArt, b: MeetingArt): Pair['gap'] {
   if (!a.box || !b.box) return undefined
   let least = Number.POSITIVE_INFINITY
   a.coarse.filled.forEach((filled, i) => {

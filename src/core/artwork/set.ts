@@ -3,7 +3,7 @@ import { agree } from './agreement'
 import { type BaseCheck, checkBase, type Spot } from './base'
 import { fadeStops } from './blend'
 import type { Detail, FilmFacts, FilmSet, InMetres, PairFacts, Place, Rectangle } from './facts'
-import { type Art, cutArt, type Film } from './film'
+import { type Art, cutArt, type Film, type MeetingArt } from './film'
 import { median, type Spread } from './histogram'
 import { isTold, leftOut } from './leftOut'
 import { type Mislaid, mislaidIn } from './matching'
@@ -159,7 +159,7 @@ function detail(thins: readonly Thin[], px: number): Detail | undefined {
   }
 }
 
-export const artIn = (set: FilmSet, i: number): Art => {
+export const artIn = <A>(set: { readonly arts: readonly A[] }, i: number): A => {
   const found = set.arts[i]
   if (!found) throw new RangeError(`There is no film ${i}`)
   return found
@@ -169,10 +169,10 @@ export const metresOf = <T extends object>(widths: T, px: number): InMetres<T> =
   Object.fromEntries(Object.entries(widths).map(([k, v]) => [k, v * px])) as InMetres<T>
 
 /** How two films of a set meet. */
-export function meetingOf(set: FilmSet, a: number, b: number): PairFacts {
-  const one = artIn(set, a)
+export function meetingOf(set: { readonly arts: readonly MeetingArt[] }, a: number, b: number): PairFacts {
+  const [one, two] = [artIn(set, a), artIn(set, b)]
   const px = 0.0254 / one.film.dpi
-  const { how, overlap, trap, gap } = pairOf(one, artIn(set, b))
+  const { how, overlap, trap, gap } = pairOf(one, two)
   return {
     a,
     b,
@@ -180,12 +180,12 @@ export function meetingOf(set: FilmSet, a: number, b: number): PairFacts {
     overlap: overlap * px * px,
     trap: trap && metresOf(trap, px),
     gap: gap && { least: gap.least * px, rough: gap.rough },
-    stops: how === 'blending' ? stopsIn(one, artIn(set, b), a, b, px) : undefined,
+    stops: how === 'blending' ? stopsIn(one, two, a, b, px) : undefined,
   }
 }
 
 /** Where the fade of two films stops midway. */
-function stopsIn(one: Art, two: Art, a: number, b: number, px: number): PairFacts['stops'] {
+function stopsIn(one: MeetingArt, two: MeetingArt, a: number, b: number, px: number): PairFacts['stops'] {
   const found = fadeStops(one, two)
   return (
     found && {
@@ -231,6 +231,17 @@ export function baseOf(
     bare: found(areas.bare),
     needless: found(areas.needless),
     choke: choke && metresOf(choke, px),
+  }
+}
+
+/** How pairs of films meet, all with the same second film together: what is worked out round it serves them all, and is let go. */
+export function* meetingsOf(
+  set: { readonly arts: readonly MeetingArt[] },
+  pairs: readonly (readonly [a: number, b: number])[],
+): Generator<PairFacts> {
+  for (const second of new Set(pairs.map(([, b]) => b))) {
+    for (const [a, b] of pairs) if (b === second) yield meetingOf(set, a, b)
+    artIn(set, second).distances.forget()
   }
 }
 

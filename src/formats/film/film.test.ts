@@ -5,7 +5,7 @@ import { createElement } from 'react'
 import sharp from 'sharp'
 import { describe, expect, it } from 'vitest'
 import { readFilm, settle } from '@/core/artwork'
-import { ahead, decodeFilm, filmPages } from './index'
+import { decodeFilm, filmPages } from './index'
 import { CATALOG, written } from './pdf.fixtures'
 
 /** A black square of 20 mm on a sheet of 50 mm, 300 dpi. */
@@ -203,30 +203,6 @@ describe('bad files are refused in words', () => {
       '<!DOCTYPE svg [<!ENTITY a "b">]><svg xmlns="http://www.w3.org/2000/svg" width="5mm" height="5mm"/>',
     )
     await problem(bomb).toThrow('entities')
-  })
-})
-
-describe('one ahead', () => {
-  it('begins the next while the last is used, never a third, and keeps the order', async () => {
-    const log: string[] = []
-    const start = (name: string) => async () => {
-      log.push(`begin ${name}`)
-      await Promise.resolve()
-      return name
-    }
-    for await (const got of ahead(['a', 'b', 'c'].map(start))) {
-      await new Promise((resume) => setImmediate(resume))
-      log.push(`use ${got.status === 'fulfilled' ? got.value : 'none'}`)
-    }
-    expect(log).toEqual(['begin a', 'begin b', 'use a', 'begin c', 'use b', 'use c'])
-  })
-
-  it('hands on what went wrong, and goes on', async () => {
-    const found = []
-    for await (const got of ahead([() => Promise.reject(new Error('torn')), () => Promise.resolve(2)]))
-      found.push(got.status)
-    expect(found).toEqual(['rejected', 'fulfilled'])
-    for await (const _ of ahead([])) throw new Error('there is none')
   })
 })
 

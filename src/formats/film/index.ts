@@ -6,9 +6,11 @@ import { drawPage, pdfPages } from './pdf'
 import { FilmProblem, MOST_PAGES, MOST_PIXELS, MOST_SOURCE, tooLarge } from './problem'
 import { drawingAt, drawingShape, readDrawing } from './svg'
 
-export { ahead } from './ahead'
 export { platesOf } from './plates'
 export { FilmProblem, MOST_BYTES, MOST_PIXELS } from './problem'
+
+// A film is decoded once: what the decoder keeps of it for another time is only memory.
+sharp.cache(false)
 
 /** One page of a file, as far as it can be told without reading it whole. */
 export interface FilmPage {
