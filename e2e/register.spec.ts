@@ -208,3 +208,36 @@ test('register: other marks and other units; a mark is dragged; which screen on 
   await turn.nth(2).getByRole('button').press('Enter')
   await expect(main).toContainText('lies from that of the printed Base white')
 })
+
+test('register: a knob is tried by two full turns, noted for its head, used for the next turns, and taken back; by key', async ({
+  page,
+}) => {
+  await open(page, RUN)
+  const main = page.locator('main')
+  const press = (name: string | RegExp) => page.getByRole('button', { name }).press('Enter')
+  await page.getByLabel('Screen', { exact: true }).selectOption({ index: 3 })
+  await expect(main).toContainText('Nothing is noted of the knobs of head')
+  await expect(main).toContainText('To try a knob, read the marks first.')
+  for (const mark of ['Left', 'Right', 'Top', 'Bottom']) await press(`${mark} agrees`)
+  await press('side knob turned twice')
+  await expect(main).toContainText('round 2')
+  // A coarser thread, cut the other way: 3 mm to the left for two turns.
+  for (const mark of ['Left', 'Right', 'Top', 'Bottom']) await typing(page)(mark, '-3', '0')
+  await expect(main).toContainText('The turns moved it 3 mm left')
+  await expect(main).toContainText('they should have moved it 2.5 mm right')
+  const status = page.getByRole('status', { name: 'These turns' })
+  await status.getByRole('button', { name: /^Note it for head/ }).press('Enter')
+  await expect(main).toContainText(/Learnt for head \d+ \(readings: 1\)/)
+  await expect(main).toContainText('is cut the other way: clockwise moves the screen to the left')
+  // 3 mm too far left: the side knob goes back as it came.
+  const side = page.locator('[data-why="Turns of the side knob"]')
+  await expect(side).toContainText(
+    /2 turns counter-clockwise|1⅞ turns counter-clockwise|2⅛ turns counter-clockwise/,
+  )
+  await side.press('Enter')
+  await expect(page.getByRole('complementary', { name: 'Why' })).toContainText(
+    /Learnt for this head \(readings: 1\): 1\.(49|5|51)\d? mm a turn, clockwise moves the screen to the left/,
+  )
+  await status.getByRole('button', { name: 'take it back' }).press('Enter')
+  await expect(main).toContainText('Nothing is noted of the knobs of head')
+})

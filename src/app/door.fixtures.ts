@@ -66,8 +66,13 @@ export const GIVEN: { readonly [N in ActName]: ActGiven<N> } = {
   find: { text: 'tern' },
   doStep: { runId: 'R-1001-P1-dark', hitId: 'base', step: 'zero', at: AT },
   undoStep: { runId: 'R-1001-P1-dark', hitId: 'base', step: 'zero' },
+  noteTurn: {
+    ...{ pressId: 'six', head: 3, at: AT, left: 2, right: 0, side: 0, x: 0, y: -0.335 },
+    ...{ dx: 1e-3, dy: 1.2e-3, turn: -4.8e-3 },
+  },
   noteLock: { pressId: 'six', head: 3, at: AT, dx: 1e-4, dy: -5e-5, turn: 2e-4 },
   forgetLock: { pressId: 'six', head: 3 },
+  forgetTurn: { pressId: 'six', head: 3 },
   shareBelt: { runs: ['R-1001-P1-dark', 'R-1003-P1-dark'], dryer: 'one' },
   beginBatch: { batch: NEW_BATCH, at: AT },
   receiveCans: { cans: [{ code: 'W1', lot: 'L7', mass: 1 }], at: AT },

@@ -41,8 +41,9 @@ export function byTheAid(
 
 /** By hand: left mark right with its knob, right mark with its own, then across; a print before each, so many rounds. */
 export function byHand(head: SimulatedHead, marks: Marks, spread: number, rounds: number): void {
-  const { pitch, step } = USUAL_HEAD
-  const turn = (knob: number, off: number) => head.turn(knob, Math.round(-off / pitch / step) * step)
+  const { knobs, step } = USUAL_HEAD
+  const turn = (knob: 0 | 1 | 2, off: number) =>
+    head.turn(knob, Math.round(-off / knobs[knob].pitch / step) * step)
   for (let round = 0; round < rounds; round++) {
     head.unlock()
     turn(0, head.read(marks, spread)[0]?.dy ?? 0)

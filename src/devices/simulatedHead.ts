@@ -57,7 +57,7 @@ export function simulatedHead(truth: Truth, seed = 1): SimulatedHead {
     name: 'Simulated head',
     lies,
     turn: (knob, turns) => {
-      const nut = (nuts[knob] ?? 0) + turns * head.pitch
+      const nut = (nuts[knob] ?? 0) + turns * (head.knobs[knob]?.pitch ?? 0)
       nuts[knob] = nut
       const half = head.play / 2
       pushed[knob] = Math.min(nut + half, Math.max(nut - half, pushed[knob] ?? 0))

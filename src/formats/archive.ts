@@ -5,7 +5,14 @@ import { checkShelf, type ShopAndShelf } from '@/core/equipment'
 import { checkHeldOrder, INK_SYSTEMS, idSchema, type Order } from '@/core/order'
 import { type Decisions, decisionsSchema, inTodaysWords, orderOfRun, runIdSchema } from '@/core/plan'
 import { isDay, isMoment, keysOf } from '@/core/quantity'
-import { type HeadLock, MOST_LOCK, type ScreenStep, SETUP_STEPS } from '@/core/registration'
+import {
+  type HeadLock,
+  type HeadTurn,
+  MOST_LOCK,
+  MOST_TURN,
+  type ScreenStep,
+  SETUP_STEPS,
+} from '@/core/registration'
 import { filePath, toNamedUnits, toSi } from './namedUnits'
 
 /** An order with how far it is. */
@@ -25,6 +32,7 @@ export interface ArchiveFile<Revision, Book> {
   readonly films: readonly FilmOfPrint[]
   readonly inkBook?: Book | undefined
   readonly locks?: readonly HeadLock[] | undefined
+  readonly turns?: readonly HeadTurn[] | undefined
   readonly setups?: readonly ScreenStep[] | undefined
 }
 
@@ -168,6 +176,17 @@ const lockSchema = yup.object({
   dy: yup.number().min(-move).max(move).required(),
   turn: yup.number().min(-turn).max(turn).required(),
 })
+const from = yup.number().min(-MOST_TURN.from).max(MOST_TURN.from).required()
+const turns = yup.number().min(-MOST_TURN.turns).max(MOST_TURN.turns).required()
+const turnSchema = yup.object({
+  pressId: idSchema.required(),
+  head: yup.number().integer().min(1).max(99).required(),
+  at: moment.required(),
+  ...{ left: turns, right: turns, side: turns, x: from, y: from },
+  dx: yup.number().min(-MOST_TURN.move).max(MOST_TURN.move).required(),
+  dy: yup.number().min(-MOST_TURN.move).max(MOST_TURN.move).required(),
+  turn: yup.number().min(-MOST_TURN.turn).max(MOST_TURN.turn).required(),
+})
 const setupSchema = yup.object({
   runId: runIdSchema,
   hitId: idSchema.required(),
@@ -198,6 +217,7 @@ const archiveSchema = yup.object({
   films: yup.array(filmSchema).optional(),
   inkBook: bookSchema,
   locks: yup.array(lockSchema).max(100_000).optional(),
+  turns: yup.array(turnSchema).max(100_000).optional(),
   setups: yup.array(setupSchema).optional(),
 })
 
@@ -250,6 +270,7 @@ export function readArchiveFile<Revision, Book>(text: string): ArchiveRead<Revis
     films?: readonly FilmOfPrint[]
     inkBook?: Book
     locks?: readonly HeadLock[]
+    turns?: readonly HeadTurn[]
     setups?: readonly ScreenStep[]
   }>(raw)
   const shelf = checkShelf(toSi({ shop: file.shop, inks: file.inks, cloths: file.cloths }))
@@ -284,6 +305,7 @@ export function readArchiveFile<Revision, Book>(text: string): ArchiveRead<Revis
       films: file.films ?? [],
       inkBook: file.inkBook ?? undefined,
       locks: file.locks ?? [],
+      turns: file.turns ?? [],
       setups: file.setups ?? [],
     },
   }
@@ -303,6 +325,7 @@ export async function* archiveText<Revision, Book>(
   yield* list('revisions', source.revisions, (r) => r)
   yield* list('films', source.films, (f) => f)
   yield* list('locks', source.locks ?? [], (l) => l)
+  yield* list('turns', source.turns ?? [], (t) => t)
   yield* list('setups', source.setups ?? [], (s) => s)
   yield `,\n "inkBook": ${JSON.stringify(source.inkBook ?? null)}\n}\n`
 }

@@ -1,12 +1,12 @@
 import type { FilmOfPrint } from '@/core/artwork'
 import type { ShopAndShelf } from '@/core/equipment'
 import { type Decisions, isUndecided, orderOfRun } from '@/core/plan'
-import type { HeadLock, ScreenStep } from '@/core/registration'
+import type { HeadLock, HeadTurn, ScreenStep } from '@/core/registration'
 import type { Database } from './database'
 import { decisionRows, loadDecisions } from './decisions'
 import { allFilms, putFilm } from './films'
+import { headLocks, headTurns } from './headNotes'
 import { type InkBook, readInkBook, replaceInkBook } from './inkBook'
-import { everyLock, replaceLocks } from './locks'
 import { inOne } from './once'
 import { everyOrder, insertOrder, type StoredOrder } from './orders'
 import { everyRevision, type Revision, revisionRow } from './revisions'
@@ -26,16 +26,18 @@ export interface Archive {
   readonly inkBook?: InkBook | undefined
   /** None in archives from before locks were noted. */
   readonly locks?: readonly HeadLock[] | undefined
+  readonly turns?: readonly HeadTurn[] | undefined
   readonly setups?: readonly ScreenStep[] | undefined
 }
 
 /** Everything, read a few rows at a time while it is written. Orders by day and number, runs by number. */
 export async function openArchive(db: Database) {
-  const [{ shelf }, inkBook, films, locks, setups] = await Promise.all([
+  const [{ shelf }, inkBook, films, locks, turns, setups] = await Promise.all([
     loadShop(db),
     readInkBook(db),
     allFilms(db),
-    everyLock(db),
+    headLocks.every(db),
+    headTurns.every(db),
     everySetup(db),
   ])
   return {
@@ -43,6 +45,7 @@ export async function openArchive(db: Database) {
     inkBook,
     films,
     locks,
+    turns,
     setups,
     orders: heldOrders(db),
     decisions: heldDecisions(db),
@@ -112,7 +115,8 @@ export async function replaceAll(db: Database, archive: Archive): Promise<void> 
       .execute()
     for (const { orderId, print, ...film } of archive.films) await putFilm(tx, orderId, print, film)
     await replaceInkBook(tx, archive.inkBook)
-    await replaceLocks(tx, archive.locks)
+    await headLocks.replace(tx, archive.locks)
+    await headTurns.replace(tx, archive.turns)
     await replaceSetups(tx, archive.setups)
   })
 }

@@ -37,4 +37,19 @@ export interface AtPressTables {
     dy: number
     turn: number
   }
+  /** What turns of the knobs of a head did. */
+  head_turn: {
+    id: Generated<number>
+    press_id: string
+    head: number
+    at: string
+    left: number
+    right: number
+    side: number
+    x: number
+    y: number
+    dx: number
+    dy: number
+    turn: number
+  }
 }

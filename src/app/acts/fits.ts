@@ -3,7 +3,7 @@ import { BANDS } from '@/core/color'
 import { INK_SYSTEMS, idSchema, wordsSchema } from '@/core/order'
 import { runIdSchema } from '@/core/plan'
 import { isMoment, keysOf } from '@/core/quantity'
-import { MOST_LOCK, SETUP_STEPS, type SetupStep } from '@/core/registration'
+import { MOST_LOCK, MOST_TURN, SETUP_STEPS, type SetupStep } from '@/core/registration'
 
 /** What may be asked of the server, value by value. Nothing is taken for what it is not: `"5"` is no number. */
 export const number = () =>
@@ -161,6 +161,21 @@ export const lock = yup.object({
   dy: within(MOST_LOCK.move),
   turn: within(MOST_LOCK.turn),
 })
+
+const turns = number().min(-MOST_TURN.turns).max(MOST_TURN.turns)
+/** What turns of the knobs of a head did. */
+export const headTurn = yup
+  .object({
+    pressId: anyId,
+    head,
+    at: moment,
+    ...{ left: turns, right: turns, side: turns },
+    ...{ x: within(MOST_TURN.from), y: within(MOST_TURN.from) },
+    dx: within(MOST_TURN.move),
+    dy: within(MOST_TURN.move),
+    turn: within(MOST_TURN.turn),
+  })
+  .test('turned', 'No knob was turned.', ({ left, right, side }) => left !== 0 || right !== 0 || side !== 0)
 
 export const setupStep = yup.object({
   runId: runIdSchema,

@@ -71,6 +71,8 @@ export const ACTS = {
   undoStep: of(fits.setupStep, press.undoStep),
   noteLock: of(fits.lock, press.noteLock),
   forgetLock: of(yup.object({ pressId: fits.anyId, head: fits.head }), press.forgetLock),
+  noteTurn: of(fits.headTurn, press.noteTurn),
+  forgetTurn: of(yup.object({ pressId: fits.anyId, head: fits.head }), press.forgetTurn),
   setUpShop: of(
     yup.object({
       template: fits.anyId,

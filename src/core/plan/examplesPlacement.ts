@@ -18,6 +18,13 @@ const BUDGET: Inputs = {
   size: fine(0.09),
   part: 'rounding the turns: finer steps of the knobs',
 }
+const HEAD: Inputs = {
+  head: q('count', 3),
+  left: length(258),
+  right: length(263),
+  side: length(85),
+  pitch: fine(1.25),
+}
 /** Of rules of placement and registration. */
 export const PLACEMENT_EXAMPLES: Readonly<Record<string, Inputs>> = {
   AID_LIES: { ...MOVED, spread: fine(0.09) },
@@ -27,7 +34,26 @@ export const PLACEMENT_EXAMPLES: Readonly<Record<string, Inputs>> = {
   AID_AGAINST: { head: q('count', 3) },
   AID_UNSURE: { head: q('count', 3) },
   AID_OTHER: { head: q('count', 3), lock: q('count', 12) },
-  AID_KNOB: { name: 'left', exact: q('turns', 0.31), turns: q('turns', 0.25), pitch: fine(1.25) },
+  AID_KNOB: {
+    name: 'left',
+    exact: q('turns', 0.31),
+    turns: q('turns', 0.25),
+    pitch: fine(1.25),
+    way: 'away from you',
+  },
+  AID_KNOB_KNOWN: {
+    name: 'side',
+    exact: q('turns', 0.31),
+    turns: q('turns', 0.25),
+    pitch: fine(1.5),
+    way: 'to the right',
+    moves: q('count', 6),
+  },
+  HEAD_USUAL: HEAD,
+  HEAD_KNOWN: { ...HEAD, moves: q('count', 6) },
+  HEAD_SENSE: { name: 'left', head: q('count', 3), way: 'towards you' },
+  HEAD_TURNED: MOVED,
+  HEAD_SHOULD: { ...MOVED, off: fine(0.11) },
   AID_HOLDS: { worst: fine(0.14), allows: fine(0.17) },
   AID_LEFT: { before: fine(0.48), left: fine(0.06) },
   AID_SCALE: { edge: fine(0.25) },

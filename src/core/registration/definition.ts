@@ -160,8 +160,32 @@ export const REGISTRATION = defineRoom({
       source: 'geometry',
     },
     AID_KNOB: {
-      says: '{name} knob: {exact} turns would bring it there; {turns} in eighths, all three rounded together so that least is left. Assumed: {pitch} a turn, clockwise moves the screen away from you or to the right. Try yours once.',
+      says: '{name} knob: {exact} turns would bring it there; {turns} in eighths, all three rounded together so that least is left. Assumed: {pitch} a turn, clockwise moves the screen {way}. Try yours once.',
       source: 'assumed',
+    },
+    AID_KNOB_KNOWN: {
+      says: '{name} knob: {exact} turns would bring it there; {turns} in eighths, all three rounded together so that least is left. Learnt for this head (readings: {moves}): {pitch} a turn, clockwise moves the screen {way}.',
+      source: 'a model',
+    },
+    HEAD_USUAL: {
+      says: 'Nothing is noted of the knobs of head {head}. Assumed is what heads usually have: the left and right knob {left} and {right} from the middle of the frame, the side knob {side} behind its clamped end, {pitch} a turn.',
+      source: 'assumed',
+    },
+    HEAD_KNOWN: {
+      says: 'Learnt for head {head} (readings: {moves}): the left and right knob act {left} and {right} from the middle of the frame, the side knob {side} behind its clamped end; {pitch} a turn. Play is assumed.',
+      source: 'a model',
+    },
+    HEAD_SENSE: {
+      says: 'The {name} knob of head {head} is cut the other way: clockwise moves the screen {way}.',
+      source: 'a model',
+    },
+    HEAD_TURNED: {
+      says: 'The turns moved it {dx} {side} and {dy} {fore}, turned {turn} {way}.',
+      source: 'geometry',
+    },
+    HEAD_SHOULD: {
+      says: 'By what is known of this head they should have moved it {dx} {side} and {dy} {fore}, turned {turn} {way}: at the marks that is {off} off.',
+      source: 'a model',
     },
     AID_LEFT: {
       says: 'Over the centre and the marks it misses {before} now and {left} then: what rounding leaves.',

@@ -10,7 +10,20 @@ export {
 } from './aid/drift'
 export { driftSaid, lockSaid } from './aid/driftSaid'
 export { asOperatorSees, type MarkReading, type Pose } from './aid/fit'
-export { type Head, missOver, movedBy, type Place, USUAL_HEAD } from './aid/knobs'
+export { centreOf, type HeadTurn, type KnownKnobs, knobsOf, MOST_TURN } from './aid/headLearn'
+export {
+  CLAMPED_HEAD,
+  type Head,
+  headAt,
+  less,
+  missOver,
+  movedBy,
+  type Place,
+  turnedBy,
+  USUAL_CENTRE,
+  USUAL_HEAD,
+} from './aid/knobs'
+export { knobsSaid, turnedSaid, turnSaid } from './aid/knobsSaid'
 export * from './budget'
 export { REGISTRATION } from './definition'
 export * from './filmPosition'

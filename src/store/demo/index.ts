@@ -1,12 +1,12 @@
 import type { ShopAndShelf } from '@/core/equipment'
 import type { Database } from '../database'
 import { saveDecisions } from '../decisions'
-import { noteLock } from '../locks'
+import { headLocks, headTurns } from '../headNotes'
 import { addOrders } from '../orders'
 import { doStep } from '../setups'
 import { putShop } from '../shop'
 import { seedInk } from './inkStock'
-import { DEMO_LOCKS, DEMO_STEPS } from './locks'
+import { DEMO_LOCKS, DEMO_STEPS, DEMO_TURNS } from './locks'
 import { DEMO_DECISIONS, demoOrders } from './orders'
 import { busyFrames } from './screens'
 import { DEMO_CLOTHS, DEMO_INKS } from './shelf'
@@ -29,7 +29,8 @@ export async function seedDemo(db: Database, today: string): Promise<boolean> {
   await addOrders(db, demoOrders(today))
   for (const decisions of DEMO_DECISIONS) await saveDecisions(db, decisions, 1)
   await seedInk(db, new Date())
-  for (const lock of DEMO_LOCKS) await noteLock(db, lock)
+  for (const lock of DEMO_LOCKS) await headLocks.note(db, lock)
+  for (const turn of DEMO_TURNS) await headTurns.note(db, turn)
   for (const step of DEMO_STEPS) await doStep(db, step)
   return true
 }

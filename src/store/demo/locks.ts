@@ -1,4 +1,4 @@
-import type { HeadLock, ScreenStep } from '@/core/registration'
+import type { HeadLock, HeadTurn, ScreenStep } from '@/core/registration'
 
 const MM = 1e-3
 
@@ -12,6 +12,17 @@ export const DEMO_LOCKS: readonly HeadLock[] = (
     ['2026-11-20T14:22', 0.18, -0.09, 0.0002],
   ] as const
 ).map(([at, dx, dy, turn]) => ({ pressId: 'twelve', head: 4, at, dx: dx * MM, dy: dy * MM, turn }))
+
+/** Two full turns of each knob of that head, read by eye: its left knob stands farther out than usual, its thread is a coarser one. */
+export const DEMO_TURNS: readonly HeadTurn[] = (
+  [
+    ['2026-11-16T08:40', [2, 0, 0], -2.31, 1.42, -0.0056],
+    ['2026-11-16T08:43', [0, 2, 0], 2.28, 1.57, 0.00545],
+    ['2026-11-16T08:46', [0, 0, 2], 3.05, -0.04, 0.0001],
+  ] as const
+).map(([at, [left, right, side], dx, dy, turn]) => ({
+  ...{ pressId: 'twelve', head: 4, at, left, right, side, x: 0, y: -0.335, dx: dx * MM, dy: dy * MM, turn },
+}))
 
 /** The first steps of a screen that is being set up. */
 export const DEMO_STEPS: readonly ScreenStep[] = (

@@ -19,6 +19,7 @@ import { up as calibration } from './017_calibration'
 import { up as air } from './018_air'
 import { up as headLock } from './019_head_lock'
 import { up as headSetup } from './020_head_setup'
+import { up as headTurn } from './021_head_turn'
 
 /** Every step from the first version on, in order. */
 export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unknown>) => Promise<void> }>> = {
@@ -42,4 +43,5 @@ export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unkn
   '018_air': { up: air },
   '019_head_lock': { up: headLock },
   '020_head_setup': { up: headSetup },
+  '021_head_turn': { up: headTurn },
 }

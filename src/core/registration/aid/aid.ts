@@ -52,7 +52,7 @@ export function registrationAid(
   const holds = allows !== undefined && most <= allows
   const leave =
     holds ||
-    isLeft(found, marks, (head.step * head.pitch) / 2, aim) ||
+    isLeft(found, marks, (head.step * finestOf(head)) / 2, aim) ||
     correction.turns.every((t) => t.turns === 0)
   const spread = Math.max(...marks.map((m) => sdAt(found, m)))
   const lies = REGISTRATION.because('AID_LIES', { ...moveInputs(pose), spread: q('fine', spread) })
@@ -72,6 +72,8 @@ export function registrationAid(
     reasons: [lies, ...told(verdict, marks, edge), ...(verdict.kind === 'fine' ? [turned] : [])],
   }
 }
+
+const finestOf = (head: Head): Length => Math.min(...head.knobs.map((k) => Math.abs(k.pitch)))
 
 const MISSING = { x: 'AID_NO_X', y: 'AID_NO_Y', apart: 'AID_FEW' } as const
 

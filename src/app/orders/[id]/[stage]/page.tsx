@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation'
 import { knownHeads } from '@/core/registration'
 import { database } from '@/store/database'
-import { everyLock } from '@/store/locks'
+import { headLocks } from '@/store/headNotes'
 import { filmsOf } from '../../../films/onTable'
 import { Stage } from '../Stage'
 import { isStage } from '../stages'
@@ -14,6 +14,6 @@ export default async function StagePage({
   const { id, stage } = await params
   if (!isStage(stage)) notFound()
   const films = stage === 'art' ? await filmsOf(await database(), id) : undefined
-  const heads = stage === 'sequence' ? knownHeads(await everyLock(await database())) : []
+  const heads = stage === 'sequence' ? knownHeads(await headLocks.every(await database())) : []
   return <Stage stage={stage} films={films} heads={heads} />
 }

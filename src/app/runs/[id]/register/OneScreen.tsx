@@ -4,17 +4,24 @@ import {
   asOperatorSees,
   type Drift,
   driftSaid,
+  headAt,
+  type KnownKnobs,
+  less,
+  lockSaid,
+  type Place,
   registrationAid,
-  USUAL_HEAD,
 } from '@/core/registration'
+import { localNow } from '@/ui/clock'
 import { Pick } from '@/ui/given'
 import { PushButton } from '@/ui/PushButton'
 import { Section } from '@/ui/Section'
 import { Told } from '@/ui/Told'
+import { act } from '../../../acts/act'
+import { HeadKnobs } from './HeadKnobs'
 import { MarkFields } from './MarkFields'
 import { MarksDrawing } from './MarksDrawing'
 import { MARK_SETS, type MarkSet, marksOf, READ_BY, READ_IN, type ReadBy, type ReadIn } from './marks'
-import { NoteLock } from './NoteLock'
+import { Noting } from './Noting'
 import { headOf, READERS, type Reader, takeUp, useRound } from './round'
 import { Turns } from './Turns'
 
@@ -46,19 +53,27 @@ interface Props {
   readonly pressId: string
   readonly head: number | undefined
   readonly drift: Drift
+  readonly knobs: KnownKnobs
+  /** Centre of the art from the middle of the frame's clamped end. */
+  readonly centre: Place
   readonly stand: Stand
   readonly onStand: (stand: Stand) => void
 }
 
+/** A knob is tried by so many turns: two, so that a reading tells (common practice, no source). */
+const TRIED = 2
+
 /** What the marks of one screen show, what to turn, and how it moves when it is locked. */
-export function OneScreen({ id, name, target, art, allows, pressId, head, drift, stand, onStand }: Props) {
+export function OneScreen(props: Props) {
+  const { id, name, target, art, allows, pressId, head, drift, knobs, centre, stand, onStand } = props
   const { round, keep, type, agree } = useRound(id)
   const { by, set, unit, collar } = stand
   const { typed, number, locked, reader } = round
   const simulated = headOf(id, reader)
   const marks = asOperatorSees(marksOf(typed, art, by, set), collar === 'towards')
   // A lock that is in the reading already is not to be turned against.
-  const aid = registrationAid(marks, USUAL_HEAD, locked ? undefined : drift.against, allows)
+  const here = headAt(knobs.head, centre)
+  const aid = registrationAid(marks, here, locked ? undefined : drift.against, allows)
   const known = 'missing' in aid ? undefined : aid
   const isTurned = known && !known.leave && !known.stop
   const read = () => {
@@ -75,16 +90,33 @@ export function OneScreen({ id, name, target, art, allows, pressId, head, drift,
     for (const [knob, { moves }] of made.correction.turns.entries())
       for (const turns of moves) simulated?.turn(knob, turns)
   }
-  const { locked: _, noted: __, ...open } = round
+  const { locked: _, noted: __, turned: ___, ...open } = round
   const next = () => {
     simulated?.unlock()
-    if (isTurned) turn(known)
-    keep({ ...open, typed: {}, number: number + 1 })
+    if (!isTurned) return keep({ ...open, typed: {}, number: number + 1 })
+    turn(known)
+    const [left, right, side] = known.correction.turns.map((t) => t.turns)
+    // What it moved when it was unlocked is in what is read next: of the knobs alone that tells nothing.
+    const turned = !locked && {
+      turned: { before: known.pose, knobs: [left ?? 0, right ?? 0, side ?? 0] as const },
+    }
+    keep({ ...open, typed: {}, number: number + 1, ...turned })
+  }
+  const tried = (knob: 0 | 1 | 2) => {
+    if (!known) return
+    simulated?.turn(knob, TRIED)
+    const turns = [0, 1, 2].map((k) => (k === knob ? TRIED : 0)) as unknown as readonly [
+      number,
+      number,
+      number,
+    ]
+    keep({ ...open, typed: {}, number: number + 1, turned: { before: known.pose, knobs: turns } })
   }
   const lock = () => {
     simulated?.lock()
     keep({ ...open, typed: {}, locked: { before: known?.pose } })
   }
+  const before = locked?.before
   const state = `round ${number}${locked ? ', locked' : ''}`
   return (
     <>
@@ -178,7 +210,7 @@ export function OneScreen({ id, name, target, art, allows, pressId, head, drift,
           <Told reasons={[aid.missing]} />
         ) : (
           <>
-            {isTurned && <Turns aid={aid} />}
+            {isTurned && <Turns aid={aid} moves={knobs.moves} />}
             <Told reasons={aid.reasons} />
           </>
         )}
@@ -194,13 +226,31 @@ export function OneScreen({ id, name, target, art, allows, pressId, head, drift,
         </Flex>
       </Section>
       {head !== undefined && (
+        <HeadKnobs
+          {...{ pressId, head, here, centre, marks }}
+          known={knobs}
+          pose={locked ? undefined : known?.pose}
+          turned={round.turned}
+          isNoted={round.noted === true}
+          isSimulated={simulated !== undefined}
+          onNoted={(noted) => keep({ ...round, noted })}
+          onTry={tried}
+        />
+      )}
+      {head !== undefined && (
         <Section title={`Head ${head} when it is locked`}>
-          {locked?.before && known && (
-            <NoteLock
-              pressId={pressId}
+          {before && known && (
+            <Noting
+              label="This lock"
               head={head}
-              before={locked.before}
-              after={known.pose}
+              reasons={[lockSaid(less(known.pose, before))]}
+              note={() =>
+                act('noteLock', {
+                  ...{ pressId, head, at: localNow() },
+                  ...less(known.pose, before),
+                })
+              }
+              forget={() => act('forgetLock', { pressId, head })}
               isNoted={round.noted === true}
               isSimulated={simulated !== undefined}
               onNoted={(noted) => keep({ ...round, noted })}

@@ -1,9 +1,18 @@
 'use client'
 
 import { Box, Flex } from '@chakra-ui/react'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { numberOf } from '@/core/advice'
-import { driftOf, type HeadLock, registerOrder, type ScreenStep } from '@/core/registration'
+import {
+  centreOf,
+  driftOf,
+  type HeadLock,
+  type HeadTurn,
+  knobsOf,
+  registerOrder,
+  type ScreenStep,
+  USUAL_CENTRE,
+} from '@/core/registration'
 import type { SheetFacts } from '@/formats/sheet'
 import { Cautions } from '@/ui/Cautions'
 import { Link, PageTitle } from '@/ui/elements'
@@ -17,12 +26,14 @@ interface Props {
   readonly facts: SheetFacts
   /** What is noted of the heads of this press, oldest first. */
   readonly locks: readonly HeadLock[]
+  /** What turns of the knobs of heads of this press did, oldest first. */
+  readonly turns: readonly HeadTurn[]
   /** What is done of the set-up of this run. */
   readonly done: readonly ScreenStep[]
 }
 
 /** At the press: what the marks of a screen show, and what to turn. */
-export function RegisterDesk({ facts: { order, plan, shopName }, locks, done }: Props) {
+export function RegisterDesk({ facts: { order, plan, shopName }, locks, turns, done }: Props) {
   const screens = plan.hits.filter((h) => !h.sameScreenAs)
   const [hitId, setHit] = useState(screens[0]?.hit.id ?? '')
   const [stand, setStand] = useState<Stand>({ by: 'paper', set: 'four', unit: 'fine', collar: 'away' })
@@ -33,6 +44,8 @@ export function RegisterDesk({ facts: { order, plan, shopName }, locks, done }: 
   const nameOf = (id: string) => screens.find((s) => s.hit.id === id)?.hit.name ?? ''
   const on = inTurn.find((r) => r.id === hitId)?.on
   const hit = screens.find((h) => h.hit.id === hitId) ?? screens[0]
+  const headNumber = hit?.head
+  const knobs = useMemo(() => knobsOf(turns.filter((t) => t.head === headNumber)), [turns, headNumber])
   return (
     <AskFrame shopName={shopName}>
       <Flex gap="4" align="baseline" wrap="wrap" mb="3">
@@ -69,6 +82,8 @@ export function RegisterDesk({ facts: { order, plan, shopName }, locks, done }: 
             stand={stand}
             onStand={setStand}
             drift={driftOf(locks.filter((l) => l.head === hit.head))}
+            knobs={knobs}
+            centre={plan.position ? centreOf(plan.position, stand.collar === 'towards') : USUAL_CENTRE}
           />
           <InTurn inTurn={inTurn} nameOf={nameOf} chosen={hit.hit.id} onChoose={setHit} />
           <SetupList

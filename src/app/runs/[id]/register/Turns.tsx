@@ -1,29 +1,18 @@
 import { Box, Flex } from '@chakra-ui/react'
-import { q } from '@/core/advice'
-import { type Aid, REGISTRATION, USUAL_HEAD } from '@/core/registration'
+import { type Aid, turnSaid } from '@/core/registration'
 import { AskNumber } from '@/ui/AskNumber'
 import { Measure } from '@/ui/Measure'
 import { Headline } from '@/ui/parts'
 import { sayTurns } from './sayTurns'
 
 /** Each knob with its turns, and what will be left. */
-export function Turns({ aid }: { readonly aid: Aid }) {
+export function Turns({ aid, moves }: { readonly aid: Aid; readonly moves: number }) {
   const left = aid.reasons.filter((r) => r.rule === 'AID_LEFT')
   return (
     <Flex columnGap="8" rowGap="3" wrap="wrap" mb="3">
       {aid.correction.turns.map((t) => (
         <Headline key={t.knob.name} label={`${t.knob.name} knob`}>
-          <AskNumber
-            label={`Turns of the ${t.knob.name} knob`}
-            reasons={[
-              REGISTRATION.because('AID_KNOB', {
-                name: t.knob.name,
-                exact: q('turns', t.exact),
-                turns: q('turns', t.turns),
-                pitch: q('fine', USUAL_HEAD.pitch),
-              }),
-            ]}
-          >
+          <AskNumber label={`Turns of the ${t.knob.name} knob`} reasons={[turnSaid(t, moves)]}>
             {sayTurns(t.turns)}
           </AskNumber>
           {t.moves.length > 1 && (

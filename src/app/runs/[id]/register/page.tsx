@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { changeStamp, database } from '@/store/database'
-import { loadLocks } from '@/store/locks'
+import { headLocks, headTurns } from '@/store/headNotes'
 import { loadSetup } from '@/store/setups'
 import { Seen } from '../../../Seen'
 import { readRun } from '../../readRun'
@@ -28,7 +28,8 @@ export default async function RegisterPage({ params }: Props) {
       <Seen stamp={stamp} />
       <RegisterDesk
         facts={facts}
-        locks={await loadLocks(db, facts.plan.press.id)}
+        locks={await headLocks.of(db, facts.plan.press.id)}
+        turns={await headTurns.of(db, facts.plan.press.id)}
         done={await loadSetup(db, id)}
       />
     </>

@@ -17,6 +17,9 @@ export interface Round {
   readonly number: number
   /** It was locked: how it lay before, where that was read. */
   readonly locked?: { readonly before: Pose | undefined }
+  /** It was turned since it was read: how it lay before, and by how much each knob was turned. */
+  readonly turned?: { readonly before: Pose; readonly knobs: readonly [number, number, number] }
+  /** What was read now is noted. */
   readonly noted?: boolean
   readonly reader: Reader
 }
