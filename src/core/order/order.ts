@@ -104,7 +104,12 @@ export const WHERES = {
   back: 'Back',
   leftChest: 'Left chest',
   pocket: 'Pocket line',
+  backNeck: 'Back neck',
+  hemCorner: 'Hem corner',
+  allOver: 'All-over',
   sleeve: 'Sleeve',
+  hood: 'Hood',
+  leg: 'Leg',
   neckLabel: 'Neck label',
   offPallet: 'Off-pallet item',
 } as const

@@ -25,6 +25,23 @@ export const REGISTRATION = defineRoom({
     PLACE_CHEST_SIDE: { says: 'From the centre line to the middle of the art.', source: 'common practice' },
     PLACE_POCKET: { says: 'Pocket line.', source: 'common practice' },
     PLACE_NECK: { says: 'Inside label, below the collar seam.', source: 'from memory' },
+    PLACE_NAPE: { says: 'Outside, below the collar seam at the back.', source: 'from memory' },
+    PLACE_CORNER: {
+      says: 'Above the bottom hem, clear of its stitching; load the hem at the pallet’s end.',
+      source: 'from memory',
+    },
+    PLACE_ALL: {
+      says: 'The whole garment lies on the board, one layer up and without a wrinkle, one or two to load it; seams and collar show as lines in the print.',
+      source: 'from memory',
+    },
+    PLACE_HOOD: {
+      says: 'From the hood’s edge, clear of its seam and cord; one half of the hood at a time lies flat.',
+      source: 'from memory',
+    },
+    PLACE_LEG: {
+      says: 'Above the leg hem, on one leg laid flat, its seams at the sides.',
+      source: 'from memory',
+    },
     PLACE_SLEEVE: { says: 'Above the sleeve hem.', source: 'from memory' },
     PLACE_OFF: {
       says: 'Lay the item’s edge at the pallet edge. Measure the highest and lowest place the print can land first; this is a start.',

@@ -22,7 +22,7 @@ export interface OnSize {
 }
 
 /** Prints that lie on a body; all others have no garment outline that is known. */
-const BODY: ReadonlySet<string> = new Set(['front', 'back', 'leftChest', 'pocket', 'neckLabel'])
+const BODY: ReadonlySet<string> = new Set(['front', 'back', 'leftChest', 'pocket', 'backNeck', 'neckLabel'])
 
 /** Where the art lies on each size of a run, smallest first; nothing for prints that lie on no body. */
 export function onSizes(

@@ -10,6 +10,7 @@ const SIDE: Readonly<Partial<Record<Where, 'front' | 'back'>>> = {
   leftChest: 'front',
   pocket: 'front',
   back: 'back',
+  backNeck: 'back',
 }
 
 interface Outline {

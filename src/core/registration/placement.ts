@@ -23,6 +23,11 @@ const SPOTS: Readonly<Record<Exclude<Where, 'front'>, Spot>> = {
   },
   pocket: { rule: 'PLACE_POCKET', down: [145, 152, 160], label: COLLAR, origin: 'collar' },
   neckLabel: { rule: 'PLACE_NECK', down: [20, 30, 40], label: COLLAR, origin: 'collar' },
+  backNeck: { rule: 'PLACE_NAPE', down: [25, 40, 60], label: COLLAR, origin: 'collar' },
+  hemCorner: { rule: 'PLACE_CORNER', down: [40, 60, 90], label: 'Above the hem', origin: 'hem' },
+  allOver: { rule: 'PLACE_ALL', down: [0, 10, 40], label: COLLAR, origin: 'collar' },
+  hood: { rule: 'PLACE_HOOD', down: [40, 50, 75], label: 'From the hood’s edge', origin: 'edge' },
+  leg: { rule: 'PLACE_LEG', down: [60, 100, 150], label: 'Above the leg hem', origin: 'hem' },
   sleeve: { rule: 'PLACE_SLEEVE', down: [15, 25, 40], label: 'Above the hem', origin: 'hem' },
   offPallet: { rule: 'PLACE_OFF', down: [30, 50, 80], label: 'Below the edge', origin: 'edge' },
 }

@@ -29,7 +29,7 @@ export function OnSizes({ plan }: PlanProps) {
   if (!chosen) return null
   const laid = (on: OnSize): Laid => ({
     on,
-    isBack: print.where === 'back',
+    isBack: print.where === 'back' || print.where === 'backNeck',
     hex: plan.cloth.hex,
     pallet: { width: plan.press.palletWidth * 1000, height: plan.press.palletHeight * 1000 },
     picture: pictured.includes(print.id)
