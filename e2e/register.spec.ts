@@ -219,7 +219,7 @@ test('register: a knob is tried by two full turns, noted for its head, used for 
   await expect(main).toContainText('Nothing is noted of the knobs of head')
   await expect(main).toContainText('To try a knob, read the marks first.')
   for (const mark of ['Left', 'Right', 'Top', 'Bottom']) await press(`${mark} agrees`)
-  await press('side knob turned twice')
+  await press('Side knob turned twice')
   await expect(main).toContainText('round 2')
   // A coarser thread, cut the other way: 3 mm to the left for two turns.
   for (const mark of ['Left', 'Right', 'Top', 'Bottom']) await typing(page)(mark, '-3', '0')
@@ -240,4 +240,22 @@ test('register: a knob is tried by two full turns, noted for its head, used for 
   )
   await status.getByRole('button', { name: 'take it back' }).press('Enter')
   await expect(main).toContainText('Nothing is noted of the knobs of head')
+})
+
+test('register: where the art lies elsewhere on the screen the board is slid under it, either way round', async ({
+  page,
+}) => {
+  await open(page, RUN)
+  const main = page.locator('main')
+  const planned = Number.parseFloat(/Planned: ([\d.]+)/.exec((await main.textContent()) ?? '')?.[1] ?? '')
+  const field = page.getByLabel('Top mark, from the frame’s collar end')
+  await field.fill(String(planned + 12))
+  await expect(main).toContainText('Slide the board 12 mm towards you')
+  await expect(main).toContainText('12 mm farther from the collar end')
+  await page.getByLabel('The pallet').selectOption('towards')
+  await expect(main).toContainText('Slide the board 12 mm away from you')
+  await field.fill(String(planned - 5))
+  await expect(main).toContainText('Slide the board 5 mm towards you')
+  await field.fill(String(planned))
+  await expect(main).toContainText('The board stays.')
 })

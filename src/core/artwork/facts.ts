@@ -88,6 +88,8 @@ export interface PairFacts {
   readonly overlap: Area
   readonly trap: InMetres<Spread> | undefined
   readonly gap: { readonly least: Length; readonly rough: boolean } | undefined
+  /** Where a miss would show first, the worst first; none in readings from before it was asked. */
+  readonly tight?: readonly (Place & { readonly width: Length; readonly length: Length })[]
   /** One of them stops midway in their fade: which, at what tints of both, and where. */
   readonly stops:
     | {

@@ -40,6 +40,24 @@ describe('how two films meet, on films drawn with known traps (drawn truth)', ()
     expect(Math.abs((far.gap?.least ?? 0) * 1000 - 18)).toBeLessThan(1.5)
   })
 
+  it('says where they meet the closest: along the narrow half of a shared edge, as wide as it is there', () => {
+    const left = slab(20, 30, 20, 20)
+    // 0.1 mm over the edge above the middle, 0.6 mm below it.
+    const right = together(slab(39.9, 25, 20, 10), slab(39.4, 35, 20, 10))
+    const { tight = [] } = meetingOf(setOf(left, right), 0, 1)
+    expect(tight.length).toBeGreaterThan(0)
+    for (const { x, y, width, length } of tight) {
+      // The middle of a square of 5.4 mm.
+      expect(Math.abs(x * 1000 - 30)).toBeLessThan(3)
+      expect(y * 1000).toBeLessThan(33)
+      expect(px(width)).toBeLessThanOrEqual(0.1 / 1000 / PX + 1)
+      expect(length * 1000).toBeLessThan(5.6)
+    }
+    // Nothing shows where nothing meets, and a fade has no such place.
+    expect(meetingOf(setOf(disc(18, 30, 3), disc(42, 30, 3)), 0, 1).tight).toEqual([])
+    expect(meetingOf(setOf(disc(30, 30, 15), disc(30, 30, 6)), 1, 0).tight).toEqual([])
+  })
+
   it('tells overprinting, where no edge is shared, from a trap', () => {
     expect(meetingOf(setOf(disc(30, 30, 15), disc(30, 30, 6)), 1, 0).how).toBe('overprinting')
   })

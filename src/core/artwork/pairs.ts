@@ -16,11 +16,73 @@ export interface Pair {
   readonly trap: Spread | undefined
   /** Smallest clear distance over a millimetre of edge; `rough` when good to a millimetre only. */
   readonly gap: { readonly least: number; readonly rough: boolean } | undefined
+  /** Where a miss would show first, the worst first. */
+  readonly tight: readonly TightSpot[]
+}
+
+/** A place where two films meet closely, in pixels. */
+export interface TightSpot {
+  readonly x: number
+  readonly y: number
+  /** Overlap or clear distance there on average. */
+  readonly width: number
+  /** Edge there. */
+  readonly length: number
 }
 
 const OVERLAP_MM2 = 0.5
+/** More than a press that is looked after misses by (assumed): what is wider than that shows nothing. */
+const MISS_MM = 0.75
+const SPOTS = 3
+/** Spots nearer than this are one place to look at, in tiles. */
+const ONE_LOOK = 5
 const EDGE_MM = 1
 const BLENDING = 0.2
+
+/** Gathers tile by tile what a miss would show along edges that meet. */
+class Tightness {
+  private readonly shows: Float64Array
+  private readonly widths: Float64Array
+  private readonly length: Uint32Array
+  constructor(
+    private readonly plane: Plane,
+    private readonly miss: number,
+  ) {
+    const tiles = plane.tilesX * plane.tilesY
+    this.shows = new Float64Array(tiles)
+    this.widths = new Float64Array(tiles)
+    this.length = new Uint32Array(tiles)
+  }
+
+  add(x: number, y: number, width: number): void {
+    if (width >= this.miss) return
+    const tile = Math.floor(y / TILE) * this.plane.tilesX + Math.floor(x / TILE)
+    this.shows[tile] = (this.shows[tile] ?? 0) + this.miss - width
+    this.widths[tile] = (this.widths[tile] ?? 0) + width
+    this.length[tile] = (this.length[tile] ?? 0) + 1
+  }
+
+  /** The tiles where most would show, each apart from those before it. */
+  spots(): readonly TightSpot[] {
+    const { tilesX } = this.plane
+    const place = (t: number) => [t % tilesX, Math.floor(t / tilesX)] as const
+    const chosen: number[] = []
+    const worst = [...this.shows.keys()]
+      .filter((t) => (this.shows[t] ?? 0) > 0)
+      .sort((a, b) => (this.shows[b] ?? 0) - (this.shows[a] ?? 0))
+    for (const t of worst) {
+      if (chosen.length === SPOTS) break
+      const [x, y] = place(t)
+      const isApart = chosen.every((c) => Math.hypot(place(c)[0] - x, place(c)[1] - y) >= ONE_LOOK)
+      if (isApart) chosen.push(t)
+    }
+    return chosen.map((t) => {
+      const [x, y] = place(t)
+      const length = this.length[t] ?? 0
+      return { x: (x + 0.5) * TILE, y: (y + 0.5) * TILE, width: (this.widths[t] ?? 0) / length, length }
+    })
+  }
+}
 
 /** Calls back for each edge pixel of a film's ink. */
 export function eachEdge(plane: Plane, counts: Uint16Array, act: (x: number, y: number) => void): void {
@@ -76,11 +138,17 @@ export function pairOf(a: MeetingArt, b: MeetingArt): Pair {
   const { all, halftone } = overlapOf(a, b)
   const traps = new Widths()
   const gaps = new Widths()
+  const tight = new Tightness(a.regions, MISS_MM * mm)
   eachEdge(a.regions, a.counts, (x, y) => {
     const near = b.distances.nearest(x, y)
     if (bitAt(b.regions, x, y) === 0) {
-      if (near) gaps.add(near.d - 1)
-    } else if (near && bitAt(a.regions, near.x, near.y) === 1) traps.add(near.d)
+      if (!near) return
+      gaps.add(near.d - 1)
+      tight.add(x, y, near.d - 1)
+    } else if (near && bitAt(a.regions, near.x, near.y) === 1) {
+      traps.add(near.d)
+      tight.add(x, y, near.d)
+    }
   })
   const edge = EDGE_MM * mm
   const trap = traps.spread(edge)
@@ -98,6 +166,7 @@ export function pairOf(a: MeetingArt, b: MeetingArt): Pair {
     halftone,
     trap: how === 'overlapping' ? trap : undefined,
     gap: how === 'apart' ? gap : undefined,
+    tight: how === 'blending' || how === 'overprinting' ? [] : tight.spots(),
   }
 }
 

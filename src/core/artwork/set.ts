@@ -172,7 +172,7 @@ export const metresOf = <T extends object>(widths: T, px: number): InMetres<T> =
 export function meetingOf(set: { readonly arts: readonly MeetingArt[] }, a: number, b: number): PairFacts {
   const [one, two] = [artIn(set, a), artIn(set, b)]
   const px = 0.0254 / one.film.dpi
-  const { how, overlap, trap, gap } = pairOf(one, two)
+  const { how, overlap, trap, gap, tight } = pairOf(one, two)
   return {
     a,
     b,
@@ -180,6 +180,7 @@ export function meetingOf(set: { readonly arts: readonly MeetingArt[] }, a: numb
     overlap: overlap * px * px,
     trap: trap && metresOf(trap, px),
     gap: gap && { least: gap.least * px, rough: gap.rough },
+    tight: tight.map((t) => ({ x: t.x * px, y: t.y * px, width: t.width * px, length: t.length * px })),
     stops: how === 'blending' ? stopsIn(one, two, a, b, px) : undefined,
   }
 }

@@ -18,6 +18,7 @@ const BUDGET: Inputs = {
   size: fine(0.09),
   part: 'rounding the turns: finer steps of the knobs',
 }
+const BOARD: Inputs = { found: length(157), planned: length(145), off: length(12) }
 const HEAD: Inputs = {
   head: q('count', 3),
   left: length(258),
@@ -63,6 +64,10 @@ export const PLACEMENT_EXAMPLES: Readonly<Record<string, Inputs>> = {
   AID_MARK: { name: 'top' },
   BUDGET_MISS: { cloth: fine(0.15) },
   GAP_GROWS: { gap: fine(3.2), along: fine(0.02), across: fine(0.04), off: length(1), adds: fine(0.03) },
+  BOARD_LIES: BOARD,
+  BOARD_FARTHER: BOARD,
+  BOARD_NEARER: BOARD,
+  REGISTER_HERE: { name: 'Coal black', other: 'Buoy red', width: fine(0.17), length: length(12) },
   REGISTER_TOUCH: { other: 'Buoy red' },
   REGISTER_OVERLAP: { other: 'Buoy red' },
   REGISTER_LOOK: { other: 'Base white', partner: 'Buoy red' },

@@ -168,6 +168,22 @@ export const REGISTRATION = defineRoom({
       says: '{name} on the printed {other}, and then look where it meets {partner}: between those two the error counts twice.',
       source: 'geometry',
     },
+    REGISTER_HERE: {
+      says: '{name} and {other} meet by {width} along {length} of edge: a miss shows here before elsewhere.',
+      source: 'geometry',
+    },
+    BOARD_LIES: {
+      says: 'The top mark lies {found} from the frame’s edge, as planned: {planned}. The board stays.',
+      source: 'geometry',
+    },
+    BOARD_FARTHER: {
+      says: 'The art lies {off} farther from the collar end of the frame than planned ({found}, planned {planned}): slide the board as far the same way, or lay every garment with its collar as far in on the board. All screens of the job the same.',
+      source: 'geometry',
+    },
+    BOARD_NEARER: {
+      says: 'The art lies {off} nearer to the collar end of the frame than planned ({found}, planned {planned}): slide the board as far the same way, or lay every garment with its collar as far out on the board. All screens of the job the same.',
+      source: 'geometry',
+    },
     REGISTER_FREE: {
       says: '{name} meets nothing that is registered before it: on the print that most others are registered on.',
       source: 'geometry',
@@ -201,7 +217,7 @@ export const REGISTRATION = defineRoom({
       source: 'geometry',
     },
     HEAD_SHOULD: {
-      says: 'By what is known of this head they should have moved it {dx} {side} and {dy} {fore}, turned {turn} {way}: at the marks that is {off} off.',
+      says: 'By what is known of this head they should have moved it {dx} {side} and {dy} {fore}, turned {turn} {way}. At the marks that is {off} off.',
       source: 'a model',
     },
     AID_LEFT: {

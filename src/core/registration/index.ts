@@ -24,6 +24,7 @@ export {
   USUAL_HEAD,
 } from './aid/knobs'
 export { knobsSaid, turnedSaid, turnSaid } from './aid/knobsSaid'
+export { boardUnder } from './board'
 export * from './budget'
 export { REGISTRATION } from './definition'
 export * from './filmPosition'
@@ -35,3 +36,4 @@ export { type Registered, registerOrder } from './registerOrder'
 export * from './setup'
 export { stretchSaid } from './stretch'
 export { chokeTooTight, missBeyondFrom, trapBudget } from './trap'
+export { type LookHere, whereToLook } from './whereToLook'

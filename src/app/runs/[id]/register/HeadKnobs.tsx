@@ -38,6 +38,7 @@ interface Props {
 }
 
 const KNOBS = [0, 1, 2] as const
+const TRIED_SAYS = ['Left', 'Right', 'Side'] as const
 
 /** How a head is adjusted: tried knob by knob, or learnt from each set of turns. */
 export function HeadKnobs(props: Props) {
@@ -76,7 +77,7 @@ export function HeadKnobs(props: Props) {
         <Flex mt="2" gap="3" wrap="wrap">
           {KNOBS.map((knob) => (
             <PushButton key={knob} type="button" onClick={() => onTry(knob)}>
-              {here.knobs[knob].name} knob turned twice
+              {TRIED_SAYS[knob]} knob turned twice
             </PushButton>
           ))}
         </Flex>

@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react'
 import { type PointerEvent, useRef, useState } from 'react'
-import type { MarkReading, Pose } from '@/core/registration'
+import type { MarkReading, Place, Pose } from '@/core/registration'
 
 const Svg = chakra('svg')
 
@@ -18,6 +18,8 @@ interface Props {
   readonly now: Pose | undefined
   readonly then: Pose | undefined
   /** A mark was dragged to where the screen has it: metres to the right, and away from the operator. */
+  /** Where to look, from the centre of the art as the operator sees it, numbered from 1. */
+  readonly places: readonly Place[]
   readonly onDrag: (mark: number, dx: number, dy: number) => void
 }
 
@@ -25,7 +27,7 @@ interface Props {
 const FINEST = 1e-5
 
 /** The marks on the pallet as the operator sees them: where they should be, where the screen has them, where it will have them. */
-export function MarksDrawing({ marks, now, then, onDrag }: Props) {
+export function MarksDrawing({ marks, now, then, places, onDrag }: Props) {
   const drawing = useRef<SVGSVGElement>(null)
   const [dragged, setDragged] = useState<number>()
   const far = Math.max(...marks.map((m) => Math.max(Math.abs(m.x), Math.abs(m.y))), 0.01)
@@ -99,6 +101,19 @@ export function MarksDrawing({ marks, now, then, onDrag }: Props) {
           </g>
         )
       })}
+      {places.map((p, i) => (
+        <text
+          key={`${p.x} ${p.y}`}
+          x={SIZE / 2 + p.x * scale}
+          y={SIZE / 2 - p.y * scale + 5}
+          textAnchor="middle"
+          fontWeight="750"
+          fill="currentColor"
+          style={{ fontSize: 14 }}
+        >
+          {i + 1}
+        </text>
+      ))}
       {now && marks.map((m) => cross(m, now, `now ${m.name}`, 3))}
       {then && marks.map((m) => cross(m, then, `then ${m.name}`, 1.5, '4 3'))}
       <text x={SIZE / 2} y={SIZE + WORDS - 8} textAnchor="middle" fontSize="12" fill="currentColor">

@@ -6,6 +6,7 @@ import {
   driftSaid,
   headAt,
   type KnownKnobs,
+  type LookHere,
   less,
   lockSaid,
   type Place,
@@ -24,6 +25,7 @@ import { MARK_SETS, type MarkSet, marksOf, READ_BY, READ_IN, type ReadBy, type R
 import { Noting } from './Noting'
 import { headOf, READERS, type Reader, takeUp, useRound } from './round'
 import { Turns } from './Turns'
+import { WhereToLook } from './WhereToLook'
 
 const COLLAR = [
   { id: 'away', name: 'Collar away from you' },
@@ -56,6 +58,8 @@ interface Props {
   readonly knobs: KnownKnobs
   /** Centre of the art from the middle of the frame's clamped end. */
   readonly centre: Place
+  /** Where a miss of this screen shows first, collar up. */
+  readonly look: readonly LookHere[]
   readonly stand: Stand
   readonly onStand: (stand: Stand) => void
 }
@@ -65,13 +69,14 @@ const TRIED = 2
 
 /** What the marks of one screen show, what to turn, and how it moves when it is locked. */
 export function OneScreen(props: Props) {
-  const { id, name, target, art, allows, pressId, head, drift, knobs, centre, stand, onStand } = props
+  const { id, name, target, art, allows, pressId, head, drift, knobs, centre, look, stand, onStand } = props
   const { round, keep, type, agree } = useRound(id)
   const { by, set, unit, collar } = stand
   const { typed, number, locked, reader } = round
   const simulated = headOf(id, reader)
   const marks = asOperatorSees(marksOf(typed, art, by, set), collar === 'towards')
   // A lock that is in the reading already is not to be turned against.
+  const seen = look.map((l) => (collar === 'towards' ? { ...l, x: -l.x, y: -l.y } : l))
   const here = headAt(knobs.head, centre)
   const aid = registrationAid(marks, here, locked ? undefined : drift.against, allows)
   const known = 'missing' in aid ? undefined : aid
@@ -134,6 +139,7 @@ export function OneScreen(props: Props) {
         >
           <MarksDrawing
             marks={marks}
+            places={seen}
             now={known?.pose}
             then={isTurned ? known.correction.left : undefined}
             onDrag={(at, dx, dy) => {
@@ -225,6 +231,7 @@ export function OneScreen(props: Props) {
           )}
         </Flex>
       </Section>
+      <WhereToLook places={seen} />
       {head !== undefined && (
         <HeadKnobs
           {...{ pressId, head, here, centre, marks }}

@@ -9,6 +9,7 @@ import {
   type HeadLock,
   type HeadTurn,
   knobsOf,
+  type LookHere,
   registerOrder,
   type ScreenStep,
   USUAL_CENTRE,
@@ -18,6 +19,7 @@ import { Cautions } from '@/ui/Cautions'
 import { Link, PageTitle } from '@/ui/elements'
 import { Pick } from '@/ui/given'
 import { AskFrame } from '../../../AskFrame'
+import { BoardUnder } from './BoardUnder'
 import { InTurn } from './InTurn'
 import { OneScreen, type Stand } from './OneScreen'
 import { SetupList } from './SetupList'
@@ -28,12 +30,14 @@ interface Props {
   readonly locks: readonly HeadLock[]
   /** What turns of the knobs of heads of this press did, oldest first. */
   readonly turns: readonly HeadTurn[]
+  /** Where a miss shows first, by screen. */
+  readonly looks: Readonly<Record<string, readonly LookHere[]>>
   /** What is done of the set-up of this run. */
   readonly done: readonly ScreenStep[]
 }
 
 /** At the press: what the marks of a screen show, and what to turn. */
-export function RegisterDesk({ facts: { order, plan, shopName }, locks, turns, done }: Props) {
+export function RegisterDesk({ facts: { order, plan, shopName }, locks, turns, looks, done }: Props) {
   const screens = plan.hits.filter((h) => !h.sameScreenAs)
   const [hitId, setHit] = useState(screens[0]?.hit.id ?? '')
   const [stand, setStand] = useState<Stand>({ by: 'paper', set: 'four', unit: 'fine', collar: 'away' })
@@ -79,12 +83,16 @@ export function RegisterDesk({ facts: { order, plan, shopName }, locks, turns, d
             allows={plan.run.placement.choke}
             pressId={plan.press.id}
             head={hit.head}
+            look={looks[hit.hit.id] ?? []}
             stand={stand}
             onStand={setStand}
             drift={driftOf(locks.filter((l) => l.head === hit.head))}
             knobs={knobs}
             centre={plan.position ? centreOf(plan.position, stand.collar === 'towards') : USUAL_CENTRE}
           />
+          {plan.position && (
+            <BoardUnder position={plan.position} collarTowards={stand.collar === 'towards'} />
+          )}
           <InTurn inTurn={inTurn} nameOf={nameOf} chosen={hit.hit.id} onChoose={setHit} />
           <SetupList
             runId={plan.run.id}

@@ -5,6 +5,7 @@ import { headLocks, headTurns } from '@/store/headNotes'
 import { loadSetup } from '@/store/setups'
 import { Seen } from '../../../Seen'
 import { readRun } from '../../readRun'
+import { looksOf } from './looks'
 import { RegisterDesk } from './RegisterDesk'
 
 interface Props {
@@ -29,6 +30,7 @@ export default async function RegisterPage({ params }: Props) {
       <RegisterDesk
         facts={facts}
         locks={await headLocks.of(db, facts.plan.press.id)}
+        looks={await looksOf(db, facts)}
         turns={await headTurns.of(db, facts.plan.press.id)}
         done={await loadSetup(db, id)}
       />
