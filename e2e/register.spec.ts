@@ -259,3 +259,31 @@ test('register: where the art lies elsewhere on the screen the board is slid und
   await field.fill(String(planned))
   await expect(main).toContainText('The board stays.')
 })
+
+test.describe('on a tablet, by touch alone', () => {
+  test.use({ hasTouch: true, viewport: { width: 820, height: 1180 } })
+
+  test('register: read, turned, read again and locked, one hand; nothing to be scrolled sideways', async ({
+    page,
+  }) => {
+    await open(page, RUN)
+    const main = page.locator('main')
+    const tap = (name: string | RegExp) => page.getByRole('button', { name }).tap()
+    await page.getByLabel('Screen', { exact: true }).selectOption({ index: 4 })
+    await page.getByLabel('Read by').selectOption('usual')
+    await tap('Read the marks')
+    await expect(main).toContainText('it misses')
+    await tap('Turned: read again')
+    await tap('Read the marks')
+    await expect(main).toContainText('The turns moved it')
+    await expect(page.getByRole('status', { name: 'These turns' })).toContainText('nothing is noted of it')
+    await tap('Locked as it lies: read again')
+    await tap('Read the marks')
+    await expect(main).toContainText(/Locking moved it [\d.]+ mm/)
+    await page.getByText('Zero the knobs').tap()
+    await expect(page.getByRole('checkbox').first()).toBeChecked()
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(820)
+    for (const name of ['Read the marks', 'Unlocked and turned: read again'])
+      expect((await page.getByRole('button', { name }).boundingBox())?.height).toBeGreaterThanOrEqual(40)
+  })
+})

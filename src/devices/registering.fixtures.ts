@@ -1,4 +1,14 @@
-import { type Pose, registrationAid, USUAL_HEAD } from '@/core/registration'
+import {
+  type Head,
+  type HeadTurn,
+  headAt,
+  knobsOf,
+  less,
+  type Pose,
+  registrationAid,
+  USUAL_CENTRE,
+  USUAL_HEAD,
+} from '@/core/registration'
 import type { SimulatedHead } from './simulatedHead'
 
 const MM = 1e-3
@@ -26,17 +36,36 @@ export function byTheAid(
   spread: number,
   most: number,
   aim?: Pose,
+  known: Head = USUAL_HEAD,
 ): number {
   seated(head)
   for (let round = 0; round < most; round++) {
     // Only what is read before it is locked has the lock before it.
-    const told = registrationAid(head.read(marks, spread), USUAL_HEAD, round === 0 ? aim : undefined)
+    const told = registrationAid(head.read(marks, spread), known, round === 0 ? aim : undefined)
     if ('missing' in told || told.stop || told.leave) return round
     head.unlock()
     for (const [knob, { moves }] of told.correction.turns.entries()) for (const m of moves) head.turn(knob, m)
     head.lock()
   }
   return most
+}
+
+/** Two full turns of each knob, marks read before and after; @returns the head as it is learnt, from the centre of the art */
+export function calibrated(head: SimulatedHead, marks: Marks, spread: number): Head {
+  seated(head)
+  const pose = (): Pose => {
+    const told = registrationAid(head.read(marks, spread), USUAL_HEAD)
+    if ('missing' in told) throw new Error('All marks were read')
+    return told.pose
+  }
+  const tried = ([left, right, side]: readonly [number, number, number]): HeadTurn => {
+    const before = pose()
+    for (const [knob, turns] of [left, right, side].entries()) if (turns !== 0) head.turn(knob, turns)
+    const moved = less(pose(), before)
+    return { pressId: '', head: 1, at: '', left, right, side, ...USUAL_CENTRE, ...moved }
+  }
+  const { head: found } = knobsOf([tried([2, 0, 0]), tried([0, 2, 0]), tried([0, 0, 2])])
+  return headAt(found, USUAL_CENTRE)
 }
 
 /** By hand: left mark right with its knob, right mark with its own, then across; a print before each, so many rounds. */

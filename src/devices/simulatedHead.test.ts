@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { driftOf, missOver, registrationAid, USUAL_HEAD } from '@/core/registration'
-import { byHand, byTheAid, marksAt } from './registering.fixtures'
+import { driftOf, type Head, missOver, registrationAid, USUAL_HEAD } from '@/core/registration'
+import { byHand, byTheAid, calibrated, marksAt } from './registering.fixtures'
 import { simulatedHead, someHead } from './simulatedHead'
 
 const MM = 1e-3
@@ -105,4 +105,28 @@ describe('four screens on simulated heads, with the aid', () => {
       )
     expect(misses(against)).toBeLessThan(0.6 * misses())
   })
+})
+
+it('a head on a coarser thread, one knob cut the other way, comes right in one round once its knobs were tried', () => {
+  const [left, right, side] = USUAL_HEAD.knobs
+  const head: Head = {
+    ...USUAL_HEAD,
+    knobs: [
+      { ...left, x: left.x - 10 * MM, pitch: 1.5 * MM },
+      { ...right, pitch: 1.5 * MM },
+      { ...side, y: side.y + 15 * MM, pitch: -1.5 * MM },
+    ],
+  }
+  const missed = (tried: boolean) =>
+    SEEDS.slice(0, 40).map((seed) => {
+      const start = { dx: 1.2 * MM, dy: -0.9 * MM, turn: 0.003 }
+      const truth = { head, start, drift: STILL, scatter: 0 }
+      const known = tried ? calibrated(simulatedHead(truth, seed), FULL, 0.1 * MM) : USUAL_HEAD
+      const own = simulatedHead(truth, seed + 1)
+      byTheAid(own, FULL, 0.1 * MM, 1, undefined, known)
+      return missOver(own.lies(), corners(0.3, 0.36))
+    })
+  // As assumed, the side knob goes the wrong way.
+  expect(rms(missed(false))).toBeGreaterThan(0.4 * MM)
+  expect(rms(missed(true))).toBeLessThan(0.2 * MM)
 })

@@ -12,14 +12,12 @@ export { driftSaid, lockSaid } from './aid/driftSaid'
 export { asOperatorSees, type MarkReading, type Pose } from './aid/fit'
 export { centreOf, type HeadTurn, type KnownKnobs, knobsOf, MOST_TURN } from './aid/headLearn'
 export {
-  CLAMPED_HEAD,
   type Head,
   headAt,
   less,
   missOver,
   movedBy,
   type Place,
-  turnedBy,
   USUAL_CENTRE,
   USUAL_HEAD,
 } from './aid/knobs'

@@ -7,7 +7,7 @@ import { boolean, mixed, number, object, string } from 'yup'
 import { colourOfFile, TURNS, type Turn } from '@/core/artwork'
 import type { Placement } from '@/core/order'
 import { keysOf } from '@/core/quantity'
-import { filmPlaces } from '@/formats/archive'
+import { filmPlaces } from '@/formats/archiveSchema'
 import { type FilmPage, MOST_BYTES } from '@/formats/film'
 import { database } from '@/store/database'
 import {
