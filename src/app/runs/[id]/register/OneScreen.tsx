@@ -6,6 +6,7 @@ import {
   driftSaid,
   headAt,
   type KnownKnobs,
+  knobsOf,
   type LookHere,
   less,
   lockSaid,
@@ -64,6 +65,8 @@ interface Props {
   readonly onStand: (stand: Stand) => void
 }
 
+const ASSUMED = knobsOf([])
+
 /** A knob is tried by so many turns: two, so that a reading tells (common practice, no source). */
 const TRIED = 2
 
@@ -77,8 +80,10 @@ export function OneScreen(props: Props) {
   const marks = asOperatorSees(marksOf(typed, art, by, set), collar === 'towards')
   // A lock that is in the reading already is not to be turned against.
   const seen = look.map((l) => (collar === 'towards' ? { ...l, x: -l.x, y: -l.y } : l))
-  const here = headAt(knobs.head, centre)
-  const aid = registrationAid(marks, here, locked ? undefined : drift.against, allows)
+  // What is learnt of a head of the press says nothing of a simulated one.
+  const adjusters = simulated ? ASSUMED : knobs
+  const here = headAt(adjusters.head, centre)
+  const aid = registrationAid(marks, here, locked || simulated ? undefined : drift.against, allows)
   const known = 'missing' in aid ? undefined : aid
   const isTurned = known && !known.leave && !known.stop
   const read = () => {
@@ -216,7 +221,7 @@ export function OneScreen(props: Props) {
           <Told reasons={[aid.missing]} />
         ) : (
           <>
-            {isTurned && <Turns aid={aid} moves={knobs.moves} />}
+            {isTurned && <Turns aid={aid} moves={adjusters.moves} />}
             <Told reasons={aid.reasons} />
           </>
         )}
@@ -235,7 +240,7 @@ export function OneScreen(props: Props) {
       {head !== undefined && (
         <HeadKnobs
           {...{ pressId, head, here, centre, marks }}
-          known={knobs}
+          known={adjusters}
           pose={locked ? undefined : known?.pose}
           turned={round.turned}
           isNoted={round.noted === true}
