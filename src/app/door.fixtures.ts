@@ -67,7 +67,7 @@ export const GIVEN: { readonly [N in ActName]: ActGiven<N> } = {
   doStep: { runId: 'R-1001-P1-dark', hitId: 'base', step: 'zero', at: AT },
   undoStep: { runId: 'R-1001-P1-dark', hitId: 'base', step: 'zero' },
   noteTurn: {
-    ...{ pressId: 'six', head: 3, at: AT, left: 2, right: 0, side: 0, x: 0, y: -0.335 },
+    ...{ pressId: 'six', head: 3, at: AT, left: 2, right: 0, side: 0, back: false, x: 0, y: -0.335 },
     ...{ dx: 1e-3, dy: 1.2e-3, turn: -4.8e-3 },
   },
   noteLock: { pressId: 'six', head: 3, at: AT, dx: 1e-4, dy: -5e-5, turn: 2e-4 },

@@ -62,7 +62,7 @@ export function calibrated(head: SimulatedHead, marks: Marks, spread: number): H
     const before = pose()
     for (const [knob, turns] of [left, right, side].entries()) if (turns !== 0) head.turn(knob, turns)
     const moved = less(pose(), before)
-    return { pressId: '', head: 1, at: '', left, right, side, ...USUAL_CENTRE, ...moved }
+    return { pressId: '', head: 1, at: '', left, right, side, back: false, ...USUAL_CENTRE, ...moved }
   }
   const { head: found } = knobsOf([tried([2, 0, 0]), tried([0, 2, 0]), tried([0, 0, 2])])
   return headAt(found, USUAL_CENTRE)

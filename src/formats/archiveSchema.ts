@@ -141,6 +141,7 @@ const turnSchema = yup.object({
   head: yup.number().integer().min(1).max(99).required(),
   at: moment.required(),
   ...{ left: turns, right: turns, side: turns, x: from, y: from },
+  back: yup.boolean().required(),
   dx: yup.number().min(-MOST_TURN.move).max(MOST_TURN.move).required(),
   dy: yup.number().min(-MOST_TURN.move).max(MOST_TURN.move).required(),
   turn: yup.number().min(-MOST_TURN.turn).max(MOST_TURN.turn).required(),

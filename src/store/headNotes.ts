@@ -20,10 +20,11 @@ function notesIn<T extends keyof Notes>(table: T) {
   // Both tables have these columns; what else they have is the note's own.
   const name = table as string as 'notes'
   const of = (db: Kysely<Tables>) => db as unknown as Of
-  const rowOf = ({ pressId, ...note }: Note) => ({ ...note, press_id: pressId }) as never
+  const rowOf = ({ pressId, ...note }: Note) =>
+    ({ ...note, ...('back' in note && { back: note.back ? 1 : 0 }), press_id: pressId }) as never
   const noteOf = (row: object): Note => {
     const { id: _, press_id, ...note } = row as { id: number; press_id: string }
-    return { ...note, pressId: press_id } as unknown as Note
+    return { ...note, ...('back' in note && { back: note.back === 1 }), pressId: press_id } as unknown as Note
   }
   return {
     /** Of the heads of a press, oldest first. */

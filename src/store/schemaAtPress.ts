@@ -46,6 +46,7 @@ export interface AtPressTables {
     left: number
     right: number
     side: number
+    back: number
     x: number
     y: number
     dx: number

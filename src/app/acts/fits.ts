@@ -170,6 +170,7 @@ export const headTurn = yup
     head,
     at: moment,
     ...{ left: turns, right: turns, side: turns },
+    back: yup.boolean().strict().required('Turned back?'),
     ...{ x: within(MOST_TURN.from), y: within(MOST_TURN.from) },
     dx: within(MOST_TURN.move),
     dy: within(MOST_TURN.move),

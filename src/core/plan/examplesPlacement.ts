@@ -25,6 +25,7 @@ const HEAD: Inputs = {
   right: length(263),
   side: length(85),
   pitch: fine(1.25),
+  play: fine(0.1),
 }
 /** Of rules of placement and registration. */
 export const PLACEMENT_EXAMPLES: Readonly<Record<string, Inputs>> = {

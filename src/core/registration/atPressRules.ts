@@ -59,11 +59,11 @@ export const AT_PRESS_RULES = {
     source: 'a model',
   },
   HEAD_USUAL: {
-    says: 'Nothing is noted of the knobs of head {head}. Assumed is what heads usually have: the left and right knob {left} and {right} from the middle of the frame, the side knob {side} behind its clamped end, {pitch} a turn.',
+    says: 'Nothing is noted of the knobs of head {head}. Assumed is what heads usually have: the left and right knob {left} and {right} from the middle of the frame, the side knob {side} behind its clamped end, {pitch} a turn, {play} of play.',
     source: 'assumed',
   },
   HEAD_KNOWN: {
-    says: 'Learnt for head {head} (readings: {moves}): the left and right knob act {left} and {right} from the middle of the frame, the side knob {side} behind its clamped end; {pitch} a turn. Play is assumed.',
+    says: 'Learnt for head {head} (readings: {moves}): the left and right knob act {left} and {right} from the middle of the frame, the side knob {side} behind its clamped end; {pitch} a turn, {play} of play.',
     source: 'a model',
   },
   HEAD_SENSE: {

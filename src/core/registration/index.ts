@@ -10,7 +10,7 @@ export {
 } from './aid/drift'
 export { driftSaid, lockSaid } from './aid/driftSaid'
 export { asOperatorSees, type MarkReading, type Pose } from './aid/fit'
-export { centreOf, type HeadTurn, type KnownKnobs, knobsOf, MOST_TURN } from './aid/headLearn'
+export { centreOf, type HeadTurn, type KnobTurns, type KnownKnobs, knobsOf, MOST_TURN } from './aid/headLearn'
 export {
   type Head,
   headAt,

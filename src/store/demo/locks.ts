@@ -19,9 +19,23 @@ export const DEMO_TURNS: readonly HeadTurn[] = (
     ['2026-11-16T08:40', [2, 0, 0], -2.31, 1.42, -0.0056],
     ['2026-11-16T08:43', [0, 2, 0], 2.28, 1.57, 0.00545],
     ['2026-11-16T08:46', [0, 0, 2], 3.05, -0.04, 0.0001],
+    ['2026-11-16T08:48', [0, 0, -2], -2.81, 0.03, -0.0001],
   ] as const
 ).map(([at, [left, right, side], dx, dy, turn]) => ({
-  ...{ pressId: 'twelve', head: 4, at, left, right, side, x: 0, y: -0.335, dx: dx * MM, dy: dy * MM, turn },
+  ...{
+    pressId: 'twelve',
+    head: 4,
+    at,
+    left,
+    right,
+    side,
+    back: side < 0,
+    x: 0,
+    y: -0.335,
+    dx: dx * MM,
+    dy: dy * MM,
+    turn,
+  },
 }))
 
 /** The first steps of a screen that is being set up. */

@@ -1,7 +1,7 @@
 import { randomLcg, randomNormal, randomUniform } from 'd3-random'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { centreOf, type HeadTurn, knobsOf, MOST_TURN } from './headLearn'
+import { centreOf, type HeadTurn, knobsOf, MOST_TURN, moveBy } from './headLearn'
 import {
   CLAMPED_HEAD,
   correct,
@@ -40,7 +40,7 @@ const noted = (
 ): HeadTurn => {
   const made = turnedBy(headAt(head, centre), [left, right, side])
   return {
-    ...{ pressId: 'p', head: 1, at: '2026-11-30T08:00', left, right, side, ...centre },
+    ...{ pressId: 'p', head: 1, at: '2026-11-30T08:00', left, right, side, back: false, ...centre },
     ...{ dx: made.dx + off[0], dy: made.dy + off[1], turn: made.turn + off[2] },
   }
 }
@@ -104,6 +104,26 @@ describe('what a head is learnt to be', () => {
     }
   })
 
+  it('play is learnt from a knob that is turned back, and how far past it is turned follows', () => {
+    const worn = headWith(0, 0, 0, [1.25, 1.25, 1.25])
+    const back = (play: number): HeadTurn => {
+      // What is lost of the way back is the play (geometry).
+      const made = noted(worn, [0, 0, -2])
+      return { ...made, back: true, dx: made.dx + play * MM }
+    }
+    const loose = knobsOf([...TWICE.map((t) => noted(worn, t)), back(0.4), back(0.4)]).head
+    expect(Math.abs(loose.play / MM - 0.4)).toBeLessThan(0.08)
+    const tight = knobsOf([...TWICE.map((t) => noted(worn, t)), back(0), back(0)]).head
+    expect(tight.play / MM).toBeLessThan(0.05)
+    const past = (head: Head) =>
+      correct({ dx: 1 * MM, dy: 0, turn: 0 }, headAt(head, USUAL_CENTRE), CORNERS).turns[2]?.moves[1] ?? 0
+    expect(past(loose)).toBeGreaterThan(past(tight))
+    // No play is below nothing, whatever is noted.
+    const gained = knobsOf([back(-3)]).head.play
+    expect(gained).toBeGreaterThanOrEqual(0)
+    expect(gained / MM).toBeLessThan(0.05)
+  })
+
   it('one wrong note among six does not spoil it', () => {
     const true_ = headWith(8, -5, 12, [1.25, 1.25, 1.25])
     const good = [...TWICE, ...TWICE].map((t) => noted(true_, t))
@@ -118,6 +138,7 @@ describe('what a head is learnt to be', () => {
     const note = fc.record({
       ...{ left: any(MOST_TURN.turns), right: any(MOST_TURN.turns), side: any(MOST_TURN.turns) },
       ...{ x: any(MOST_TURN.from), y: any(MOST_TURN.from) },
+      back: fc.boolean(),
       ...{ dx: any(MOST_TURN.move), dy: any(MOST_TURN.move), turn: any(MOST_TURN.turn) },
     })
     fc.assert(
@@ -167,7 +188,19 @@ it('what turns did is told beside what they should have done', () => {
   const here = headAt(CLAMPED_HEAD, USUAL_CENTRE)
   const should = turnedBy(here, [0, 0, 2])
   expect(should.dx / MM).toBeCloseTo(2.5, 6)
-  const [did, by] = turnedSaid({ dx: 3 * MM, dy: 0, turn: 0 }, [0, 0, 2], here, CORNERS)
+  // In closed form the same as by the inverse; turned back it is less by the play.
+  for (const [left, right, side] of [...TWICE, [0.5, -1, 0.25] as const]) {
+    const closed = moveBy(here, { left, right, side, back: false })
+    const solved = turnedBy(here, [left, right, side])
+    for (const k of ['dx', 'dy', 'turn'] as const) expect(closed[k]).toBeCloseTo(solved[k], 12)
+  }
+  expect(moveBy(here, { left: 0, right: 0, side: -2, back: true }).dx / MM).toBeCloseTo(-2.4, 9)
+  const [did, by] = turnedSaid(
+    { dx: 3 * MM, dy: 0, turn: 0 },
+    { left: 0, right: 0, side: 2, back: false },
+    here,
+    CORNERS,
+  )
   expect(did?.rule).toBe('HEAD_TURNED')
   expect(by?.inputs).toMatchObject({ side: 'right', off: { value: expect.closeTo(0.5 * MM, 6) } })
 })

@@ -13,6 +13,8 @@ export interface HeadTurn extends Pose {
   readonly left: number
   readonly right: number
   readonly side: number
+  /** Turned back without going past and up to it again: the play is lost in the move. */
+  readonly back: boolean
   /** Centre of the art from the middle of the frame's clamped end. */
   readonly x: Length
   readonly y: Length
@@ -35,7 +37,9 @@ const ARM: Length = 150 * MM
 /** How far two fits of four marks read by eye lie apart by the reading alone, one standard deviation: dx, dy, turn at the arm. */
 const READ = [0.07 * MM, 0.07 * MM, 0.06 * MM] as const
 /** How far the adjusters of a head may stand from where they usually do, one standard deviation (assumed); a thread is cut true. */
-const PRIOR = { across: 12 * MM, behind: 20 * MM, pitch: 0.01 } as const
+const PRIOR = { across: 12 * MM, behind: 20 * MM, pitch: 0.01, play: 0.1 * MM } as const
+/** More play than any head has that can be registered (assumed). */
+const MOST_PLAY: Length = 0.8 * MM
 /** Threads that adjusters have: metric ones, and sixteen and twelve to the inch (common practice, no source). */
 const THREADS: readonly Length[] = [1.25, 1, 1.5, 25.4 / 16, 1.75, 2, 25.4 / 12].map((t) => t * MM)
 /** A move this unlikely was noted wrong, and counts less (1 % of a chi-square of three). */
@@ -62,13 +66,14 @@ function sensesOf(moves: readonly HeadTurn[]): Senses {
   return sums.map((s) => (s < 0 ? -1 : 1)) as unknown as Senses
 }
 
-/** A head by six numbers that are 0 for the usual one, each in its own spread. */
+/** A head by seven numbers that are 0 for the usual one, each in its own spread. */
 function headBy(u: readonly number[], thread: Length, senses: Senses): Head {
   const at = (i: number) => u[i] ?? 0
   const [left, right, side] = CLAMPED_HEAD.knobs
   const cut = (i: 0 | 1 | 2): Length => senses[i] * thread * (1 + PRIOR.pitch * at(3 + i))
   return {
     ...CLAMPED_HEAD,
+    play: Math.min(MOST_PLAY, Math.max(0, CLAMPED_HEAD.play + PRIOR.play * at(6))),
     knobs: [
       { ...left, x: left.x + PRIOR.across * at(0), pitch: cut(0) },
       { ...right, x: right.x + PRIOR.across * at(1), pitch: cut(1) },
@@ -77,13 +82,42 @@ function headBy(u: readonly number[], thread: Length, senses: Senses): Head {
   }
 }
 
-/** What a move was off from what such a head would have made (`turnedBy`, in closed form), in spreads of its reading. */
-function offOf(move: HeadTurn, { knobs: [left, right, side] }: Head): readonly number[] {
-  const [byLeft, byRight] = [left.pitch * move.left, right.pitch * move.right]
+/** Turns of the three knobs. */
+export type KnobTurns = Pick<HeadTurn, 'left' | 'right' | 'side' | 'back'>
+
+const CENTRE: Place = { x: 0, y: 0 }
+
+/**
+ * Where turns bring a screen: `turnedBy` in closed form, less the play where they end the other way.
+ *
+ * @param from the point that the pose is of, as the knobs of the head are given
+ */
+export function moveBy(
+  { knobs: [left, right, side], play }: Head,
+  turns: KnobTurns,
+  from: Place = CENTRE,
+): Pose {
+  const by = (pitch: Length, n: number): Length => {
+    const travel = pitch * n
+    return Math.sign(travel) * Math.max(0, Math.abs(travel) - (turns.back ? play : 0))
+  }
+  const [byLeft, byRight] = [by(left.pitch, turns.left), by(right.pitch, turns.right)]
   const turn = (byRight - byLeft) / (right.x - left.x)
-  const dy = byLeft - turn * (left.x - move.x)
-  const dx = side.pitch * move.side + turn * (side.y - move.y)
-  return [(move.dx - dx) / READ[0], (move.dy - dy) / READ[1], ((move.turn - turn) * ARM) / READ[2]]
+  return {
+    dx: by(side.pitch, turns.side) + turn * (side.y - from.y),
+    dy: byLeft - turn * (left.x - from.x),
+    turn,
+  }
+}
+
+/** What a move was off from what such a head would have made, in spreads of its reading. */
+function offOf(move: HeadTurn, head: Head): readonly number[] {
+  const made = moveBy(head, move, move)
+  return [
+    (move.dx - made.dx) / READ[0],
+    (move.dy - made.dy) / READ[1],
+    ((move.turn - made.turn) * ARM) / READ[2],
+  ]
 }
 
 /** A head that fits moves, and how badly: squares of what is left and of how far it is from the usual one. */
@@ -94,7 +128,7 @@ interface Fitted {
 
 /** Least squares about the usual head (Gauss-Newton with a prior), wrong notes counting less. */
 function fitted(moves: readonly HeadTurn[], thread: Length, senses: Senses): Fitted {
-  let u: readonly number[] = [0, 0, 0, 0, 0, 0]
+  let u: readonly number[] = [0, 0, 0, 0, 0, 0, 0]
   for (let round = 0; round < ROUNDS; round++) {
     const normal = Matrix.eye(u.length)
     const pull = Matrix.columnVector(u.map((x) => -x))

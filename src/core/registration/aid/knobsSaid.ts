@@ -2,8 +2,8 @@ import { q, type Reason } from '../../advice'
 import { REGISTRATION } from '../definition'
 import { moveInputs } from './driftSaid'
 import type { Pose } from './fit'
-import type { KnownKnobs } from './headLearn'
-import { type Head, type Knob, less, missOver, type Place, type Turns, turnedBy } from './knobs'
+import { type KnobTurns, type KnownKnobs, moveBy } from './headLearn'
+import { type Head, type Knob, less, missOver, type Place, type Turns } from './knobs'
 
 /** Which way a knob moves the screen when it is turned clockwise. */
 export const wayOf = ({ along, pitch }: Knob): string =>
@@ -27,7 +27,7 @@ export const turnSaid = ({ knob, exact, turns }: Turns, moves: number): Reason =
 const whole = (metres: number) => Math.round(metres * 1000) / 1000
 
 /** What is known of the knobs of a head. */
-export function knobsSaid({ head: { knobs }, moves }: KnownKnobs, head: number): readonly Reason[] {
+export function knobsSaid({ head: { knobs, play }, moves }: KnownKnobs, head: number): readonly Reason[] {
   const [left, right, side] = knobs
   const of = {
     head: q('count', head),
@@ -35,6 +35,7 @@ export function knobsSaid({ head: { knobs }, moves }: KnownKnobs, head: number):
     right: q('length', whole(right.x)),
     side: q('length', whole(side.y)),
     pitch: q('fine', knobs.reduce((sum, k) => sum + Math.abs(k.pitch), 0) / knobs.length),
+    play: q('fine', Math.round(play * 1e5) / 1e5),
   }
   if (moves === 0) return [REGISTRATION.because('HEAD_USUAL', of)]
   return [
@@ -53,11 +54,11 @@ export function knobsSaid({ head: { knobs }, moves }: KnownKnobs, head: number):
  */
 export function turnedSaid(
   moved: Pose,
-  turns: readonly number[],
+  turns: KnobTurns,
   head: Head,
   places: readonly Place[],
 ): readonly Reason[] {
-  const should = turnedBy(head, turns)
+  const should = moveBy(head, turns)
   return [
     REGISTRATION.because('HEAD_TURNED', moveInputs(moved)),
     REGISTRATION.because('HEAD_SHOULD', {

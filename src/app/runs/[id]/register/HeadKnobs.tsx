@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react'
 import {
   type Head,
+  type KnobTurns,
   type KnownKnobs,
   knobsSaid,
   type MarkReading,
@@ -33,12 +34,18 @@ interface Props {
   readonly isNoted: boolean
   readonly isSimulated: boolean
   readonly onNoted: (noted: boolean) => void
-  /** A knob is turned two full turns clockwise. */
-  readonly onTry: (knob: 0 | 1 | 2) => void
+  /** A knob is turned two full turns clockwise, or back again. */
+  readonly onTry: (knob: KnobName, back: boolean) => void
 }
 
-const KNOBS = [0, 1, 2] as const
-const TRIED_SAYS = ['Left', 'Right', 'Side'] as const
+export const KNOB_NAMES = ['left', 'right', 'side'] as const
+export type KnobName = (typeof KNOB_NAMES)[number]
+const SAYS: Readonly<Record<KnobName, string>> = { left: 'Left', right: 'Right', side: 'Side' }
+
+/** A knob is tried by so many turns: two, so that a reading tells (common practice, no source). */
+export const TRIED = 2
+
+const alone = (turns: KnobTurns) => KNOB_NAMES.filter((knob) => turns[knob] !== 0).length === 1
 
 /** How a head is adjusted: tried knob by knob, or learnt from each set of turns. */
 export function HeadKnobs(props: Props) {
@@ -50,19 +57,20 @@ export function HeadKnobs(props: Props) {
       dy: pose.dy - turned.before.dy,
       turn: pose.turn - turned.before.turn,
     }
+  // A knob that was tried alone and forward can be turned back: what is lost of the way is its play.
+  const last = turned && KNOB_NAMES.find((knob) => turned.turns[knob] === TRIED && alone(turned.turns))
   return (
     <Section title={`Knobs of head ${head}`}>
       {turned && moved && (
         <Noting
           label="These turns"
           head={head}
-          reasons={turnedSaid(moved, turned.knobs, here, marks)}
+          reasons={turnedSaid(moved, turned.turns, here, marks)}
           isNoted={isNoted}
           isSimulated={isSimulated}
-          note={() => {
-            const [left, right, side] = turned.knobs
-            return act('noteTurn', { pressId, head, at: localNow(), left, right, side, ...centre, ...moved })
-          }}
+          note={() =>
+            act('noteTurn', { pressId, head, at: localNow(), ...turned.turns, ...centre, ...moved })
+          }
           forget={() => act('forgetTurn', { pressId, head })}
           onNoted={onNoted}
         />
@@ -75,11 +83,16 @@ export function HeadKnobs(props: Props) {
       </Box>
       {pose && (
         <Flex mt="2" gap="3" wrap="wrap">
-          {KNOBS.map((knob) => (
-            <PushButton key={knob} type="button" onClick={() => onTry(knob)}>
-              {TRIED_SAYS[knob]} knob turned twice
+          {KNOB_NAMES.map((knob) => (
+            <PushButton key={knob} type="button" onClick={() => onTry(knob, false)}>
+              {SAYS[knob]} knob turned twice
             </PushButton>
           ))}
+          {last && (
+            <PushButton type="button" onClick={() => onTry(last, true)}>
+              {SAYS[last]} knob turned back: its play
+            </PushButton>
+          )}
         </Flex>
       )}
     </Section>

@@ -19,7 +19,7 @@ import { PushButton } from '@/ui/PushButton'
 import { Section } from '@/ui/Section'
 import { Told } from '@/ui/Told'
 import { act } from '../../../acts/act'
-import { HeadKnobs } from './HeadKnobs'
+import { HeadKnobs, KNOB_NAMES, type KnobName, TRIED } from './HeadKnobs'
 import { MarkFields } from './MarkFields'
 import { MarksDrawing } from './MarksDrawing'
 import { MARK_SETS, type MarkSet, marksOf, READ_BY, READ_IN, type ReadBy, type ReadIn } from './marks'
@@ -67,9 +67,6 @@ interface Props {
 
 const ASSUMED = knobsOf([])
 
-/** A knob is tried by so many turns: two, so that a reading tells (common practice, no source). */
-const TRIED = 2
-
 /** What the marks of one screen show, what to turn, and how it moves when it is locked. */
 export function OneScreen(props: Props) {
   const { id, name, target, art, allows, pressId, head, drift, knobs, centre, look, stand, onStand } = props
@@ -105,22 +102,19 @@ export function OneScreen(props: Props) {
     simulated?.unlock()
     if (!isTurned) return keep({ ...open, typed: {}, number: number + 1 })
     turn(known)
-    const [left, right, side] = known.correction.turns.map((t) => t.turns)
+    const [left = 0, right = 0, side = 0] = known.correction.turns.map((t) => t.turns)
     // What it moved when it was unlocked is in what is read next: of the knobs alone that tells nothing.
     const turned = !locked && {
-      turned: { before: known.pose, knobs: [left ?? 0, right ?? 0, side ?? 0] as const },
+      turned: { before: known.pose, turns: { left, right, side, back: false } },
     }
     keep({ ...open, typed: {}, number: number + 1, ...turned })
   }
-  const tried = (knob: 0 | 1 | 2) => {
+  const tried = (knob: KnobName, back: boolean) => {
     if (!known) return
-    simulated?.turn(knob, TRIED)
-    const turns = [0, 1, 2].map((k) => (k === knob ? TRIED : 0)) as unknown as readonly [
-      number,
-      number,
-      number,
-    ]
-    keep({ ...open, typed: {}, number: number + 1, turned: { before: known.pose, knobs: turns } })
+    const by = back ? -TRIED : TRIED
+    simulated?.turn(KNOB_NAMES.indexOf(knob), by)
+    const turns = { left: 0, right: 0, side: 0, [knob]: by, back }
+    keep({ ...open, typed: {}, number: number + 1, turned: { before: known.pose, turns } })
   }
   const lock = () => {
     simulated?.lock()

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import type { Pose } from '@/core/registration'
+import type { KnobTurns, Pose } from '@/core/registration'
 import { type SimulatedHead, someHead } from '@/devices/simulatedHead'
 import type { MarkName, Typed } from './marks'
 
@@ -18,7 +18,7 @@ export interface Round {
   /** It was locked: how it lay before, where that was read. */
   readonly locked?: { readonly before: Pose | undefined }
   /** It was turned since it was read: how it lay before, and by how much each knob was turned. */
-  readonly turned?: { readonly before: Pose; readonly knobs: readonly [number, number, number] }
+  readonly turned?: { readonly before: Pose; readonly turns: KnobTurns }
   /** What was read now is noted. */
   readonly noted?: boolean
   readonly reader: Reader
