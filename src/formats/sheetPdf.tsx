@@ -103,7 +103,7 @@ const Strip = ({ content, plan }: { readonly content: SheetContent; readonly pla
 )
 
 function Pallet({ plan }: { readonly plan: RunPlan }) {
-  const { pallet, prints, lines } = palletShape(plan)
+  const { pallet, prints, lines, neck } = palletShape(plan)
   const mm = (x: number) => x * 1000
   const left = mm(pallet.x)
   const right = mm(pallet.x + pallet.width)
@@ -135,7 +135,7 @@ function Pallet({ plan }: { readonly plan: RunPlan }) {
       {lines.map((y) => (
         <Line key={y} x1={left} x2={right} y1={mm(y)} y2={mm(y)} stroke="#777" strokeWidth={1} />
       ))}
-      <Path d="M -80 0 Q 0 46 80 0" fill="none" stroke="#000" strokeWidth={3} />
+      {neck && <Path d="M -80 0 Q 0 46 80 0" fill="none" stroke="#000" strokeWidth={3} />}
       {prints.map((p) => (
         <Rect
           key={p.group}

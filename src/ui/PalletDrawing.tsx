@@ -10,7 +10,7 @@ const LABELLED = 300
 /** The pallet with its lines and the print on it, to scale, as the loader sees it. */
 export function PalletDrawing({ plan, height = 360 }: { readonly plan: RunPlan; readonly height?: number }) {
   const { units } = useSettings()
-  const { pallet, prints, lines } = palletShape(plan)
+  const { pallet, prints, lines, neck } = palletShape(plan)
   const margin = 0.035
   const mm = (x: number) => x * 1000
   const view = [pallet.x - margin, -margin, pallet.width + 2 * margin + 0.09, pallet.height + 2 * margin]
@@ -61,7 +61,7 @@ export function PalletDrawing({ plan, height = 360 }: { readonly plan: RunPlan; 
           )}
         </g>
       ))}
-      <path d={`M -80 0 Q 0 46 80 0`} fill="none" stroke="currentColor" strokeWidth="2.5" />
+      {neck && <path d="M -80 0 Q 0 46 80 0" fill="none" stroke="currentColor" strokeWidth="2.5" />}
       {prints.map((p, i) => (
         <g key={p.group}>
           <rect

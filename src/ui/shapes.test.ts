@@ -1,10 +1,12 @@
 import { describe, expect, it } from 'vitest'
-import { splitOrder } from '@/core/order'
+import { splitOrder, type Where } from '@/core/order'
 import { lapStripShape, noDecisions, palletShape, plan } from '@/core/plan'
 import { DEMO_SHOP, demoOrders } from '@/store/demo'
 
-const planOf = (orderId: string) => {
-  const order = demoOrders('2026-11-23').find((o) => o.id === orderId)
+const planOf = (orderId: string, where?: Where) => {
+  const found = demoOrders('2026-11-23').find((o) => o.id === orderId)
+  const order =
+    found && where ? { ...found, placements: found.placements.map((p) => ({ ...p, where })) } : found
   const [run] = order ? splitOrder(order) : []
   if (!order || !run) throw new Error(`no order ${orderId}`)
   return plan(order, DEMO_SHOP, noDecisions(run.id))
@@ -50,5 +52,17 @@ describe('the pallet', () => {
       ['kids', 0.096],
     ])
     for (const x of prints) expect(x.x + x.width / 2).toBeCloseTo(pallet.x + pallet.width / 2, 12)
+  })
+  it('an item off the pallet is drawn once at its highest and once at its lowest; no neck where none lies', () => {
+    const shape = (where: Where) => palletShape(planOf('O-1010', where))
+    const off = shape('offPallet')
+    expect(off.prints.map((p) => p.group)).toEqual(['adult', 'kids', 'highest', 'lowest'])
+    const [highest, lowest] = off.prints.slice(2)
+    for (const p of off.prints.slice(0, 2)) {
+      expect(p.y).toBeGreaterThanOrEqual(highest?.y ?? 1)
+      expect(p.y).toBeLessThanOrEqual(lowest?.y ?? 0)
+    }
+    expect(shape('hood').prints.map((p) => p.group)).toEqual(['adult', 'kids'])
+    expect([shape('hood').neck, shape('back').neck]).toEqual([false, true])
   })
 })

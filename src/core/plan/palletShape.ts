@@ -14,6 +14,8 @@ export interface PalletShape {
   readonly prints: readonly (Box & { readonly group: string })[]
   /** Lines drawn on pallets, 25 to 127 mm below the collar. */
   readonly lines: readonly number[]
+  /** A neck lies at the end of the pallet. */
+  readonly neck: boolean
 }
 
 /** Lines drawn on pallets, metres below the collar (common practice). */
@@ -23,19 +25,21 @@ export const PALLET_LINES = [0.025, 0.064, 0.089, 0.127] as const
 export function palletShape(plan: RunPlan): PalletShape {
   const { width, height } = plan.run.placement
   const { palletWidth, palletHeight } = plan.press
+  const { groups, origin } = plan.placement
+  const at = (group: string, y: number, side = 0) => ({ group, x: side - width / 2, y, width, height })
+  const placed = groups.map((g) => at(g.group, numberOf(g.down), g.side && numberOf(g.side)))
+  // What hangs off the pallet lands higher or lower: both ends are shown.
+  const ends =
+    plan.run.placement.where === 'offPallet'
+      ? [
+          at('highest', Math.min(...groups.map((g) => g.down.range[0]))),
+          at('lowest', Math.max(...groups.map((g) => g.down.range[1]))),
+        ]
+      : []
   return {
     pallet: { x: -palletWidth / 2, y: 0, width: palletWidth, height: palletHeight },
-    prints: plan.placement.groups.flatMap((g) => {
-      const at = (group: string, y: number) => {
-        const x = (g.side ? numberOf(g.side) : 0) - width / 2
-        return { group, x, y, width, height }
-      }
-      const placed = at(g.group, numberOf(g.down))
-      if (plan.placement.origin !== 'edge') return [placed]
-      // What hangs off the pallet lands higher or lower: both ends are shown.
-      const [highest, lowest] = g.down.range
-      return [placed, at('highest', highest), at('lowest', lowest)]
-    }),
+    prints: [...placed, ...ends],
     lines: PALLET_LINES,
+    neck: origin === 'collar' || origin === 'shoulder',
   }
 }
