@@ -242,6 +242,7 @@ test('register: a knob is tried by two full turns, noted for its head, used for 
   await press('Side knob turned back: its play')
   for (const mark of ['Left', 'Right', 'Top', 'Bottom']) await typing(page)(mark, '-0.4', '0')
   await expect(main).toContainText('The turns moved it 2.6 mm right')
+  await expect(main).toContainText('Its play now lies the other way')
   await status.getByRole('button', { name: /^Note it for head/ }).press('Enter')
   await expect(main).toContainText(/\(readings: 2\)[^.]*; 1\.5 mm a turn, 0\.(3\d?|2\d) mm of play/)
   await status.getByRole('button', { name: 'take it back' }).press('Enter')

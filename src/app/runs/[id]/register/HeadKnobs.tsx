@@ -76,6 +76,12 @@ export function HeadKnobs(props: Props) {
         />
       )}
       <Told reasons={knobsSaid(known, head)} />
+      {turned?.turns.back && (
+        <Box mt="2">
+          Its play now lies the other way: before anything else is turned, turn it ¼ back and ¼ on, and read
+          the marks again.
+        </Box>
+      )}
       <Box mt="2">
         {pose
           ? 'To try a knob, turn it two full turns clockwise, unlocked, and read the marks again:'
