@@ -18,30 +18,29 @@ function patchFor(k: number): Patch {
   return { bits: new Uint32Array(rows * cols), rows, cols }
 }
 
-/** Each pixel becomes ink when the one `n` to its left is, or for a negative `n` the one to its right. */
-function smear({ bits, cols }: Patch, from: number, n: number): void {
-  const whole = Math.trunc(Math.abs(n) / 32)
-  const part = Math.abs(n) % 32
-  // Begun at the end that no later word looks at.
-  for (let i = 0; i < cols; i++) {
-    const c = n > 0 ? cols - 1 - i : i
-    const at = n > 0 ? c - whole : c + whole
-    const beyond = n > 0 ? at - 1 : at + 1
-    const own = at >= 0 && at < cols ? (bits[from + at] ?? 0) : 0
-    const other = part !== 0 && beyond >= 0 && beyond < cols ? (bits[from + beyond] ?? 0) : 0
-    const moved = n > 0 ? (own << part) | (other >>> (32 - part)) : (own >>> part) | (other << (32 - part))
-    bits[from + c] = (bits[from + c] ?? 0) | (part === 0 ? own : moved)
-  }
-}
+/** Furthest that a row is moved at once: less than a word. */
+const FURTHEST = 31
 
 /** Each pixel becomes ink when any of the `k` to its one side are, done in doublings. */
-function spreadRows(p: Patch, k: number, direction: 1 | -1): void {
-  for (let y = 0; y < p.rows; y++)
-    for (let done = 1; done < k; ) {
-      const step = Math.min(done, k - done)
-      smear(p, y * p.cols, direction * step)
-      done += step
+function spreadRows({ bits, rows, cols }: Patch, k: number, direction: 1 | -1): void {
+  for (let done = 1; done < k; ) {
+    const n = Math.min(done, k - done, FURTHEST)
+    for (let row = 0; row < rows; row++) {
+      const [first, last] = [row * cols, row * cols + cols - 1]
+      // Begun at the end that no later word looks at.
+      if (direction > 0)
+        for (let i = last; i >= first; i--) {
+          const w = bits[i] ?? 0
+          bits[i] = w | (w << n) | (i > first ? (bits[i - 1] ?? 0) >>> (32 - n) : 0)
+        }
+      else
+        for (let i = first; i <= last; i++) {
+          const w = bits[i] ?? 0
+          bits[i] = w | (w >>> n) | (i < last ? (bits[i + 1] ?? 0) << (32 - n) : 0)
+        }
     }
+    done += n
+  }
 }
 
 function spreadColumns({ bits, cols }: Patch, k: number, direction: 1 | -1): void {

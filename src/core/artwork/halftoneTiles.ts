@@ -21,22 +21,20 @@ function explainer(image: GreyImage, table: Uint8Array, screens: readonly (reado
     const h = Math.floor(Math.min(TILE, image.height - ty * TILE) / step)
     const n = w * h
     let sum = 0
+    let squares = 0
     for (let y = 0; y < h; y++) {
       const from = (ty * TILE + y * step) * image.width + tx * TILE
       for (let x = 0; x < w; x++) {
         const ink = table[image.grey[from + x] ?? 0] ?? 0
         signal[y * w + x] = ink
         sum += ink
+        squares += ink * ink
       }
     }
     const mean = sum / n
-    let variation = 0
-    for (let i = 0; i < n; i++) {
-      const off = (signal[i] ?? 0) - mean
-      signal[i] = off
-      variation += off * off
-    }
-    if (n === 0 || variation === 0) return screens.map(() => 0)
+    const variation = squares - sum * mean
+    if (n === 0 || variation <= 0) return screens.map(() => 0)
+    for (let i = 0; i < n; i++) signal[i] = (signal[i] ?? 0) - mean
     const own = n === signal.length ? whole : powers(w, h)
     return own.map((waves) => waves.reduce((held, power) => held + (2 * power(signal)) / n, 0) / variation)
   }

@@ -1,5 +1,5 @@
 import type { GreyImage } from './levels'
-import { CELL, emptyPlane, type Plane, TILE } from './plane'
+import { ALL, CELL, emptyPlane, type Plane, popcount, TILE } from './plane'
 
 export interface Packed {
   readonly bits: Plane
@@ -12,6 +12,11 @@ export interface Packed {
 /** Cells across a tile. */
 const ACROSS = TILE / CELL
 
+/** Whether four bytes are each 0 or 255. */
+const isPlain = (four: number) => Math.imul(four & 0x01010101, 255) === four
+/** One bit for each of four such bytes, the lowest first: the product brings them together without a carry. */
+const fourBits = (four: number) => Math.imul(four & 0x01010101, 0x10204080) >>> 28
+
 /**
  * Packs a film to one bit a pixel at half ink, and sums the ink of each cell and tile.
  *
@@ -22,29 +27,40 @@ export function pack({ width, height, grey }: GreyImage, table: Int16Array | Uin
   const columns = bits.tilesX * ACROSS
   const cells = new Int16Array(columns * bits.tilesY * ACROSS)
   const words = Math.ceil(width / 32)
+  // Most cells of a film that a printer made are of full ink and clear film alone: four pixels are then told at once.
+  const ends = [table[0], table[255]].join()
+  const plain = ends === '255,0' || ends === '0,255'
+  const flip = ends === '255,0' ? ALL : 0
+  const view = new DataView(grey.buffer, grey.byteOffset, grey.byteLength)
   for (let y = 0; y < height; y++) {
     const row = y * width
     const own = Math.floor(y / CELL) * columns
     for (let w = 0; w < words; w++) {
-      const from = row + w * 32
       const n = Math.min(32, width - w * 32)
-      // Most of a film is clear.
-      let clear = 0
-      while (clear < n && table[grey[from + clear] ?? 0] === 0) clear++
-      if (clear === n) continue
       let word = 0
-      for (let i = clear; i < n; ) {
-        const end = Math.min(n, (i | (CELL - 1)) + 1)
+      for (let i = 0; i < n; i += CELL) {
+        const from = row + w * 32 + i
         const cell = own + w * (32 / CELL) + (i >> 3)
+        if (plain && n - i >= CELL) {
+          const left = view.getInt32(from, true) ^ flip
+          const right = view.getInt32(from + 4, true) ^ flip
+          if ((left | right) === 0) continue
+          if (isPlain(left) && isPlain(right)) {
+            const ink = fourBits(left) | (fourBits(right) << 4)
+            word |= ink << i
+            cells[cell] = (cells[cell] ?? 0) + 255 * popcount(ink)
+            continue
+          }
+        }
         let sum = 0
-        for (; i < end; i++) {
-          const ink = table[grey[from + i] ?? 0] ?? 0
+        for (let k = i; k < Math.min(n, i + CELL); k++) {
+          const ink = table[grey[row + w * 32 + k] ?? 0] ?? 0
           sum += ink
-          if (ink >= 128) word |= 1 << i
+          if (ink >= 128) word |= 1 << k
         }
         cells[cell] = (cells[cell] ?? 0) + sum
       }
-      bits.bits[y * bits.stride + w] = word
+      if (word !== 0) bits.bits[y * bits.stride + w] = word
     }
   }
   const inkSums = new Float64Array(bits.tilesX * bits.tilesY)

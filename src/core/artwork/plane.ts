@@ -2,6 +2,8 @@
 export const TILE = 64
 /** Side of a coarse cell in pixels. */
 export const CELL = 8
+/** A word of ink alone. */
+export const ALL = 0xffffffff
 /** 32-bit words across a tile. */
 const TILE_WORDS = TILE / 32
 
@@ -167,5 +169,3 @@ export function inkInCells(p: Plane, cells: readonly number[], columns: number):
   }
   return ink
 }
-
-const ALL = 0xffffffff

@@ -10,9 +10,15 @@ import { SMALLEST, sharesOf } from './preview'
 
 /** Closing by a square of side `k`, pixel by pixel: spread, then shrink back. */
 function closedByHand(p: Plane, k: number): readonly string[] {
+  const known = new Map<number, boolean>()
+  const near = (x: number, y: number) => {
+    for (let j = 0; j < k; j++) for (let i = 0; i < k; i++) if (bitAt(p, x - i, y - j)) return true
+    return false
+  }
   const spread = (x: number, y: number) => {
-    for (let j = 0; j < k; j++) for (let i = 0; i < k; i++) if (bitAt(p, x - i, y - j)) return 1
-    return 0
+    const found = known.get(y * 1000 + x) ?? near(x, y)
+    known.set(y * 1000 + x, found)
+    return found
   }
   return Array.from({ length: p.height }, (_, y) =>
     Array.from({ length: p.width }, (_, x) => {
@@ -29,6 +35,15 @@ describe('de-screening', () => {
         expect(letters(descreen(p, () => k))).toEqual(closedByHand(p, k))
       }),
       { numRuns: 8 },
+    )
+  })
+
+  it('is so for dots that stand more than a word apart (property)', () => {
+    fc.assert(
+      fc.property(blots(70), fc.integer({ min: 31, max: 64 }), (p, k) => {
+        expect(letters(descreen(p, () => k))).toEqual(closedByHand(p, k))
+      }),
+      { numRuns: 6 },
     )
   })
 
@@ -207,5 +222,38 @@ describe('widths', () => {
 
   it('the median lies in the middle', () => {
     expect([median([3, 1, 2]), median([4, 1, 3, 2])]).toEqual([2, 2.5])
+  })
+})
+
+describe('packing four pixels at a time', () => {
+  const size = fc.tuple(fc.integer({ min: 1, max: 90 }), fc.integer({ min: 1, max: 20 }))
+  const film = size.chain(([width, height]) =>
+    fc
+      .array(fc.constantFrom(0, 0, 0, 255, 255, 255, 128, 1), {
+        minLength: width * height,
+        maxLength: width * height,
+      })
+      .map((grey): GreyImage => ({ width, height, grey: Uint8Array.from(grey) })),
+  )
+
+  it.each([
+    ['ink is dark', { ink: 0, clear: 255, inverted: false }],
+    ['ink is light', { ink: 255, clear: 0, inverted: true }],
+  ])('finds each pixel and sums each cell where %s (property)', (_, levels) => {
+    const table = inkTable(levels)
+    fc.assert(
+      fc.property(film, (image) => {
+        const { bits, cells } = pack(image, table)
+        const sums = new Int16Array(cells.length)
+        for (let y = 0; y < image.height; y++)
+          for (let x = 0; x < image.width; x++) {
+            const ink = table[image.grey[y * image.width + x] ?? 0] ?? 0
+            expect(bitAt(bits, x, y)).toBe(ink >= 128 ? 1 : 0)
+            const cell = (y >> 3) * bits.tilesX * 8 + (x >> 3)
+            sums[cell] = (sums[cell] ?? 0) + ink
+          }
+        expect(cells).toEqual(sums)
+      }),
+    )
   })
 })

@@ -67,6 +67,22 @@ describe('power at a frequency', () => {
     expect(powerOver(n, 1, { u: 7 / n, v: 0 })(cos)).toBeCloseTo(0, 6)
   })
 
+  it('is the square of the sum of all pixels by their phase, over odd sides too (property, Fourier)', () => {
+    const side = fc.integer({ min: 1, max: 9 })
+    fc.assert(
+      fc.property(side, side, frequency, frequency, fc.nat(99), (w, h, u, v, seed) => {
+        const signal = Float64Array.from({ length: w * h }, (_, i) => Math.sin(1 + seed + i * i))
+        let [re, im] = [0, 0]
+        signal.forEach((s, i) => {
+          const phase = 2 * Math.PI * (u * (i % w) + v * Math.floor(i / w))
+          re += s * Math.cos(phase)
+          im += s * Math.sin(phase)
+        })
+        expect(powerOver(w, h, { u, v })(signal)).toBeCloseTo(re * re + im * im, 8)
+      }),
+    )
+  })
+
   it('does not change when the signal is shifted round (property)', () => {
     fc.assert(
       fc.property(

@@ -72,39 +72,68 @@ function power(signal: Float64Array, n: number): Float64Array {
   return p
 }
 
-/** Cosines and sines of a frequency at each of `n` pixels. */
+/** Cosines and sines of a frequency at each of `n` pixels from a place on. */
 export function phases(
   frequency: number,
   n: number,
+  from = 0,
 ): { readonly cos: Float64Array; readonly sin: Float64Array } {
   const cos = new Float64Array(n)
   const sin = new Float64Array(n)
   for (let i = 0; i < n; i++) {
-    cos[i] = Math.cos(2 * Math.PI * frequency * i)
-    sin[i] = Math.sin(2 * Math.PI * frequency * i)
+    cos[i] = Math.cos(2 * Math.PI * frequency * (from + i))
+    sin[i] = Math.sin(2 * Math.PI * frequency * (from + i))
   }
   return { cos, sin }
 }
 
 /** Gives the power of signals of `w` x `h` at a frequency, which need not be a whole bin. */
 export function powerOver(w: number, h: number, { u, v }: Wave): (signal: Float64Array) => number {
-  const across = phases(u, w)
-  const down = phases(v, h)
+  const rows = rowsAt(w, h, u)
+  const sum = sumAt(h, v)
+  return (signal) => sum(rows(signal))
+}
+
+/**
+ * Gives each row's part at a frequency across: the real ones, then the imaginary ones. Phases are told from the middle of a
+ * row, where two pixels share each cosine and sine.
+ */
+function rowsAt(w: number, h: number, u: number): (signal: Float64Array) => Float64Array {
+  const half = w >> 1
+  const odd = w % 2
+  const { cos, sin } = phases(u, half, (1 + odd) / 2)
   return (signal) => {
+    const rows = new Float64Array(2 * h)
+    for (let y = 0; y < h; y++) {
+      const right = y * w + half + odd
+      const left = y * w + half - 1
+      let re = odd ? (signal[y * w + half] ?? 0) : 0
+      let im = 0
+      for (let k = 0; k < half; k++) {
+        const a = signal[right + k] ?? 0
+        const b = signal[left - k] ?? 0
+        re += (a + b) * (cos[k] ?? 0)
+        im += (b - a) * (sin[k] ?? 0)
+      }
+      rows[y] = re
+      rows[h + y] = im
+    }
+    return rows
+  }
+}
+
+/** Gives the power of such rows at a frequency down them. */
+function sumAt(h: number, v: number): (rows: Float64Array) => number {
+  const down = phases(v, h)
+  return (rows) => {
     let re = 0
     let im = 0
     for (let y = 0; y < h; y++) {
-      let rowRe = 0
-      let rowIm = 0
-      for (let x = 0; x < w; x++) {
-        const s = signal[y * w + x] ?? 0
-        rowRe += s * (across.cos[x] ?? 0)
-        rowIm -= s * (across.sin[x] ?? 0)
-      }
+      const [a, b] = [rows[y] ?? 0, rows[h + y] ?? 0]
       const c = down.cos[y] ?? 0
       const q = -(down.sin[y] ?? 0)
-      re += rowRe * c - rowIm * q
-      im += rowRe * q + rowIm * c
+      re += a * c - b * q
+      im += a * q + b * c
     }
     return re * re + im * im
   }
@@ -122,11 +151,14 @@ function refine(signal: Float64Array, p: Float64Array, n: number, i: number, j: 
   let u = i + top3(log(i - 1, j), log(i, j), log(i + 1, j))
   let v = j + top3(log(i, j - 1), log(i, j), log(i, j + 1))
   const step = 0.35
-  const at = (x: number, y: number) => Math.log(powerOver(n, n, { u: x / n, v: y / n })(signal) + 1e-9)
+  const rowsOf = (x: number) => rowsAt(n, n, x / n)(signal)
+  const at = (rows: Float64Array, y: number) => Math.log(sumAt(n, y / n)(rows) + 1e-9)
+  let rows = rowsOf(u)
   for (let round = 0; round < 2; round++) {
-    const mid = at(u, v)
-    u += step * top3(at(u - step, v), mid, at(u + step, v))
-    v += step * top3(at(u, v - step), at(u, v), at(u, v + step))
+    u += step * top3(at(rowsOf(u - step), v), at(rows, v), at(rowsOf(u + step), v))
+    // Along one column the rows stay what they are.
+    rows = rowsOf(u)
+    v += step * top3(at(rows, v - step), at(rows, v), at(rows, v + step))
   }
   return { u: u / n, v: v / n }
 }

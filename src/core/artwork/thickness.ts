@@ -1,6 +1,6 @@
 import { median } from './histogram'
 import type { GreyImage } from './levels'
-import { bitAt, eachBit, type Plane } from './plane'
+import { eachBit, type Plane } from './plane'
 
 /** A stroke of ink, or a gap between inks, of about the same width for at least a millimetre. */
 export interface Thin {
@@ -35,11 +35,38 @@ interface Chain {
   mean: number
 }
 
-/** Pixels of the same kind from a pixel onward, `most` at the most. */
-function run(plane: Plane, x: number, y: number, dx: number, dy: number, kind: number, most: number): number {
-  let n = 0
-  while (n < most && bitAt(plane, x + dx * (n + 1), y + dy * (n + 1)) === kind) n++
-  return n
+/** Pixels of the same kind beside a pixel, `most` at the most; outside the film there is none of ink. */
+function runDown(plane: Plane, x: number, y: number, step: 1 | -1, kind: number, most: number): number {
+  const { bits, stride, height } = plane
+  const mask = 1 << (x & 31)
+  let at = y * stride + (x >> 5)
+  for (let n = 0; n < most; n++) {
+    at += step * stride
+    const row = y + step * (n + 1)
+    if (row < 0 || row >= height) return kind === 1 ? n : most
+    if ((((bits[at] ?? 0) & mask) !== 0) !== (kind === 1)) return n
+  }
+  return most
+}
+
+/** The same along a row, a word at a time. */
+function runAlong(plane: Plane, x: number, y: number, step: 1 | -1, kind: number, most: number): number {
+  const row = y * plane.stride
+  for (let n = 0; n < most; ) {
+    const next = x + step * (n + 1)
+    if (next < 0 || next >= plane.width) return kind === 1 ? n : most
+    const word = plane.bits[row + (next >> 5)] ?? 0
+    const other = kind === 1 ? ~word : word
+    const bit = next & 31
+    // What is not of the kind, from here on.
+    const ahead = step > 0 ? other >>> bit : other << (31 - bit)
+    if (ahead !== 0) {
+      const far = step > 0 ? 31 - Math.clz32(ahead & -ahead) : Math.clz32(ahead)
+      return Math.min(most, n + far)
+    }
+    n += step > 0 ? 32 - bit : bit + 1
+  }
+  return most
 }
 
 /**
@@ -55,6 +82,7 @@ function points(
 ): Map<number, Point[]> {
   const found = new Map<number, Point[]>()
   const along = 6 * cap
+  const [runAcross, runLong] = upright ? [runAlong, runDown] : [runDown, runAlong]
   for (let y = 0; y < plane.height; y++) {
     const tiles = Math.floor(y / 64) * plane.tilesX
     for (let w = 0; w < plane.stride; w++) {
@@ -69,14 +97,13 @@ function points(
       if (starts === 0 || !counts(tiles + (w >> 1))) continue
       eachBit(starts, (bit) => {
         const x = w * 32 + bit
-        const across = 1 + (upright ? run(plane, x, y, 1, 0, kind, cap) : run(plane, x, y, 0, 1, kind, cap))
+        const across = 1 + runAcross(plane, x, y, 1, kind, cap)
         if (across > cap) return
         const middle = (across - 1) / 2
         const mx = upright ? x + Math.floor(middle) : x
         const my = upright ? y : y + Math.floor(middle)
         if (mx >= plane.width || my >= plane.height) return
-        const [dx, dy] = upright ? [0, 1] : [1, 0]
-        const long = 1 + run(plane, mx, my, dx, dy, kind, along) + run(plane, mx, my, -dx, -dy, kind, along)
+        const long = 1 + runLong(plane, mx, my, 1, kind, along) + runLong(plane, mx, my, -1, kind, along)
         // Each stroke is followed one way only: the way it runs longer. A gap open at its end is one too.
         if (upright ? long < across : long <= across) return
         const width = long > along ? across : (across * long) / Math.hypot(across, long)
