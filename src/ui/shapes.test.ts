@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { splitOrder, type Where } from '@/core/order'
 import { lapStripShape, noDecisions, palletShape, plan } from '@/core/plan'
 import { DEMO_SHOP, demoOrders } from '@/store/demo'
+import { garmentShape, roomFor } from './garment'
 
 const planOf = (orderId: string, where?: Where) => {
   const found = demoOrders('2026-11-23').find((o) => o.id === orderId)
@@ -62,7 +63,42 @@ describe('the pallet', () => {
       expect(p.y).toBeGreaterThanOrEqual(highest?.y ?? 1)
       expect(p.y).toBeLessThanOrEqual(lowest?.y ?? 0)
     }
+    // Down from the shoulder seam, which lies above the collar seam at the pallet's end.
+    const [chest] = shape('leftChest').prints
+    expect(chest?.y).toBeCloseTo(0.02, 9)
+    expect((chest?.x ?? 0) + (chest?.width ?? 0) / 2).toBeCloseTo(0.115, 9)
     expect(shape('hood').prints.map((p) => p.group)).toEqual(['adult', 'kids'])
     expect([shape('hood').neck, shape('back').neck]).toEqual([false, true])
   })
+})
+
+describe('a garment on its pallet', () => {
+  const piece = { kind: 'body', near: 0.56, far: 0.56, length: 0.74 } as const
+  const numbers = (path: string) => [...path.matchAll(/-?[\d.]+/g)].map(Number)
+  const extent = (path: string) => {
+    const all = numbers(path)
+    const [xs, ys] = [0, 1].map((k) => all.filter((_, i) => i % 2 === k)) as [number[], number[]]
+    return [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)] as const
+  }
+  it('laid by its hem is laid by its collar, turned round', () => {
+    const [l, r, t, b] = extent(garmentShape(piece, { isBack: false, byHem: false }).outline)
+    expect(extent(garmentShape(piece, { isBack: false, byHem: true }).outline)).toEqual(
+      [-r, -l, 740 - b, 740 - t].map((x) => expect.closeTo(x, 6)),
+    )
+  })
+  it.each(['body', 'sleeve', 'hood', 'leg'] as const)(
+    'a %s and its pallet lie inside the drawing',
+    (kind) => {
+      for (const byHem of [true, false]) {
+        const one = { ...piece, kind }
+        const pallet = { width: 1120, height: 900 }
+        const room = roomFor([{ piece: one }], pallet, byHem)
+        const [l, r, t, b] = extent(garmentShape(one, { isBack: false, byHem }).outline)
+        expect(Math.min(l, -560)).toBeGreaterThanOrEqual(room.x)
+        expect(Math.max(r, 560)).toBeLessThanOrEqual(room.x + room.width)
+        expect(t).toBeGreaterThanOrEqual(room.y)
+        expect(Math.max(b, 900)).toBeLessThanOrEqual(room.y + room.height)
+      }
+    },
+  )
 })

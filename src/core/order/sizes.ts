@@ -1,7 +1,7 @@
 import { type Length, mm } from '../quantity'
 
 /** A garment size: its group, its chest laid flat (half the round), collar to hem. Common practice, no source; makers differ. */
-interface Size {
+export interface Size {
   readonly group: 'adult' | 'kids' | 'one'
   readonly halfChest: Length
   readonly length: Length

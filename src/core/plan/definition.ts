@@ -30,11 +30,11 @@ export const PLAN = defineRoom({
       source: 'common practice',
     },
     PRESS_BOARD: {
-      says: 'A print of {width} x {height} does not lie on the boards of {presses}.',
+      says: '{what} of {width} x {height} does not lie on the boards of {presses}.',
       source: 'geometry',
     },
     PRESS_NO_BOARD: {
-      says: 'No board of this shop takes a print of {width} x {height}.',
+      says: '{what} of {width} x {height} lies on no board of this shop.',
       source: 'geometry',
     },
     BENCH_REGISTER: {

@@ -114,7 +114,7 @@ function choosePress(ctx: Context, screens: number, solver: Solver) {
       laps,
       effort: PRESS_EFFORT,
     }).fits
-  const boards = presses.filter((p) => liesOnPallet(run.placement, p))
+  const boards = presses.filter((p) => liesOnPallet(run, p))
   const tried = boards.length > 0 ? boards : presses
   const fitting = tried.find((p) => fits(p, 1)) ?? tried.find((p) => fits(p, 2))
   const advised = fitting ?? tried[0]

@@ -1,4 +1,4 @@
-import { numberOf } from '../advice'
+import { artAt } from '../registration'
 import type { RunPlan } from './runPlan'
 
 interface Box {
@@ -26,8 +26,8 @@ export function palletShape(plan: RunPlan): PalletShape {
   const { width, height } = plan.run.placement
   const { palletWidth, palletHeight } = plan.press
   const { groups, origin } = plan.placement
-  const at = (group: string, y: number, side = 0) => ({ group, x: side - width / 2, y, width, height })
-  const placed = groups.map((g) => at(g.group, numberOf(g.down), g.side && numberOf(g.side)))
+  const at = (group: string, y: number) => ({ group, x: -width / 2, y, width, height })
+  const placed = groups.map((g) => ({ ...at(g.group, 0), ...artAt(plan.run.placement, origin, g) }))
   // What hangs off the pallet lands higher or lower: both ends are shown.
   const ends =
     plan.run.placement.where === 'offPallet'

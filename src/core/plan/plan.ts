@@ -103,8 +103,7 @@ function jobSettings(
   const cure = cureFor(separations, cloth, sizes, shop.dryers, method, overrides)
   const { laps } = sequence
   // No pace is told of what cannot be printed.
-  const fits =
-    sequence.fits && liesOnPallet(run.placement, press) && run.quantity > 0 && separations.length > 0
+  const fits = sequence.fits && liesOnPallet(run, press) && run.quantity > 0 && separations.length > 0
   const timed = (flashes: readonly FlashPlan[]) =>
     fits ? timeOf({ ctx, press, hits, flashes, events, laps, cool, wide, cure }) : undefined
   // The pace warms the boards, and the boards set the dwell: once round is near enough.

@@ -1,7 +1,7 @@
 import { type ChoiceAdvice, type Overrides, q, type Reason, type RuleOf } from '../advice'
 import { flashesAt, type Press, type Shop, usableHeads } from '../equipment'
-import type { Placement, Run } from '../order'
-import { liesOnPallet } from '../registration'
+import type { Run } from '../order'
+import { boardFor, liesOnPallet } from '../registration'
 import type { PressSpace } from '../sequence'
 import { PLAN } from './definition'
 import { hitsAt, type PrintOf } from './mounted'
@@ -28,8 +28,8 @@ export function rankPresses(run: Run, screens: number, shop: Shop): Ranked {
   }
   const able = shop.presses.filter((p) => p.kind !== 'bench' || screens <= BENCH_SCREENS)
   const few = able.length > 0 ? able : shop.presses
-  const boards = few.filter((p) => liesOnPallet(placement, p))
-  const board = boardReasons(placement, few, boards)
+  const boards = few.filter((p) => liesOnPallet(run, p))
+  const board = boardReasons(run, few, boards)
   const by = (...kinds: Press['kind'][]) =>
     [...few].sort(
       (a, b) =>
@@ -61,12 +61,9 @@ const size = (press: Press) => (press.kind === 'manual' ? press.pallets : 0)
 const boardOf = ({ palletWidth, palletHeight }: Press) => palletWidth * palletHeight
 
 /** Which boards the print rules out. */
-function boardReasons(
-  { width, height }: Placement,
-  presses: readonly Press[],
-  boards: readonly Press[],
-): readonly Reason[] {
-  const print = { width: q('length', width), height: q('length', height) }
+function boardReasons(run: Run, presses: readonly Press[], boards: readonly Press[]): readonly Reason[] {
+  const { what, width, height } = boardFor(run)
+  const print = { what, width: q('length', width), height: q('length', height) }
   if (boards.length === 0) return [PLAN.because('PRESS_NO_BOARD', print)]
   const short = presses.filter((p) => !boards.includes(p)).map((p) => p.name)
   return short.length > 0 ? [PLAN.because('PRESS_BOARD', { ...print, presses: short.join(', ') })] : []

@@ -112,7 +112,7 @@ export function waysOf({ order, shop, decisions, now }: VariantAsk): readonly Wa
 function otherPresses(now: RunPlan, shop: Shop): readonly Press[] {
   const able = rankPresses(now.run, screensOf(now), shop).presses
   return shop.presses.filter(
-    (p) => able.includes(p) && liesOnPallet(now.run.placement, p) && p.id !== choiceOf(now.pressAdvice),
+    (p) => able.includes(p) && liesOnPallet(now.run, p) && p.id !== choiceOf(now.pressAdvice),
   )
 }
 

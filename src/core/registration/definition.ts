@@ -24,11 +24,12 @@ export const REGISTRATION = defineRoom({
       source: 'common practice',
     },
     PLACE_CHEST_SIDE: { says: 'From the centre line to the middle of the art.', source: 'common practice' },
+    PLACE_SIDE: { says: 'From the centre line to the middle of the art.', source: 'from memory' },
     PLACE_POCKET: { says: 'Pocket line.', source: 'common practice' },
     PLACE_NECK: { says: 'Inside label, below the collar seam.', source: 'from memory' },
     PLACE_NAPE: { says: 'Outside, below the collar seam at the back.', source: 'from memory' },
     PLACE_CORNER: {
-      says: 'Above the bottom hem, clear of its stitching; load the hem at the pallet’s end.',
+      says: 'Above the bottom hem, clear of its stitching. The hem lies at the pallet’s end, so the art stands on its head as the loader sees it.',
       source: 'from memory',
     },
     PLACE_ALL: {
@@ -40,10 +41,13 @@ export const REGISTRATION = defineRoom({
       source: 'from memory',
     },
     PLACE_LEG: {
-      says: 'Above the leg hem, on one leg laid flat, its seams at the sides.',
+      says: 'Above the leg hem, on one leg laid flat, its seams at the sides. The hem lies at the pallet’s end, so the art stands on its head as the loader sees it.',
       source: 'from memory',
     },
-    PLACE_SLEEVE: { says: 'Above the sleeve hem.', source: 'from memory' },
+    PLACE_SLEEVE: {
+      says: 'Above the sleeve hem. The hem lies at the pallet’s end, so the art stands on its head as the loader sees it.',
+      source: 'from memory',
+    },
     PLACE_OFF: {
       says: 'Lay the item’s edge at the pallet edge. Measure the highest and lowest place the print can land first; this is a start.',
       source: 'from memory',
@@ -76,16 +80,25 @@ export const REGISTRATION = defineRoom({
       source: 'common practice',
     },
     SIZE_CLEAR: {
-      says: '{size}: chest {chest}, {left} from the art to the nearer edge of the garment.',
+      says: '{size}: {part} {across}, {left} from the art to its nearer edge.',
       source: 'geometry',
     },
     SIZE_NEAR: {
-      says: '{size}: chest {chest}, {left} from the art to the side seam; nearer than {length:0.05} it meets the seam’s bulk.',
+      says: '{size}: {part} {across}, {left} from the art to the side; nearer than {beside} it meets the seam’s bulk, or the fold.',
       source: 'from memory',
     },
     SIZE_OVER: {
-      says: '{size}: chest {chest}, the art runs {left} over the edge of the garment.',
+      says: '{size}: {part} {across}, the art runs {left} over the edge.',
       source: 'geometry',
+    },
+    SIZE_MEANT: {
+      says: '{size}: {part} {across}; an all-over print is meant to meet seams and edges. What runs past them inks the board: a sheet under the garment, changed often.',
+      source: 'from memory',
+    },
+    PIECE_BEYOND: {
+      says: 'On {sizes} a print of {width} x {height} runs over the edge of the {part}: ink lands on the pallet.',
+      source: 'geometry',
+      severity: 'Watch',
     },
     SIZE_SECOND: {
       says: 'A second artwork for {size}, at most {width} wide, leaves room at both seams.',
@@ -104,6 +117,11 @@ export const REGISTRATION = defineRoom({
     PALLET_NARROW: {
       says: 'A print of {width} x {height} does not fit the pallet of {press} ({palletWidth} x {palletHeight}).',
       source: 'geometry',
+      severity: 'Stop',
+    },
+    PALLET_WHOLE: {
+      says: 'All-over work wants the whole garment on the board, without a wrinkle: that is {width} x {height} here, sleeves aside, the pallet of {press} {palletWidth} x {palletHeight}.',
+      source: 'common practice',
       severity: 'Stop',
     },
     OFF_PALLET: {

@@ -26,6 +26,10 @@ describe('the film on the frame', () => {
     const chest = need({ width: mm(90), height: mm(90), down: mm(95), side: mm(100) })
     expect(inMm(filmPosition(chest, ROOM))).toEqual([165, 220, 275, 135, 335])
   })
+  it('with the hem away a corner on the wearer’s left hangs on the other side', () => {
+    const corner = need({ width: mm(90), height: mm(90), origin: 'hem', down: mm(60), side: mm(100) })
+    expect(inMm(filmPosition(corner, ROOM)).slice(3)).toEqual([335, 135])
+  })
   it('the garment moved instead: the film stays in the middle', () => {
     const chest = need({ width: mm(90), height: mm(90), down: mm(95) })
     expect(inMm(filmPosition(chest, ROOM)).slice(3)).toEqual([235, 235])

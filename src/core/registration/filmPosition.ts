@@ -2,7 +2,7 @@ import { q, type Reason, type RuleOf } from '../advice'
 import type { ScreenRoom } from '../equipment'
 import { type Length, mm } from '../quantity'
 import { FRAME_WALL, SCREEN } from '../screen'
-import { NECK_DROP } from './placement'
+import { NECK_DROP, seenAside } from './placement'
 import type { Origin } from './sizeGroups'
 
 /** From the edge of the art to the centre of a mark. */
@@ -69,8 +69,8 @@ export function filmPosition(
 ): FilmPosition {
   const { frameWidth, frameHeight, width, height, origin, down, side } = need
   const top = frameToPallet + fromPallet(origin, collarLine) + down
-  // From the squeegee side the wearer's left lies to the right; from the print side left and right swap.
-  const centre = frameWidth / 2 - side
+  // From the print side left and right swap.
+  const centre = frameWidth / 2 - seenAside(origin, side)
   const left = centre - width / 2 - MARK_GAP
   const right = frameWidth - centre - width / 2 - MARK_GAP
   const ends = [

@@ -15,7 +15,7 @@ describe('a print on each size', () => {
     const [m] = at('front', ['M'])
     expect(m!.art.x).toBeCloseTo(-0.15, 9)
     expect(m!.toSeam).toBeCloseTo((0.52 - 0.3) / 2, 9)
-    expect(m!.toHem).toBeCloseTo(0.72 - m!.art.y - 0.36, 9)
+    expect(m!.toEnd).toBeCloseTo(0.72 - m!.art.y - 0.36, 9)
   })
   it('smallest first; the larger the garment, the more room', () => {
     const found = at('front', ['3XL', 'S', 'L', '9-11'])
@@ -40,7 +40,40 @@ describe('a print on each size', () => {
     // 95 mm below a shoulder seam that lies 75 mm above the collar seam in front (assumed).
     expect(l!.art.y).toBeCloseTo(0.02, 9)
   })
-  it('sleeves and things that go off the pallet lie on no body', () => {
-    for (const where of ['sleeve', 'offPallet'] as const) expect(at(where, ['M'])).toEqual([])
+  it('of an item that goes off the pallet nothing is known', () => {
+    expect(at('offPallet', ['M'])).toEqual([])
+  })
+
+  it('a sleeve, half of a hood and a leg are narrower than the body, and grow with the size', () => {
+    for (const where of ['sleeve', 'hood', 'leg'] as const) {
+      const [s, xl] = at(where, ['S', 'XL'], 0.06, 0.06)
+      const [body] = at('front', ['S'], 0.06, 0.06)
+      expect(s!.piece.kind).toBe(where)
+      expect(s!.toSeam).toBeLessThan(body!.toSeam)
+      expect(xl!.toSeam).toBeGreaterThan(s!.toSeam)
+    }
+  })
+  it('on a piece that narrows its narrowest place under the art counts', () => {
+    const [near] = at('leg', ['L'], 0.1, 0.05)
+    const [far] = at('leg', ['L'], 0.1, 0.4)
+    // Wider towards the thigh: both are narrowest at their lower end.
+    expect(far!.toSeam).toBeCloseTo(near!.toSeam, 9)
+    const [hood] = at('hood', ['L'], 0.1, 0.05)
+    const [deep] = at('hood', ['L'], 0.1, 0.15)
+    expect(deep!.toSeam).toBeLessThan(hood!.toSeam)
+  })
+  it('a print wider than the sleeve runs over it, and a second artwork would fit', () => {
+    const [wide] = at('sleeve', ['S', 'XL'], 0.19, 0.05)
+    expect(wide!.state).toBe('over')
+    expect(wide!.reasons.map((r) => r.rule)).toEqual(['SIZE_OVER', 'SIZE_SECOND'])
+  })
+  it('a corner of the hem lies to the left of a garment laid with its hem away', () => {
+    const [corner] = at('hemCorner', ['L'], 0.1, 0.08)
+    expect(corner!.art.x + 0.05).toBeCloseTo(-0.14, 9)
+    expect(corner!.art.y).toBeCloseTo(0.06, 9)
+  })
+  it('an all-over print is meant to run over seams: no second artwork', () => {
+    const [all] = at('allOver', ['S'], 0.58, 0.8)
+    expect(all!.reasons.map((r) => r.rule)).toEqual(['SIZE_MEANT'])
   })
 })

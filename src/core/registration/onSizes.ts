@@ -1,70 +1,109 @@
-import { numberOf, q, type Reason } from '../advice'
-import { isPrinted, type Placement, sizeOf } from '../order'
+import { q, type Reason } from '../advice'
+import { isPrinted, type Placement, type Where } from '../order'
 import { type Length, mm } from '../quantity'
 import { REGISTRATION } from './definition'
-import { NECK_DROP, type PlacementAdvice, POCKET_SIDE } from './placement'
+import { type Piece, type PieceKind, pieceOf, widthAt } from './piece'
+import { artAt, type PlacementAdvice } from './placement'
 
 /** Nearer to a seam a print meets its bulk: it is told (from memory). */
 const TO_SEAM: Length = mm(50)
+/** A sleeve, a hood or a leg is narrow: its seams are folds, or lie at the edge. */
+const TO_FOLD: Length = mm(15)
 
-/** A print on a garment of one size: metres from the centre line to the right as it is seen, and from the collar seam down. */
+/** A print on a garment of one size: metres from the pallet's centre line to the right as it is seen, and down from what is laid at its end. */
 export interface OnSize {
   readonly size: string
-  readonly chest: Length
-  readonly length: Length
+  readonly piece: Piece
   readonly group: PlacementAdvice['groups'][number]
   readonly art: { readonly x: Length; readonly y: Length; readonly width: Length; readonly height: Length }
-  /** From the art to the nearer side seam, below nothing where it runs over it; from the art to the hem. */
+  /** From the art to the nearer side, below nothing where it runs over it; from the art to the other end. */
   readonly toSeam: Length
-  readonly toHem: Length
+  readonly toEnd: Length
   readonly state: 'clear' | 'near' | 'over'
   readonly reasons: readonly Reason[]
 }
 
-/** Prints that lie on a body; all others have no garment outline that is known. */
-const BODY: ReadonlySet<string> = new Set(['front', 'back', 'leftChest', 'pocket', 'backNeck', 'neckLabel'])
+/** What is measured across on a piece, in words. */
+export const ACROSS: Readonly<Record<PieceKind, string>> = {
+  body: 'chest',
+  sleeve: 'sleeve about',
+  hood: 'half of the hood about',
+  leg: 'leg about',
+}
 
-/** Where the art lies on each size of a run, smallest first; nothing for prints that lie on no body. */
+/** Where the art lies on each size of a run, smallest first; nothing for an item of which nothing is known. */
 export function onSizes(
   placement: Placement,
   { groups, origin }: Pick<PlacementAdvice, 'groups' | 'origin'>,
 ): readonly OnSize[] {
-  if (!BODY.has(placement.where)) return []
-  const { width, height, where } = placement
+  const { where } = placement
   const found = groups.flatMap((group) =>
-    group.sizes
-      .filter((size) => isPrinted(size, placement.sizes))
-      .map((size): OnSize => {
-        const { halfChest: chest, length } = sizeOf(size)
-        const middle = group.side ? numberOf(group.side) : where === 'pocket' ? POCKET_SIDE : 0
-        const y = numberOf(group.down) - (origin === 'shoulder' ? NECK_DROP : 0)
-        const toSeam = chest / 2 - Math.abs(middle) - width / 2
-        const toHem = length - y - height
-        const least = Math.min(toSeam, toHem)
-        const state = least < 0 ? 'over' : toSeam < TO_SEAM - 1e-9 ? 'near' : 'clear'
-        const told = { size, chest: q('length', chest), left: q('length', Math.abs(least)) }
-        // What is too wide here is an artwork of its own, as wide as leaves room at both seams.
-        const fits = chest - 2 * TO_SEAM - 2 * Math.abs(middle)
-        return {
-          size,
-          chest,
-          length,
-          group,
-          art: { x: middle - width / 2, y, width, height },
-          toSeam,
-          toHem,
-          state,
-          reasons: [
-            REGISTRATION.because(
-              state === 'over' ? 'SIZE_OVER' : state === 'near' ? 'SIZE_NEAR' : 'SIZE_CLEAR',
-              told,
-            ),
-            ...(state !== 'clear' && fits > 0 && toHem >= 0
-              ? [REGISTRATION.because('SIZE_SECOND', { size, width: q('length', fits) })]
-              : []),
-          ],
-        }
-      }),
+    group.sizes.flatMap((size): readonly OnSize[] => {
+      const piece = isPrinted(size, placement.sizes) ? pieceOf(where, size) : undefined
+      return piece
+        ? [{ size, piece, group, ...laidOn(piece, size, placement, artAt(placement, origin, group)) }]
+        : []
+    }),
   )
-  return found.sort((a, b) => a.chest - b.chest)
+  return found.sort((a, b) => a.piece.near - b.piece.near)
+}
+
+function laidOn(
+  piece: Piece,
+  size: string,
+  { where, width, height }: Placement,
+  { x, y }: { readonly x: Length; readonly y: Length },
+): Pick<OnSize, 'art' | 'toSeam' | 'toEnd' | 'state' | 'reasons'> {
+  const across = Math.min(widthAt(piece, y), widthAt(piece, y + height))
+  const aside = Math.abs(x + width / 2)
+  const beside = piece.kind === 'body' ? TO_SEAM : TO_FOLD
+  const toSeam = across / 2 - aside - width / 2
+  const toEnd = piece.length - y - height
+  const least = Math.min(toSeam, toEnd)
+  const state = least < 0 ? 'over' : toSeam < beside - 1e-9 ? 'near' : 'clear'
+  const told = {
+    size,
+    part: ACROSS[piece.kind],
+    across: q('length', across),
+    left: q('length', Math.abs(least)),
+    beside: q('length', beside),
+  }
+  // What is too wide here is an artwork of its own, as wide as leaves room at both seams.
+  const fits = across - 2 * beside - 2 * aside
+  const isSecond = state !== 'clear' && fits > 0 && toEnd >= 0 && !RUNS_OVER.has(where)
+  return {
+    art: { x, y, width, height },
+    toSeam,
+    toEnd,
+    state,
+    reasons: [
+      REGISTRATION.because(RULES[RUNS_OVER.has(where) && state !== 'clear' ? 'meant' : state], told),
+      ...(isSecond ? [REGISTRATION.because('SIZE_SECOND', { size, width: q('length', fits) })] : []),
+    ],
+  }
+}
+
+/** Prints that are meant to run over seams and edges. */
+const RUNS_OVER: ReadonlySet<Where> = new Set(['allOver'])
+
+const RULES = { clear: 'SIZE_CLEAR', near: 'SIZE_NEAR', over: 'SIZE_OVER', meant: 'SIZE_MEANT' } as const
+
+/** Sizes on which a print runs over what it lies on, and over what; those whose chest is told elsewhere left out. */
+export function runsOver(
+  placement: Placement,
+  placed: Pick<PlacementAdvice, 'groups' | 'origin'>,
+  told: readonly string[],
+): readonly Reason[] {
+  if (RUNS_OVER.has(placement.where)) return []
+  const over = onSizes(placement, placed).filter((s) => s.state === 'over' && !told.includes(s.size))
+  const [first] = over
+  if (!first) return []
+  return [
+    REGISTRATION.because('PIECE_BEYOND', {
+      sizes: over.map((s) => s.size).join(', '),
+      part: first.piece.kind === 'body' ? 'garment' : first.piece.kind,
+      width: q('length', placement.width),
+      height: q('length', placement.height),
+    }),
+  ]
 }

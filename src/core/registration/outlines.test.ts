@@ -70,4 +70,10 @@ describe('prints of one garment', () => {
     const [adult, kids] = [print('P1', 'front', 280, 330), print('P2', 'front', 200, 250)]
     expect(told(['M', '5-6'], { ...adult, sizes: 'adult' }, { ...kids, sizes: 'kids' })).toEqual([])
   })
+
+  it('a corner of the hem meets a full front where the garment is short', () => {
+    // 470 mm long: the front ends 51 + 360 mm down, the corner begins 470 - 60 - 80 mm down.
+    const [reason] = told(['5-6', 'L'], print('P1', 'hemCorner', 100, 80), print('P2', 'front', 300, 360))
+    expect(reason).toMatchObject({ rule: 'PRINTS_OVERLAP', inputs: { sizes: '5-6' } })
+  })
 })

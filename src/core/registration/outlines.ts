@@ -1,8 +1,8 @@
-import { numberOf, q, type Reason, type ShopMethod } from '../advice'
+import { q, type Reason, type ShopMethod } from '../advice'
 import { isPrinted, type Order, type Placement, sizeOf, splitOrder, WHERES, type Where } from '../order'
 import { type Length, mm } from '../quantity'
 import { REGISTRATION } from './definition'
-import { NECK_DROP, POCKET_SIDE, placedOn } from './placement'
+import { artAt, placedOn } from './placement'
 
 /** Sides of a body on which prints can meet; what goes elsewhere meets nothing. */
 const SIDE: Readonly<Partial<Record<Where, 'front' | 'back'>>> = {
@@ -11,6 +11,7 @@ const SIDE: Readonly<Partial<Record<Where, 'front' | 'back'>>> = {
   pocket: 'front',
   back: 'back',
   backNeck: 'back',
+  hemCorner: 'front',
 }
 
 interface Outline {
@@ -36,15 +37,12 @@ function outlineOn(
   const run = splitOrder(order).find((r) => r.placement.id === placement.id)
   const placed = run && placedOn(run, method, {})
   const group = placed?.groups.find((g) => g.sizes.includes(size))
-  if (!group) return undefined
-  const side = group.side ? numberOf(group.side) : placement.where === 'pocket' ? POCKET_SIDE : 0
-  const top = numberOf(group.down) - (placement.where === 'leftChest' ? NECK_DROP : 0)
-  return {
-    left: side - placement.width / 2,
-    right: side + placement.width / 2,
-    top,
-    bottom: top + placement.height,
-  }
+  if (!placed || !group) return undefined
+  const { width, height } = placement
+  const { x, y } = artAt(placement, placed.origin, group)
+  // What is laid by the hem is turned round to lie as the others do.
+  const [left, top] = placed.origin === 'hem' ? [-x - width, sizeOf(size).length - y - height] : [x, y]
+  return { left, right: left + width, top, bottom: top + height }
 }
 
 const shared = (a: Outline, b: Outline): Length =>

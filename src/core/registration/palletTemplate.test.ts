@@ -23,6 +23,11 @@ describe('the template for the pallet', () => {
     expect(crease).toBeCloseTo(0.045 - numberOf(at.groups[0]!.side!), 9)
     expect(crease).toBeLessThan(0)
   })
+  it('a corner of the hem lies to the viewer’s left of it, the hem away', () => {
+    const at = placed('hemCorner', ['M'])
+    const { crease } = palletTemplate({ width: 0.09, height: 0.09 }, at).lines[0]!
+    expect(crease).toBeCloseTo(0.045 + numberOf(at.groups[0]!.side!), 9)
+  })
   it('groups that come to the same line share it', () => {
     const at = placed('front', ['M'])
     const [one] = at.groups

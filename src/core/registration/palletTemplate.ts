@@ -1,6 +1,6 @@
 import { numberOf } from '../advice'
 import type { Length } from '../quantity'
-import type { PlacementAdvice } from './placement'
+import { type PlacementAdvice, seenAside } from './placement'
 import type { Origin } from './sizeGroups'
 
 /** A line that garments of some sizes are laid to. */
@@ -9,7 +9,7 @@ export interface LayLine {
   readonly sizes: readonly string[]
   /** From the top of the art up to it, metres. */
   readonly above: Length
-  /** The garment's centre crease, from the art's left edge, as the loader sees it with the collar away. */
+  /** The garment's centre crease, from the art's left edge, as the loader sees it. */
   readonly crease: Length
 }
 
@@ -33,7 +33,7 @@ export function palletTemplate(
   const found = new Map<string, LayLine>()
   for (const { sizes, down, side } of groups) {
     const above = numberOf(down)
-    const crease = width / 2 - (side ? numberOf(side) : 0)
+    const crease = width / 2 - (side ? seenAside(origin, numberOf(side)) : 0)
     const key = `${above} ${crease}`
     found.set(key, { above, crease, sizes: [...(found.get(key)?.sizes ?? []), ...sizes] })
   }

@@ -37,8 +37,10 @@ describe('where the print sits', () => {
     expect(down('leftChest')).toBeGreaterThanOrEqual(89)
     expect(down('pocket')).toBeCloseTo(152)
   })
-  it('a left chest also has its distance from the centre line, other prints have none', () => {
+  it('what lies to one side also has its distance from the centre line, other prints have none', () => {
     expect(numberOf(place('leftChest').groups[0]!.side!)).toBeCloseTo(mm(115))
+    for (const where of ['pocket', 'hemCorner'] as const)
+      expect(place(where).groups[0]!.side!.reasons[0]!.source).toBe('from memory')
     for (const where of ['front', 'back', 'sleeve', 'neckLabel', 'offPallet'] as const)
       expect(place(where).groups[0]!.side).toBeUndefined()
   })
@@ -73,9 +75,24 @@ describe('what does not fit', () => {
     expect(seam?.inputs.sizes).toBe('5-6, 7-8')
     expect(rules(420, ['3XL'])).toEqual(['PALLET_NARROW'])
   })
-  it('seams do not count on a sleeve, pallets not off the pallet', () => {
-    expect(rules(300, ['5-6'], 'sleeve')).toEqual([])
+  it('on a sleeve its own width counts, pallets not off the pallet', () => {
+    expect(rules(300, ['5-6'], 'sleeve')).toEqual(['PIECE_BEYOND'])
     expect(rules(700, ['One'], 'offPallet')).toEqual([])
+  })
+  it('a print longer than the garment is told, once where it is wider too', () => {
+    const long = placeOn(runOn('front', ['5-6', 'L'], mm(250), mm(500)), press, DEFAULT_METHOD, {}).reasons
+    expect(long.map((r) => [r.rule, r.inputs.sizes])).toEqual([['PIECE_BEYOND', '5-6']])
+    const both = placeOn(runOn('front', ['5-6'], mm(360), mm(500)), press, DEFAULT_METHOD, {}).reasons
+    expect(both.map((r) => r.rule)).toEqual(['WIDTH_BEYOND'])
+  })
+  // Common practice: an all-over board is about 1,120 mm wide, and the whole garment lies on it.
+  it('an all-over print wants a board for the whole garment, however small the print', () => {
+    const on = (palletWidth: number, palletHeight: number) =>
+      placeOn(runOn('allOver', ['M', 'XL']), { ...press, palletWidth, palletHeight }, DEFAULT_METHOD, {})
+        .reasons
+    expect(on(mm(406), mm(560))).toMatchObject([{ rule: 'PALLET_WHOLE', severity: 'Stop' }])
+    expect(on(mm(604), mm(900))).toMatchObject([{ rule: 'PALLET_WHOLE' }])
+    expect(on(mm(1120), mm(900))).toEqual([])
   })
   it('off the pallet takes one screen', () => {
     expect(offPalletStop(runOn('offPallet', ['One']), 1)).toEqual([])

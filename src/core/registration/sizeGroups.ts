@@ -12,7 +12,10 @@ export interface Spot {
   readonly rule: RuleOf<typeof REGISTRATION>
   readonly down: readonly [number, number, number]
   readonly label: string
-  readonly side?: readonly [number, number, number]
+  readonly side?: {
+    readonly rule: RuleOf<typeof REGISTRATION>
+    readonly of: readonly [number, number, number]
+  }
   readonly origin: Origin
 }
 
@@ -68,7 +71,7 @@ function bySize(
   overrides: Overrides,
 ): readonly PlacedGroup[] {
   const [, usualDown] = spot.down
-  const usualSide = spot.side?.[1] ?? 0
+  const usualSide = spot.side?.of[1] ?? 0
   const at = [...sizes]
     .sort((a, b) => sizeOf(a).length - sizeOf(b).length)
     .map((size) => {
@@ -133,16 +136,16 @@ const sized = (sizes: readonly string[], share: number, distance: Length) =>
 
 /** @param group undefined where it is the same for all sizes */
 function sideOf(
-  side: readonly [number, number, number],
+  { rule, of }: NonNullable<Spot['side']>,
   share: number,
   group: string | undefined,
   overrides: Overrides,
 ): NumberAdvice {
-  const [low, advised, high] = side.map((x) => whole(x * share)) as [Length, Length, Length]
+  const [low, advised, high] = of.map((x) => whole(x * share)) as [Length, Length, Length]
   const found = {
     advised,
     range: [low, high] as const,
-    reasons: [REGISTRATION.because('PLACE_CHEST_SIDE')],
+    reasons: [REGISTRATION.because(rule)],
   }
   if (group === undefined) return REGISTRATION.number('side', found, overrides)
   const own = { of: idOf(group), label: `From the centre line, ${group}` }

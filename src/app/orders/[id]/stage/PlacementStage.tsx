@@ -13,10 +13,10 @@ import type { PlanProps } from './planProps'
 /** Stage 6: where the print sits on the garment and its pallet, for each group of sizes. */
 export function PlacementStage({ plan }: PlanProps) {
   const { placement, press } = plan
-  const onBody = onSizes(plan.run.placement, placement).length > 0
+  const isKnown = onSizes(plan.run.placement, placement).length > 0
   return (
     <Section
-      title={onBody ? 'On every size' : 'On the pallet'}
+      title={isKnown ? 'On every size' : 'On the pallet'}
       side={
         <Flex gap="5" align="baseline" wrap="wrap" justify="flex-end">
           <Box color="soft" fontSize="small">
@@ -30,7 +30,7 @@ export function PlacementStage({ plan }: PlanProps) {
         </Flex>
       }
     >
-      {onBody ? (
+      {isKnown ? (
         <OnSizes plan={plan} />
       ) : (
         <Flex gap="10" align="start" wrap="wrap">

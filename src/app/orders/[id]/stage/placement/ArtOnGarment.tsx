@@ -33,12 +33,14 @@ export function ArtOnGarment({
   const { on } = laid
   const { down, side } = on.group
   const now: At = { down: numberOf(down), side: side && numberOf(side) }
+  /** To the wearer's left is to the right with the collar away, to the left with the hem away. */
+  const right = laid.lies.byHem ? -1 : 1
   const shown = grabbed?.to ?? now
   const moved: OnSize = {
     ...on,
     art: {
       ...on.art,
-      x: on.art.x + ((shown.side ?? 0) - (now.side ?? 0)),
+      x: on.art.x + right * ((shown.side ?? 0) - (now.side ?? 0)),
       y: on.art.y + (shown.down - now.down),
     },
   }
@@ -62,7 +64,10 @@ export function ArtOnGarment({
     e.preventDefault()
     e.stopPropagation()
     if (y || now.side !== undefined)
-      put({ down: now.down + (y ?? 0), side: now.side === undefined ? undefined : now.side + (x ?? 0) })
+      put({
+        down: now.down + (y ?? 0),
+        side: now.side === undefined ? undefined : now.side + right * (x ?? 0),
+      })
   }
   const pointAt = (e: PointerEvent) => {
     const matrix = drawing.current?.getScreenCTM()?.inverse()
@@ -76,7 +81,7 @@ export function ArtOnGarment({
     const { side: from } = grabbed.from
     const to = {
       down: line === undefined ? wanted : line + above,
-      side: from === undefined ? undefined : from + (at.x - grabbed.at.x) / 1000,
+      side: from === undefined ? undefined : from + (right * (at.x - grabbed.at.x)) / 1000,
     }
     setGrabbed({ ...grabbed, to })
   }

@@ -1,6 +1,6 @@
 import type { ReactNode, Ref } from 'react'
 import type { OnSize } from '@/core/registration'
-import { garmentShape } from '@/ui/garment'
+import { garmentShape, type Lies } from '@/ui/garment'
 import { usePaint } from '@/ui/paint'
 import { Picture, type Pictured } from '@/ui/Swatch'
 
@@ -9,7 +9,7 @@ const BORDER = 0.06
 
 export interface Laid {
   readonly on: OnSize
-  readonly isBack: boolean
+  readonly lies: Lies
   readonly hex: string
   /** Millimetres. */
   readonly pallet: { readonly width: number; readonly height: number }
@@ -19,7 +19,7 @@ export interface Laid {
 
 /** A garment on its pallet with the print as it is, to scale. */
 export function Garment({
-  laid: { on, isBack, hex, pallet, picture, room },
+  laid: { on, lies, hex, pallet, picture, room },
   label,
   height,
   drawing,
@@ -33,7 +33,7 @@ export function Garment({
   readonly children?: ReactNode
 }) {
   const { fill } = usePaint()
-  const { body, collar } = garmentShape(on, isBack)
+  const { outline, edge, seams } = garmentShape(on.piece, lies)
   const mm = (x: number) => x * 1000
   const border = BORDER * Math.max(on.art.width, on.art.height)
   return (
@@ -46,8 +46,9 @@ export function Garment({
       role={children ? 'group' : 'img'}
       aria-label={label}
     >
-      <path d={body} fill={fill(hex)} stroke="var(--chakra-colors-ring)" strokeWidth="3" />
-      <path d={collar} fill="none" stroke="var(--chakra-colors-ring)" strokeWidth="9" />
+      <path d={outline} fill={fill(hex)} stroke="var(--chakra-colors-ring)" strokeWidth="3" />
+      <path d={edge} fill="none" stroke="var(--chakra-colors-ring)" strokeWidth="9" />
+      <path d={seams} fill="none" stroke="var(--chakra-colors-ring)" strokeWidth="3" strokeDasharray="6 6" />
       {picture ? (
         <foreignObject
           x={mm(on.art.x - border)}
@@ -59,7 +60,11 @@ export function Garment({
             of={picture}
             ground={hex}
             pixels={640}
-            style={{ width: '100%', height: '100%', display: 'block', objectFit: 'fill' }}
+            style={{
+              ...{ width: '100%', height: '100%', display: 'block', objectFit: 'fill' },
+              // Away from its hem art stands upright.
+              ...(lies.byHem && { transform: 'rotate(180deg)' }),
+            }}
           />
         </foreignObject>
       ) : (
@@ -82,7 +87,7 @@ export function Garment({
           strokeWidth="3"
           strokeDasharray="14 9"
         />
-        <line x1="0" x2="0" y1="0" y2={mm(on.length)} strokeWidth="2" strokeDasharray="16 8 3 8" />
+        <line x1="0" x2="0" y1="0" y2={mm(on.piece.length)} strokeWidth="2" strokeDasharray="16 8 3 8" />
       </g>
       {children}
     </svg>

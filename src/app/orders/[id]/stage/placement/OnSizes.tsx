@@ -27,15 +27,18 @@ export function OnSizes({ plan }: PlanProps) {
   const [wanted, setWanted] = useState<string>()
   const chosen = all.find((s) => s.size === wanted) ?? all[Math.floor(all.length / 2)]
   if (!chosen) return null
-  const laid = (on: OnSize): Laid => ({
-    on,
+  const lies = {
     isBack: print.where === 'back' || print.where === 'backNeck',
+    byHem: plan.placement.origin === 'hem',
+  }
+  const pallet = { width: plan.press.palletWidth * 1000, height: plan.press.palletHeight * 1000 }
+  const laid = (on: OnSize): Laid => ({
+    ...{ on, lies, pallet },
     hex: plan.cloth.hex,
-    pallet: { width: plan.press.palletWidth * 1000, height: plan.press.palletHeight * 1000 },
     picture: pictured.includes(print.id)
       ? { orderId: order.id, print: print.id, based: plan.hits.some((h) => h.hit.id === 'base') }
       : undefined,
-    room: roomFor(all),
+    room: roomFor(all, pallet, lies.byHem),
   })
   const count = (size: string) =>
     lines.reduce((sum, l) => sum + (l.sizes.find((s) => s.size === size)?.quantity ?? 0), 0)
@@ -44,7 +47,7 @@ export function OnSizes({ plan }: PlanProps) {
       <Flex gap="8" rowGap="4" align="start" wrap="wrap">
         <ArtOnGarment
           laid={laid(chosen)}
-          label={`Print on a garment of size ${chosen.size}, to scale`}
+          label={`Print on a ${chosen.piece.kind === 'body' ? 'garment' : chosen.piece.kind} of size ${chosen.size}, to scale`}
           onMove={(overrides) => choose(Object.keys(overrides), overrides)}
         />
         <Flex direction="column" gap="4" flex="1 1 14rem">
@@ -89,8 +92,9 @@ const whole = (metres: number) => Math.round(metres * 1000) / 1000
 /** How near the art comes to a seam. */
 function Nearest({ on }: { readonly on: OnSize }) {
   const { units } = useSettings()
-  const least = Math.min(on.toSeam, on.toHem)
-  const words = { clear: 'to the seam', near: 'to the seam', over: 'over the edge' }[on.state]
+  const least = Math.min(on.toSeam, on.toEnd)
+  const side = on.piece.kind === 'body' ? 'to the seam' : 'to the side'
+  const words = on.state === 'over' ? 'over the edge' : side
   return (
     <Flex align="baseline" gap="1" fontSize="small" wrap="wrap">
       {on.state !== 'clear' && <SeverityMark severity="Watch" word={false} />}
