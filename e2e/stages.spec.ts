@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, open, test } from './house'
+import { expect, open, saveStatus, test } from './house'
 
 const value = (page: Page, key: string) => page.locator(`[data-advice="${key}"]`)
 const why = (page: Page) => page.getByRole('complementary', { name: 'Why' })
@@ -151,6 +151,32 @@ test('placement: the art on every size, adults and kids apart, to scale, in eith
   expect(template.headers()['content-type']).toBe('application/pdf')
   expect((await template.body()).subarray(0, 5).toString()).toBe('%PDF-')
   expect((await page.request.get('/api/runs/R-9999-P1-dark/pallet.pdf')).status()).toBe(404)
+})
+
+test('placement: a corner of the hem is laid by it, and goes to the side that the hand goes', async ({
+  page,
+}) => {
+  await open(page, '/orders/O-1004/art')
+  await page.getByLabel('Where', { exact: true }).first().selectOption('Hem corner')
+  await expect(saveStatus(page)).toHaveText('Saved')
+  await open(page, '/orders/O-1004/placement')
+  await expect(value(page, 'side')).toHaveText('140 mm')
+  const art = page.getByRole('slider', { name: /^Art, / })
+  const left = async () => Number(await art.locator('rect').getAttribute('x'))
+  const was = await left()
+  // The hem lies away from the loader: the wearer's left is on the left.
+  expect(was).toBeLessThan(-140)
+  await art.press('ArrowRight')
+  await expect(value(page, 'side')).toHaveText('139 mm')
+  expect(await left()).toBeCloseTo(was + 1, 5)
+  await page.keyboard.press('Control+z')
+  await expect(value(page, 'side')).toHaveText('140 mm')
+  await open(page, '/orders/O-1004/art')
+  await page.getByLabel('Where', { exact: true }).first().selectOption('Sleeve')
+  await expect(saveStatus(page)).toHaveText('Saved')
+  await open(page, '/orders/O-1004/placement')
+  await expect(page.getByRole('group', { name: /^Print on a sleeve of size/ })).toBeVisible()
+  await expect(page.getByText(/do not go over a pallet/).first()).toBeVisible()
 })
 
 test('placement: how far it follows the garment is the shop’s school, and a job’s own', async ({ page }) => {

@@ -119,6 +119,11 @@ export const REGISTRATION = defineRoom({
       source: 'geometry',
       severity: 'Stop',
     },
+    PALLET_WIDE: {
+      says: '{sizes} ({part} {widths}) do not go over a pallet {palletWidth} wide unstretched: mount a narrower one, or lay them on top, flat and as loosely as they hang.',
+      source: 'geometry',
+      severity: 'Watch',
+    },
     PALLET_WHOLE: {
       says: 'All-over work wants the whole garment on the board, without a wrinkle: that is {width} x {height} here, sleeves aside, the pallet of {press} {palletWidth} x {palletHeight}.',
       source: 'common practice',

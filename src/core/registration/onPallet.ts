@@ -3,7 +3,8 @@ import type { Press } from '../equipment'
 import { laidFlat, type Run, sizeOf, sizesOf } from '../order'
 import { type Length, mm } from '../quantity'
 import { REGISTRATION } from './definition'
-import { runsOver } from './onSizes'
+import { ACROSS, runsOver } from './onSizes'
+import { type PieceKind, pieceOf } from './piece'
 import { type PlacementAdvice, placedOn } from './placement'
 
 /** Where the print sits on the pallets of a press, by group of sizes, and what does not fit. */
@@ -36,6 +37,30 @@ export function liesOnPallet(run: Pick<Run, 'placement' | 'lines'>, press: Press
   const { width, height } = boardFor(run)
   const carries = width <= press.palletWidth + 1e-9 && height <= press.palletHeight + 1e-9
   return run.placement.where === 'offPallet' || carries
+}
+
+/** What is pulled over the pallet; half of a hood lies on it, and so does an all-over garment. */
+const PULLED: ReadonlySet<PieceKind> = new Set(['body', 'sleeve', 'leg'])
+
+/** Sizes that do not go over the pallet of a press. */
+function tooWideFor(run: Run, { palletWidth }: Press): readonly Reason[] {
+  const { where } = run.placement
+  if (where === 'allOver') return []
+  const narrow = sizesOf(run).flatMap((size) => {
+    const piece = pieceOf(where, size)
+    return piece && PULLED.has(piece.kind) && piece.near < palletWidth - 1e-9 ? [{ size, piece }] : []
+  })
+  narrow.sort((a, b) => a.piece.near - b.piece.near)
+  const [first] = narrow
+  if (!first) return []
+  return [
+    REGISTRATION.because('PALLET_WIDE', {
+      sizes: narrow.map((n) => n.size).join(', '),
+      part: ACROSS[first.piece.kind],
+      widths: { kind: 'length', values: narrow.map((n) => n.piece.near) },
+      palletWidth: q('length', palletWidth),
+    }),
+  ]
 }
 
 const WIDEST = mm(305)
@@ -79,6 +104,7 @@ function whatDoesNotFit(run: Run, placed: Omit<PlacementAdvice, 'reasons'>, pres
       }),
     )
   reasons.push(...runsOver(run.placement, placed, onBody ? beyond : []))
+  reasons.push(...tooWideFor(run, press))
   if (!liesOnPallet(run, press)) {
     const board = boardFor(run)
     reasons.push(

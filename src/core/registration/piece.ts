@@ -1,5 +1,5 @@
 import { type Size, sizeOf, type Where } from '../order'
-import type { Length } from '../quantity'
+import { type Length, mm } from '../quantity'
 
 /** What of a garment lies on the pallet. */
 export type PieceKind = 'body' | 'sleeve' | 'hood' | 'leg'
@@ -21,6 +21,9 @@ const SHARES = {
   leg: { near: 0.32, far: 0.55, length: 1.05 },
 } as const
 
+/** No one knows them closer than to 5 mm. */
+const about = (metres: number): Length => mm(5 * Math.round(metres * 200))
+
 const body = ({ halfChest, length }: Size): Piece => ({
   kind: 'body',
   near: halfChest,
@@ -36,7 +39,12 @@ export function pieceOf(where: Where, size: string): Piece | undefined {
   if (kind === 'body') return body(own)
   const { near, far, length } = SHARES[kind]
   const long = kind === 'leg' ? own.length : own.halfChest
-  return { kind, near: near * own.halfChest, far: far * own.halfChest, length: length * long }
+  return {
+    kind,
+    near: about(near * own.halfChest),
+    far: about(far * own.halfChest),
+    length: about(length * long),
+  }
 }
 
 /** How wide a piece is, `y` from the end it is laid by. */

@@ -69,21 +69,34 @@ describe('what does not fit', () => {
     expect(rules(341, ['XS'])).toEqual(['WIDTH_SEAM'])
     expect(rules(400, ['XS', 'S', 'XL'])).toEqual(['WIDTH_SEAM'])
     expect(rules(450, ['XS', 'XL'])).toEqual(['WIDTH_BEYOND', 'PALLET_NARROW'])
-    expect(rules(400, ['5-6', 'XS', 'XL'])).toEqual(['WIDTH_BEYOND', 'WIDTH_SEAM'])
-    expect(rules(300, ['5-6'])).toEqual(['WIDTH_SEAM'])
+    expect(rules(400, ['5-6', 'XS', 'XL'])).toEqual(['WIDTH_BEYOND', 'WIDTH_SEAM', 'PALLET_WIDE'])
+    expect(rules(300, ['5-6'])).toEqual(['WIDTH_SEAM', 'PALLET_WIDE'])
     const [seam] = placeOn(runOn('front', ['M', '7-8', '5-6'], mm(300)), press, DEFAULT_METHOD, {}).reasons
     expect(seam?.inputs.sizes).toBe('5-6, 7-8')
     expect(rules(420, ['3XL'])).toEqual(['PALLET_NARROW'])
   })
   it('on a sleeve its own width counts, pallets not off the pallet', () => {
-    expect(rules(300, ['5-6'], 'sleeve')).toEqual(['PIECE_BEYOND'])
+    expect(rules(300, ['5-6'], 'sleeve')).toEqual(['PIECE_BEYOND', 'PALLET_WIDE'])
     expect(rules(700, ['One'], 'offPallet')).toEqual([])
   })
   it('a print longer than the garment is told, once where it is wider too', () => {
     const long = placeOn(runOn('front', ['5-6', 'L'], mm(250), mm(500)), press, DEFAULT_METHOD, {}).reasons
-    expect(long.map((r) => [r.rule, r.inputs.sizes])).toEqual([['PIECE_BEYOND', '5-6']])
+    expect(long.map((r) => [r.rule, r.inputs.sizes])).toEqual([
+      ['PIECE_BEYOND', '5-6'],
+      ['PALLET_WIDE', '5-6'],
+    ])
     const both = placeOn(runOn('front', ['5-6'], mm(360), mm(500)), press, DEFAULT_METHOD, {}).reasons
-    expect(both.map((r) => r.rule)).toEqual(['WIDTH_BEYOND'])
+    expect(both.map((r) => r.rule)).toEqual(['WIDTH_BEYOND', 'PALLET_WIDE'])
+  })
+  it('what is narrower than the pallet does not go over it, smallest first; half of a hood lies on it', () => {
+    const wide = (where: Where, sizes: readonly string[]) =>
+      placeOn(runOn(where, sizes, mm(60), mm(60)), press, DEFAULT_METHOD, {}).reasons.map((r) => [
+        r.rule,
+        r.inputs.sizes,
+      ])
+    expect(wide('front', ['M', '7-8', '5-6'])).toEqual([['PALLET_WIDE', '5-6, 7-8']])
+    expect(wide('sleeve', ['L'])).toEqual([['PALLET_WIDE', 'L']])
+    expect(wide('hood', ['L'])).toEqual([])
   })
   // Common practice: an all-over board is about 1,120 mm wide, and the whole garment lies on it.
   it('an all-over print wants a board for the whole garment, however small the print', () => {

@@ -128,19 +128,27 @@ export function ArtOnGarment({
           strokeWidth="3"
         />
       </g>
-      <Tag x={mm(art.x)} y={mm(art.y)} words={writeQuantity('length', shown.down, units)} />
+      <Tag
+        x={mm(art.x)}
+        // Where there is no room above the art it hangs below.
+        y={mm(art.y) - TAG < laid.room.y ? mm(art.y + art.height) + TAG : mm(art.y)}
+        words={writeQuantity('length', shown.down, units)}
+      />
     </Garment>
   )
 }
+
+/** Millimetres high. */
+const TAG = 44
 
 /** A number on a label of its own, so that it is read on any cloth. */
 const Tag = ({ x, y, words }: { readonly x: number; readonly y: number; readonly words: string }) => (
   <g pointerEvents="none">
     <rect
       x={x}
-      y={y - 44}
+      y={y - TAG}
       width={20 * words.length + 18}
-      height="44"
+      height={TAG}
       fill="var(--chakra-colors-raised)"
       stroke="var(--chakra-colors-ring)"
       strokeWidth="2"

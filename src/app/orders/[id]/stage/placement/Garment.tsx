@@ -1,4 +1,4 @@
-import type { ReactNode, Ref } from 'react'
+import { type ReactNode, type Ref, useId } from 'react'
 import type { OnSize } from '@/core/registration'
 import { garmentShape, type Lies } from '@/ui/garment'
 import { usePaint } from '@/ui/paint'
@@ -33,6 +33,7 @@ export function Garment({
   readonly children?: ReactNode
 }) {
   const { fill } = usePaint()
+  const cloth = useId()
   const { outline, edge, seams } = garmentShape(on.piece, lies)
   const mm = (x: number) => x * 1000
   const border = BORDER * Math.max(on.art.width, on.art.height)
@@ -46,11 +47,16 @@ export function Garment({
       role={children ? 'group' : 'img'}
       aria-label={label}
     >
+      <clipPath id={cloth}>
+        <path d={outline} />
+      </clipPath>
       <path d={outline} fill={fill(hex)} stroke="var(--chakra-colors-ring)" strokeWidth="3" />
       <path d={edge} fill="none" stroke="var(--chakra-colors-ring)" strokeWidth="9" />
       <path d={seams} fill="none" stroke="var(--chakra-colors-ring)" strokeWidth="3" strokeDasharray="6 6" />
       {picture ? (
         <foreignObject
+          // The picture has a ground of cloth, and there is none beside the garment.
+          clipPath={`url(#${cloth})`}
           x={mm(on.art.x - border)}
           y={mm(on.art.y - border)}
           width={mm(on.art.width + 2 * border)}

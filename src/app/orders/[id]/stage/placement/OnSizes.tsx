@@ -96,7 +96,7 @@ function Nearest({ on }: { readonly on: OnSize }) {
   const side = on.piece.kind === 'body' ? 'to the seam' : 'to the side'
   const words = on.state === 'over' ? 'over the edge' : side
   return (
-    <Flex align="baseline" gap="1" fontSize="small" wrap="wrap">
+    <Flex align="baseline" gap="1" fontSize="small">
       {on.state !== 'clear' && <SeverityMark severity="Watch" word={false} />}
       <AskNumber label={`Room on ${on.size}`} reasons={on.reasons}>
         {writeQuantity('length', whole(on.state === 'over' ? Math.abs(least) : on.toSeam), units)} {words}
