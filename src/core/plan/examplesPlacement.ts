@@ -102,5 +102,6 @@ export const PLACEMENT_EXAMPLES: Readonly<Record<string, Inputs>> = {
     palletWidth: length(406),
     palletHeight: length(560),
   },
+  SIZE_INWARD: { size: '5-6', by: length(3) },
   SIZE_SECOND: { size: '9-11', width: length(310) },
 }

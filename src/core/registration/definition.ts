@@ -100,8 +100,12 @@ export const REGISTRATION = defineRoom({
       source: 'geometry',
       severity: 'Watch',
     },
+    SIZE_INWARD: {
+      says: '{size}: laid {by} nearer to the centre line it has room at the seam.',
+      source: 'geometry',
+    },
     SIZE_SECOND: {
-      says: 'A second artwork for {size}, at most {width} wide, leaves room at both seams.',
+      says: 'A second artwork for {size}, at most {width} wide and on the centre line, leaves room at both seams.',
       source: 'geometry',
     },
     PRINTS_OVERLAP: {

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import { DEFAULT_METHOD } from '../advice'
+import { DEFAULT_METHOD, type NumberAdvice, numberOf } from '../advice'
 import type { Where } from '../order'
 import { onSizes } from './onSizes'
-import { placedOn } from './placement'
+import { type PlacementAdvice, placedOn } from './placement'
 import { placementRun } from './placement.fixtures'
 
 const at = (where: Where, sizes: readonly string[], width = 0.3, height = 0.36) => {
@@ -76,4 +76,25 @@ describe('a print on each size', () => {
     const [all] = at('allOver', ['S'], 0.58, 0.8)
     expect(all!.reasons.map((r) => r.rule)).toEqual(['SIZE_MEANT'])
   })
+
+  it('a print at one side is laid nearer to the middle before an artwork is made smaller; then it is clear', () => {
+    const run = placementRun('leftChest', ['5-6'], 0.12, 0.1)
+    const placed = placedOn(run, DEFAULT_METHOD, {})
+    const side = placed.groups[0]!.side!
+    const [near] = onSizes(run.placement, { ...placed, groups: [aside(placed, 0.115)] })
+    const inward = near!.reasons.find((r) => r.rule === 'SIZE_INWARD')?.inputs.by
+    const by = typeof inward === 'object' && 'value' in inward ? inward.value : Number.NaN
+    expect(by).toBeGreaterThan(0)
+    expect(onSizes(run.placement, { ...placed, groups: [aside(placed, 0.115 - by)] })[0]!.state).toBe('clear')
+    // Kids: as much nearer as their chest is narrower than an M's.
+    expect(numberOf(side)).toBeCloseTo((0.115 * 355) / 520, 3)
+  })
+})
+
+const aside = (
+  { groups }: Pick<PlacementAdvice, 'groups'>,
+  side: number,
+): PlacementAdvice['groups'][number] => ({
+  ...groups[0]!,
+  side: { ...groups[0]!.side!, chosen: side } as NumberAdvice,
 })

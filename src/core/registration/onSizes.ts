@@ -2,7 +2,7 @@ import { q, type Reason } from '../advice'
 import { isPrinted, type Placement, type Where } from '../order'
 import { type Length, mm } from '../quantity'
 import { REGISTRATION } from './definition'
-import { type Piece, type PieceKind, pieceOf, widthAt } from './piece'
+import { about, type Piece, type PieceKind, pieceOf, widthAt } from './piece'
 import { artAt, type PlacementAdvice } from './placement'
 
 /** Nearer to a seam a print meets its bulk: it is told (from memory). */
@@ -54,7 +54,8 @@ function laidOn(
   { where, width, height }: Placement,
   { x, y }: { readonly x: Length; readonly y: Length },
 ): Pick<OnSize, 'art' | 'toSeam' | 'toEnd' | 'state' | 'reasons'> {
-  const across = Math.min(widthAt(piece, y), widthAt(piece, y + height))
+  const narrowest = Math.min(widthAt(piece, y), widthAt(piece, y + height))
+  const across = piece.kind === 'body' ? narrowest : about(narrowest)
   const aside = Math.abs(x + width / 2)
   const beside = piece.kind === 'body' ? TO_SEAM : TO_FOLD
   const toSeam = across / 2 - aside - width / 2
@@ -68,19 +69,35 @@ function laidOn(
     left: q('length', Math.abs(least)),
     beside: q('length', beside),
   }
-  // What is too wide here is an artwork of its own, as wide as leaves room at both seams.
-  const fits = across - 2 * beside - 2 * aside
-  const isSecond = state !== 'clear' && fits > 0 && toEnd >= 0 && !RUNS_OVER.has(where)
+  const meant = RUNS_OVER.has(where)
   return {
     art: { x, y, width, height },
     toSeam,
     toEnd,
     state,
     reasons: [
-      REGISTRATION.because(RULES[RUNS_OVER.has(where) && state !== 'clear' ? 'meant' : state], told),
-      ...(isSecond ? [REGISTRATION.because('SIZE_SECOND', { size, width: q('length', fits) })] : []),
+      REGISTRATION.because(RULES[meant && state !== 'clear' ? 'meant' : state], told),
+      ...(state !== 'clear' && toEnd >= 0 && !meant
+        ? wayOut(size, { across, beside, aside, lacks: beside - toSeam })
+        : []),
     ],
   }
+}
+
+/** What leaves room at both sides: the print nearer to the centre line, or else an artwork of its own for the size. */
+function wayOut(
+  size: string,
+  at: { readonly across: Length; readonly beside: Length; readonly aside: Length; readonly lacks: Length },
+): readonly Reason[] {
+  if (at.lacks <= at.aside)
+    return [
+      REGISTRATION.because('SIZE_INWARD', {
+        size,
+        by: q('length', Math.ceil(at.lacks * 1000 - 1e-6) / 1000),
+      }),
+    ]
+  const fits = at.across - 2 * at.beside
+  return fits > 0 ? [REGISTRATION.because('SIZE_SECOND', { size, width: q('length', fits) })] : []
 }
 
 /** Prints that are meant to run over seams and edges. */

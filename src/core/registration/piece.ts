@@ -21,8 +21,8 @@ const SHARES = {
   leg: { near: 0.32, far: 0.55, length: 1.05 },
 } as const
 
-/** No one knows them closer than to 5 mm. */
-const about = (metres: number): Length => mm(5 * Math.round(metres * 200))
+/** No one knows a sleeve, a hood or a leg closer than to 5 mm. */
+export const about = (metres: number): Length => mm(5 * Math.round(metres * 200))
 
 const body = ({ halfChest, length }: Size): Piece => ({
   kind: 'body',

@@ -56,10 +56,12 @@ function byAge(spot: Spot, sizes: readonly string[], overrides: Overrides): read
   const kids = sizes.filter((s) => SIZES[s]?.group === 'kids')
   const adults = sizes.filter((s) => !kids.includes(s))
   const share = kids.length > 0 ? mean(kids.map((s) => sizeOf(s).halfChest)) / sizeOf('M').halfChest : 1
-  const side = spot.side && sideOf(spot.side, 1, undefined, overrides)
+  const side = (of: number, group?: string) => spot.side && sideOf(spot.side, of, group, overrides)
   return [
-    ...(adults.length > 0 ? [placed(spot, 'adult', adults, { down: 1, side }, overrides)] : []),
-    ...(kids.length > 0 ? [placed(spot, 'kids', kids, { down: share, side }, overrides)] : []),
+    ...(adults.length > 0 ? [placed(spot, 'adult', adults, { down: 1, side: side(1) }, overrides)] : []),
+    ...(kids.length > 0
+      ? [placed(spot, 'kids', kids, { down: share, side: side(share, 'kids') }, overrides)]
+      : []),
   ]
 }
 
