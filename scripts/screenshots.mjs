@@ -59,13 +59,7 @@ const picture = async (name, path) => {
 }
 for (const [name, path] of Object.entries(VIEWS)) await picture(name, path)
 
-// A formula for a target, and a part half poured.
-await page.goto(`http://127.0.0.1:${PORT}/ink/formulas?hex=%232f8f8a&name=Tern%20teal`, {
-  waitUntil: 'networkidle',
-})
-await page.getByRole('button', { name: 'Search' }).click()
-await page.getByRole('button', { name: /^Mix / }).first().waitFor()
-await page.screenshot({ path: join(folder, 'formulas.png') })
+// A part half poured.
 await page.goto(`http://127.0.0.1:${PORT}/ink/bench/B-0005`, { waitUntil: 'networkidle' })
 await page.locator('#can').fill('C-0004')
 await page.keyboard.press('Enter')
@@ -101,6 +95,15 @@ await page.keyboard.press('Enter')
 await page.getByText('1 changed since').waitFor()
 await release()
 await picture('revisions', `/runs/${RUN}/revisions`)
+
+// Counted for a while, on a tablet.
+await page.setViewportSize({ width: 820, height: 1180 })
+await page.goto(`http://127.0.0.1:${PORT}/runs/${RUN}/press`, { waitUntil: 'networkidle' })
+const tap = (name) => page.getByRole('button', { name }).first().click()
+for (const name of [/: ten more/, /: ten more/, /: one more/, /: one is spoiled/, 'Lint']) await tap(name)
+await page.getByText('All sent').waitFor()
+await picture('press', `/runs/${RUN}/press`)
+await page.setViewportSize({ width: 1280, height: 800 })
 
 await page.evaluate(() => localStorage.setItem('orvint.mode', 'safelight'))
 await picture('safelight', '/screens')

@@ -114,6 +114,14 @@ export const BODIES: Readonly<Record<string, unknown>> = {
   },
   'POST orders/[id]/films/[print]/join': { film: 0 },
   'POST orders/[id]/films/[print]/mend': { film: 0, by: 0.0003, needing: [1] },
+  'POST runs/[id]/record': {
+    events: [
+      {
+        ...{ id: '0123456789abcdef', pad: 'P1', seq: 1, at: '2026-11-23T09:00:00.000Z' },
+        ...{ kind: 'spoil', line: 'G1', size: 'M', n: 1, cause: 'lint' },
+      },
+    ],
+  },
   'POST recover': { name: 'orvint-2026-01-01-000000.sqlite' },
   'POST archive': { format: 'orvint-archive', version: 1 },
   'POST act/[name]': { once: '0123456789abcdef', given: GIVEN.pour },

@@ -3,6 +3,7 @@ import type { FilmOfPrint } from '@/core/artwork'
 import { checkShelf, type ShopAndShelf } from '@/core/equipment'
 import { checkHeldOrder, type Order } from '@/core/order'
 import { type Decisions, inTodaysWords, orderOfRun } from '@/core/plan'
+import type { PressEvent } from '@/core/record'
 import type { HeadLock, HeadTurn, ScreenStep } from '@/core/registration'
 import { archiveSchema } from './archiveSchema'
 import { filePath, toNamedUnits, toSi } from './namedUnits'
@@ -26,6 +27,7 @@ export interface ArchiveFile<Revision, Book> {
   readonly locks?: readonly HeadLock[] | undefined
   readonly turns?: readonly HeadTurn[] | undefined
   readonly setups?: readonly ScreenStep[] | undefined
+  readonly atPress?: readonly { readonly runId: string; readonly event: PressEvent }[] | undefined
 }
 
 /** The same while it is read from somewhere, a few rows at a time. */
@@ -93,6 +95,7 @@ export function readArchiveFile<Revision, Book>(text: string): ArchiveRead<Revis
     locks?: readonly HeadLock[]
     turns?: readonly HeadTurn[]
     setups?: readonly ScreenStep[]
+    atPress?: readonly (PressEvent & { readonly runId: string })[]
   }>(raw)
   const shelf = checkShelf(toSi({ shop: file.shop, inks: file.inks, cloths: file.cloths }))
   const orders = file.orders.map(({ order, ...state }) => ({ checked: checkHeldOrder(toSi(order)), state }))
@@ -128,6 +131,7 @@ export function readArchiveFile<Revision, Book>(text: string): ArchiveRead<Revis
       locks: file.locks ?? [],
       turns: file.turns ?? [],
       setups: file.setups ?? [],
+      atPress: (file.atPress ?? []).map(({ runId, ...event }) => ({ runId, event })),
     },
   }
 }
@@ -148,6 +152,7 @@ export async function* archiveText<Revision, Book>(
   yield* list('locks', source.locks ?? [], (l) => l)
   yield* list('turns', source.turns ?? [], (t) => t)
   yield* list('setups', source.setups ?? [], (s) => s)
+  yield* list('atPress', source.atPress ?? [], ({ runId, event }) => ({ runId, ...event }))
   yield `,\n "inkBook": ${JSON.stringify(source.inkBook ?? null)}\n}\n`
 }
 

@@ -6,6 +6,7 @@ import { BANDS } from '@/core/color'
 import { INK_SYSTEMS, idSchema } from '@/core/order'
 import { decisionsSchema, runIdSchema } from '@/core/plan'
 import { isDay, isMoment, keysOf } from '@/core/quantity'
+import { eventFields } from '@/core/record'
 import { MOST_LOCK, MOST_TURN, SETUP_STEPS } from '@/core/registration'
 
 const moment = yup
@@ -178,4 +179,8 @@ export const archiveSchema = yup.object({
   locks: yup.array(lockSchema).max(100_000).optional(),
   turns: yup.array(turnSchema).max(100_000).optional(),
   setups: yup.array(setupSchema).optional(),
+  atPress: yup
+    .array(eventFields.concat(yup.object({ runId: runIdSchema })))
+    .max(1_000_000)
+    .optional(),
 })

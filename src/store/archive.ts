@@ -9,6 +9,7 @@ import { headLocks, headTurns } from './headNotes'
 import { type InkBook, readInkBook, replaceInkBook } from './inkBook'
 import { inOne } from './once'
 import { everyOrder, insertOrder, type StoredOrder } from './orders'
+import { everyEvent, type RunEvent, replaceEvents } from './pressEvents'
 import { everyRevision, type Revision, revisionRow } from './revisions'
 import { everySetup, replaceSetups } from './setups'
 import { loadShop, putShop } from './shop'
@@ -28,17 +29,19 @@ export interface Archive {
   readonly locks?: readonly HeadLock[] | undefined
   readonly turns?: readonly HeadTurn[] | undefined
   readonly setups?: readonly ScreenStep[] | undefined
+  readonly atPress?: readonly RunEvent[] | undefined
 }
 
 /** Everything, read a few rows at a time while it is written. Orders by day and number, runs by number. */
 export async function openArchive(db: Database) {
-  const [{ shelf }, inkBook, films, locks, turns, setups] = await Promise.all([
+  const [{ shelf }, inkBook, films, locks, turns, setups, atPress] = await Promise.all([
     loadShop(db),
     readInkBook(db),
     allFilms(db),
     headLocks.every(db),
     headTurns.every(db),
     everySetup(db),
+    everyEvent(db),
   ])
   return {
     shelf,
@@ -47,6 +50,7 @@ export async function openArchive(db: Database) {
     locks,
     turns,
     setups,
+    atPress,
     orders: heldOrders(db),
     decisions: heldDecisions(db),
     revisions: everyRevision(db),
@@ -118,5 +122,6 @@ export async function replaceAll(db: Database, archive: Archive): Promise<void> 
     await headLocks.replace(tx, archive.locks)
     await headTurns.replace(tx, archive.turns)
     await replaceSetups(tx, archive.setups)
+    await replaceEvents(tx, archive.atPress)
   })
 }

@@ -37,6 +37,16 @@ export interface AtPressTables {
     dy: number
     turn: number
   }
+  /** What was said while a run was printed; `said` is JSON. */
+  press_event: {
+    place: Generated<number>
+    id: string
+    run_id: string
+    pad: string
+    seq: number
+    at: string
+    said: string
+  }
   /** What turns of the knobs of a head did. */
   head_turn: {
     id: Generated<number>

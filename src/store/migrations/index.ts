@@ -20,6 +20,7 @@ import { up as air } from './018_air'
 import { up as headLock } from './019_head_lock'
 import { up as headSetup } from './020_head_setup'
 import { up as headTurn } from './021_head_turn'
+import { up as pressEvent } from './022_press_event'
 
 /** Every step from the first version on, in order. */
 export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unknown>) => Promise<void> }>> = {
@@ -44,4 +45,5 @@ export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unkn
   '019_head_lock': { up: headLock },
   '020_head_setup': { up: headSetup },
   '021_head_turn': { up: headTurn },
+  '022_press_event': { up: pressEvent },
 }

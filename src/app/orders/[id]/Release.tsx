@@ -103,6 +103,9 @@ export function ReleaseSection() {
             <strong>{mark.code}</strong>.{' '}
             <Link href={`/runs/${plan.run.id}/revisions`} textDecoration="underline">
               All revisions
+            </Link>{' '}
+            <Link href={`/runs/${plan.run.id}/press`} prefetch={false} textDecoration="underline">
+              Count at the press
             </Link>
           </Box>
           {changes?.length === 0 && <Box color="soft">Nothing has changed since.</Box>}

@@ -40,6 +40,9 @@ export function Answer({ shopName, sheet, order, runId, last, changes }: Props) 
         {sayDay(sheet.releasedAt, 'EEE d MMM yyyy, HH:mm')}.{' '}
         <Link href={`/runs/${runId}/sheet`} textDecoration="underline">
           The sheet to work from
+        </Link>{' '}
+        <Link href={`/runs/${runId}/press`} textDecoration="underline">
+          Count at the press
         </Link>
       </Box>
       {!good && (

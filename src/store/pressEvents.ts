@@ -1,0 +1,74 @@
+import type { Kysely } from 'kysely'
+import type { PressEvent } from '@/core/record'
+import { type Database, hush } from './database'
+import type { Tables } from './schema'
+
+/** Rows that fit into one statement. */
+const AT_ONCE = 500
+
+/** An event with the run it belongs to, as it is archived. */
+export interface RunEvent {
+  readonly runId: string
+  readonly event: PressEvent
+}
+
+type Row = Omit<Tables['press_event'], 'place'>
+
+const rowOf = ({ runId, event: { id, pad, seq, at, ...said } }: RunEvent): Row => ({
+  ...{ id, pad, seq, at },
+  run_id: runId,
+  said: JSON.stringify(said),
+})
+const eventOf = ({ id, pad, seq, at, said }: Row): PressEvent =>
+  ({
+    ...{ id, pad, seq, at },
+    ...(JSON.parse(said) as object),
+  }) as PressEvent
+
+async function put(tx: Kysely<Tables>, events: readonly RunEvent[]): Promise<void> {
+  for (let from = 0; from < events.length; from += AT_ONCE)
+    await tx
+      .insertInto('press_event')
+      .values(events.slice(from, from + AT_ONCE).map(rowOf))
+      .onConflict((c) => c.column('id').doNothing())
+      .execute()
+}
+
+/** Takes events in, each once however often it is sent; all of them or none. Pages that plan are not told: nothing of theirs changes. */
+export async function takeEvents(db: Database, runId: string, events: readonly PressEvent[]): Promise<void> {
+  await db.transaction().execute((tx) =>
+    put(
+      tx,
+      events.map((event) => ({ runId, event })),
+    ),
+  )
+  hush(db, events.length)
+}
+
+/** Events of a run that came after a place, in the order they came, and the place of the last. */
+export async function eventsAfter(
+  db: Kysely<Tables>,
+  runId: string,
+  after: number,
+): Promise<{ readonly events: readonly PressEvent[]; readonly place: number }> {
+  const rows = await db
+    .selectFrom('press_event')
+    .selectAll()
+    .where('run_id', '=', runId)
+    .where('place', '>', after)
+    .orderBy('place')
+    .execute()
+  return { events: rows.map(eventOf), place: rows.at(-1)?.place ?? after }
+}
+
+export const everyEvent = async (db: Kysely<Tables>): Promise<readonly RunEvent[]> =>
+  (await db.selectFrom('press_event').selectAll().orderBy('place').execute()).map((row) => ({
+    runId: row.run_id,
+    event: eventOf(row),
+  }))
+
+/** Puts others in place of all of them. */
+export async function replaceEvents(tx: Kysely<Tables>, events: readonly RunEvent[] = []): Promise<void> {
+  await tx.deleteFrom('press_event').execute()
+  await put(tx, events)
+}
