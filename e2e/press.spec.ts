@@ -78,7 +78,21 @@ test('a run is counted by touch alone: offline in the middle, on two tablets, ta
   await again.getByRole('button', { name: 'Take revision 2' }).tap()
   await expect(again.getByText(/revision 2$/)).toBeVisible()
   await expect(toPrint(again)).toHaveText(`${all - 15} to print`)
-  expect((await new AxeBuilder({ page: again }).analyze()).violations).toEqual([])
+  for (const [width, height] of [
+    [390, 844],
+    [1180, 820],
+    [820, 1180],
+  ] as const) {
+    await again.setViewportSize({ width, height })
+    const wide = await again.evaluate(() => document.documentElement.scrollWidth - innerWidth)
+    expect(wide, `sideways at ${width}`).toBeLessThanOrEqual(0)
+    expect((await new AxeBuilder({ page: again }).analyze()).violations).toEqual([])
+  }
+  // What a gloved thumb hits: 14 mm.
+  for (const button of await again.locator('main button[aria-label*=":"]').all()) {
+    const box = await button.boundingBox()
+    expect(Math.min(box?.width ?? 0, box?.height ?? 0)).toBeGreaterThanOrEqual(53)
+  }
   await other.context().close()
 })
 

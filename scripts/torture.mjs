@@ -1,8 +1,9 @@
 /**
- * `npm run -s torture [-- N]`: kills the server N times (300) with SIGKILL in the middle of edits, decisions, pours, cans booked
- * in, releases, film uploads, backups, restores and archives taken in. What it acknowledged must be there afterwards, once; what
+ * `npm run -s torture [-- N [deed]]`: kills the server N times (300) with SIGKILL in the middle of edits, decisions, pours, cans booked
+ * in, releases, counts at the press, film uploads, backups, restores and archives taken in. What it acknowledged must be there afterwards, once; what
  * had no answer is sent again with its id and must be there once then; a restore is whole or not at all; every backup is sound;
- * so is the database. Exit 0 when that held every time.
+ * so is the database. With a deed nothing but
+ * that is done. Exit 0 when that held every time.
  */
 import { createHash } from 'node:crypto'
 import { existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs'
@@ -13,6 +14,8 @@ import { build, freePort, install, ready, seed, startServer, stop } from './lib.
 
 const times = Number(process.argv[2] ?? 300)
 if (!Number.isInteger(times) || times < 1) stop('How many times? npm run -s torture -- 300')
+/** The only deed that is done. */
+const only = process.argv[3]
 install()
 build()
 const folder = mkdtempSync(join(tmpdir(), 'orvint-torture-'))
@@ -30,6 +33,7 @@ const counts = {
   pours: 0,
   cans: 0,
   releases: 0,
+  events: 0,
   films: 0,
   backups: 0,
   restores: 0,
@@ -80,6 +84,7 @@ const editNow = () =>
   Number(/^edit (\d+)$/.exec(read(`SELECT notes FROM customer_order WHERE id = 'O-1001'`)[0].notes)?.[1] ?? 0)
 const dwellNow = () =>
   read(`SELECT number FROM decision WHERE run_id = ? AND key = 'dwell.1'`, RUN)[0]?.number
+const eventsNow = () => read('SELECT id FROM press_event WHERE run_id = ?', RUN).map((e) => e.id)
 const lotsNow = () => read(`SELECT count(*) AS lots FROM can WHERE lot LIKE 'lot %'`)[0].lots
 
 /** What is known to be done: set anew when a restore or an archive took everything back. */
@@ -112,6 +117,9 @@ async function begin() {
     pours: new Set(),
     cans: new Set(),
     films: new Map(),
+    // Acknowledged, and kept on the tablet until they are.
+    events: new Set(eventsNow()),
+    kept: [],
     edits: [editNow(), editNow()],
     dwell: [dwellNow(), dwellNow()],
     lots: lotsNow(),
@@ -173,6 +181,17 @@ const DEEDS = {
     await twice('releaseRun', { runId: RUN, seen }, sure, 'releases', unsure)
     if (sure.size > 0) done.released++
   },
+  async events(unsure) {
+    if (done.released === 0) return
+    const said = { kind: 'count', line: 'G1', size: 'M', n: 1 }
+    done.kept.push({ id: crypto.randomUUID(), pad: 'torture', seq: ++n, at: `${AT}:00.000Z`, ...said })
+    const answer = await send(`/api/runs/${RUN}/record`, 'POST', JSON.stringify({ events: done.kept }))
+    if (answer?.status === 200) {
+      for (const { id } of done.kept) done.events.add(id)
+      counts.events += done.kept.length
+      done.kept = []
+    } else if (answer) unsure.push(`a count was refused: ${JSON.stringify(answer.json)}`)
+  },
   async films(unsure) {
     const name = `film ${++n}.png`
     const bytes = Buffer.concat([png, Buffer.from(String(n))])
@@ -223,6 +242,11 @@ function check(round) {
   if (lots !== done.cans.size) say(round, `${lots} cans are there, ${done.cans.size} were booked in`)
   const [{ last }] = read('SELECT coalesce(max(number), 0) AS last FROM revision WHERE run_id = ?', RUN)
   if (last !== done.released) say(round, `revision ${last} is there, ${done.released} was released`)
+  const counted = new Set(eventsNow())
+  const lost = [...done.events].filter((id) => !counted.has(id))
+  if (lost.length > 0) say(round, `${lost.length} counts are gone`)
+  const sent = new Set([...done.events, ...done.kept.map((e) => e.id)])
+  if ([...counted].some((id) => !sent.has(id))) say(round, 'a count is there that no one sent')
   for (const [name, hash] of done.films) {
     if (read('SELECT 1 FROM film WHERE name = ? AND hash = ?', name, hash).length !== 1)
       say(round, `${name} is gone`)
@@ -232,13 +256,14 @@ function check(round) {
 
 let server = await start()
 await begin()
+if (only === 'events') await DEEDS.releases([])
 const kill = async () => {
   server.kill('SIGKILL')
   if (server.exitCode === null && server.signalCode === null)
     await new Promise((gone) => server.on('exit', gone))
 }
 for (let round = 1; round <= times; round++) {
-  const kind = round % 6
+  const kind = only ? 0 : round % 6
   let dead = false
   // Every other time the kill waits for a first acknowledgement: a slow machine gives none in a quarter of a second.
   let answered
@@ -280,7 +305,7 @@ for (let round = 1; round <= times; round++) {
     continue
   }
   const death = dies()
-  const names = Object.keys(DEEDS)
+  const names = only ? [only] : Object.keys(DEEDS)
   while (!dead) {
     const unsure = []
     const name = names[Math.floor(Math.random() * names.length)]

@@ -52,7 +52,8 @@ export function useRecord(runId: string, first: Told): PressRecord {
       await sent(events.map((e) => e.id))
       place.current = told.place
       setRevision(told.revision)
-      setKnown((now) => new Map([...now, ...[...events, ...told.events].map((e) => [e.id, e] as const)]))
+      const news = [...events, ...told.events]
+      if (news.length > 0) setKnown((now) => new Map([...now, ...news.map((e) => [e.id, e] as const)]))
       setOwn(await waiting(runId))
       setProblem('')
     } catch (error) {
