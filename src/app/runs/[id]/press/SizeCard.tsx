@@ -48,7 +48,11 @@ export function SizeCard({
         </Box>
         <Box as="span" display="block">
           {left >= 0 ? 'to print' : 'too many'}, <b>{good}</b> of {ordered} good
-          {spoiled !== 0 && `, ${spoiled} spoiled`}
+          {spoiled !== 0 && (
+            <Box as="span" display="block">
+              {spoiled} spoiled
+            </Box>
+          )}
         </Box>
       </Button>
       <Flex gap="2" p="2">
