@@ -14,9 +14,9 @@ const largeIn = ({ packed, regions, coarse, halftone }: Film) =>
 
 const hand: Hand = {
   ...OWN_HAND,
-  async read(films, sheet, next, report) {
+  async read(films, sheet, shared, report) {
     try {
-      const done = await OWN_HAND.read(films, sheet, next, report)
+      const done = await OWN_HAND.read(films, sheet, shared, report)
       const large = done.flatMap(([, read]) => ('film' in read ? largeIn(read.film) : []))
       return transfer(done, [...new Set(large)])
     } finally {

@@ -17,7 +17,7 @@ export function helperHand(): Hand {
   })
   const remote = wrap<Hand>(nodeEndpoint(worker))
   helper = {
-    read: (films, sheet, next, report) => remote.read(films, sheet, next, proxy(report)),
+    read: (films, sheet, shared, report) => remote.read(films, sheet, shared, proxy(report)),
     meet: (films, pairs) => remote.meet(films, pairs),
   }
   return helper

@@ -58,12 +58,12 @@ export interface Hand {
   /**
    * Reads films until none is left.
    *
-   * @param next number of the next film in its only place, shared by all hands
+   * @param shared by all hands: the number of the next film, and whether one of them decodes a large one
    */
   readonly read: (
     films: readonly FilmOrder[],
     sheet: SheetOrder,
-    next: Int32Array,
+    shared: Int32Array,
     report: (r: Reading) => void,
   ) => Promise<readonly (readonly [number: number, read: ReadFilm])[]>
   /** How those pairs of films meet. */
@@ -73,12 +73,33 @@ export interface Hand {
   ) => Promise<readonly PairFacts[]>
 }
 
+/** Places of what hands share. */
+const NEXT = 0
+const BUSY = 1
+/** Films of more pixels are decoded one at a time: two at once take 100 MB more, beyond what a small machine has to spare. */
+const LARGE = 50e6
+/** Between two looks whether the other is done, milliseconds: decoding such a film takes seconds. */
+const LOOK = 20
+
+/** Does what only one of all hands may do at once. */
+async function alone<T>(shared: Int32Array, work: () => Promise<T>): Promise<T> {
+  while (Atomics.compareExchange(shared, BUSY, 0, 1) !== 0)
+    await new Promise((resume) => setTimeout(resume, LOOK))
+  try {
+    return await work()
+  } finally {
+    Atomics.store(shared, BUSY, 0)
+  }
+}
+
 async function readOne(
   { path, negative, screened, ...how }: FilmOrder,
   { dpi, width, height }: SheetOrder,
+  shared: Int32Array,
 ): Promise<ReadFilm> {
   try {
-    const image = await decodeFilm(new Uint8Array(await readFile(path)), how)
+    const decode = async () => decodeFilm(new Uint8Array(await readFile(path)), how)
+    const image = await (how.width * how.height > LARGE ? alone(shared, decode) : decode())
     return { film: readFilm(onSheet(image, width, height, negative ? 0 : 255), dpi, negative, screened) }
   } catch (error) {
     if (error instanceof FilmProblem) return { problem: error.message }
@@ -87,14 +108,14 @@ async function readOne(
 }
 
 export const OWN_HAND: Hand = {
-  async read(films, sheet, next, report) {
+  async read(films, sheet, shared, report) {
     const done: (readonly [number, ReadFilm])[] = []
     for (;;) {
-      const number = Atomics.add(next, 0, 1)
+      const number = Atomics.add(shared, NEXT, 1)
       const film = films[number]
       if (!film) return done
       report({ step: 'reading', film: number })
-      const read = await readOne(film, sheet)
+      const read = await readOne(film, sheet, shared)
       done.push([number, read])
       if ('film' in read) report({ step: 'read', film: number })
     }
@@ -127,9 +148,9 @@ export async function readSet(
   hands: readonly Hand[],
   report: (r: Reading) => void = () => undefined,
 ): Promise<FilmSet | WrongFilms> {
-  const next = new Int32Array(new SharedArrayBuffer(4))
+  const shared = new Int32Array(new SharedArrayBuffer(8))
   const sheet = { dpi, width, height }
-  const done = await Promise.all(hands.map((hand) => hand.read(films, sheet, next, report)))
+  const done = await Promise.all(hands.map((hand) => hand.read(films, sheet, shared, report)))
   const read = new Map(done.flat())
   const wrong: { film: number; problem: string }[] = []
   const right: Film[] = []
