@@ -43,7 +43,7 @@ export function SizeCard({
             {garment}
           </Box>
         </Flex>
-        <Box as="span" display="block" fontSize="4rem" lineHeight="1" fontWeight="750" className="num">
+        <Box as="span" display="block" fontSize="huge" lineHeight="1" fontWeight="750" className="num">
           {Math.abs(left)}
         </Box>
         <Box as="span" display="block">
