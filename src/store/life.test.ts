@@ -5,6 +5,7 @@ import { sql } from 'kysely'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { partOf, TEMPLATES } from '@/core/equipment'
 import { keptGood, noDecisions, settingsOf } from '@/core/plan'
+import type { PressEvent } from '@/core/record'
 import { readArchive, replaceAll } from './archive'
 import { changeStamp, type Database, openDatabase } from './database'
 import { loadDecisions, saveDecisions } from './decisions'
@@ -21,6 +22,7 @@ import {
   loadOrders,
   saveOrder,
 } from './orders'
+import { eventsAfter, takeEvents } from './pressEvents'
 import { days, frozen, NOW, RUN, TODAY } from './released.fixtures'
 import { latestRevisions, release, revisionByCode, revisionsOf } from './revisions'
 import { loadShop, putShop, savePart } from './shop'
@@ -273,5 +275,22 @@ describe('the archive', () => {
     await replaceAll(db, await readArchive(db))
     expect(await saveOrder(db, order, 1)).toMatchObject({ ok: false })
     expect(await saveDecisions(db, noDecisions(RUN), 1)).toMatchObject({ ok: false })
+  })
+})
+
+describe('what is said at the press', () => {
+  const event = (n: number): PressEvent => ({
+    ...{ id: `event-number-${1000 + n}`, pad: 'A', seq: n, at: '2026-11-23T09:00:00.000Z' },
+    ...{ kind: 'count', line: 'G1', size: 'M', n: 1 },
+  })
+  it('is there once however often it is sent, and no news to pages that plan; what others write is', async () => {
+    await takeEvents(db, RUN, [event(1), event(2)])
+    const stamp = await changeStamp(db)
+    await takeEvents(db, RUN, [event(1), event(2), event(3)])
+    await takeEvents(db, RUN, [event(1), event(2), event(3)])
+    expect((await eventsAfter(db, RUN, 0)).events.map((e) => e.seq)).toEqual([1, 2, 3])
+    expect(await changeStamp(db)).toBe(stamp)
+    await savePart(db, 'settings', { ...partOf(DEMO_SHELF, 'settings'), inks: [] }, 1)
+    expect(await changeStamp(db)).not.toBe(stamp)
   })
 })

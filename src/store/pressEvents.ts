@@ -25,24 +25,29 @@ const eventOf = ({ id, pad, seq, at, said }: Row): PressEvent =>
     ...(JSON.parse(said) as object),
   }) as PressEvent
 
-async function put(tx: Kysely<Tables>, events: readonly RunEvent[]): Promise<void> {
-  for (let from = 0; from < events.length; from += AT_ONCE)
-    await tx
+/** @returns how many were not there yet */
+async function put(tx: Kysely<Tables>, events: readonly RunEvent[]): Promise<number> {
+  let fresh = 0
+  for (let from = 0; from < events.length; from += AT_ONCE) {
+    const { numInsertedOrUpdatedRows } = await tx
       .insertInto('press_event')
       .values(events.slice(from, from + AT_ONCE).map(rowOf))
       .onConflict((c) => c.column('id').doNothing())
-      .execute()
+      .executeTakeFirstOrThrow()
+    fresh += Number(numInsertedOrUpdatedRows ?? 0)
+  }
+  return fresh
 }
 
 /** Takes events in, each once however often it is sent; all of them or none. Pages that plan are not told: nothing of theirs changes. */
 export async function takeEvents(db: Database, runId: string, events: readonly PressEvent[]): Promise<void> {
-  await db.transaction().execute((tx) =>
+  const fresh = await db.transaction().execute((tx) =>
     put(
       tx,
       events.map((event) => ({ runId, event })),
     ),
   )
-  hush(db, events.length)
+  hush(db, fresh)
 }
 
 /** Events of a run that came after a place, in the order they came, and the place of the last. */

@@ -84,7 +84,8 @@ describe('a print on each size', () => {
     const [near] = onSizes(run.placement, { ...placed, groups: [aside(placed, 0.115)] })
     const inward = near!.reasons.find((r) => r.rule === 'SIZE_INWARD')?.inputs.by
     const by = typeof inward === 'object' && 'value' in inward ? inward.value : Number.NaN
-    expect(by).toBeGreaterThan(0)
+    // 50 mm to the seam are wanted, half of 355 less 115 and 60 are there.
+    expect(by).toBeCloseTo(0.048, 9)
     expect(onSizes(run.placement, { ...placed, groups: [aside(placed, 0.115 - by)] })[0]!.state).toBe('clear')
     // Kids: as much nearer as their chest is narrower than an M's.
     expect(numberOf(side)).toBeCloseTo((0.115 * 355) / 520, 3)
