@@ -8,7 +8,7 @@ export default defineConfig({
   // Only a test that hangs takes so long, even on a machine half as fast.
   timeout: 120_000,
   // Two browsers and three servers share two cores.
-  expect: { timeout: 15_000 },
+  expect: { timeout: 30_000 },
   workers: WORKERS,
   reporter: [['line'], ['json']],
   use: {
