@@ -16,6 +16,8 @@ const ROOMS = [
   'rate',
   'schedule',
   'trouble',
+  'record',
+  'craft',
   'plan',
 ]
 

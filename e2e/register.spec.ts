@@ -144,15 +144,15 @@ test('register: the set-up of a head is ticked step by step, timed, and taken ba
   page,
 }) => {
   await open(page, RUN)
-  const box = (name: string) => page.getByRole('checkbox', { name: new RegExp(`^${name}`) })
-  await expect(page.getByRole('checkbox')).toHaveCount(8)
+  const box = (name: string) => page.getByRole('checkbox', { name: new RegExp(`^${name}$`) })
+  await expect(page.getByRole('checkbox')).toHaveCount(15)
   for (const step of ['Zero the knobs', 'Load and clamp', 'Level']) {
     await box(step).focus()
     await page.keyboard.press(' ')
     await expect(box(step)).toBeChecked()
     await page.waitForTimeout(1100)
   }
-  await expect(page.locator('label').filter({ hasText: 'Load and clamp' })).toContainText(/[1-9]\d*\s*s$/)
+  await expect(box('Load and clamp')).toContainText(/took [1-9][\d.]*\s*s$/)
   await expect(page.locator('[data-why="Set-up so far"]')).toHaveText(/^[1-9]\d*\s*(s|min)$/)
   await page.locator('[data-why="Set-up so far"]').press('w')
   await expect(page.getByRole('complementary', { name: 'Why' })).toContainText('Planned for a screen')
@@ -288,7 +288,7 @@ test.describe('on a tablet, by touch alone', () => {
     await tap('Read the marks')
     await expect(main).toContainText(/Locking moved it [\d.]+ mm/)
     await page.getByText('Zero the knobs').tap()
-    await expect(page.getByRole('checkbox').first()).toBeChecked()
+    await expect(page.getByRole('checkbox', { name: 'Zero the knobs' })).toBeChecked()
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(820)
     for (const name of ['Read the marks', 'Unlocked and turned: read again'])
       expect((await page.getByRole('button', { name }).boundingBox())?.height).toBeGreaterThanOrEqual(40)

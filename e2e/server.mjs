@@ -4,7 +4,9 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { seed, serve } from '../scripts/lib.mjs'
 
+/** Enough for every kind of page; the demo has forty. */
+const PAST = 8
 const [port, what] = process.argv.slice(2)
 const folder = mkdtempSync(join(tmpdir(), 'orvint-e2e-'))
-if (what !== '--empty') seed(folder, what === '--films')
+if (what !== '--empty') seed(folder, what === '--films', PAST)
 await serve(folder, { port: Number(port), host: '127.0.0.1' })

@@ -71,11 +71,11 @@ export function dataFolder(name) {
   return folder
 }
 
-/** `films` draws the films of the demo too. */
-export function seed(folder, films = true) {
+/** `films` draws the films of the demo too, `past` says how many runs were printed before. */
+export function seed(folder, films = true, past = 40) {
   run(process.execPath, ['--import', 'tsx', 'scripts/seed.ts'], {
     doing: 'Filling the demo data',
-    env: { ORVINT_DATA: folder, ORVINT_DEMO_FILMS: films ? 'drawn' : 'none' },
+    env: { ORVINT_DATA: folder, ORVINT_DEMO_FILMS: films ? 'drawn' : 'none', ORVINT_DEMO_PAST: `${past}` },
   })
 }
 

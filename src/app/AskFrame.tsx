@@ -13,11 +13,12 @@ const NOTHING = () => undefined
 interface Props {
   readonly shopName: string
   readonly rail?: ReactNode
+  readonly bare?: boolean
   readonly children: ReactNode
 }
 
 /** A page whose numbers answer why, but are not decided here. The answer opens beside them. */
-export function AskFrame({ shopName, rail, children }: Props) {
+export function AskFrame({ shopName, rail, bare, children }: Props) {
   const answer = useAnswer()
   const { ask } = answer
   const desk = useMemo(() => ({ ask, override: NOTHING, takeBack: NOTHING }), [ask])
@@ -26,6 +27,7 @@ export function AskFrame({ shopName, rail, children }: Props) {
       <Frame
         shopName={shopName}
         rail={rail}
+        bare={bare}
         aside={
           answer.shown && (
             <Suspense>

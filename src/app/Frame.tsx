@@ -11,6 +11,8 @@ interface FrameProps {
   /** Over the work and the panel: it stays where it is when the panel opens. */
   readonly head?: ReactNode
   readonly aside?: ReactNode
+  /** A mode of its own: the whole width is the work's. */
+  readonly bare?: boolean | undefined
   readonly children: ReactNode
 }
 
@@ -20,12 +22,14 @@ const HEAD = '4.6rem'
 const SIDES = { base: '3', md: '6' } as const
 
 /** Rail, head, work surface, optional panel: beside the work where there is room, else a sheet from below. */
-export function Frame({ shopName, rail, head, aside, children }: FrameProps) {
+export function Frame({ shopName, rail, head, aside, bare, children }: FrameProps) {
   return (
     <Flex minHeight="100vh" align="stretch" direction={{ base: 'column', md: 'row' }}>
-      <Rail shopName={shopName} places={PAGES}>
-        {rail}
-      </Rail>
+      {!bare && (
+        <Rail shopName={shopName} places={PAGES}>
+          {rail}
+        </Rail>
+      )}
       <Flex direction="column" flex="1" minWidth="0" bg="work">
         {head && (
           <Box px={SIDES} pt="4">

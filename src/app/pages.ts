@@ -4,6 +4,7 @@ export const PAGES = [
   { href: '/orders', label: 'Orders' },
   { href: '/screens', label: 'Screens' },
   { href: '/ink', label: 'Ink' },
+  { href: '/record', label: 'Record' },
   { href: '/shop', label: 'Shop' },
   { href: '/rules', label: 'Rules' },
 ] as const

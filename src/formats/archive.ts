@@ -4,7 +4,7 @@ import { checkShelf, type ShopAndShelf } from '@/core/equipment'
 import { checkHeldOrder, type Order } from '@/core/order'
 import { type Decisions, inTodaysWords, orderOfRun } from '@/core/plan'
 import type { PressEvent } from '@/core/record'
-import type { HeadLock, HeadTurn, ScreenStep } from '@/core/registration'
+import type { HeadLock, HeadTurn } from '@/core/registration'
 import { archiveSchema } from './archiveSchema'
 import { filePath, toNamedUnits, toSi } from './namedUnits'
 
@@ -26,7 +26,6 @@ export interface ArchiveFile<Revision, Book> {
   readonly inkBook?: Book | undefined
   readonly locks?: readonly HeadLock[] | undefined
   readonly turns?: readonly HeadTurn[] | undefined
-  readonly setups?: readonly ScreenStep[] | undefined
   readonly atPress?: readonly { readonly runId: string; readonly event: PressEvent }[] | undefined
 }
 
@@ -67,6 +66,22 @@ function withCodes(raw: OldBook | null): unknown {
   return { ...raw, inkBook: { ...raw?.inkBook, stock_entry: known } }
 }
 
+/** Steps of the set-up were once kept by themselves, at local times. */
+interface OldStep {
+  readonly runId: string
+  readonly hitId: string
+  readonly step: string
+  readonly at: string
+}
+
+const ofStep = ({ runId, hitId, step, at }: OldStep, i: number): { runId: string; event: PressEvent } => ({
+  runId,
+  event: {
+    ...{ id: `setup-step-${`${i}`.padStart(8, '0')}`, pad: 'register', seq: i },
+    ...{ at: new Date(at).toISOString(), kind: 'tick', step: `head.${step}`, hit: hitId },
+  },
+})
+
 const sure = <T>(value: unknown): T => value as T
 
 /** Reads the text of an archive; every mistake as `place: message`, in the names the file uses. */
@@ -94,7 +109,7 @@ export function readArchiveFile<Revision, Book>(text: string): ArchiveRead<Revis
     inkBook?: Book
     locks?: readonly HeadLock[]
     turns?: readonly HeadTurn[]
-    setups?: readonly ScreenStep[]
+    setups?: readonly OldStep[]
     atPress?: readonly (PressEvent & { readonly runId: string })[]
   }>(raw)
   const shelf = checkShelf(toSi({ shop: file.shop, inks: file.inks, cloths: file.cloths }))
@@ -130,8 +145,10 @@ export function readArchiveFile<Revision, Book>(text: string): ArchiveRead<Revis
       inkBook: file.inkBook ?? undefined,
       locks: file.locks ?? [],
       turns: file.turns ?? [],
-      setups: file.setups ?? [],
-      atPress: (file.atPress ?? []).map(({ runId, ...event }) => ({ runId, event })),
+      atPress: [
+        ...(file.setups ?? []).map(ofStep),
+        ...(file.atPress ?? []).map(({ runId, ...event }) => ({ runId, event })),
+      ],
     },
   }
 }
@@ -151,7 +168,6 @@ export async function* archiveText<Revision, Book>(
   yield* list('films', source.films, (f) => f)
   yield* list('locks', source.locks ?? [], (l) => l)
   yield* list('turns', source.turns ?? [], (t) => t)
-  yield* list('setups', source.setups ?? [], (s) => s)
   yield* list('atPress', source.atPress ?? [], ({ runId, event }) => ({ runId, ...event }))
   yield `,\n "inkBook": ${JSON.stringify(source.inkBook ?? null)}\n}\n`
 }

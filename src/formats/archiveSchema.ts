@@ -7,7 +7,7 @@ import { INK_SYSTEMS, idSchema } from '@/core/order'
 import { decisionsSchema, runIdSchema } from '@/core/plan'
 import { isDay, isMoment, keysOf } from '@/core/quantity'
 import { eventFields } from '@/core/record'
-import { MOST_LOCK, MOST_TURN, SETUP_STEPS } from '@/core/registration'
+import { MOST_LOCK, MOST_TURN } from '@/core/registration'
 
 const moment = yup
   .string()
@@ -150,7 +150,10 @@ const turnSchema = yup.object({
 const setupSchema = yup.object({
   runId: runIdSchema,
   hitId: idSchema.required(),
-  step: yup.string().oneOf(keysOf(SETUP_STEPS)).required(),
+  step: yup
+    .string()
+    .matches(/^\w{1,40}$/)
+    .required(),
   at: moment.required(),
 })
 export const archiveSchema = yup.object({
@@ -180,7 +183,7 @@ export const archiveSchema = yup.object({
   turns: yup.array(turnSchema).max(100_000).optional(),
   setups: yup.array(setupSchema).optional(),
   atPress: yup
-    .array(eventFields.concat(yup.object({ runId: runIdSchema })))
+    .array(eventFields({ runId: runIdSchema }) as unknown as yup.Schema)
     .max(1_000_000)
     .optional(),
 })

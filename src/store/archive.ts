@@ -1,7 +1,7 @@
 import type { FilmOfPrint } from '@/core/artwork'
 import type { ShopAndShelf } from '@/core/equipment'
 import { type Decisions, isUndecided, orderOfRun } from '@/core/plan'
-import type { HeadLock, HeadTurn, ScreenStep } from '@/core/registration'
+import type { HeadLock, HeadTurn } from '@/core/registration'
 import type { Database } from './database'
 import { decisionRows, loadDecisions } from './decisions'
 import { allFilms, putFilm } from './films'
@@ -11,7 +11,6 @@ import { inOne } from './once'
 import { everyOrder, insertOrder, type StoredOrder } from './orders'
 import { everyEvent, type RunEvent, replaceEvents } from './pressEvents'
 import { everyRevision, type Revision, revisionRow } from './revisions'
-import { everySetup, replaceSetups } from './setups'
 import { loadShop, putShop } from './shop'
 
 type ArchivedOrder = Omit<StoredOrder, 'version'>
@@ -28,19 +27,17 @@ export interface Archive {
   /** None in archives from before locks were noted. */
   readonly locks?: readonly HeadLock[] | undefined
   readonly turns?: readonly HeadTurn[] | undefined
-  readonly setups?: readonly ScreenStep[] | undefined
   readonly atPress?: readonly RunEvent[] | undefined
 }
 
 /** Everything, read a few rows at a time while it is written. Orders by day and number, runs by number. */
 export async function openArchive(db: Database) {
-  const [{ shelf }, inkBook, films, locks, turns, setups, atPress] = await Promise.all([
+  const [{ shelf }, inkBook, films, locks, turns, atPress] = await Promise.all([
     loadShop(db),
     readInkBook(db),
     allFilms(db),
     headLocks.every(db),
     headTurns.every(db),
-    everySetup(db),
     everyEvent(db),
   ])
   return {
@@ -49,7 +46,6 @@ export async function openArchive(db: Database) {
     films,
     locks,
     turns,
-    setups,
     atPress,
     orders: heldOrders(db),
     decisions: heldDecisions(db),
@@ -121,7 +117,6 @@ export async function replaceAll(db: Database, archive: Archive): Promise<void> 
     await replaceInkBook(tx, archive.inkBook)
     await headLocks.replace(tx, archive.locks)
     await headTurns.replace(tx, archive.turns)
-    await replaceSetups(tx, archive.setups)
     await replaceEvents(tx, archive.atPress)
   })
 }

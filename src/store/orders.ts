@@ -120,7 +120,7 @@ export async function loadOrders(
     by(relations),
   ]
   return orders.map(
-    ({ version, deleted_at, state, ended_at, id, customer, title, due, notes, white_look }) => {
+    ({ version, deleted_at, state, ended_at, id, customer, title, due, notes, white_look, reorder_of }) => {
       const wrong = isDay(due) ? [] : [`Due on ${due || 'no day'}: there is no such day.`]
       const mend = mendInto(wrong)
       const look = mend<WhiteLook>(
@@ -136,6 +136,7 @@ export async function loadOrders(
         due,
         notes,
         ...(look === 'bright' ? {} : { whiteLook: look }),
+        ...(reorder_of !== null && { reorderOf: reorder_of }),
         lines: (linesBy.get(id) ?? []).map((l) => lineOf(l, sizesBy.get(id) ?? [], mend)),
         placements: (placementsBy.get(id) ?? []).map((p) =>
           placementOf(p, inksBy.get(id) ?? [], relationsBy.get(id) ?? [], mend),
@@ -206,7 +207,7 @@ export async function addOrders(db: Database, orders: readonly Order[]): Promise
 }
 
 export async function insertOrder(tx: Kysely<Tables>, stored: StoredOrder): Promise<void> {
-  const { id, customer, title, due, notes, whiteLook = 'bright' } = stored.order
+  const { id, customer, title, due, notes, whiteLook = 'bright', reorderOf } = stored.order
   const { version, deletedAt, state = 'open', endedAt } = stored
   await tx
     .insertInto('customer_order')
@@ -217,6 +218,7 @@ export async function insertOrder(tx: Kysely<Tables>, stored: StoredOrder): Prom
       due,
       notes,
       white_look: whiteLook,
+      reorder_of: reorderOf ?? null,
       version,
       state,
       ended_at: endedAt ?? null,
@@ -229,10 +231,13 @@ export async function insertOrder(tx: Kysely<Tables>, stored: StoredOrder): Prom
 /** Replaces an order if it is still at `version`; a stale write changes nothing and returns what is there. */
 export async function saveOrder(db: Database, order: Order, version: number): Promise<Saved<StoredOrder>> {
   const done = await inOne(db, async (tx) => {
-    const { id, customer, title, due, notes, whiteLook = 'bright' } = order
+    const { id, customer, title, due, notes, whiteLook = 'bright', reorderOf = null } = order
     const { numUpdatedRows } = await tx
       .updateTable('customer_order')
-      .set({ customer, title, due, notes, white_look: whiteLook, version: version + 1 })
+      .set({
+        ...{ customer, title, due, notes, white_look: whiteLook, reorder_of: reorderOf },
+        version: version + 1,
+      })
       .where('id', '=', id)
       .where('version', '=', version)
       .where('deleted_at', 'is', null)

@@ -39,15 +39,40 @@ async function put(tx: Kysely<Tables>, events: readonly RunEvent[]): Promise<num
   return fresh
 }
 
-/** Takes events in, each once however often it is sent; all of them or none. Pages that plan are not told: nothing of theirs changes. */
-export async function takeEvents(db: Database, runId: string, events: readonly PressEvent[]): Promise<void> {
-  const fresh = await db.transaction().execute((tx) =>
-    put(
+/** Which of these ids are not there yet. */
+async function newIds(tx: Kysely<Tables>, ids: readonly string[]): Promise<ReadonlySet<string>> {
+  if (ids.length === 0) return new Set()
+  const there = await tx.selectFrom('press_event').select('id').where('id', 'in', ids).execute()
+  const known = new Set(there.map((row) => row.id))
+  return new Set(ids.filter((id) => !known.has(id)))
+}
+
+/**
+ * Takes events in, each once however often it is sent; all of them or none. Pages that plan are not told: nothing of theirs
+ * changes but what comes with it.
+ *
+ * @param besides what else is written with those that were not there yet, in the same transaction
+ */
+export async function takeEvents(
+  db: Database,
+  runId: string,
+  events: readonly PressEvent[],
+  besides: (tx: Kysely<Tables>, fresh: readonly PressEvent[]) => Promise<void> = async () => {},
+): Promise<void> {
+  const written = await db.transaction().execute(async (tx) => {
+    const ids = await newIds(
       tx,
-      events.map((event) => ({ runId, event })),
-    ),
-  )
-  hush(db, fresh)
+      events.map((e) => e.id),
+    )
+    const fresh = events.filter((e) => ids.has(e.id))
+    const rows = await put(
+      tx,
+      fresh.map((event) => ({ runId, event })),
+    )
+    await besides(tx, fresh)
+    return rows
+  })
+  hush(db, written)
 }
 
 /** Events of a run that came after a place, in the order they came, and the place of the last. */

@@ -1,4 +1,4 @@
-import { sql } from 'kysely'
+import { type Kysely, sql } from 'kysely'
 import type { Order } from '@/core/order'
 import { planToday, type RunPlan, sheetCode } from '@/core/plan'
 import type { Database } from './database'
@@ -84,7 +84,7 @@ export async function latestNumbers(
 
 /** The last revision of each of these runs. */
 export async function latestRevisions(
-  db: Database,
+  db: Kysely<Tables>,
   runIds: readonly string[],
 ): Promise<ReadonlyMap<string, Revision>> {
   if (runIds.length === 0) return new Map()

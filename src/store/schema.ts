@@ -175,6 +175,8 @@ export interface Tables extends InkTables, AtPressTables {
     due: string
     notes: string
     white_look: Generated<string>
+    /** The order that it prints again. */
+    reorder_of: Generated<string | null>
     version: ColumnType<number, number | undefined, number>
     deleted_at: ColumnType<string | null, string | null | undefined, string | null>
     /** On how many days it was found deleted. */

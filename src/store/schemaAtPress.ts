@@ -1,6 +1,5 @@
 import type { Generated } from 'kysely'
 import type { StrokeUse } from '@/core/equipment'
-import type { SetupStep } from '@/core/registration'
 
 /** What was found and done at the press. */
 export interface AtPressTables {
@@ -25,8 +24,6 @@ export interface AtPressTables {
     flood: string
     off_contact: number
   }
-  /** When each step of the set-up of a screen was done. */
-  setup_step: { run_id: string; hit_id: string; step: SetupStep; at: string }
   /** How far a screen moved when its head was locked. */
   head_lock: {
     id: Generated<number>
@@ -47,6 +44,8 @@ export interface AtPressTables {
     at: string
     said: string
   }
+  /** What came of a run, with the stamp of what it was worked out of; `facts` is JSON. */
+  run_account: { run_id: string; stamp: string; facts: string }
   /** What turns of the knobs of a head did. */
   head_turn: {
     id: Generated<number>

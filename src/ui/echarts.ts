@@ -1,5 +1,5 @@
 import { BarChart, CustomChart, LineChart } from 'echarts/charts'
-import { GridComponent, MarkAreaComponent, MarkLineComponent } from 'echarts/components'
+import { GridComponent, LegendComponent, MarkAreaComponent, MarkLineComponent } from 'echarts/components'
 import { init, use } from 'echarts/core'
 import { LabelLayout } from 'echarts/features'
 import { SVGRenderer } from 'echarts/renderers'
@@ -9,6 +9,7 @@ use([
   CustomChart,
   LineChart,
   GridComponent,
+  LegendComponent,
   MarkAreaComponent,
   MarkLineComponent,
   LabelLayout,

@@ -2,8 +2,8 @@ import * as yup from 'yup'
 import { BANDS } from '@/core/color'
 import { INK_SYSTEMS, idSchema, wordsSchema } from '@/core/order'
 import { runIdSchema } from '@/core/plan'
-import { isMoment, keysOf } from '@/core/quantity'
-import { MOST_LOCK, MOST_TURN, SETUP_STEPS, type SetupStep } from '@/core/registration'
+import { isMoment } from '@/core/quantity'
+import { MOST_LOCK, MOST_TURN } from '@/core/registration'
 
 /** What may be asked of the server, value by value. Nothing is taken for what it is not: `"5"` is no number. */
 export const number = () =>
@@ -18,6 +18,10 @@ export const moment = yup
   .strict()
   .required('When?')
   .test('moment', 'A time is written 2026-11-24T08:30.', isMoment)
+/** A number in SI or the name of an option; whether it can be that setting's is looked up where it is done. */
+export const settingValue = yup
+  .mixed<number | string>((v): v is number | string => typeof v === 'number' || typeof v === 'string')
+  .required('Which value?')
 export const version = number().integer().min(0).max(Number.MAX_SAFE_INTEGER)
 const batchId = yup
   .string()
@@ -177,9 +181,3 @@ export const headTurn = yup
     turn: within(MOST_TURN.turn),
   })
   .test('turned', 'No knob was turned.', ({ left, right, side }) => left !== 0 || right !== 0 || side !== 0)
-
-export const setupStep = yup.object({
-  runId: runIdSchema,
-  hitId: anyId,
-  step: yup.string<SetupStep>().strict().oneOf(keysOf(SETUP_STEPS), 'No such step.').required('Which step?'),
-})

@@ -1,6 +1,8 @@
 import { addDays, format } from 'date-fns'
-import { orderOfRun } from '@/core/plan'
+import { isUndecided, orderOfRun } from '@/core/plan'
 import { no, type Outcome } from '@/core/quantity'
+import { loadDecisions, saveDecisions } from '@/store/decisions'
+import { loadFilms, putFilm } from '@/store/films'
 import {
   addOrder,
   bringBackOrder,
@@ -12,7 +14,7 @@ import {
 } from '@/store/orders'
 import { release } from '@/store/revisions'
 import type { OrderState } from '@/store/schema'
-import { loadShop } from '@/store/shop'
+import { loadShop, putPart } from '@/store/shop'
 import { planRun } from '../planning'
 import { readFacts } from '../runs/readRun'
 import type { At } from './kinds'
@@ -54,6 +56,40 @@ export const newOrder = (_: object, { once, now }: At): Promise<Made> =>
 interface Named {
   readonly id: string
 }
+
+/**
+ * The same design again: an order of its own with the garments, prints, films and choices of the old one, due in two weeks. Its
+ * screens that still stand in the rack or hang are the new one's from now on.
+ */
+export const reorder = ({ id }: Named, { once, now }: At): Promise<Made> =>
+  once<Made>(async (tx) => {
+    const [old] = (await loadOrders(tx, [id])).filter((o) => o.deletedAt === undefined)
+    if (!old) return no('There is no such order any more.')
+    const next = await nextOrderId(tx)
+    const reorderOf = old.order.reorderOf ?? id
+    const due = format(addDays(now, TWO_WEEKS), 'yyyy-MM-dd')
+    await addOrder(tx, { ...old.order, id: next, due, reorderOf })
+    for (const [print, films] of Object.entries(await loadFilms(tx, id)))
+      for (const film of films) await putFilm(tx, next, print, film)
+    const fresh = await loadDecisions(tx, [next])
+    for (const { decisions } of (await loadDecisions(tx, [id])).values()) {
+      const runId = decisions.runId.replace(/^R-\d+/, next.replace('O', 'R'))
+      const version = fresh.get(runId)?.version
+      if (version !== undefined && !isUndecided(decisions))
+        await saveDecisions(tx, { ...decisions, runId }, version)
+    }
+    const { frames } = (await loadShop(tx)).shelf.shop
+    const carries = (f: (typeof frames)[number]) => old.state === 'done' && f.stencil?.order === id
+    if (frames.some(carries))
+      await putPart(tx, 'frames', {
+        shop: {
+          frames: frames.map((f) =>
+            f.stencil && carries(f) ? { ...f, stencil: { ...f.stencil, order: next } } : f,
+          ),
+        },
+      })
+    return { ok: true as const, id: next, isNew: true }
+  })
 
 /** Deletes an order; it can be brought back for thirty days. */
 export const removeOrder = ({ id }: Named, { once, now }: At): Promise<Outcome> =>

@@ -1,12 +1,11 @@
 import type { Kysely } from 'kysely'
-import { orderOfRun } from '@/core/plan'
+import { choiceProblem, orderOfRun } from '@/core/plan'
 import { no, type Outcome } from '@/core/quantity'
-import type { HeadLock, HeadTurn, ScreenStep } from '@/core/registration'
+import type { HeadLock, HeadTurn } from '@/core/registration'
+import { loadDecisions, saveDecisions } from '@/store/decisions'
 import { headLocks, headTurns } from '@/store/headNotes'
-import { loadOrders } from '@/store/orders'
 import type { Tables } from '@/store/schema'
-import * as setups from '@/store/setups'
-import { loadShop } from '@/store/shop'
+import { loadShop, putPart } from '@/store/shop'
 import type { At } from './kinds'
 
 const isThere = async (tx: Kysely<Tables>, pressId: string): Promise<boolean> =>
@@ -40,18 +39,43 @@ const forgetIn =
 export const forgetLock = forgetIn(headLocks)
 export const forgetTurn = forgetIn(headTurns)
 
-/** A step of the set-up of a screen is done. */
-export const doStep = (step: ScreenStep, { once }: At): Promise<Outcome> =>
+interface PutAway {
+  readonly runId: string
+  readonly frameId: string
+  /** For a reorder; else it was reclaimed. */
+  readonly keep: boolean
+}
+
+/** A screen of a run comes down: kept with its stencil, or reclaimed. */
+export const putAway = ({ runId, frameId, keep }: PutAway, { once }: At): Promise<Outcome> =>
   once<Outcome>(async (tx) => {
-    const id = orderOfRun(step.runId)
-    const [order] = id === undefined ? [] : await loadOrders(tx, [id])
-    if (!order) return no('There is no such run any more.')
-    await setups.doStep(tx, step)
+    const { shelf } = await loadShop(tx)
+    const frame = shelf.shop.frames.find((f) => f.id === frameId)
+    if (!frame?.stencil || frame.stencil.order !== orderOfRun(runId))
+      return no('That frame carries no screen of this job.')
+    const { stencil, mounted: _, ...bare } = frame
+    const put = keep ? { ...bare, stencil } : { ...bare, state: 'clean' as const }
+    const frames = shelf.shop.frames.map((f) => (f.id === frameId ? put : f))
+    await putPart(tx, 'frames', { shop: { frames } })
     return { ok: true }
   })
 
-export const undoStep = (step: Omit<ScreenStep, 'at'>, { once }: At): Promise<Outcome> =>
+interface Offered {
+  readonly runId: string
+  readonly setting: string
+  readonly value: number | string
+}
+
+/** What was set at the press becomes the lead's own choice for the run. */
+export const takeIntoPlan = ({ runId, setting, value }: Offered, { once }: At): Promise<Outcome> =>
   once<Outcome>(async (tx) => {
-    await setups.undoStep(tx, step)
-    return { ok: true }
+    const problem = choiceProblem(setting, value)
+    if (problem) return no(problem)
+    const orderId = orderOfRun(runId)
+    const stored = orderId === undefined ? undefined : (await loadDecisions(tx, [orderId])).get(runId)
+    if (!stored) return no('There is no such run any more.')
+    const { decisions, version } = stored
+    const overrides = { ...decisions.overrides, [setting]: value }
+    const saved = await saveDecisions(tx, { ...decisions, overrides }, version)
+    return saved.ok ? { ok: true } : no('Someone else has just decided on this run: look again.')
   })

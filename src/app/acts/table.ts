@@ -24,6 +24,7 @@ const nothingGiven = yup.object({})
 /** Everything that is asked of the server by its name, but for whole values that are saved. */
 export const ACTS = {
   newOrder: of(nothingGiven, orders.newOrder),
+  reorder: of(yup.object({ id: fits.orderId }), orders.reorder),
   removeOrder: of(yup.object({ id: fits.orderId }), orders.removeOrder),
   restoreOrder: of(yup.object({ id: fits.orderId }), orders.restoreOrder),
   markOrder: of(
@@ -67,12 +68,26 @@ export const ACTS = {
     }),
     shop.shareBelt,
   ),
-  doStep: of(fits.setupStep.shape({ at: fits.moment }), press.doStep),
-  undoStep: of(fits.setupStep, press.undoStep),
   noteLock: of(fits.lock, press.noteLock),
   forgetLock: of(yup.object({ pressId: fits.anyId, head: fits.head }), press.forgetLock),
   noteTurn: of(fits.headTurn, press.noteTurn),
   forgetTurn: of(yup.object({ pressId: fits.anyId, head: fits.head }), press.forgetTurn),
+  takeIntoPlan: of(
+    yup.object({
+      runId: runIdSchema,
+      setting: yup.string().strict().max(120).required('Which setting?'),
+      value: fits.settingValue,
+    }),
+    press.takeIntoPlan,
+  ),
+  putAway: of(
+    yup.object({
+      runId: runIdSchema,
+      frameId: fits.anyId,
+      keep: yup.boolean().strict().required('Kept or reclaimed?'),
+    }),
+    press.putAway,
+  ),
   setUpShop: of(
     yup.object({
       template: fits.anyId,

@@ -60,25 +60,29 @@ export function printed(request: Request): { readonly units: System; readonly pa
 }
 
 const MB = 1024 ** 2
-/** The most that may be sent, in bytes: an edit, many orders at once. */
-export const MOST = { edit: 4 * MB, orders: 64 * MB } as const
+/** The most that may be sent, in bytes: an edit, many orders at once, a picture. */
+export const MOST = { edit: 4 * MB, orders: 64 * MB, picture: 25 * MB } as const
 /** So deep nests what a program sends by mistake or malice; ours needs about twelve levels. */
 const DEEPEST = 40
 
-/** Text of a request, refused before it is read when it says how long it is, else as soon as it is too long. */
-export async function textOf(request: Request, most: number = MOST.edit): Promise<string> {
+/** Bytes of a request, refused before they are read when it says how long it is, else as soon as it is too long. */
+export async function bytesOf(request: Request, most: number = MOST.picture): Promise<Buffer> {
   const tooMuch = () => new Refused(413, `That is too much at once: at most ${Math.round(most / MB)} MB.`)
   if (Number(request.headers.get('content-length') ?? 0) > most) throw tooMuch()
-  if (!request.body) return ''
   const parts: Uint8Array[] = []
   let bytes = 0
-  for await (const part of request.body as unknown as AsyncIterable<Uint8Array>) {
-    bytes += part.length
-    if (bytes > most) throw tooMuch()
-    parts.push(part)
-  }
-  return Buffer.concat(parts).toString('utf8')
+  if (request.body)
+    for await (const part of request.body as unknown as AsyncIterable<Uint8Array>) {
+      bytes += part.length
+      if (bytes > most) throw tooMuch()
+      parts.push(part)
+    }
+  return Buffer.concat(parts)
 }
+
+/** Text of a request, no longer than it may be. */
+export const textOf = async (request: Request, most: number = MOST.edit): Promise<string> =>
+  (await bytesOf(request, most)).toString('utf8')
 
 /** @throws Refused when the text is no JSON, or nests deeper than anything that is meant */
 export function parsed(text: string): unknown {

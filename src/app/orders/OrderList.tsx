@@ -23,6 +23,7 @@ import { recordEdit } from '../edits/history'
 import { Filling } from '../Filling'
 import { MISSING } from '../missing'
 import type { OrderLine } from '../today'
+import { Reorder } from './[id]/Reorder'
 import { useNewOrder } from './useNewOrder'
 
 interface Props {
@@ -200,7 +201,8 @@ function Line({ line }: { readonly line: OrderLine }) {
             Done{' '}
             <TextButton onClick={() => void act('markOrder', { id: line.id, state: 'open' })}>
               Open {line.id} again
-            </TextButton>
+            </TextButton>{' '}
+            <Reorder id={line.id} />
           </>
         ) : line.wrong ? (
           <Link href={`/orders/${line.id}/order`} _hover={{ textDecoration: 'underline' }}>

@@ -147,6 +147,8 @@ export interface Order {
   readonly notes: string
   /** Bright where nothing else is said. */
   readonly whiteLook?: WhiteLook
+  /** The order that it prints again. */
+  readonly reorderOf?: string
   readonly lines: readonly GarmentLine[]
   readonly placements: readonly Placement[]
 }

@@ -196,6 +196,7 @@ export const orderSchema = yup.object({
     .max(2000, 'Notes: at most 2000 characters.')
     .defined()
     .test('typed', 'Notes: plain text.', (x) => !UNTYPED.test(x.replace(/[\t\r\n]/g, ''))),
+  reorderOf: yup.string().matches(/^O-\d{1,9}$/, 'An order number is written O-1001.'),
   // What is usual is not said: two orders that mean the same are the same.
   whiteLook: yup
     .string()

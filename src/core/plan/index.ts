@@ -1,3 +1,15 @@
+export {
+  ACCOUNT_FACTS,
+  type Account,
+  type Against,
+  accountOf,
+  accountReasons,
+  jobKindOf,
+  meanAgainst,
+  type TimeSpent,
+  timeSpent,
+} from './account'
+export { alarmFactsOf, craftListsOf, foretold, recordNames, withPressValues } from './atPress'
 export { type Besides, planWithBesides } from './besides'
 export { COST_PARTS, costsOf } from './costs'
 export { type CureHeat, cureHeat } from './cureHeat'
@@ -22,6 +34,7 @@ export {
   takenDown,
 } from './mounted'
 export { flashBehind, handOrder, type Move, movesOf, putAt } from './moves'
+export { apart, COPY, type Near, nearest } from './nearest'
 export { inTodaysWords, settingToday } from './olderWords'
 export { keysToday, keyToday, planToday } from './oldKeys'
 export { runOf } from './ordering'

@@ -1,5 +1,6 @@
 import type { NumberAdvice, Overrides } from '../advice'
 import { panelTemperature, shopAir } from '../heat'
+import { roundsFor } from '../record'
 import type { RunPlan } from './runPlan'
 
 /**
@@ -31,7 +32,7 @@ type Placed = RunPlan['placement'] & { readonly side?: NumberAdvice }
 
 /**
  * A plan that was kept by an older program, with what plans have today: then no one said how warm the shop or its panels were,
- * all sizes lay equally far from the centre line, and only colours were low-cure.
+ * all sizes lay equally far from the centre line, nothing came round while it was printed, and only colours were low-cure.
  */
 export function planToday(kept: RunPlan): RunPlan {
   const ambient = kept.ambient ?? shopAir(undefined, {})
@@ -43,6 +44,7 @@ export function planToday(kept: RunPlan): RunPlan {
   return {
     ...kept,
     ambient,
+    rounds: kept.rounds ?? roundsFor(kept.run, kept.press, {}),
     panelTemperature: kept.panelTemperature ?? panelTemperature(units, {}),
     hits: kept.hits.map((h) => ({ ...h, lowCure: h.lowCure ?? lowCure.has(h.hit.id) })),
     placement: side

@@ -3,6 +3,7 @@ import { flashesAt, type Press, type Shop } from '../equipment'
 import { cureFor, flashHeight, panelTemperature, shopAir, WARM_BOARD, whatCures } from '../heat'
 import { laidFlat, type Order, sizesOf } from '../order'
 import { mm, type Temperature } from '../quantity'
+import { roundsFor } from '../record'
 import {
   filmPosition,
   liesOnPallet,
@@ -135,6 +136,7 @@ function jobSettings(
     placement: placeOn(run, press, method, overrides),
     flashes,
     ambient,
+    rounds: roundsFor(run, press, overrides),
     time: timed(flashes),
     ...unitsSet,
   }

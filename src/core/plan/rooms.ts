@@ -13,6 +13,7 @@ import { INK } from '../ink'
 import { ORDER } from '../order'
 import { type Kind, type System, writeQuantity } from '../quantity'
 import { RATE } from '../rate'
+import { RECORD } from '../record'
 import { REGISTRATION } from '../registration'
 import { SAFETY } from '../safety'
 import { SCHEDULE } from '../schedule'
@@ -34,6 +35,7 @@ export const ROOMS = [
   REGISTRATION,
   HEAT,
   RATE,
+  RECORD,
   SAFETY,
   CHOICES,
 ] as const satisfies readonly RoomTable[]

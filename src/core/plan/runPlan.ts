@@ -6,6 +6,7 @@ import type { BaseOrNone, Films, SecondWhite } from '../ink'
 import type { Cloth, Run } from '../order'
 import type { Duration } from '../quantity'
 import type { RunTime } from '../rate'
+import type { Rounds } from '../record'
 import type { FilmPosition, PlacementAdvice } from '../registration'
 import type { ExposureAdvice, ScreenUse, StencilAdvice, TensionFit } from '../screen'
 import type { Hit } from '../sequence'
@@ -128,6 +129,8 @@ export interface RunPlan {
   readonly hold: Hold | undefined
   readonly cure: Cure
   readonly placement: PlacementAdvice
+  /** What comes round while it is printed. */
+  readonly rounds: Rounds
   /** None while no order of printing fits. */
   readonly time: RunTime | undefined
   /** Stop, Watch and Note, worst first. */

@@ -1,11 +1,12 @@
-import type { Counted, PressEvent, Spoiled, SpoiledBy } from './event'
+import type { PressEvent, SpoiledBy, Stated, StatedOf } from './event'
 
 /** Where pieces are counted: a size of a garment line. */
-export const targetOf = ({ line, size }: Pick<Counted, 'line' | 'size'>): string => `${line} ${size}`
+export const targetOf = ({ line, size }: { readonly line: string; readonly size: string }): string =>
+  `${line} ${size}`
 
-/** Something that was counted, and whether it still stands. */
+/** Something that was said, and whether it still stands. */
 export interface Entry {
-  readonly event: PressEvent & (Counted | Spoiled)
+  readonly event: Stated
   readonly stands: boolean
   /** Undoes what the last one did to it: the event to name. */
   readonly turnedBy: string
@@ -15,14 +16,26 @@ export interface Entry {
 export interface Recorded {
   /** Oldest first. */
   readonly entries: readonly Entry[]
-  /** Good pieces by target. */
+  /** What still stands, oldest first. */
+  readonly said: readonly Stated[]
+  /** Good pieces by target: as counted behind the dryer where they were counted there, else at the press. */
   readonly good: ReadonlyMap<string, number>
   readonly spoiled: ReadonlyMap<string, number>
+  /** Garments beyond the order. */
+  readonly spare: ReadonlyMap<string, number>
+  readonly packed: ReadonlyMap<string, number>
   readonly causes: ReadonlyMap<SpoiledBy, number>
 }
 
 const before = (a: PressEvent, b: PressEvent): number =>
-  a.at.localeCompare(b.at) || a.pad.localeCompare(b.pad) || a.seq - b.seq || a.id.localeCompare(b.id)
+  Date.parse(a.at) - Date.parse(b.at) ||
+  a.pad.localeCompare(b.pad) ||
+  a.seq - b.seq ||
+  a.id.localeCompare(b.id)
+
+/** What stands and is of a kind. */
+export const saidOf = <K extends Stated['kind']>(said: readonly Stated[], kind: K): readonly StatedOf<K>[] =>
+  said.filter((e): e is StatedOf<K> => e.kind === kind)
 
 /**
  * What a run's events come to: a pure function of them. Whatever the order they arrive in, and however often each does, it is
@@ -37,15 +50,28 @@ export function fold(events: readonly PressEvent[]): Recorded {
   const entries = known.flatMap((event): readonly Entry[] =>
     event.kind === 'undo' ? [] : [{ event, stands: live.has(event.id), turnedBy: turns(event.id) }],
   )
-  const [good, spoiled] = [new Map<string, number>(), new Map<string, number>()]
+  const said = entries.filter((e) => e.stands).map((e) => e.event)
+  const counts = saidOf(said, 'count')
+  const exit = summed(counts.filter((e) => e.place === 'exit'))
+  const press = summed(counts.filter((e) => e.place !== 'exit'))
+  const spoils = saidOf(said, 'spoil')
   const causes = new Map<SpoiledBy, number>()
-  for (const { event, stands } of entries) {
-    if (!stands) continue
-    const into = event.kind === 'count' ? good : spoiled
-    into.set(targetOf(event), (into.get(targetOf(event)) ?? 0) + event.n)
-    if (event.kind === 'spoil') causes.set(event.cause, (causes.get(event.cause) ?? 0) + event.n)
+  for (const { cause, n } of spoils) causes.set(cause, (causes.get(cause) ?? 0) + n)
+  return {
+    ...{ entries, said, causes },
+    good: new Map([...press, ...exit]),
+    spoiled: summed(spoils),
+    spare: summed(saidOf(said, 'spare')),
+    packed: summed(saidOf(said, 'packed')),
   }
-  return { entries, good, spoiled, causes }
+}
+
+function summed(
+  counted: readonly { readonly line: string; readonly size: string; readonly n: number }[],
+): ReadonlyMap<string, number> {
+  const sums = new Map<string, number>()
+  for (const e of counted) sums.set(targetOf(e), (sums.get(targetOf(e)) ?? 0) + e.n)
+  return sums
 }
 
 /**

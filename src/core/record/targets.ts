@@ -11,6 +11,11 @@ export interface Target {
   readonly ordered: number
   readonly good: number
   readonly spoiled: number
+  /** Garments beyond the order. */
+  readonly spare: number
+  readonly packed: number
+  /** So many cannot be printed any more: spoiled, and no garment is left for them. */
+  readonly short: number
   /** Still to print; below nothing there are more than were ordered. */
   readonly left: number
 }
@@ -26,11 +31,14 @@ export function targetsOf(
       .map(({ size, quantity }): Target => {
         const key = targetOf({ line: line.id, size })
         const good = recorded.good.get(key) ?? 0
+        const spoiled = recorded.spoiled.get(key) ?? 0
+        const spare = recorded.spare.get(key) ?? 0
         return {
           ...{ key, line: line.id, size, good },
           garment: lines.length > 1 ? `${line.cloth.name} ${line.style}` : undefined,
           ordered: quantity,
-          spoiled: recorded.spoiled.get(key) ?? 0,
+          ...{ spoiled, spare, packed: recorded.packed.get(key) ?? 0 },
+          short: Math.max(0, spoiled - spare),
           left: quantity - good,
         }
       }),

@@ -4,11 +4,10 @@ import { saveDecisions } from '../decisions'
 import { headLocks, headTurns } from '../headNotes'
 import { addOrders } from '../orders'
 import { takeEvents } from '../pressEvents'
-import { doStep } from '../setups'
 import { putShop } from '../shop'
 import { DEMO_EVENTS } from './events'
 import { seedInk } from './inkStock'
-import { DEMO_LOCKS, DEMO_STEPS, DEMO_TURNS } from './locks'
+import { DEMO_LOCKS, DEMO_TURNS } from './locks'
 import { DEMO_DECISIONS, demoOrders } from './orders'
 import { busyFrames } from './screens'
 import { DEMO_CLOTHS, DEMO_INKS } from './shelf'
@@ -33,7 +32,6 @@ export async function seedDemo(db: Database, today: string): Promise<boolean> {
   await seedInk(db, new Date())
   for (const lock of DEMO_LOCKS) await headLocks.note(db, lock)
   for (const turn of DEMO_TURNS) await headTurns.note(db, turn)
-  for (const step of DEMO_STEPS) await doStep(db, step)
   await takeEvents(db, DEMO_EVENTS.runId, DEMO_EVENTS.events)
   return true
 }

@@ -1,4 +1,4 @@
-import type { HeadLock, HeadTurn, ScreenStep } from '@/core/registration'
+import type { HeadLock, HeadTurn } from '@/core/registration'
 
 const MM = 1e-3
 
@@ -37,12 +37,3 @@ export const DEMO_TURNS: readonly HeadTurn[] = (
     turn,
   },
 }))
-
-/** The first steps of a screen that is being set up. */
-export const DEMO_STEPS: readonly ScreenStep[] = (
-  [
-    ['zero', '2026-11-23T07:40:10'],
-    ['clamp', '2026-11-23T07:42:05'],
-    ['level', '2026-11-23T07:43:30'],
-  ] as const
-).map(([step, at]) => ({ runId: 'R-1003-P1-dark', hitId: 'base', step, at }))

@@ -21,6 +21,7 @@ import { up as headLock } from './019_head_lock'
 import { up as headSetup } from './020_head_setup'
 import { up as headTurn } from './021_head_turn'
 import { up as pressEvent } from './022_press_event'
+import { up as record } from './023_record'
 
 /** Every step from the first version on, in order. */
 export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unknown>) => Promise<void> }>> = {
@@ -46,4 +47,5 @@ export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unkn
   '020_head_setup': { up: headSetup },
   '021_head_turn': { up: headTurn },
   '022_press_event': { up: pressEvent },
+  '023_record': { up: record },
 }

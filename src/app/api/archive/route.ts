@@ -22,14 +22,15 @@ import { isMisfit } from '@/store/problems'
 import type { Revision } from '@/store/revisions'
 import { answered, file, json, Refused, streamed, write } from '../answer'
 
-/** Everything, as a zip with the originals of the films, or its JSON alone (`?as=json`). Written as it goes out. */
+/** Everything, as a zip with the originals of the films and the pictures of samples, or its JSON alone (`?as=json`). Written as it goes out. */
 export async function GET(request: Request): Promise<Response> {
   return answered(async () => {
     const source = await openArchive(await database())
     const text = archiveText(source)
     if (new URL(request.url).searchParams.get('as') === 'json')
       return streamed(text, 'application/json', 'orvint-archive.json')
-    const hashes = [...new Set(source.films.map((f) => f.hash))]
+    const photos = source.atPress.flatMap(({ event }) => (event.kind === 'sample' ? event.photos : []))
+    const hashes = [...new Set([...source.films.map((f) => f.hash), ...photos])]
     const there = await Promise.all(
       hashes.map(async (hash): Promise<readonly Original[]> => {
         const path = filmFile(hash)

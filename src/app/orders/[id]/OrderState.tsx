@@ -3,6 +3,7 @@ import type { OrderState as State } from '@/store/schema'
 import { Select } from '@/ui/Select'
 import { act } from '../../acts/act'
 import { useOrder } from './orderContext'
+import { Reorder } from './Reorder'
 
 const STATES: Readonly<Record<State, string>> = { open: 'Open', printing: 'Printing', done: 'Done' }
 
@@ -29,6 +30,7 @@ export function OrderState({ state }: { readonly state: State }) {
           </option>
         ))}
       </Select>
+      {state === 'done' && <Reorder id={order.id} />}
       {problem && <span role="alert">{problem}</span>}
     </>
   )

@@ -105,7 +105,7 @@ export function ReleaseSection() {
               All revisions
             </Link>{' '}
             <Link href={`/runs/${plan.run.id}/press`} prefetch={false} textDecoration="underline">
-              Count at the press
+              At the press
             </Link>
           </Box>
           {changes?.length === 0 && <Box color="soft">Nothing has changed since.</Box>}

@@ -32,6 +32,7 @@ const STAGE_OF: Readonly<Record<RoomId, StageName>> = {
   registration: 'placement',
   heat: 'heat',
   rate: 'run',
+  record: 'run',
   safety: 'heat',
   choices: 'sequence',
 }

@@ -42,7 +42,7 @@ export function Answer({ shopName, sheet, order, runId, last, changes }: Props) 
           The sheet to work from
         </Link>{' '}
         <Link href={`/runs/${runId}/press`} textDecoration="underline">
-          Count at the press
+          At the press
         </Link>
       </Box>
       {!good && (

@@ -9,6 +9,7 @@ import { Section, Table } from '@/ui/Section'
 import { Swatch } from '@/ui/Swatch'
 import { Told } from '@/ui/Told'
 import { ReleaseSection } from '../Release'
+import { Before } from './Before'
 import { InkAtPress } from './InkAtPress'
 import { CostSection } from './pace/CostSection'
 import { Finish } from './pace/Finish'
@@ -33,6 +34,7 @@ export function RunStage({ plan }: PlanProps) {
           <Box color="soft">No time can be told until the order of printing fits.</Box>
         </Section>
       )}
+      <Before />
       <InkAtPress time={time} />
       <ReleaseSection />
       <Section title="What stands in the way">

@@ -1,34 +1,38 @@
 import { Box, Grid } from '@chakra-ui/react'
 import { useEffect, useRef } from 'react'
 import { keysOf } from '@/core/quantity'
-import { SPOILED_BY, type Target } from '@/core/record'
-import { nameOf } from './SizeCard'
 import { Tap } from './Tap'
 
-/** The second tap of a spoiled piece: what spoiled it. */
-export function Causes({
-  target,
+/** The second tap: why. Nothing is said until one is chosen. */
+export function Causes<C extends string>({
+  label,
+  ask,
+  options,
   onCause,
+  back,
 }: {
-  readonly target: Target
-  /** With nothing when it was not spoiled after all. */
-  readonly onCause: (cause?: keyof typeof SPOILED_BY) => void
+  readonly label: string
+  readonly ask: string
+  readonly options: Readonly<Record<C, string>>
+  /** With nothing when it was not so after all. */
+  readonly onCause: (cause?: C) => void
+  readonly back: string
 }) {
   const heading = useRef<HTMLDivElement>(null)
   useEffect(() => heading.current?.focus(), [])
   return (
-    <Box role="group" aria-label={`What spoiled it, ${nameOf(target)}`} mb="6">
+    <Box role="group" aria-label={label} mb="6">
       <Box fontSize="lead" fontWeight="700" mb="2" tabIndex={-1} ref={heading}>
-        What spoiled the {nameOf(target)}?
+        {ask}
       </Box>
       <Grid templateColumns="repeat(auto-fill, minmax(10rem, 1fr))" gap="2">
-        {keysOf(SPOILED_BY).map((cause) => (
+        {keysOf(options).map((cause) => (
           <Tap key={cause} tall onTap={() => onCause(cause)}>
-            {SPOILED_BY[cause]}
+            {options[cause]}
           </Tap>
         ))}
         <Tap tall onTap={() => onCause()}>
-          Not spoiled
+          {back}
         </Tap>
       </Grid>
     </Box>

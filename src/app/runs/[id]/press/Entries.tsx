@@ -1,47 +1,43 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { format } from 'date-fns'
 import { useState } from 'react'
-import { type Entry, type Said, SPOILED_BY, type Target } from '@/core/record'
+import { sayEvent } from '@/core/record'
 import { Section, TextButton } from '@/ui/Section'
+import { useSettings } from '@/ui/settings'
+import type { AtPress } from './atPress'
 import { Tap } from './Tap'
 
 const SHOWN = 6
 
 /** What was said, the last first; whatever stands can be taken back, however long ago it was. */
-export function Entries({
-  entries,
-  targets,
-  say,
-}: {
-  readonly entries: readonly Entry[]
-  readonly targets: readonly Target[]
-  readonly say: (said: Said) => void
-}) {
+export function Entries({ recorded: { entries }, names, say }: AtPress) {
+  const { units } = useSettings()
   const [all, setAll] = useState(false)
   const shown = [...entries].reverse().slice(0, all ? undefined : SHOWN)
   return (
     <Section title="Taken down">
       {entries.length === 0 && <Box color="soft">Nothing yet. One tap on a size is one good piece.</Box>}
       {shown.map(({ event, stands, turnedBy }) => {
-        const garment = targets.find((t) => t.line === event.line)?.garment
-        const words = [
-          `${event.n > 0 ? '+' : ''}${event.n}`,
-          [event.size, garment].filter(Boolean).join(', '),
-          event.kind === 'spoil' ? SPOILED_BY[event.cause].toLowerCase() : 'good',
-        ]
+        const words = sayEvent(event, names, units)
         return (
           <Flex key={event.id} align="center" gap="4" borderTop="1px solid" borderColor="rule">
             <Box color="soft" className="num" width="4rem">
               {format(new Date(event.at), 'HH:mm')}
             </Box>
             <Box flex="1" textDecoration={stands ? undefined : 'line-through'}>
-              <b>{words[0]}</b> {words[1]} {words[2]}
+              {words}
+              {event.by && (
+                <Box as="span" color="soft">
+                  {' '}
+                  {event.by}
+                </Box>
+              )}
               {!stands && ' (taken back)'}
             </Box>
             <Box py="1">
               <Tap
                 onTap={() => say({ kind: 'undo', of: turnedBy })}
-                label={`${stands ? 'Take back' : 'Put back'}: ${words.join(' ')}`}
+                label={`${stands ? 'Take back' : 'Put back'}: ${words}`}
               >
                 {stands ? 'Take back' : 'Put back'}
               </Tap>

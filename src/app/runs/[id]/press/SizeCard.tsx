@@ -1,11 +1,16 @@
 import { Box, Flex } from '@chakra-ui/react'
 import type { Said, Target } from '@/core/record'
 import { Button } from '@/ui/elements'
+import { SeverityMark } from '@/ui/Severity'
 import { Tap } from './Tap'
 
 /** Where the focus is when a size is counted. */
 export const countId = (target: Target): string => `count ${target.key}`
 export const nameOf = ({ size, garment }: Target): string => (garment ? `${size}, ${garment}` : size)
+
+/** What cannot be printed any more: "2 short, 1 spare there". */
+export const shortWords = ({ short, spare }: Target): string =>
+  `${short} short${spare > 0 ? `, ${spare} spare there` : ', no spare'}`
 
 /** A size as it is counted: one large target for a piece, one for ten, one for what is spoiled. */
 export function SizeCard({
@@ -17,7 +22,7 @@ export function SizeCard({
   readonly say: (said: Said) => void
   readonly onSpoiled: () => void
 }) {
-  const { line, size, ordered, good, spoiled, left, garment } = target
+  const { line, size, ordered, good, spoiled, left, garment, spare, short } = target
   const name = nameOf(target)
   const count = (n: number) => say({ kind: 'count', line, size, n })
   return (
@@ -28,6 +33,9 @@ export function SizeCard({
         aria-label={`${name}: one more good one, ${good} of ${ordered}`}
         onClick={() => count(1)}
         flex="1"
+        display="flex"
+        flexDirection="column"
+        alignItems="flex-start"
         textAlign="left"
         px="3"
         py="2"
@@ -48,19 +56,29 @@ export function SizeCard({
         </Box>
         <Box as="span" display="block">
           {left >= 0 ? 'to print' : 'too many'}, <b>{good}</b> of {ordered} good
-          {spoiled !== 0 && (
+          {(spoiled !== 0 || spare !== 0) && (
             <Box as="span" display="block">
-              {spoiled} spoiled
+              {[spoiled !== 0 && `${spoiled} spoiled`, spare !== 0 && `${spare} spare`]
+                .filter(Boolean)
+                .join(', ')}
             </Box>
           )}
         </Box>
       </Button>
-      <Flex gap="2" p="2">
+      {short > 0 && (
+        <Box px="3" fontWeight="750" fontSize="lead" role="alert">
+          <SeverityMark severity="Watch" word={false} /> {shortWords(target)}
+        </Box>
+      )}
+      <Flex gap="2" p="2" wrap="wrap">
         <Tap onTap={() => count(10)} label={`${name}: ten more good ones`}>
           +10
         </Tap>
         <Tap onTap={onSpoiled} label={`${name}: one is spoiled`}>
           Spoiled
+        </Tap>
+        <Tap onTap={() => say({ kind: 'spare', line, size, n: 1 })} label={`${name}: one more spare garment`}>
+          + spare
         </Tap>
       </Flex>
     </Flex>

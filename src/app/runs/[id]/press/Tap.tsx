@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react'
 import { Button } from '@/ui/elements'
 
 /** A target of fourteen millimetres, what a gloved thumb hits. */
@@ -5,25 +6,30 @@ export function Tap({
   onTap,
   label,
   tall,
+  chosen,
   children,
 }: {
   readonly onTap: () => void
-  readonly label?: string
+  readonly label?: string | undefined
   readonly tall?: boolean
-  readonly children: string
+  /** One of several, and whether it is the one. */
+  readonly chosen?: boolean
+  readonly children: ReactNode
 }) {
   return (
     <Button
       type="button"
       aria-label={label}
+      aria-pressed={chosen}
       onClick={onTap}
       flex="1 1 auto"
       minHeight={tall ? '5rem' : '54px'}
+      minWidth="54px"
       px="3"
-      border="1px solid"
-      borderColor="soft"
+      border={chosen ? '3px solid' : '1px solid'}
+      borderColor={chosen ? 'ink' : 'soft'}
       bg="raised"
-      fontWeight="650"
+      fontWeight={chosen ? '750' : '650'}
       cursor="pointer"
       style={{ touchAction: 'manipulation' }}
     >

@@ -1,8 +1,11 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { changeStamp, database } from '@/store/database'
+import { batchesFor } from '@/store/inkRoom'
 import { eventsAfter } from '@/store/pressEvents'
 import { revisionsOf } from '@/store/revisions'
+import { loadShop } from '@/store/shop'
+import { heatForSheet } from '../../../planning'
 import { Seen } from '../../../Seen'
 import { PressDesk } from './PressDesk'
 
@@ -21,10 +24,22 @@ export default async function PressPage({ params }: Props) {
   const stamp = await changeStamp(db)
   const facts = (await revisionsOf(db, id)).at(-1)
   if (!facts) notFound()
+  const { order, plan, shopName, number } = facts
+  const { shelf } = await loadShop(db)
+  const frames = shelf.shop.frames.flatMap(({ id: frame, stencil, mounted }) =>
+    stencil && stencil.order === order.id && stencil.print === plan.run.placement.id
+      ? [{ id: frame, words: stencil.words, mounted: mounted !== undefined }]
+      : [],
+  )
   return (
     <>
       <Seen stamp={stamp} />
-      <PressDesk latest={facts} said={await eventsAfter(db, id, 0)} />
+      <PressDesk
+        latest={{ order, plan, shopName, number, heat: await heatForSheet(plan) }}
+        told={{ ...(await eventsAfter(db, id, 0)), revision: number }}
+        tubs={await batchesFor(db, [id])}
+        frames={frames}
+      />
     </>
   )
 }

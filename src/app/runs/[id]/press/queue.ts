@@ -1,16 +1,28 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
-import type { PressEvent } from '@/core/record'
+import type { PressEvent, Said } from '@/core/record'
 import { onceId } from '../../../acts/act'
 
+/** This tablet: its name, the number of its last event and when that was, who works with it, how far its clock is off. */
+interface Pad {
+  readonly name: string
+  readonly seq: number
+  /** Of the last event, ms: no later one is earlier. */
+  readonly last?: number
+  readonly by?: string
+  /** What is added to its clock, ms. */
+  readonly offset?: number
+}
+
+/** An event that the server has not said it has; why it does not take it. */
+interface Waiting {
+  readonly runId: string
+  readonly event: PressEvent
+  readonly refused?: string
+}
+
 interface Kept extends DBSchema {
-  /** Events that the server has not said it has. */
-  waiting: {
-    key: string
-    value: { readonly runId: string; readonly event: PressEvent }
-    indexes: { runId: string }
-  }
-  /** The name of this tablet, and the number of its last event. */
-  pad: { key: 'pad'; value: { readonly name: string; readonly seq: number } }
+  waiting: { key: string; value: Waiting; indexes: { runId: string } }
+  pad: { key: 'pad'; value: Pad }
 }
 
 let opened: Promise<IDBPDatabase<Kept>> | undefined
@@ -25,17 +37,29 @@ const open = () => {
   return opened
 }
 
+const newPad = (): Pad => ({ name: onceId().slice(0, 8), seq: 0 })
+export const padNow = async (): Promise<Pad> => (await (await open()).get('pad', 'pad')) ?? newPad()
+
+/** Notes something of this tablet. */
+export async function notePad(more: Pick<Pad, 'by' | 'offset'>): Promise<void> {
+  const tx = (await open()).transaction('pad', 'readwrite')
+  await tx.store.put({ ...((await tx.store.get('pad')) ?? newPad()), ...more }, 'pad')
+  await tx.done
+}
+
 /** Keeps an event on this tablet until the server has it, and gives it its stamp; both or neither. */
-export async function keep(runId: string, said: object): Promise<PressEvent> {
+export async function keep(runId: string, said: Said): Promise<PressEvent> {
   const tx = (await open()).transaction(['waiting', 'pad'], 'readwrite')
-  const last = (await tx.objectStore('pad').get('pad')) ?? { name: onceId().slice(0, 8), seq: 0 }
-  const seq = last.seq + 1
-  const event = {
-    ...{ id: onceId(), pad: last.name, seq, at: new Date().toISOString() },
+  const pad = (await tx.objectStore('pad').get('pad')) ?? newPad()
+  const seq = pad.seq + 1
+  const at = Math.max((pad.last ?? 0) + 1, Date.now() + (pad.offset ?? 0))
+  const event: PressEvent = {
+    ...{ id: onceId(), pad: pad.name, seq, at: new Date(at).toISOString() },
+    ...(pad.by && { by: pad.by }),
     ...said,
-  } as PressEvent
+  }
   await Promise.all([
-    tx.objectStore('pad').put({ ...last, seq }, 'pad'),
+    tx.objectStore('pad').put({ ...pad, seq, last: at }, 'pad'),
     tx.objectStore('waiting').put({ runId, event }),
     tx.done,
   ])
@@ -43,13 +67,19 @@ export async function keep(runId: string, said: object): Promise<PressEvent> {
 }
 
 /** What waits to be sent, in the order it was said. */
-export const waiting = async (runId: string): Promise<readonly PressEvent[]> =>
-  (await (await open()).getAllFromIndex('waiting', 'runId', runId))
-    .map(({ event }) => event)
-    .sort((a, b) => a.seq - b.seq)
+export const waiting = async (runId: string): Promise<readonly Waiting[]> =>
+  (await (await open()).getAllFromIndex('waiting', 'runId', runId)).sort((a, b) => a.event.seq - b.event.seq)
 
 /** The server has these. */
 export async function sent(ids: readonly string[]): Promise<void> {
   const tx = (await open()).transaction('waiting', 'readwrite')
   await Promise.all([...ids.map((id) => tx.store.delete(id)), tx.done])
+}
+
+/** The server does not take this one: it stays here with the reason, and holds up no other. */
+export async function refused(id: string, why: string): Promise<void> {
+  const tx = (await open()).transaction('waiting', 'readwrite')
+  const kept = await tx.store.get(id)
+  if (kept) await tx.store.put({ ...kept, refused: why })
+  await tx.done
 }

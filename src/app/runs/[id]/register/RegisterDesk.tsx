@@ -2,7 +2,6 @@
 
 import { Box, Flex } from '@chakra-ui/react'
 import { useMemo, useState } from 'react'
-import { numberOf } from '@/core/advice'
 import {
   centreOf,
   driftOf,
@@ -11,7 +10,6 @@ import {
   knobsOf,
   type LookHere,
   registerOrder,
-  type ScreenStep,
   USUAL_CENTRE,
 } from '@/core/registration'
 import type { SheetFacts } from '@/formats/sheet'
@@ -19,6 +17,7 @@ import { Cautions } from '@/ui/Cautions'
 import { Link, PageTitle } from '@/ui/elements'
 import { Pick } from '@/ui/given'
 import { AskFrame } from '../../../AskFrame'
+import type { Told } from '../press/useRecord'
 import { BoardUnder } from './BoardUnder'
 import { InTurn } from './InTurn'
 import { OneScreen, type Stand } from './OneScreen'
@@ -32,14 +31,16 @@ interface Props {
   readonly turns: readonly HeadTurn[]
   /** Where a miss shows first, by screen. */
   readonly looks: Readonly<Record<string, readonly LookHere[]>>
-  /** What is done of the set-up of this run. */
-  readonly done: readonly ScreenStep[]
+  /** What was said of this run at the press. */
+  readonly told: Told
+  /** The screen to begin with. */
+  readonly first: string | undefined
 }
 
 /** At the press: what the marks of a screen show, and what to turn. */
-export function RegisterDesk({ facts: { order, plan, shopName }, locks, turns, looks, done }: Props) {
+export function RegisterDesk({ facts: { order, plan, shopName }, locks, turns, looks, told, first }: Props) {
   const screens = plan.hits.filter((h) => !h.sameScreenAs)
-  const [hitId, setHit] = useState(screens[0]?.hit.id ?? '')
+  const [hitId, setHit] = useState((screens.find((s) => s.hit.id === first) ?? screens[0])?.hit.id ?? '')
   const [stand, setStand] = useState<Stand>({ by: 'paper', set: 'four', unit: 'fine', collar: 'away' })
   const inTurn = registerOrder(
     screens.map(({ hit }) => ({ id: hit.id, name: hit.name, isBase: hit.role === 'base' })),
@@ -94,13 +95,7 @@ export function RegisterDesk({ facts: { order, plan, shopName }, locks, turns, l
             <BoardUnder position={plan.position} collarTowards={stand.collar === 'towards'} />
           )}
           <InTurn inTurn={inTurn} nameOf={nameOf} chosen={hit.hit.id} onChoose={setHit} />
-          <SetupList
-            runId={plan.run.id}
-            hitId={hit.hit.id}
-            done={done.filter((d) => d.hitId === hit.hit.id)}
-            offContact={plan.offContact}
-            planned={plan.time && numberOf(plan.time.setup) / screens.length}
-          />
+          <SetupList plan={plan} hitId={hit.hit.id} told={told} screens={screens.length} />
         </>
       ) : (
         <Box>This run has no screens yet.</Box>

@@ -1,36 +1,35 @@
-import { Box, Flex } from '@chakra-ui/react'
-import { format } from 'date-fns'
-import { useState } from 'react'
-import { type NumberAdvice, numberOf } from '@/core/advice'
-import { keysOf } from '@/core/quantity'
-import { type ScreenStep, SETUP_STEPS, type SetupStep, setupSaid, setupTimes } from '@/core/registration'
+import { Box } from '@chakra-ui/react'
+import { useMemo } from 'react'
+import { numberOf } from '@/core/advice'
+import { craftListsOf, type RunPlan, recordNames } from '@/core/plan'
+import { saidOf } from '@/core/record'
+import { setupSaid, setupTimes } from '@/core/registration'
 import { AskNumber } from '@/ui/AskNumber'
-import { Input } from '@/ui/elements'
 import { Measure } from '@/ui/Measure'
 import { Section } from '@/ui/Section'
-import { act } from '../../../acts/act'
+import { useSettings } from '@/ui/settings'
+import { StepRow } from '../press/StepRow'
+import { type Told, useRecord } from '../press/useRecord'
 
 interface Props {
-  readonly runId: string
+  readonly plan: RunPlan
   readonly hitId: string
-  /** What is done of this screen. */
-  readonly done: readonly ScreenStep[]
-  readonly offContact: NumberAdvice
-  /** Seconds that are planned for a screen, where the run can be timed. */
-  readonly planned: number | undefined
+  readonly told: Told
+  readonly screens: number
 }
 
-/** The set-up of a head in its order: what good looks like, ticked as it is done, each with its time. */
-export function SetupList({ runId, hitId, done, offContact, planned }: Props) {
-  const [problem, setProblem] = useState('')
-  const { since, total } = setupTimes(done)
-  const tick = async (step: SetupStep, isDone: boolean) => {
-    const of = { runId, hitId, step }
-    const answer = isDone
-      ? await act('undoStep', of)
-      : await act('doStep', { ...of, at: format(new Date(), "yyyy-MM-dd'T'HH:mm:ss") })
-    setProblem(answer.ok ? '' : answer.message)
-  }
+/** The set-up of a head in its order: what good looks like, ticked as it is done, with the time it took. */
+export function SetupList({ plan, hitId, told, screens }: Props) {
+  const { units } = useSettings()
+  const { recorded, problem, say } = useRecord(plan.run.id, told)
+  const names = useMemo(() => recordNames(plan, units), [plan, units])
+  const list = useMemo(
+    () => craftListsOf(plan).find((l) => l.id === 'head' && l.subject.hit === hitId),
+    [plan, hitId],
+  )
+  const ticks = saidOf(recorded.said, 'tick').filter((t) => t.hit === hitId && t.step.startsWith('head.'))
+  const { total, since } = setupTimes(ticks)
+  const planned = plan.time && numberOf(plan.time.setup) / Math.max(1, screens)
   return (
     <Section
       title="Set-up of this head"
@@ -43,48 +42,17 @@ export function SetupList({ runId, hitId, done, offContact, planned }: Props) {
         )
       }
     >
-      {keysOf(SETUP_STEPS).map((step) => {
-        const { name, good } = SETUP_STEPS[step]
-        const isDone = done.some((d) => d.step === step)
-        const took = since[step]
-        return (
-          <Flex
-            as="label"
-            key={step}
-            gap="3"
-            align="baseline"
-            py={{ base: '2', lg: '1' }}
-            borderTop="1px solid"
-            borderColor="rule"
-            cursor="pointer"
-          >
-            <Input
-              type="checkbox"
-              checked={isDone}
-              onChange={() => void tick(step, isDone)}
-              width="1.1rem"
-              height="1.1rem"
-              flex="none"
-              accentColor="ink"
-              alignSelf="center"
-            />
-            <Box width="9rem" flex="none" fontWeight="650">
-              {name}
-            </Box>
-            <Box flex="1" color="soft">
-              {step === 'offContact' && (
-                <>
-                  <Measure kind="length" value={numberOf(offContact)} />,{' '}
-                </>
-              )}
-              {good}
-            </Box>
-            <Box flex="none" className="num">
-              {took !== undefined && <Measure kind="duration" value={took} />}
-            </Box>
-          </Flex>
-        )
-      })}
+      {list?.steps.map((step) => (
+        <StepRow
+          key={step.key}
+          step={step}
+          hit={hitId}
+          tick={ticks.findLast((t) => t.step === step.key)}
+          took={since[step.key]}
+          {...{ plan, recorded, said: recorded.said, names }}
+          say={(said) => void say(said)}
+        />
+      ))}
       {problem && <Box role="alert">{problem}</Box>}
     </Section>
   )

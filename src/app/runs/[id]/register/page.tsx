@@ -2,7 +2,7 @@ import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import { changeStamp, database } from '@/store/database'
 import { headLocks, headTurns } from '@/store/headNotes'
-import { loadSetup } from '@/store/setups'
+import { eventsAfter } from '@/store/pressEvents'
 import { Seen } from '../../../Seen'
 import { readRun } from '../../readRun'
 import { looksOf } from './looks'
@@ -10,6 +10,7 @@ import { RegisterDesk } from './RegisterDesk'
 
 interface Props {
   readonly params: Promise<{ id: string }>
+  readonly searchParams: Promise<{ readonly hit?: string }>
 }
 
 export async function generateMetadata({ params }: Props): Promise<Metadata> {
@@ -17,7 +18,7 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 }
 
 /** Registering the screens of a run at the press: of the last revision, or of the draft while nothing is released. */
-export default async function RegisterPage({ params }: Props) {
+export default async function RegisterPage({ params, searchParams }: Props) {
   const { id } = await params
   const db = await database()
   const stamp = await changeStamp(db)
@@ -32,7 +33,8 @@ export default async function RegisterPage({ params }: Props) {
         locks={await headLocks.of(db, facts.plan.press.id)}
         looks={await looksOf(db, facts)}
         turns={await headTurns.of(db, facts.plan.press.id)}
-        done={await loadSetup(db, id)}
+        told={{ ...(await eventsAfter(db, id, 0)), revision: revisions.at(-1)?.number ?? 0 }}
+        first={(await searchParams).hit}
       />
     </>
   )

@@ -1,0 +1,11 @@
+import type { RunPlan } from '@/core/plan'
+import type { Recorded, RecordNames, Said, Stated } from '@/core/record'
+
+/** What every part of the press side works with. */
+export interface AtPress {
+  readonly plan: RunPlan
+  readonly recorded: Recorded
+  readonly said: readonly Stated[]
+  readonly names: RecordNames
+  readonly say: (said: Said) => void
+}
