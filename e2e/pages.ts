@@ -32,5 +32,10 @@ export const PAGES = {
   run: '/orders/O-1004/run',
   sheet: '/runs/R-1003-P1-dark/sheet',
   strip: '/runs/R-1002-P1-dark/strip',
+  pressDoor: '/press',
+  record: '/record',
+  runRecord: '/runs/R-905-P1-dark/record',
+  lists: '/runs/R-1002-P1-dark/lists',
+  ownLists: '/shop/lists',
   register: '/runs/R-1002-P1-dark/register',
 } as const

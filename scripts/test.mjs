@@ -78,6 +78,7 @@ for (const name of [
   'sequence',
   'heat',
   'registration',
+  'pressside',
   ...(existsSync(CHROMIUM) ? ['preview', 'look'] : []),
 ])
   check(`bench ${name}, small`, 'bench/run.mjs', name, '--small')

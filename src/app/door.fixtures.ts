@@ -36,6 +36,7 @@ export const GOOD: Readonly<Record<string, string>> = {
   kind: 'order',
   name: 'pour',
   code: 'AAAAA',
+  hash: 'a'.repeat(64),
 }
 export const [order] = demoOrders('2026-11-23') as [Order]
 export const job = JSON.parse(writeJob({ order, shop: DEMO_SHOP, decisions: noDecisions(RUN) }))
@@ -71,6 +72,7 @@ export const GIVEN: { readonly [N in ActName]: ActGiven<N> } = {
   noteLock: { pressId: 'six', head: 3, at: AT, dx: 1e-4, dy: -5e-5, turn: 2e-4 },
   reorder: { id: 'O-1001' },
   takeIntoPlan: { runId: 'R-1001-P1-dark', setting: 'cureFilm', value: 435 },
+  planSetup: { perScreen: 480 },
   putAway: { runId: 'R-1001-P1-dark', frameId: 'F-001', keep: true },
   forgetLock: { pressId: 'six', head: 3 },
   forgetTurn: { pressId: 'six', head: 3 },

@@ -4,6 +4,7 @@ export const PAGES = [
   { href: '/orders', label: 'Orders' },
   { href: '/screens', label: 'Screens' },
   { href: '/ink', label: 'Ink' },
+  { href: '/press', label: 'Press' },
   { href: '/record', label: 'Record' },
   { href: '/shop', label: 'Shop' },
   { href: '/rules', label: 'Rules' },
@@ -17,6 +18,7 @@ export const SHOP_PAGES = [
   { href: '/shop/stencils', label: 'Stencils and light' },
   { href: '/shop/shelf', label: 'Inks and cloths' },
   { href: '/shop/method', label: 'Method and hours' },
+  { href: '/shop/lists', label: 'Lists of the craft' },
   { href: '/shop/data', label: 'Data' },
 ] as const
 

@@ -54,6 +54,7 @@ const NAMES: Readonly<Record<string, readonly [fileName: string, factor: number]
   dwell: ['dwellSeconds', 1],
   delay: ['delaySeconds', 1],
   lap: ['lapSeconds', 1],
+  setupPerScreen: ['setupPerScreenSeconds', 1],
   belt: ['beltMPerMin', 1 / 60],
   dwellSpread: ['dwellSpreadSeconds', 1],
   filmSpread: ['filmSpreadKelvin', 1],

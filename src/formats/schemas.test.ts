@@ -1,11 +1,13 @@
 import { readFileSync } from 'node:fs'
 import Ajv from 'ajv/dist/2020'
+import Papa from 'papaparse'
 import { describe, expect, it } from 'vitest'
 import { INK_TYPES, SIZE_NAMES, splitOrder, WEAVES, WHERES } from '@/core/order'
-import { noDecisions, plan, planWithBesides } from '@/core/plan'
+import { accountOf, noDecisions, plan, planWithBesides } from '@/core/plan'
 import { DEMO_SHOP, demoOrders } from '@/store/demo'
+import { pastEvents } from '@/store/demo/pastDays'
 import { formulasJson } from './formulasJson'
-import { planOut, readJob, writeJob } from './index'
+import { planOut, readJob, recordCsv, writeJob } from './index'
 
 /** JSON Schema 2020-12 (published standard), by the reference library ajv. */
 const ajv = new Ajv({ allErrors: true, strictTypes: false })
@@ -47,6 +49,35 @@ describe('the JSON Schemas', () => {
     expect(back.job.shop.dryers).toEqual(shop.dryers)
     const odd = text.replace('"gain": 0.9', '"gain": 9')
     expect([isJob(JSON.parse(odd)), readJob(odd).ok]).toEqual([false, false])
+  })
+  it('hold for the record of a run that was lived, as it is written out', () => {
+    const isRecord = ajv.compile(schema('orvint-record'))
+    const [first] = runs
+    if (!first) throw new Error('no run')
+    const planned = plan(first.order, DEMO_SHOP, noDecisions(first.id))
+    const account = accountOf(
+      { order: first.order, plan: planned, number: 1 },
+      pastEvents(planned, Date.parse('2026-11-20T08:00:00Z'), 7),
+    )
+    const out = JSON.parse(JSON.stringify({ format: 'orvint-record', version: 1, runs: [account] }))
+    expect(isRecord(out), ajv.errorsText(isRecord.errors)).toBe(true)
+    expect(isRecord({ ...out, version: 2 })).toBe(false)
+    out.runs[0].good = 'all of them'
+    expect(isRecord(out)).toBe(false)
+    // And as CSV (RFC 4180), read back by a reader of its own.
+    const odd = { ...account, words: 'Tide "Observatory", open\nnights', people: ['=Mara'] }
+    const { data } = Papa.parse<Record<string, string>>(recordCsv([odd]), {
+      header: true,
+      skipEmptyLines: true,
+    })
+    expect(data).toHaveLength(1)
+    expect(data[0]).toMatchObject({
+      job: odd.words,
+      good: `${account.good}`,
+      people: "'=Mara",
+      run: account.runId,
+    })
+    expect(Number(data[0]?.pieces_per_hour)).toBeCloseTo((account.pace?.was ?? 0) * 3600, 0)
   })
   it('hold for the formulas of the shop, and refuse what is none', () => {
     const isFormulas = ajv.getSchema('orvint-formulas.schema.json')!

@@ -1,5 +1,6 @@
 import {
   Document,
+  Image,
   Line,
   Page,
   Path,
@@ -10,6 +11,7 @@ import {
   Text,
   View,
 } from '@react-pdf/renderer'
+import { toDataURL } from 'qrcode'
 import { lapStripShape, palletShape, type RunPlan } from '@/core/plan'
 import type { System } from '@/core/quantity'
 import { FACE, type Paper, RULE, registerFonts } from './paper'
@@ -156,10 +158,13 @@ function SheetPage({
   content,
   plan,
   paper,
+  square,
 }: {
   readonly content: SheetContent
   readonly plan: RunPlan
   readonly paper: Paper
+  /** The code as a camera reads it. */
+  readonly square: string | undefined
 }) {
   return (
     <Document title={content.title} creator="Orvint">
@@ -169,9 +174,12 @@ function SheetPage({
             <Text style={s.title}>{content.title}</Text>
             <Text>{content.subtitle}</Text>
           </View>
-          <View style={{ alignItems: 'flex-end' }}>
-            <Text style={s.title}>{content.press}</Text>
-            <Text>{content.pieces}</Text>
+          <View style={s.row}>
+            <View style={{ alignItems: 'flex-end' }}>
+              <Text style={s.title}>{content.press}</Text>
+              <Text>{content.pieces}</Text>
+            </View>
+            {square && <Image src={square} style={{ width: 32, height: 32, marginLeft: 6 }} />}
           </View>
         </View>
         <View style={[s.between, { marginTop: 3 }]}>
@@ -267,5 +275,9 @@ export async function sheetPdf(
   paper: Paper = 'A4',
 ): Promise<Buffer> {
   registerFonts()
-  return renderToBuffer(<SheetPage content={sheetOf(facts, units, mark)} plan={facts.plan} paper={paper} />)
+  // What a camera reads is the code alone: it opens the press side wherever Orvint runs.
+  const square = mark && (await toDataURL(mark.code, { margin: 0, scale: 8 }))
+  return renderToBuffer(
+    <SheetPage content={sheetOf(facts, units, mark)} plan={facts.plan} paper={paper} square={square} />,
+  )
 }

@@ -6,6 +6,7 @@ import { beforeEach, describe, expect, it } from 'vitest'
 import { partOf, TEMPLATES } from '@/core/equipment'
 import { keptGood, noDecisions, settingsOf } from '@/core/plan'
 import type { PressEvent } from '@/core/record'
+import { accountFor, allAccounts } from './accounts'
 import { readArchive, replaceAll } from './archive'
 import { changeStamp, type Database, openDatabase } from './database'
 import { loadDecisions, saveDecisions } from './decisions'
@@ -208,6 +209,7 @@ describe('the archive', () => {
     done: 'acts that were asked for, remembered for days',
     tidied: 'when this database was last tidied',
     run_summary: 'planned anew',
+    run_account: 'worked out anew',
     film_reading: 'read off the films anew',
   }
   it('carries every table of the database that is not left out for a reason', async () => {
@@ -292,5 +294,33 @@ describe('what is said at the press', () => {
     expect(await changeStamp(db)).toBe(stamp)
     await savePart(db, 'settings', { ...partOf(DEMO_SHELF, 'settings'), inks: [] }, 1)
     expect(await changeStamp(db)).not.toBe(stamp)
+  })
+  it('a run is told beside its plan, worked out once, and again when something was said', async () => {
+    await release(db, frozen(), 0, NOW)
+    await takeEvents(db, RUN, [event(1), event(2)])
+    const stamp = await changeStamp(db)
+    const [first] = (await allAccounts(db)).filter((a) => a.runId === RUN)
+    expect(first).toMatchObject({ good: 2, spoiled: 0, revision: 1 })
+    const kept = await db.selectFrom('run_account').select('stamp').where('run_id', '=', RUN).execute()
+    expect(kept).toHaveLength(1)
+    expect(await accountFor(db, RUN)).toEqual(asJson(first))
+    // It is no news: whoever waits for others' writing is not woken.
+    expect(await changeStamp(db)).toBe(stamp)
+    await takeEvents(db, RUN, [event(4)])
+    expect((await accountFor(db, RUN))?.good).toBe(3)
+    expect(await accountFor(db, 'R-9-P1-dark')).toBeUndefined()
+  })
+  it('what hangs on it is written with it or not at all', async () => {
+    const fails = takeEvents(db, RUN, [event(1)], async () => {
+      throw new Error('no')
+    })
+    await expect(fails).rejects.toThrow('no')
+    expect((await eventsAfter(db, RUN, 0)).events).toEqual([])
+    const seen: number[] = []
+    await takeEvents(db, RUN, [event(1)])
+    await takeEvents(db, RUN, [event(1), event(2)], async (_, fresh) => {
+      seen.push(...fresh.map((e) => e.seq))
+    })
+    expect(seen).toEqual([2])
   })
 })

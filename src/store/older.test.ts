@@ -3,12 +3,14 @@ import Sqlite from 'libsql'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { splitOrder } from '@/core/order'
 import { inTodaysWords, noDecisions, plan, ROOMS, settingToday } from '@/core/plan'
+import { eventSchema } from '@/core/record'
 import type { Database } from './database'
 import { loadDecisions } from './decisions'
 import { DEMO_SHELF, DEMO_SHOP, demoOrders } from './demo'
 import { guarded } from './guard'
 import { MIGRATIONS } from './migrations'
 import { loadOrder } from './orders'
+import { eventsAfter } from './pressEvents'
 import { revisionsOf } from './revisions'
 import { loadShop } from './shop'
 
@@ -90,7 +92,7 @@ describe('a database in older words', () => {
       "INSERT INTO decision VALUES ('R-1-P1-dark', 'override', 'film.I1', 0.00005, NULL)",
       `INSERT INTO revision VALUES ('R-1-P1-dark', 1, 'AB3CD', '2026-11-23T10:00', '${JSON.stringify(FROZEN)}')`,
     )
-    await upTo('010_trade_words', '009_shop_in_parts')
+    await upTo('999', '009_shop_in_parts')
   })
   it('keeps the shop, in the words of today', async () => {
     const { shelf, versions } = await loadShop(db)
@@ -181,4 +183,20 @@ describe('older words', () => {
     })
     expect(settingToday('dwell.blade')).toBe('dwell.blade')
   })
+})
+
+it('steps of a set-up that were ticked before there was a record are said in it', async () => {
+  await upTo('022_press_event')
+  await run(`INSERT INTO setup_step VALUES ('R-1-P1-dark', 'base', 'level', '2026-11-23T07:43:30'),
+    ('R-1-P1-dark', 'base', 'zero', '2026-11-23T07:40:10'), ('R-1-P1-dark', 'base', 'lock', 'yesterday')`)
+  await upTo('023_record', '022_press_event')
+  const { events } = await eventsAfter(db, 'R-1-P1-dark', 0)
+  expect(events.map((e) => (e.kind === 'tick' ? [e.step, e.hit] : e.kind))).toEqual([
+    ['head.zero', 'base'],
+    ['head.level', 'base'],
+  ])
+  // They are as good as any that a tablet sends.
+  for (const event of events) expect(() => eventSchema.validateSync(event)).not.toThrow()
+  const [first, second] = events.map((e) => Date.parse(e.at))
+  expect((second ?? 0) - (first ?? 0)).toBe(200_000)
 })

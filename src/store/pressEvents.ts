@@ -100,5 +100,6 @@ export const everyEvent = async (db: Kysely<Tables>): Promise<readonly RunEvent[
 /** Puts others in place of all of them. */
 export async function replaceEvents(tx: Kysely<Tables>, events: readonly RunEvent[] = []): Promise<void> {
   await tx.deleteFrom('press_event').execute()
+  await tx.deleteFrom('run_account').execute()
   await put(tx, events)
 }

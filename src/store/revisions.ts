@@ -101,12 +101,14 @@ export async function latestRevisions(
 export const releasedRuns = (
   db: Database,
   limit: number,
+  of: 'every' | 'open' = 'every',
 ): Promise<readonly { readonly runId: string; readonly orderId: string }[]> =>
   db
     .selectFrom('run')
     .innerJoin('customer_order', 'customer_order.id', 'run.order_id')
     .select(['run.id as runId', 'run.order_id as orderId'])
     .where('customer_order.deleted_at', 'is', null)
+    .$if(of === 'open', (q) => q.where('customer_order.state', '!=', 'done'))
     .where('run.id', 'in', (e) => e.selectFrom('revision').select('run_id'))
     .orderBy('customer_order.due', 'desc')
     .orderBy('run.id')

@@ -29,6 +29,19 @@ export const sayAir = ({ air }: SaidAir, { once, now }: At): Promise<Outcome> =>
     return { ok: true }
   })
 
+/** Plans with the set-up of a screen that the record shows; without one, with what is usual. */
+export const planSetup = (
+  { perScreen }: { readonly perScreen?: number | undefined },
+  { once }: At,
+): Promise<Outcome> =>
+  once<Outcome>(async (tx) => {
+    const { shelf, versions } = await loadShop(tx)
+    if (!isSetUp(versions)) return no('There is no shop yet.')
+    const shop = { ...shelf.shop, setupPerScreen: perScreen }
+    await putPart(tx, 'settings', partOf({ ...shelf, shop }, 'settings'))
+    return { ok: true }
+  })
+
 /** Sets a shop up from a template; only where there is none yet. */
 export const setUpShop = (
   { template, name }: { readonly template: string; readonly name: string },

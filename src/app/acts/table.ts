@@ -100,6 +100,10 @@ export const ACTS = {
     }),
     shop.setUpShop,
   ),
+  planSetup: of(
+    yup.object({ perScreen: yup.number().strict().min(30).max(7200).optional() }),
+    shop.planSetup,
+  ),
   sayAir: of(fits.saidAir, shop.sayAir),
   beginBatch: of(fits.newBatch, ink.beginBatch),
   receiveCans: of(fits.cans, ink.receiveCans),

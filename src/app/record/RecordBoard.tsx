@@ -9,9 +9,10 @@ import { sayDay } from '@/ui/day'
 import { Link, PageTitle } from '@/ui/elements'
 import { Pick } from '@/ui/given'
 import { Headline } from '@/ui/parts'
-import { Section, Table } from '@/ui/Section'
+import { Section, Table, TextButton } from '@/ui/Section'
 import { useSettings } from '@/ui/settings'
 import { AskFrame } from '../AskFrame'
+import { OwnSetup } from './OwnSetup'
 import { PaceChart } from './PaceChart'
 import { SpoilsChart } from './SpoilsChart'
 import { TimeBars } from './TimeBars'
@@ -20,6 +21,8 @@ interface Props {
   readonly shopName: string
   /** The last said first. */
   readonly accounts: readonly Account[]
+  /** Set-up of a screen that is planned with; none where it is the usual one. */
+  readonly planned: number | undefined
 }
 
 const ALL = 'all'
@@ -29,7 +32,7 @@ const DAY = 86_400_000
 const SHOWN = 60
 
 /** The record of the shop: filtered by press, by who printed and by how long ago. */
-export function RecordBoard({ shopName, accounts }: Props) {
+export function RecordBoard({ shopName, accounts, planned }: Props) {
   const { units } = useSettings()
   const [press, setPress] = useState(ALL)
   const [who, setWho] = useState(ALL)
@@ -111,6 +114,7 @@ export function RecordBoard({ shopName, accounts }: Props) {
               {shareWords(meanAgainst(shown.map((a) => a.setup)))}
             </Headline>
           </Flex>
+          <OwnSetup accounts={shown} planned={planned} />
           <Section title="Pace against plan, by press">
             <PaceChart accounts={shown} />
           </Section>
@@ -154,9 +158,7 @@ export function RecordBoard({ shopName, accounts }: Props) {
               </tbody>
             </Table>
             {!every && shown.length > SHOWN && (
-              <button type="button" onClick={() => setEvery(true)}>
-                all {shown.length}
-              </button>
+              <TextButton onClick={() => setEvery(true)}>all {shown.length}</TextButton>
             )}
           </Section>
         </>

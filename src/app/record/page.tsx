@@ -17,6 +17,7 @@ export default async function RecordPage() {
       <Seen stamp={stamp} />
       <RecordBoard
         shopName={shelf.shop.name}
+        planned={shelf.shop.setupPerScreen}
         // Pieces by the minute are told where one run is.
         accounts={accounts.map((a) => ({ ...a, through: [] }))}
       />

@@ -184,6 +184,7 @@ const CHANGES: Readonly<Record<Exclude<BasicFact, `practice ${Practice}`>, Vary>
     ...s,
     flashes: [],
   })),
+  ownSetup: shop((s) => ({ ...s, setupPerScreen: 700 })),
   airToday: shop((s) => ({
     ...s,
     air: { on: '2026-11-28', temperature: celsius(8), humidity: 0.9 },

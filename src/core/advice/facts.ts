@@ -39,6 +39,7 @@ const FACTS = {
   measuredInks: 'inks measured by the shop',
   colourLimits: 'how far the shop lets a colour be off',
   inkLaid: 'what the shop weighed back',
+  ownSetup: 'set-up of a screen as the shop logged it',
 } as const
 
 /** Facts that come of others, worked out in one place for all that read them. */

@@ -1,9 +1,9 @@
 export * from './lists'
 export {
   CRAFT_ROOMS,
-  type CraftRoom,
+  type CraftStep,
   type Figure,
   PROCEDURES,
-  type ProcedureId,
+  type Procedure,
   type When,
 } from './procedures'

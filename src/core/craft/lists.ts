@@ -1,4 +1,5 @@
 import type { Advice } from '../advice'
+import type { OwnStep } from '../equipment'
 import type { Duration } from '../quantity'
 import {
   type CraftOf,
@@ -9,11 +10,6 @@ import {
   type Procedure,
   type When,
 } from './procedures'
-
-/** What a shop does otherwise: another wording, a step left out, or a step of its own (`list.own1`, with its name). */
-export type CraftChanges = Readonly<
-  Record<string, { readonly name?: string; readonly good?: string; readonly off?: boolean }>
->
 
 /** A screen, a flash or an ink that a list is made for. */
 export interface CraftSubject {
@@ -56,7 +52,7 @@ const TABLE: Readonly<Record<string, Procedure>> = PROCEDURES
  *
  * @param own what the shop does otherwise
  */
-export function listsFor(job: CraftJob, own: CraftChanges = {}): readonly CraftList[] {
+export function listsFor(job: CraftJob, own: readonly OwnStep[] = []): readonly CraftList[] {
   return Object.entries(TABLE).flatMap(([id, list]) =>
     job.subjects[list.of].flatMap((subject): readonly CraftList[] => {
       if (list.when && !job.holds(list.when, subject.hit)) return []
@@ -74,20 +70,23 @@ export function listsFor(job: CraftJob, own: CraftChanges = {}): readonly CraftL
 }
 
 /** A list's steps with what the shop laid over them; its own come last. */
-function stepsOf(id: string, list: Procedure, own: CraftChanges) {
+function stepsOf(id: string, list: Procedure, own: readonly OwnStep[]) {
   const usual = Object.entries(list.steps).map(([step, usually]) => ({ key: `${id}.${step}`, ...usually }))
   const named = new Set(usual.map((s) => s.key))
-  const added = Object.entries(own).flatMap(([key, { name, good = '' }]) =>
+  const added = own.flatMap(({ step: key, name, good }) =>
     key.startsWith(`${id}.`) && !named.has(key) && name ? [{ key, name, good }] : [],
   )
   return [...usual, ...added].flatMap((step): readonly (CraftStep & { key: string; own: boolean })[] => {
-    const { off, ...words } = own[step.key] ?? {}
-    return off ? [] : [{ ...step, ...words, own: own[step.key] !== undefined }]
+    const said = own.find((o) => o.step === step.key)
+    if (said?.off) return []
+    return [
+      { ...step, name: said?.name || step.name, good: said?.good || step.good, own: said !== undefined },
+    ]
   })
 }
 
 /** What a step is called, wherever there is no job to ask. */
-export function stepName(key: string, own: CraftChanges = {}): string {
+export function stepName(key: string, own: readonly OwnStep[] = []): string {
   const [list = '', step = ''] = key.split('.')
-  return own[key]?.name ?? TABLE[list]?.steps[step]?.name ?? key
+  return own.find((o) => o.step === key)?.name || (TABLE[list]?.steps[step]?.name ?? key)
 }

@@ -262,4 +262,3 @@ export const PROCEDURES = {
     steps: { clean: { name: 'Lint and adhesive off', good: 'before it cools' } },
   },
 } as const satisfies Readonly<Record<string, Procedure>>
-export type ProcedureId = keyof typeof PROCEDURES

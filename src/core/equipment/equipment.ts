@@ -5,6 +5,7 @@ import type { Duration, Length, MeshCount, Share, Temperature } from '../quantit
 import type { ApprovedSetting } from './approved'
 import type { FlashCalibration, TunnelCalibration } from './calibration'
 import type { InkRoom } from './inkRoom'
+import type { OwnStep } from './ownStep'
 import type { Prices } from './prices'
 import type { ScreenRoom, Stencil, TensionReading } from './screenRoom'
 
@@ -207,6 +208,10 @@ export interface Shop {
   readonly name: string
   /** None while nobody said it today. */
   readonly air?: AirOfDay | undefined
+  /** Set-up of a screen as the shop's record has it, s; what is usual where it is not said. */
+  readonly setupPerScreen?: Duration | undefined
+  /** None where all is done as usual. */
+  readonly ownSteps?: readonly OwnStep[] | undefined
   readonly method: ShopMethod
   readonly presses: readonly Press[]
   readonly flashes: readonly FlashUnit[]

@@ -15,7 +15,10 @@ export interface ShopAndShelf {
  */
 export interface ShopParts {
   readonly settings: Pick<ShopAndShelf, 'inks' | 'cloths'> & {
-    readonly shop: Pick<Shop, 'name' | 'air' | 'method' | 'hours' | 'prices' | 'squeegees'>
+    readonly shop: Pick<
+      Shop,
+      'name' | 'air' | 'setupPerScreen' | 'ownSteps' | 'method' | 'hours' | 'prices' | 'squeegees'
+    >
   }
   readonly presses: { readonly shop: Pick<Shop, 'presses' | 'flashes' | 'dryers'> }
   /** With the stencils they carry and where they are mounted. */
@@ -40,8 +43,17 @@ export const versionOf = (versions: ShopVersions): number =>
   Object.values(versions).reduce((sum, version) => sum + version, 0)
 
 const TAKEN: { readonly [P in ShopPart]: (shelf: ShopAndShelf) => ShopParts[P] } = {
-  settings: ({ shop: { name, air, method, hours, prices, squeegees }, inks, cloths }) => ({
-    shop: { name, method, hours, prices, squeegees, ...(air && { air }) },
+  settings: ({
+    shop: { name, air, setupPerScreen, ownSteps, method, hours, prices, squeegees },
+    inks,
+    cloths,
+  }) => ({
+    shop: {
+      ...{ name, method, hours, prices, squeegees },
+      ...(air && { air }),
+      ...(setupPerScreen !== undefined && { setupPerScreen }),
+      ...(ownSteps && ownSteps.length > 0 && { ownSteps }),
+    },
     inks,
     cloths,
   }),

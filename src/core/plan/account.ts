@@ -249,3 +249,13 @@ export function meanAgainst(all: readonly (Against | undefined)[]): number | und
   const logs = all.flatMap((a) => (a && a.planned > 0 && a.was > 0 ? [Math.log(a.was / a.planned)] : []))
   return logs.length === 0 ? undefined : Math.exp(logs.reduce((a, b) => a + b, 0) / logs.length)
 }
+
+/** Set-up of a screen over runs, s: what a shop may plan with. Undefined under three runs. */
+export function setupPerScreen(accounts: readonly Account[]): Duration | undefined {
+  const logs = accounts.flatMap((a) =>
+    a.ended && a.setup && a.setup.was > 0 && a.kind.screens > 0
+      ? [Math.log(a.setup.was / a.kind.screens)]
+      : [],
+  )
+  return logs.length < 3 ? undefined : Math.exp(logs.reduce((x, y) => x + y, 0) / logs.length)
+}

@@ -1,6 +1,5 @@
 import { type Advice, advicesIn, numberOf, type Overrides } from '../advice'
 import {
-  type CraftChanges,
   type CraftJob,
   type CraftList,
   type CraftSubject,
@@ -9,6 +8,7 @@ import {
   stepName,
   type When,
 } from '../craft'
+import type { OwnStep } from '../equipment'
 import { POT_LIFE } from '../ink'
 import { driesInScreen } from '../order'
 import { type System, writeQuantity } from '../quantity'
@@ -41,7 +41,7 @@ function subjectsOf({ hits, flashes }: RunPlan): CraftJob['subjects'] {
 }
 
 /** The lists of the craft for a plan, each step with its number. */
-export function craftListsOf(plan: RunPlan, own?: CraftChanges): readonly CraftList[] {
+export function craftListsOf(plan: RunPlan, own?: readonly OwnStep[]): readonly CraftList[] {
   const hitOf = (id: string) => plan.hits.find((h) => h.hit.id === id)
   const holds = (when: When, hit: string): boolean => {
     const { run, press } = plan
@@ -145,7 +145,7 @@ export function alarmFactsOf(plan: RunPlan, heat: readonly SheetHeat[]): AlarmFa
 }
 
 /** How everything that is said of a run is called, by its plan. */
-export function recordNames(plan: RunPlan, units: System, own?: CraftChanges): RecordNames {
+export function recordNames(plan: RunPlan, units: System, own?: readonly OwnStep[]): RecordNames {
   const advices = new Map(advicesIn(plan).map((a) => [a.key, a]))
   const hit = (id: string) => (id === '' ? '' : (plan.hits.find((h) => h.hit.id === id)?.hit.name ?? id))
   const alarms = new Map([

@@ -6,6 +6,7 @@ export {
   accountReasons,
   jobKindOf,
   meanAgainst,
+  setupPerScreen,
   type TimeSpent,
   timeSpent,
 } from './account'
@@ -34,7 +35,7 @@ export {
   takenDown,
 } from './mounted'
 export { flashBehind, handOrder, type Move, movesOf, putAt } from './moves'
-export { apart, COPY, type Near, nearest } from './nearest'
+export { COPY, type Near, nearest } from './nearest'
 export { inTodaysWords, settingToday } from './olderWords'
 export { keysToday, keyToday, planToday } from './oldKeys'
 export { runOf } from './ordering'

@@ -17,11 +17,13 @@ import {
 } from './exampleQuantities'
 import { HEAT_EXAMPLES } from './examplesHeat'
 import { PLACEMENT_EXAMPLES } from './examplesPlacement'
+import { RECORD_EXAMPLES } from './examplesRecord'
 
 /** Where the usual example would be of the wrong kind, or make no sense. */
 const OF_RULE: Readonly<Record<string, Inputs>> = {
   ...HEAT_EXAMPLES,
   ...PLACEMENT_EXAMPLES,
+  ...RECORD_EXAMPLES,
   STICK_LONGER: { name: 'Base white', dwell: q('duration', 5), needed: q('duration', 9.5) },
   READ_DWELL: {
     boards: heat(45),

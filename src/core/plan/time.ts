@@ -104,6 +104,7 @@ export function timeOf(timed: Timed): RunTime {
     },
     capOf(timed),
     overrides,
+    ctx.shop.setupPerScreen,
   )
 }
 

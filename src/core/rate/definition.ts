@@ -88,6 +88,10 @@ export const RATE = defineRoom({
       says: '5 to 8 min a screen with levelling, inking and taping: {screens} screens.',
       source: 'from memory',
     },
+    SETUP_OWN: {
+      says: '{screens} screens at {each} each, as this shop’s own record has it; 5 to 8 min is usual.',
+      source: "the shop's record",
+    },
     FINISH: {
       says: '{work} of work from {from}; nights, free days and breaks ({breaks}) do not count.',
       source: 'geometry',
@@ -101,7 +105,7 @@ export const RATE = defineRoom({
       kind: 'workTime',
       within: [0, 432_000],
       label: 'Set-up',
-      follows: ['colours', 'inkType', 'touching'],
+      follows: ['colours', 'inkType', 'touching', 'ownSetup'],
       after: ['base', 'white'],
     },
     rate: {

@@ -102,8 +102,31 @@ export interface Cap {
   readonly why: Reason
 }
 
+/** Set-up as the shop's record has it where it says so, give or take what one day differs from another; else what is usual. */
+function setupOf(screens: number, own: Duration | undefined) {
+  const [low, usual, high] =
+    own === undefined ? [minutes(5), minutes(6.5), minutes(8)] : [own / SETUP_SPREAD, own, own * SETUP_SPREAD]
+  return {
+    advised: usual * screens,
+    range: [low * screens, high * screens] as const,
+    reasons: [
+      own === undefined
+        ? RATE.because('SETUP', { screens: q('count', screens) })
+        : RATE.because('SETUP_OWN', { screens: q('count', screens), each: q('workTime', own) }),
+    ],
+  }
+}
+
+/** From day to day set-up differs by this factor (assumed: model of the record, section 3, s0 .18, 80 % range). */
+const SETUP_SPREAD = 1.26
+
 /** Minutes for a run: set-up, pace and what both come to. */
-export function runTime(asked: Omit<CycleNeed, 'crew'>, cap: Cap | undefined, overrides: Overrides): RunTime {
+export function runTime(
+  asked: Omit<CycleNeed, 'crew'>,
+  cap: Cap | undefined,
+  overrides: Overrides,
+  setupPerScreen?: Duration,
+): RunTime {
   const { crew, skill } = crewFor(asked.press, overrides)
   const need: CycleNeed = {
     ...asked,
@@ -119,9 +142,7 @@ export function runTime(asked: Omit<CycleNeed, 'crew'>, cap: Cap | undefined, ov
   const setup = RATE.number(
     'setup',
     {
-      advised: minutes(6.5) * screens,
-      range: [minutes(5) * screens, minutes(8) * screens],
-      reasons: [RATE.because('SETUP', { screens: q('count', screens) })],
+      ...setupOf(screens, setupPerScreen),
     },
     overrides,
   )

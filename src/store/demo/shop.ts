@@ -149,6 +149,9 @@ export const DEMO_SHOP: Shop = {
   ),
   hours: { ...USUAL_HOURS, to: 16.5 * 3600 },
   prices: USUAL_PRICES,
+  ownSteps: [
+    { step: 'head.own1', name: 'Photograph the head', good: 'knobs and gauge in one picture', off: false },
+  ],
   approved: [],
   screens: DEMO_SCREENS,
   inkRoom: DEMO_INK_ROOM,

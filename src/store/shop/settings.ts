@@ -5,7 +5,7 @@ import { bare, placed, type Row, type StoredPart } from './part'
 /** Name, practices, hours, prices, squeegees, and the shelf. */
 export const settings: StoredPart<'settings'> = {
   read: async (db) => {
-    const [head, options, pauses, price, squeegees, inks, cloths] = await Promise.all([
+    const [head, options, pauses, price, squeegees, inks, cloths, steps] = await Promise.all([
       db.selectFrom('shop').selectAll().executeTakeFirst(),
       db.selectFrom('method').selectAll().execute(),
       db.selectFrom('pause').selectAll().orderBy('place').execute(),
@@ -13,11 +13,14 @@ export const settings: StoredPart<'settings'> = {
       db.selectFrom('squeegee').selectAll().orderBy('place').execute(),
       db.selectFrom('ink').selectAll().orderBy('place').execute(),
       db.selectFrom('cloth').selectAll().orderBy('place').execute(),
+      db.selectFrom('own_step').selectAll().orderBy('place').execute(),
     ])
     return {
       shop: {
         name: head?.name ?? '',
         ...airIn(head),
+        ...(head?.setup_per_screen && { setupPerScreen: head.setup_per_screen }),
+        ...(steps.length > 0 && { ownSteps: steps.map(bare).map((s) => ({ ...s, off: s.off === 1 })) }),
         method: {
           ...DEFAULT_METHOD,
           ...knownPractices(Object.fromEntries(options.map((o) => [o.practice, o.option]))),
@@ -45,7 +48,8 @@ export const settings: StoredPart<'settings'> = {
       cloths: cloths.map(bare),
     }
   },
-  rows: ({ shop: { name, air, method, hours, prices, squeegees }, inks, cloths }) => {
+  rows: ({ shop, inks, cloths }) => {
+    const { name, air, setupPerScreen, ownSteps = [], method, hours, prices, squeegees } = shop
     const { pressHour, personHour, ...price } = prices
     return {
       shop: [
@@ -58,6 +62,7 @@ export const settings: StoredPart<'settings'> = {
           air_on: air?.on ?? null,
           air: air?.temperature ?? null,
           air_humidity: air?.humidity ?? null,
+          setup_per_screen: setupPerScreen ?? null,
         },
       ],
       method: Object.entries(method).map(([practice, option]) => ({ practice, option })),
@@ -66,6 +71,7 @@ export const settings: StoredPart<'settings'> = {
       squeegee: placed(squeegees),
       ink: placed(inks).map(({ inkType, ...i }) => ({ ...i, ink_type: inkType })),
       cloth: placed(cloths),
+      own_step: placed(ownSteps).map((s) => ({ ...s, off: Number(s.off) })),
     }
   },
 }

@@ -12,6 +12,7 @@ const KEYS = {
   squeegee: ['id'],
   ink: ['id'],
   cloth: ['name'],
+  own_step: ['step'],
   press: ['id'],
   station: ['press_id', 'number'],
   pressure_note: ['press_id'],

@@ -106,6 +106,12 @@ export function ReleaseSection() {
             </Link>{' '}
             <Link href={`/runs/${plan.run.id}/press`} prefetch={false} textDecoration="underline">
               At the press
+            </Link>{' '}
+            <Link href={`/runs/${plan.run.id}/lists`} prefetch={false} textDecoration="underline">
+              Lists
+            </Link>{' '}
+            <Link href={`/runs/${plan.run.id}/record`} prefetch={false} textDecoration="underline">
+              Record
             </Link>
           </Box>
           {changes?.length === 0 && <Box color="soft">Nothing has changed since.</Box>}

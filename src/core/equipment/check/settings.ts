@@ -50,9 +50,32 @@ const prices = yup.object({
 /** Practices chosen; every one may be left out. */
 export const methodSchema = method
 
+const ownStep = yup.object({
+  step: yup
+    .string()
+    .matches(/^\w{1,40}\.\w{1,40}$/, 'A step is named list.step.')
+    .required('Which step?'),
+  name: yup.string().max(60, 'A step: at most 60 characters.').defined(),
+  good: yup.string().max(200, 'What good looks like: at most 200 characters.').defined(),
+  off: yup.boolean().required('Left out or not?'),
+})
+
 export const settingFields = {
   name,
   air: airOfDay,
+  setupPerScreen: yup
+    .number()
+    .typeError('Set-up of a screen: minutes, please.')
+    .min(30, 'So quick is no set-up.')
+    .max(7200, 'Two hours for a screen at the most.'),
+  ownSteps: yup
+    .array(ownStep)
+    .max(300, 'At most 300 steps of your own.')
+    .test(
+      'once',
+      'A step stands in it twice.',
+      each((s: { step: string }) => s.step),
+    ),
   method: method.default({}),
   hours: hours.default(USUAL_HOURS),
   prices: prices.default(USUAL_PRICES),

@@ -10,7 +10,7 @@ interface Context {
 export async function GET(_: Request, { params }: Context): Promise<Response> {
   return answered(async () => {
     const { hash } = await params
-    if (!/^[0-9a-f]{64}$/.test(hash)) return nothing(`picture ${hash.slice(0, 80)}`)
+    if (!/^[0-9a-f]{64}$/.test(`${hash}`)) return nothing('such picture')
     const bytes = await readFile(filmFile(hash)).catch(() => undefined)
     // A film lies in the same place: only what a camera gave is shown here.
     if (bytes?.[0] !== 0xff || bytes[1] !== 0xd8) return nothing('such picture')

@@ -2,6 +2,7 @@
 
 import { Box, Flex, Grid } from '@chakra-ui/react'
 import { useCallback, useEffect, useMemo, useState } from 'react'
+import type { OwnStep } from '@/core/equipment'
 import type { Batch } from '@/core/ink'
 import { alarmFactsOf, craftListsOf, planChanges, recordNames, type SheetHeat } from '@/core/plan'
 import { keysOf } from '@/core/quantity'
@@ -33,6 +34,8 @@ interface Props {
   readonly told: Told
   readonly tubs: readonly Batch[]
   readonly frames: readonly RunFrame[]
+  /** What the shop does otherwise in the lists. */
+  readonly own: readonly OwnStep[]
 }
 
 const TABS = { setUp: 'Set up', sample: 'Sample', count: 'Count', read: 'Readings', end: 'End' } as const
@@ -40,7 +43,7 @@ type Tab = keyof typeof TABS
 const AFTER = ['cleanUp', 'boardsAfter']
 
 /** At the press: the run from the list to packed sizes, one thing at a time. */
-export function PressDesk({ latest, told, tubs, frames }: Props) {
+export function PressDesk({ latest, told, tubs, frames, own }: Props) {
   // The sheet in hand stays until the crew takes another.
   const [inHand, setInHand] = useState(latest)
   const { order, plan, shopName, number, heat } = inHand
@@ -52,9 +55,9 @@ export function PressDesk({ latest, told, tubs, frames }: Props) {
   const say = useCallback((what: Said) => void keep(what), [keep])
   const newest = Math.max(record.revision, latest.number)
   const targets = targetsOf(run, recorded)
-  const lists = useMemo(() => craftListsOf(plan).filter((l) => l.room !== 'screenRoom'), [plan])
+  const lists = useMemo(() => craftListsOf(plan, own).filter((l) => l.room !== 'screenRoom'), [plan, own])
   const facts = useMemo(() => alarmFactsOf(plan, heat), [plan, heat])
-  const names = useMemo(() => recordNames(plan, units), [plan, units])
+  const names = useMemo(() => recordNames(plan, units, own), [plan, units, own])
   const [tab, setTab] = useTab(recorded.said.some((e) => e.kind === 'count'))
   const press: AtPress = { plan, recorded, said: recorded.said, names, say }
   const left = targets.reduce((sum, t) => sum + Math.max(0, t.left), 0)

@@ -39,6 +39,7 @@ export default async function PressPage({ params }: Props) {
         told={{ ...(await eventsAfter(db, id, 0)), revision: number }}
         tubs={await batchesFor(db, [id])}
         frames={frames}
+        own={shelf.shop.ownSteps ?? []}
       />
     </>
   )

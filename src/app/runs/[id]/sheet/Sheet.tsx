@@ -3,6 +3,7 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react'
 import { css, Global } from '@emotion/react'
 import { type SheetContent, type SheetFacts, type SheetMark, type SheetPlace, sheetOf } from '@/formats/sheet'
+import { CodeSquare } from '@/ui/CodeSquare'
 import { Link } from '@/ui/elements'
 import { PalletDrawing } from '@/ui/PalletDrawing'
 import { TextButton, useMovesSideways } from '@/ui/Section'
@@ -97,12 +98,15 @@ export function Sheet({ facts, mark, standing }: SheetProps) {
               {content.subtitle}
             </Box>
           </Box>
-          <Box textAlign="right">
-            <Box fontSize="figure" fontWeight="800" fontStretch="80%" lineHeight="1.05">
-              {content.press}
+          <Flex gap="3">
+            <Box textAlign="right">
+              <Box fontSize="figure" fontWeight="800" fontStretch="80%" lineHeight="1.05">
+                {content.press}
+              </Box>
+              <Box fontSize="body">{content.pieces}</Box>
             </Box>
-            <Box fontSize="body">{content.pieces}</Box>
-          </Box>
+            {content.code && <CodeSquare code={content.code} size={52} />}
+          </Flex>
         </Flex>
         <Flex fontSize="small" lineHeight="1.2" mt="0.5" justify="space-between" align="baseline">
           <Box fontWeight="650">{content.mark}</Box>

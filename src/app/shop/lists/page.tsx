@@ -1,0 +1,5 @@
+import { CraftLists } from './CraftLists'
+
+export default function ListsPage() {
+  return <CraftLists />
+}
