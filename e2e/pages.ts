@@ -34,7 +34,7 @@ export const PAGES = {
   strip: '/runs/R-1002-P1-dark/strip',
   pressDoor: '/press',
   record: '/record',
-  runRecord: '/runs/R-905-P1-dark/record',
+  runRecord: '/runs/R-900-P1-dark/record',
   lists: '/runs/R-1002-P1-dark/lists',
   ownLists: '/shop/lists',
   register: '/runs/R-1002-P1-dark/register',

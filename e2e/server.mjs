@@ -2,11 +2,9 @@
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { seed, serve } from '../scripts/lib.mjs'
+import { DEMO_PAST, seed, serve } from '../scripts/lib.mjs'
 
-/** Enough for every kind of page; the demo has forty. */
-const PAST = 8
 const [port, what] = process.argv.slice(2)
 const folder = mkdtempSync(join(tmpdir(), 'orvint-e2e-'))
-if (what !== '--empty') seed(folder, what === '--films', PAST)
+if (what !== '--empty') seed(folder, what === '--films', what === '--films' ? DEMO_PAST : 8)
 await serve(folder, { port: Number(port), host: '127.0.0.1' })

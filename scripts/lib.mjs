@@ -71,8 +71,11 @@ export function dataFolder(name) {
   return folder
 }
 
+/** Runs that the demo shop printed before; tests need a few only. */
+export const DEMO_PAST = 40
+
 /** `films` draws the films of the demo too, `past` says how many runs were printed before. */
-export function seed(folder, films = true, past = 40) {
+export function seed(folder, films = true, past = DEMO_PAST) {
   run(process.execPath, ['--import', 'tsx', 'scripts/seed.ts'], {
     doing: 'Filling the demo data',
     env: { ORVINT_DATA: folder, ORVINT_DEMO_FILMS: films ? 'drawn' : 'none', ORVINT_DEMO_PAST: `${past}` },

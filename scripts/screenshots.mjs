@@ -20,7 +20,7 @@ const VIEWS = {
   shop: '/shop',
   room: '/screens',
   inkroom: '/ink',
-  rules: '/rules',
+  record: '/record',
 }
 
 install()
@@ -78,31 +78,31 @@ await page.getByRole('button', { name: 'Read the marks' }).click()
 await page.locator('[data-why="Will be left"]').waitFor()
 await page.screenshot({ path: join(folder, 'register.png') })
 
-// A run released twice, so that there is a difference to read.
+// A run released, begun, one screen of it set up in part, and counted for a while: on a tablet.
 const RUN = 'R-1009-P1-in-between'
 await page.goto(`http://127.0.0.1:${PORT}/orders/O-1009/heat?run=${RUN}`)
-const release = async () => {
-  await page.keyboard.press('r')
-  await page.getByRole('dialog').waitFor()
-  await page.keyboard.press('Enter')
-  await page.getByRole('dialog').waitFor({ state: 'detached' })
-}
 await page.locator('[data-advice="cureFilm"]').waitFor()
-await release()
-await page.locator('[data-advice="cureFilm"]').click()
-await page.locator('main input:focus').fill('165')
+await page.keyboard.press('r')
+await page.getByRole('dialog').waitFor()
 await page.keyboard.press('Enter')
-await page.getByText('1 changed since').waitFor()
-await release()
-await picture('revisions', `/runs/${RUN}/revisions`)
-
-// Counted for a while, on a tablet.
+await page.getByRole('dialog').waitFor({ state: 'detached' })
 await page.setViewportSize({ width: 820, height: 1180 })
-await page.goto(`http://127.0.0.1:${PORT}/runs/${RUN}/press`, { waitUntil: 'networkidle' })
+await page.goto(`http://127.0.0.1:${PORT}/runs/${RUN}/press#setUp`, { waitUntil: 'networkidle' })
 const tap = (name) => page.getByRole('button', { name }).first().click()
+await tap('Begin the run')
+const list = page.getByLabel('List', { exact: true })
+const [setUp] = await list
+  .locator('option')
+  .filter({ hasText: /^Set up/ })
+  .all()
+await list.selectOption((await setUp.getAttribute('value')) ?? '')
+for (const step of ['Pinholes', 'Tape both sides', 'Zero the knobs'])
+  await page.getByRole('checkbox', { name: step }).click()
+await picture('presslist', `/runs/${RUN}/press#setUp`)
+await tap('Count')
 for (const name of [/: ten more/, /: ten more/, /: one more/, /: one is spoiled/, 'Lint']) await tap(name)
 await page.getByText('All sent').waitFor()
-await picture('press', `/runs/${RUN}/press`)
+await picture('press', `/runs/${RUN}/press#count`)
 await page.setViewportSize({ width: 1280, height: 800 })
 
 await page.evaluate(() => localStorage.setItem('orvint.mode', 'safelight'))

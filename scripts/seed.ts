@@ -12,7 +12,7 @@ const day = [today.getFullYear(), today.getMonth() + 1, today.getDate()]
   .join('-')
 const filled = await seedDemo(db, day)
 // What was printed before; tests take a few.
-if (filled) await seedPast(db, day, Number(process.env.ORVINT_DEMO_PAST ?? 40))
+if (filled) await seedPast(db, day, Number(process.env.ORVINT_DEMO_PAST ?? 0))
 // Reading films takes long: tests that need some bring their own.
 if (filled && process.env.ORVINT_DEMO_FILMS !== 'none') await seedFilms(db)
 await db.destroy()

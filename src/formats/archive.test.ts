@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { eventSchema } from '@/core/record'
 import { DEMO_DECISIONS, DEMO_SHELF, demoOrders } from '@/store/demo'
 import { type ArchiveSource, archiveText, readArchiveFile } from './archive'
 
@@ -75,6 +76,18 @@ describe('the archive file', () => {
       received,
       { ...received, id: 2, kind: 'mixed', note: '', code: 'W1' },
     ])
+  })
+  it('of an older program has steps of a set-up by themselves, and they are read as said at the press', () => {
+    const file = JSON.parse(text)
+    file.setups = [{ runId: 'R-1001-P1-dark', hitId: 'base', step: 'level', at: '2026-11-20T08:00:30' }]
+    const read = readArchiveFile(JSON.stringify(file))
+    if (!read.ok) throw new Error(read.wrong.join())
+    const [said] = read.archive.atPress ?? []
+    expect(said?.runId).toBe('R-1001-P1-dark')
+    expect(said?.event).toMatchObject({ kind: 'tick', step: 'head.level', hit: 'base' })
+    expect(eventSchema.isValidSync(said?.event)).toBe(true)
+    file.atPress = [{ ...said?.event, runId: 'R-1001-P1-dark', step: '<b>' }]
+    expect(readArchiveFile(JSON.stringify(file)).ok).toBe(false)
   })
   it('carries units in names and keeps revisions as they were frozen', () => {
     expect(text).toContain('"palletWidthMm": 406')

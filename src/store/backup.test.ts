@@ -10,10 +10,11 @@ import { readArchive } from './archive'
 import { backUp, backUpNightly, listBackups, replaceDamaged, restore, sweepHalfMade } from './backup'
 import { closeDatabase, type Database, database, openDatabase } from './database'
 import { DEMO_SHELF, seedDemo } from './demo'
-import { addFilms, keepFile } from './films'
+import { addFilms, filmFile, incomingFile, keepFile } from './films'
 import { deleteOrder, loadOrder, loadOrders, saveOrder } from './orders'
+import { takeEvents } from './pressEvents'
 import { diskProblem } from './problems'
-import { days, frozen, NOW, TODAY } from './released.fixtures'
+import { days, frozen, NOW, RUN, TODAY } from './released.fixtures'
 import { release } from './revisions'
 import { savePart } from './shop'
 import { soundDatabase } from './sound'
@@ -109,6 +110,24 @@ describe('backups', () => {
     rmSync(join(folder, 'films', hash))
     expect(await restore(db, name, days(2))).toMatchObject({ ok: true })
     expect(readFileSync(join(folder, 'films', hash), 'utf8')).toBe('a film')
+  })
+  it('hold the pictures of samples too', async () => {
+    const incoming = await incomingFile()
+    writeFileSync(incoming, 'a picture')
+    const hash = await keepFile(incoming)
+    const stamp = { id: 'event-of-a-sample', pad: 'A', seq: 1, at: '2026-11-23T09:00:00.000Z' }
+    const sample = {
+      kind: 'sample',
+      of: 'scrap',
+      verdict: 'approved',
+      judge: 'lead',
+      photos: [hash],
+    } as const
+    await takeEvents(db, RUN, [{ ...stamp, ...sample }])
+    const name = await backUp(db, NOW)
+    rmSync(filmFile(hash))
+    await restore(db, name, days(1))
+    expect(readFileSync(filmFile(hash), 'utf8')).toBe('a picture')
   })
   it('what a crash left half made is swept away at the start', async () => {
     mkdirSync(join(folder, 'backups'), { recursive: true })

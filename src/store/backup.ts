@@ -15,6 +15,7 @@ import { sql } from 'kysely'
 import type { Outcome } from '@/core/quantity'
 import { closeWhole, type Database, dataFolder, FILE, MAKING, openDatabase, whileClosed } from './database'
 import { filmFile } from './films'
+import { photosSaid } from './pressEvents'
 import { soundDatabase, sweep, Unopenable } from './sound'
 
 /** A copy of the whole database in one file, with the film files it names beside it. */
@@ -88,11 +89,12 @@ async function prune(spared: string): Promise<void> {
     if (!named.has(hash)) await rm(join(films(), hash), { force: true })
 }
 
-/** Copies the film files that the backups do not have yet; one that is missing is missing there too. */
+/** Copies the files of films and of pictures that the backups do not have yet; one that is missing is missing there too. */
 async function copyFilms(db: Database): Promise<readonly string[]> {
   const rows = await db.selectFrom('film').select('hash').distinct().execute()
+  const hashes = new Set([...rows.map((r) => r.hash), ...(await photosSaid(db))])
   await mkdir(films(), { recursive: true })
-  for (const { hash } of rows) {
+  for (const hash of hashes) {
     const to = join(films(), hash)
     if ((await exists(to)) || !(await exists(filmFile(hash)))) continue
     const making = join(films(), `${MAKING}${crypto.randomUUID()}`)
@@ -104,7 +106,7 @@ async function copyFilms(db: Database): Promise<readonly string[]> {
       await rm(making, { force: true })
     }
   }
-  return rows.map((r) => r.hash)
+  return [...hashes]
 }
 
 /** A name that no backup has: two in one second get a number. */

@@ -103,3 +103,13 @@ export async function replaceEvents(tx: Kysely<Tables>, events: readonly RunEven
   await tx.deleteFrom('run_account').execute()
   await put(tx, events)
 }
+
+/** Names of the pictures that samples were taken with. */
+export async function photosSaid(db: Kysely<Tables>): Promise<readonly string[]> {
+  const rows = await db
+    .selectFrom('press_event')
+    .selectAll()
+    .where('said', 'like', '%"kind":"sample"%')
+    .execute()
+  return rows.map(eventOf).flatMap((e) => (e.kind === 'sample' ? e.photos : []))
+}

@@ -12,13 +12,13 @@ export function TimeBars({ spent }: { readonly spent: readonly TimeSpent[] }) {
     <Box as="ul" listStyleType="none">
       {spent.map((s) => (
         <Flex as="li" key={s.name} gap="3" align="center" py="1">
-          <Box width="13rem" flex="none">
+          <Box width={{ base: '7.5rem', md: '13rem' }} flex="none">
             {s.name}
           </Box>
           <Box flex="1" minWidth="2rem">
             <Box bg="ink" height="0.9rem" style={{ width: `${(100 * s.seconds) / most}%` }} />
           </Box>
-          <Box width="9rem" flex="none" className="num" textAlign="right">
+          <Box width={{ base: '7.5rem', md: '9rem' }} flex="none" className="num" textAlign="right">
             {writeQuantity('workTime', s.seconds, units)}, {Math.round((100 * s.seconds) / all)} %
           </Box>
         </Flex>

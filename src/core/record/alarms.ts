@@ -109,13 +109,27 @@ function dryingAlarms(
   )
   if (!stroke) return pots
   const idle = now - timeOf(stroke)
+  const allowed = Math.max(IDLE, LATE * usualPause(said))
   return [
     ...pots,
     {
-      ...{ id: 'idle', name: 'Screens stand', counts: 'seconds', left: IDLE - idle },
+      ...{ id: 'idle', name: 'Screens stand', counts: 'seconds', left: allowed - idle },
       reasons: [RECORD.because('ALARM_IDLE', { name: names, time: q('workTime', Math.max(0, idle)) })],
     },
   ]
+}
+
+/** Who counts ten at once says nothing for as long as ten take: only what is longer than that by so much is a stop (assumed). */
+const LATE = 1.5
+const LAST = 8
+
+/** What usually lies between two counts lately, s. */
+function usualPause(said: readonly Stated[]): Duration {
+  const times = said
+    .flatMap((e) => (e.kind === 'count' || e.kind === 'spoil' ? [timeOf(e)] : []))
+    .slice(-LAST)
+  const between = times.slice(1).map((t, i) => t - (times[i] ?? t))
+  return between.sort((a, b) => a - b)[Math.floor(between.length / 2)] ?? 0
 }
 
 /** Whether the press stands by what was said: nothing is due then but what dries. */

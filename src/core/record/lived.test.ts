@@ -136,6 +136,13 @@ describe('what has to be heard', () => {
     expect(left['dwell Base white 41']).toBeUndefined()
     expect(left['pot base']).toBe(min(89))
   })
+  it('who counts ten at once is not told that the screens stand while ten are printed', () => {
+    const tens = [0, 6, 12, 18].map((minute) => at(minute, count(10)))
+    const events = said(at(0, { kind: 'start' }), ...tens)
+    const idle = (minute: number) => named(events, minute).idle ?? 0
+    expect(idle(24)).toBeGreaterThan(0)
+    expect(idle(28)).toBeLessThan(0)
+  })
   it('while the press stands only what dries rings', () => {
     const events = said(at(0, { kind: 'start' }), at(1, count(30)), at(2, { kind: 'pause', cause: 'rest' }))
     const ringing = alarmsOf(facts, events, now(20)).filter((a) => rings(a, events))

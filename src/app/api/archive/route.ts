@@ -18,6 +18,7 @@ import { backUp } from '@/store/backup'
 import { database } from '@/store/database'
 import { dropFile, filmFile, incomingFile, keepFile } from '@/store/films'
 import type { InkBook } from '@/store/inkBook'
+import { photosSaid } from '@/store/pressEvents'
 import { isMisfit } from '@/store/problems'
 import type { Revision } from '@/store/revisions'
 import { answered, file, json, Refused, streamed, write } from '../answer'
@@ -25,12 +26,12 @@ import { answered, file, json, Refused, streamed, write } from '../answer'
 /** Everything, as a zip with the originals of the films and the pictures of samples, or its JSON alone (`?as=json`). Written as it goes out. */
 export async function GET(request: Request): Promise<Response> {
   return answered(async () => {
-    const source = await openArchive(await database())
+    const db = await database()
+    const source = await openArchive(db)
     const text = archiveText(source)
     if (new URL(request.url).searchParams.get('as') === 'json')
       return streamed(text, 'application/json', 'orvint-archive.json')
-    const photos = source.atPress.flatMap(({ event }) => (event.kind === 'sample' ? event.photos : []))
-    const hashes = [...new Set([...source.films.map((f) => f.hash), ...photos])]
+    const hashes = [...new Set([...source.films.map((f) => f.hash), ...(await photosSaid(db))])]
     const there = await Promise.all(
       hashes.map(async (hash): Promise<readonly Original[]> => {
         const path = filmFile(hash)

@@ -9,10 +9,16 @@ import { act } from '../../acts/act'
 export function Reorder({ id }: { readonly id: string }) {
   const router = useRouter()
   const [problem, setProblem] = useState('')
+  const [busy, setBusy] = useState(false)
   const again = async () => {
+    if (busy) return
+    setBusy(true)
     const made = await act('reorder', { id })
     if (made.ok) router.push(`/orders/${made.id}/run`)
-    else setProblem(made.message)
+    else {
+      setProblem(made.message)
+      setBusy(false)
+    }
   }
   return (
     <>

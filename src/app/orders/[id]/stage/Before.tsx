@@ -79,7 +79,7 @@ function OneBefore({
           </>
         )}
         {run.setup && <>Set-up {writeQuantity('workTime', run.setup.was, units)}. </>}
-        {run.spoiled > 0 && `${run.spoiled} spoiled: ${spoiled.join(', ')}. `}
+        {run.spoiled > 0 && `Spoiled ${run.spoiled}: ${spoiled.join(', ')}. `}
         {stood.length > 0 && `Stood: ${stood.join(', ')}.`}
       </Box>
     </Flex>

@@ -8,9 +8,9 @@ import { Tap } from './Tap'
 export const countId = (target: Target): string => `count ${target.key}`
 export const nameOf = ({ size, garment }: Target): string => (garment ? `${size}, ${garment}` : size)
 
-/** What cannot be printed any more: "2 short, 1 spare there". */
+/** What cannot be printed any more: "2 short, 1 spare there". No one has to say that there are spares until then. */
 export const shortWords = ({ short, spare }: Target): string =>
-  `${short} short${spare > 0 ? `, ${spare} spare there` : ', no spare'}`
+  spare > 0 ? `${short} short, ${spare} spare there` : `${short} short unless a spare is there`
 
 /** A size as it is counted: one large target for a piece, one for ten, one for what is spoiled. */
 export function SizeCard({

@@ -43,6 +43,10 @@ const send = async (runId: string, place: number, events: readonly PressEvent[])
   return told
 }
 
+/** Nothing again is no news: the page is not drawn anew. */
+const unlessEmpty = (next: readonly PressEvent[]) => (now: readonly PressEvent[]) =>
+  now.length === 0 && next.length === 0 ? now : next
+
 /** @returns those that were taken; of the others it is noted why not */
 async function oneByOne(runId: string, place: number, events: readonly PressEvent[]) {
   const taken: PressEvent[] = []
@@ -72,7 +76,7 @@ export function useRecord(runId: string, first: Told): PressRecord {
     busy.current = true
     try {
       const open = await waiting(runId)
-      setOwn(open.map((w) => w.event))
+      setOwn(unlessEmpty(open.map((w) => w.event)))
       const events = open.flatMap((w) => (w.refused === undefined ? [w.event] : [])).slice(0, AT_ONCE)
       const began = Date.now()
       let told = await send(runId, place.current, events)
@@ -90,7 +94,7 @@ export function useRecord(runId: string, first: Told): PressRecord {
       const news = [...taken, ...told.events]
       if (news.length > 0) setKnown((now) => new Map([...now, ...news.map((e) => [e.id, e] as const)]))
       const left = await waiting(runId)
-      setOwn(left.map((w) => w.event))
+      setOwn(unlessEmpty(left.map((w) => w.event)))
       setProblem(left.find((w) => w.refused)?.refused ?? '')
     } catch (error) {
       if (error instanceof TypeError) setProblem('No way to Orvint.')
