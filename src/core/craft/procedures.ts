@@ -15,6 +15,10 @@ export type When =
   | 'carousel'
   | 'onPallet'
   | 'allOver'
+  /** Adhesive is on the board, not in the garment. */
+  | 'tackedBoard'
+  /** The screen is moved by knobs. */
+  | 'knobs'
   | 'hood'
   | 'flashed'
   | 'belt'
@@ -139,8 +143,9 @@ export const PROCEDURES = {
       clean: { name: 'Lint and old adhesive off', good: 'smooth to the hand' },
       adhesive: {
         name: 'Adhesive',
-        good: 'holds a garment without marking it; renewed every',
+        good: 'holds a garment without marking it; renewed every so many',
         figure: 'tackEvery',
+        when: 'tackedBoard',
       },
       inside: {
         name: 'Spray inside the garment',
@@ -158,6 +163,7 @@ export const PROCEDURES = {
       zero: {
         name: 'Zero the knobs',
         good: 'each in the middle of its travel, so that it can go both ways',
+        when: 'knobs',
       },
       clamp: { name: 'Load and clamp', good: 'image within 3 mm of the film, clamps even' },
       level: {
@@ -259,6 +265,6 @@ export const PROCEDURES = {
   },
   boardsAfter: {
     ...{ title: 'Boards after the run', room: 'press', of: 'run', when: 'onPallet' },
-    steps: { clean: { name: 'Lint and adhesive off', good: 'before it cools' } },
+    steps: { clean: { name: 'Lint and adhesive off', good: 'while they are still warm' } },
   },
 } as const satisfies Readonly<Record<string, Procedure>>

@@ -73,6 +73,8 @@ export interface Account {
   /** Whiles without a count for which no pause was noted, s. */
   readonly gaps: readonly Duration[]
   readonly set: readonly { readonly setting: string; readonly value: number | string }[]
+  /** Heads that went out of service. */
+  readonly down: readonly number[]
   readonly samples: readonly { readonly of: SampleOf; readonly verdict: Verdict }[]
   readonly readings: readonly { readonly what: Reading; readonly value: number; readonly hit: string }[]
   /** What each screen was to take and what was left of its tub, kg. */
@@ -87,7 +89,7 @@ export interface Account {
 }
 
 /** Goes up when an account holds other facts than before. */
-export const ACCOUNT_FACTS = 1
+export const ACCOUNT_FACTS = 2
 const FIRST = 12
 
 /** What kind of job a plan is. */
@@ -158,6 +160,7 @@ export function accountOf(
     pauses: Object.fromEntries(minutes.pauses),
     gaps: minutes.gaps.map((g) => g.length),
     set: Object.entries(pressValues(said)).map(([setting, value]) => ({ setting, value })),
+    down: [...new Set(saidOf(said, 'down').map((e) => e.head))],
     samples: saidOf(said, 'sample').map(({ of, verdict }) => ({ of, verdict })),
     readings: saidOf(said, 'read').map(({ what, value, hit }) => ({ what, value, hit })),
     ink: plan.hits

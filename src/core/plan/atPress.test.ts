@@ -39,6 +39,17 @@ describe('the lists of a job', () => {
     expect(oil).toContain('cleanUp.solvent')
     expect(oil).not.toContain('stand.minutes')
   })
+  it('know the press and the place: no knobs on a bench, no adhesive on the board under an all-over', () => {
+    const keys = (asked: Parameters<typeof planFor>[0]) =>
+      craftListsOf(planFor(asked)).flatMap((l) => l.steps.map((s) => s.key))
+    expect(keys({ press: 'bench' })).not.toContain('head.zero')
+    expect(keys({})).toContain('head.zero')
+    const over = keys({ where: 'allOver', width: 0.7, height: 0.8 })
+    expect(over).toContain('boards.inside')
+    expect(over).not.toContain('boards.adhesive')
+    expect(planFor({ where: 'allOver' }).rounds.tack).toBeUndefined()
+    expect(keys({ where: 'offPallet' })).not.toContain('load.straight')
+  })
   it('take the shop’s own words, leave out what it leaves out, and add its own steps last', () => {
     const own = [
       { step: 'head.level', name: '', good: 'three points, with the gauge', off: false },

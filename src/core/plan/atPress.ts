@@ -58,6 +58,10 @@ export function craftListsOf(plan: RunPlan, own?: readonly OwnStep[]): readonly 
         return run.placement.where !== 'offPallet'
       case 'allOver':
         return run.placement.where === 'allOver'
+      case 'tackedBoard':
+        return plan.rounds.tack !== undefined
+      case 'knobs':
+        return press.kind !== 'bench'
       case 'hood':
         return plan.cloth.weave === 'fleece'
       case 'flashed':

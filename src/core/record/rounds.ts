@@ -7,7 +7,7 @@ import { RECORD } from './definition'
 export interface Rounds {
   readonly check: NumberAdvice
   readonly ink: NumberAdvice
-  /** None where nothing lies on a board. */
+  /** None where nothing lies on a board, and where garments are sprayed inside. */
   readonly tack: NumberAdvice | undefined
 }
 
@@ -46,7 +46,8 @@ export function roundsFor(run: Run, press: Press, overrides: Overrides): Rounds 
       overrides,
     ),
     tack:
-      run.placement.where === 'offPallet'
+      // All-over is sprayed inside the garment, every one of them.
+      run.placement.where === 'offPallet' || run.placement.where === 'allOver'
         ? undefined
         : RECORD.number(
             'tackEvery',

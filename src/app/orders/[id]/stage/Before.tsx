@@ -12,6 +12,7 @@ import { useOrder } from '../orderContext'
 
 interface Told {
   readonly near: readonly Near<Omit<Account, 'through'>>[]
+  readonly found?: { readonly set: number; readonly down: readonly number[] }
   readonly again?: {
     readonly changes: readonly PlanChange[]
     readonly tubs: readonly { readonly id: string; readonly name: string; readonly mass: number }[]
@@ -35,7 +36,42 @@ export function Before() {
     ask().catch(() => {})
     return () => stop.abort()
   }, [runId, planned])
-  if (!told || (told.near.length === 0 && !told.again)) return null
+  if (!told || !runId) return null
+  return (
+    <>
+      {told.found && <FromPress runId={runId} {...told.found} />}
+      {(told.near.length > 0 || told.again) && <Alike told={told} />}
+    </>
+  )
+}
+
+/** What the crew set otherwise, and what went out of service: the lead takes it into the plan, or leaves it. */
+function FromPress({ runId, set, down }: NonNullable<Told['found']> & { readonly runId: string }) {
+  if (set === 0 && down.length === 0) return null
+  return (
+    <Section title="From the press">
+      {set > 0 && (
+        <Box>
+          Set otherwise than planned: {set === 1 ? 'one setting' : `${set} settings`}.{' '}
+          <Link href={`/runs/${runId}/record`} textDecoration="underline">
+            Look, and take into the plan
+          </Link>
+        </Box>
+      )}
+      {down.length > 0 && (
+        <Box>
+          Out of service at the press: head {down.join(', ')}.{' '}
+          <Link href="/shop" textDecoration="underline">
+            Mark it at the shop’s press
+          </Link>
+          , and the rest is planned without it: release that.
+        </Box>
+      )}
+    </Section>
+  )
+}
+
+function Alike({ told }: { readonly told: Told }) {
   return (
     <Section title="Before">
       {told.near.map((near) => (

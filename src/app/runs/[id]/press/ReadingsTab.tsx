@@ -173,8 +173,8 @@ function HeadDown({ plan, said, say }: AtPress) {
       </Flex>
       {down.length > 0 && (
         <Box>
-          The lead sees it at the order: marked out of service in the shop, the rest is planned without it and
-          released as another revision.
+          The lead reads it at the order’s last stage, marks the head out of service in the shop, and releases
+          what is planned without it.
         </Box>
       )}
     </Section>

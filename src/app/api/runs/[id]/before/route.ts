@@ -21,13 +21,17 @@ export async function GET(_: Request, { params }: Context): Promise<Response> {
     if (!facts) return nothing(`run ${id} that can be planned`)
     const plan = await planRun(facts)
     const kind = jobKindOf(facts.order, plan)
-    const past = (await allAccounts(db)).filter((a) => a.runId !== id)
+    const accounts = await allAccounts(db)
+    const past = accounts.filter((a) => a.runId !== id)
+    const own = accounts.find((a) => a.runId === id)
     const near = nearest(kind, past)
     const same = near.find((n) => n.sameDesign)?.run
     const revision = same && (await latestRevisions(db, [same.runId])).get(same.runId)
     const { frames } = (await loadShop(db)).shelf.shop
     return json({
       near: near.map(({ run: { through: _, ...run }, ...apart }) => ({ ...apart, run })),
+      // What the crew found otherwise, for the lead to take into the plan.
+      found: own && { set: own.set.length, down: own.down },
       again: revision && {
         changes: planChanges(revision.plan, plan),
         tubs: (await batchesFor(db, [revision.runId])).map(({ id: tub, name, mass }) => ({
