@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { BrowserContext, Page } from '@playwright/test'
 import sharp from 'sharp'
-import { expect, open, test } from './house'
+import { expect, open, reload, test } from './house'
 
 const RUN = 'R-1004-P1-light'
 /** Cutting the line on purpose is told by the browser too. */
@@ -199,4 +199,40 @@ test('what is not released has no press side, and by keyboard it counts too', as
   await page.keyboard.press('Enter')
   await expect(toPrint(page)).not.toHaveText(before ?? '')
   await expect(sending(page)).toHaveText('All sent')
+  // What comes round rings, is seen to by one tap, and stays so over a reload; taken back it rings again.
+  const ring = page.getByRole('alert').filter({ hasText: 'Check the print' })
+  for (let i = 0; i < 5; i++) await ten(page, 'S').press('Enter')
+  await expect(ring).toBeVisible()
+  await page.getByRole('button', { name: 'Seen to: Check the print' }).press('Enter')
+  await expect(ring).toBeHidden()
+  await expect(sending(page)).toHaveText('All sent')
+  await reload(page)
+  await expect(toPrint(page)).not.toHaveText(before ?? '')
+  await expect(ring).toBeHidden()
+  await page.getByRole('button', { name: 'Take back: Seen to: print checked' }).press('Enter')
+  await expect(ring).toBeVisible()
+  // Several at once, by their figures.
+  await page.getByRole('button', { name: 'Digit 1' }).press('Enter')
+  await page.getByRole('button', { name: 'Digit 2' }).press('Enter')
+  await page.getByRole('button', { name: '12 good of M' }).press('Enter')
+  await expect(page.getByText('+12 M good')).toBeVisible()
+})
+
+test('pictures that are none, too large, or of no run are answered in words', async ({ request }) => {
+  const send = (run: string, data: Buffer) => request.post(`/api/runs/${run}/photos`, { data })
+  const wrong = async (answer: Awaited<ReturnType<typeof send>>) => [
+    answer.status(),
+    (await answer.json()).wrong[0],
+  ]
+  expect(await wrong(await send(RUN, Buffer.from('no picture at all')))).toEqual([
+    400,
+    expect.stringContaining('no picture that can be read'),
+  ])
+  expect(await wrong(await send(RUN, Buffer.alloc(26 * 1024 ** 2)))).toEqual([
+    413,
+    expect.stringContaining('25 MB'),
+  ])
+  expect((await send('R-9-P1-dark', await photo())).status()).toBe(404)
+  expect((await request.get(`/api/photos/${'0'.repeat(64)}`)).status()).toBe(404)
+  expect((await request.get('/api/photos/..%2Forvint.sqlite')).status()).toBe(404)
 })

@@ -79,8 +79,8 @@ await page.locator('[data-why="Will be left"]').waitFor()
 await page.screenshot({ path: join(folder, 'register.png') })
 
 // A run released, begun, one screen of it set up in part, and counted for a while: on a tablet.
-const RUN = 'R-1009-P1-in-between'
-await page.goto(`http://127.0.0.1:${PORT}/orders/O-1009/heat?run=${RUN}`)
+const RUN = 'R-1004-P1-light'
+await page.goto(`http://127.0.0.1:${PORT}/orders/O-1004/heat?run=${RUN}`)
 await page.locator('[data-advice="cureFilm"]').waitFor()
 await page.keyboard.press('r')
 await page.getByRole('dialog').waitFor()
@@ -100,7 +100,8 @@ for (const step of ['Pinholes', 'Tape both sides', 'Zero the knobs'])
   await page.getByRole('checkbox', { name: step }).click()
 await picture('presslist', `/runs/${RUN}/press#setUp`)
 await tap('Count')
-for (const name of [/: ten more/, /: ten more/, /: one more/, /: one is spoiled/, 'Lint']) await tap(name)
+for (const size of ['S', 'S', 'M']) await tap(new RegExp(`^${size}: ten more`))
+for (const name of [/^M: one more good/, /^S: one is spoiled/, 'Lint']) await tap(name)
 await page.getByText('All sent').waitFor()
 await picture('press', `/runs/${RUN}/press#count`)
 await page.setViewportSize({ width: 1280, height: 800 })

@@ -214,7 +214,10 @@ function Line({ line, run, today, before }: LineProps) {
         <OpenPoints line={line} run={run} />
         {run && run.revision > 0 && (
           <Box fontSize="small" color="soft">
-            {run.changed ? `Changed since revision ${run.revision}` : `Revision ${run.revision} released`}
+            {run.changed ? `Changed since revision ${run.revision}` : `Revision ${run.revision} released`}{' '}
+            <Link href={`/runs/${run.id}/press`} prefetch={false} textDecoration="underline">
+              At the press
+            </Link>
           </Box>
         )}
       </td>

@@ -1,5 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { BANDS, difference, labOf, takeCurve } from '@/core/color'
+import { simulatedCounter } from './pieceCounter'
 import { simulatedReader } from './reader'
 import type { Reading } from './scale'
 import { simulatedScale, TICK } from './simulatedScale'
@@ -97,5 +98,27 @@ describe('a simulated colour reader', () => {
     expect(Math.max(...off)).toBeLessThan(0.6)
     expect(Math.max(...off)).toBeGreaterThan(0.02)
     expect(off.reduce((a, b) => a + b, 0) / 20).toBeLessThan(0.3)
+  })
+})
+
+describe('the simulated piece counter', () => {
+  it('counts about what passed, misses some and counts some twice, the same every time', () => {
+    const run = (seed: number) => {
+      const counter = simulatedCounter(0.1, seed)
+      return Array.from({ length: 20_000 }, () => counter.after(5))
+    }
+    const counts = run(1)
+    const total = counts.reduce((a, b) => a + b, 0)
+    // 10,000 passed; a hundredth missed, six of a thousand twice.
+    expect(total).toBeGreaterThan(9900)
+    expect(total).toBeLessThan(10_000)
+    expect(run(1)).toEqual(counts)
+    expect(run(2)).not.toEqual(counts)
+    expect(Math.min(...counts)).toBe(0)
+    expect(Math.max(...counts)).toBe(2)
+  })
+  it('of a belt that stands it counts nothing', () => {
+    const counter = simulatedCounter(0)
+    expect([counter.after(3600), counter.after(0)]).toEqual([0, 0])
   })
 })

@@ -1,13 +1,15 @@
 import { Flex } from '@chakra-ui/react'
 import { useState } from 'react'
 import { type Account, setupPerScreen } from '@/core/plan'
-import { minutes, writeQuantity } from '@/core/quantity'
+import { minutes } from '@/core/quantity'
 import { TextButton } from '@/ui/Section'
-import { useSettings } from '@/ui/settings'
 import { act } from '../acts/act'
 
 /** What is planned for a screen where the shop says nothing. */
 const USUAL = minutes(6.5)
+
+/** Half a minute a screen is worth telling. */
+const say = (seconds: number) => `${(seconds / 60).toFixed(1)} min`
 
 /** Set-up of a screen as it was logged, and one tap to plan with it, or with what is usual again. */
 export function OwnSetup({
@@ -17,7 +19,6 @@ export function OwnSetup({
   readonly accounts: readonly Account[]
   readonly planned: number | undefined
 }) {
-  const { units } = useSettings()
   const [problem, setProblem] = useState('')
   const logged = setupPerScreen(accounts)
   const plan = async (perScreen?: number) => {
@@ -25,7 +26,6 @@ export function OwnSetup({
     setProblem(answer.ok ? '' : answer.message)
   }
   if (logged === undefined && planned === undefined) return null
-  const say = (seconds: number) => writeQuantity('workTime', seconds, units)
   return (
     <Flex gap="4" align="baseline" wrap="wrap" mb="5">
       <span>

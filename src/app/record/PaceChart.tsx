@@ -17,7 +17,6 @@ export function PaceChart({ accounts }: { readonly accounts: readonly Account[] 
           top: 0,
           left: 0,
           textStyle: paint.text,
-          itemStyle: { color: paint.ink },
         },
         xAxis: { type: 'time', ...axes(paint) },
         yAxis: {

@@ -37,6 +37,14 @@ export function PrintGroups({ lines, now, onAdvance }: Props) {
               {key}
             </Box>
           </Link>
+          <Link
+            href={`/runs/${first.job.runId}/lists`}
+            prefetch={false}
+            fontSize="small"
+            textDecoration="underline"
+          >
+            Lists
+          </Link>
           {ready.length > 1 && prints.size > 1 && (
             <TextButton
               ml="auto"

@@ -71,19 +71,22 @@ export type Reading = keyof typeof READINGS
 /** What was replaced while the run went on. */
 export const CHANGED = { blade: 'Squeegee', screen: 'Screen', ink: 'Ink batch', lamp: 'Flash lamp' } as const
 
-/** What was counted, entered by one tap. */
-export interface Counted {
-  readonly kind: 'count'
+interface OfSize {
   /** The garment line of the order. */
   readonly line: string
   readonly size: string
   /** Pieces more, or fewer below nothing: never a total, so that any order of arrival gives the same sum. */
   readonly n: number
+}
+
+/** What was counted, entered by one tap. */
+interface Counted extends OfSize {
+  readonly kind: 'count'
   /** Counted behind the dryer, by hand or by a counter; at the press where it is not said. */
   readonly place?: 'exit' | undefined
 }
 
-export interface Spoiled extends Omit<Counted, 'kind' | 'place'> {
+interface Spoiled extends OfSize {
   readonly kind: 'spoil'
   readonly cause: SpoiledBy
 }
@@ -99,15 +102,13 @@ export type Said =
   | Counted
   | Spoiled
   | Undone
-  /** Garments that are there beyond the order; of what was printed, what is packed. */
-  | {
-      readonly kind: 'spare' | 'packed'
-      readonly line: string
-      readonly size: string
-      readonly n: number
-    }
+  /** Garments that are there beyond the order. */
+  | (OfSize & { readonly kind: 'spare' })
+  | (OfSize & { readonly kind: 'packed' })
   /** Pieces that a counter let through. */
   | { readonly kind: 'passed'; readonly n: number }
+  /** Pieces printed that are none of the order: squares, rags. */
+  | { readonly kind: 'scrap'; readonly n: number }
   | { readonly kind: 'start' | 'stop' | 'go' }
   | { readonly kind: 'pause'; readonly cause: PausedBy }
   /** Who works at the press from here on: how many. */

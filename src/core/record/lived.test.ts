@@ -203,6 +203,7 @@ describe('what is taken at the door', () => {
     { kind: 'spare', line: 'G1', size: 'M', n: 2 },
     { kind: 'packed', line: 'G1', size: 'M', n: 12 },
     { kind: 'passed', n: 5 },
+    { kind: 'scrap', n: 2 },
   ]
   it.each(good.map((g) => [g.kind, g] as const))('%s goes in as it is, and is said in words', (_, what) => {
     const event = at(1, what)

@@ -76,6 +76,7 @@ const SAYS: { readonly [K in Said['kind']]: Readonly<Record<string, yup.Schema>>
   spare: { line: word(160), size: word(40), n: pieces },
   packed: { line: word(160), size: word(40), n: pieces },
   passed: { n: pieces },
+  scrap: { n: pieces },
   start: {},
   stop: {},
   go: {},

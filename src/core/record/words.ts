@@ -37,6 +37,8 @@ export function sayEvent(e: Stated, names: RecordNames, units: System): string {
       return `${signed(e.n)} ${joined(e.size, names.garment(e.line))} spare`
     case 'packed':
       return `${signed(e.n)} ${joined(e.size, names.garment(e.line))} packed`
+    case 'scrap':
+      return `${signed(e.n)} scrap`
     case 'passed':
       return `${signed(e.n)} by the counter`
     case 'start':

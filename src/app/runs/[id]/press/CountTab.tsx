@@ -3,8 +3,10 @@ import { useState } from 'react'
 import { countedTwice, SPOILED_BY, type Target } from '@/core/record'
 import type { AtPress } from './atPress'
 import { Causes } from './Causes'
+import { Counter } from './Counter'
 import { Entries } from './Entries'
 import { countId, nameOf, SizeCard } from './SizeCard'
+import { SomeOf } from './SomeOf'
 import { Tap } from './Tap'
 
 /** Every size as one large target; a piece that two tablets may both have counted is asked about. */
@@ -45,7 +47,9 @@ export function CountTab({ targets, ...press }: AtPress & { readonly targets: re
           ))}
         </Grid>
       )}
+      <SomeOf targets={targets} {...press} />
       <Entries {...press} />
+      <Counter {...press} />
     </>
   )
 }

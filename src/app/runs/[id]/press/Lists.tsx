@@ -74,6 +74,10 @@ export function Lists({ lists, ...press }: AtPress & { readonly lists: readonly 
             <Link
               href={`/runs/${press.plan.run.id}/register?hit=${list.subject.hit}`}
               textDecoration="underline"
+              display="inline-flex"
+              alignItems="center"
+              minHeight="44px"
+              ml="3.2rem"
             >
               how to turn
             </Link>

@@ -16,13 +16,11 @@ import { useLight, useSettings } from '@/ui/settings'
 import { AskFrame } from '../../../AskFrame'
 import { Alarms } from './Alarms'
 import type { AtPress } from './atPress'
-import { Counter } from './Counter'
 import { CountTab } from './CountTab'
 import { EndTab, type RunFrame } from './EndTab'
 import { Lists } from './Lists'
 import { ReadingsTab } from './ReadingsTab'
 import { SampleTab } from './SampleTab'
-import { SomeOf } from './SomeOf'
 import { Standing } from './Standing'
 import { Tap } from './Tap'
 import { type Told, useRecord } from './useRecord'
@@ -143,13 +141,7 @@ export function PressDesk({ latest, told, tubs, frames, own }: Props) {
         </>
       )}
       {tab === 'sample' && <SampleTab {...press} />}
-      {tab === 'count' && (
-        <>
-          <CountTab targets={targets} {...press} />
-          <SomeOf targets={targets} {...press} />
-          <Counter {...press} />
-        </>
-      )}
+      {tab === 'count' && <CountTab targets={targets} {...press} />}
       {tab === 'read' && <ReadingsTab heat={heat} {...press} />}
       {tab === 'end' && (
         <EndTab

@@ -49,6 +49,14 @@ export function SomeOf({ targets, say }: AtPress & { readonly targets: readonly 
               {n} good {nameOf(target)}
             </Tap>
           ))}
+          <Tap
+            onTap={() => {
+              say({ kind: 'scrap', n })
+              setTyped('')
+            }}
+          >
+            {n} scrap
+          </Tap>
         </Flex>
       )}
     </Box>

@@ -2,6 +2,7 @@
 
 import { Box, Flex } from '@chakra-ui/react'
 import { useMemo, useState } from 'react'
+import type { OwnStep } from '@/core/equipment'
 import {
   centreOf,
   driftOf,
@@ -33,12 +34,22 @@ interface Props {
   readonly looks: Readonly<Record<string, readonly LookHere[]>>
   /** What was said of this run at the press. */
   readonly told: Told
+  /** What the shop does otherwise in the list of a head. */
+  readonly own: readonly OwnStep[]
   /** The screen to begin with. */
   readonly first: string | undefined
 }
 
 /** At the press: what the marks of a screen show, and what to turn. */
-export function RegisterDesk({ facts: { order, plan, shopName }, locks, turns, looks, told, first }: Props) {
+export function RegisterDesk({
+  facts: { order, plan, shopName },
+  locks,
+  turns,
+  looks,
+  told,
+  own,
+  first,
+}: Props) {
   const screens = plan.hits.filter((h) => !h.sameScreenAs)
   const [hitId, setHit] = useState((screens.find((s) => s.hit.id === first) ?? screens[0])?.hit.id ?? '')
   const [stand, setStand] = useState<Stand>({ by: 'paper', set: 'four', unit: 'fine', collar: 'away' })
@@ -95,7 +106,7 @@ export function RegisterDesk({ facts: { order, plan, shopName }, locks, turns, l
             <BoardUnder position={plan.position} collarTowards={stand.collar === 'towards'} />
           )}
           <InTurn inTurn={inTurn} nameOf={nameOf} chosen={hit.hit.id} onChoose={setHit} />
-          <SetupList plan={plan} hitId={hit.hit.id} told={told} screens={screens.length} />
+          <SetupList plan={plan} hitId={hit.hit.id} told={told} own={own} screens={screens.length} />
         </>
       ) : (
         <Box>This run has no screens yet.</Box>

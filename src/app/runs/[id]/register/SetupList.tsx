@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react'
 import { useMemo } from 'react'
 import { numberOf } from '@/core/advice'
+import type { OwnStep } from '@/core/equipment'
 import { craftListsOf, type RunPlan, recordNames } from '@/core/plan'
 import { saidOf } from '@/core/record'
 import { setupSaid, setupTimes } from '@/core/registration'
@@ -15,17 +16,18 @@ interface Props {
   readonly plan: RunPlan
   readonly hitId: string
   readonly told: Told
+  readonly own: readonly OwnStep[]
   readonly screens: number
 }
 
 /** The set-up of a head in its order: what good looks like, ticked as it is done, with the time it took. */
-export function SetupList({ plan, hitId, told, screens }: Props) {
+export function SetupList({ plan, hitId, told, own, screens }: Props) {
   const { units } = useSettings()
   const { recorded, problem, say } = useRecord(plan.run.id, told)
-  const names = useMemo(() => recordNames(plan, units), [plan, units])
+  const names = useMemo(() => recordNames(plan, units, own), [plan, units, own])
   const list = useMemo(
-    () => craftListsOf(plan).find((l) => l.id === 'head' && l.subject.hit === hitId),
-    [plan, hitId],
+    () => craftListsOf(plan, own).find((l) => l.id === 'head' && l.subject.hit === hitId),
+    [plan, own, hitId],
   )
   const ticks = saidOf(recorded.said, 'tick').filter((t) => t.hit === hitId && t.step.startsWith('head.'))
   const { total, since } = setupTimes(ticks)

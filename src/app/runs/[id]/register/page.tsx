@@ -3,6 +3,7 @@ import { notFound } from 'next/navigation'
 import { changeStamp, database } from '@/store/database'
 import { headLocks, headTurns } from '@/store/headNotes'
 import { eventsAfter } from '@/store/pressEvents'
+import { loadShop } from '@/store/shop'
 import { Seen } from '../../../Seen'
 import { readRun } from '../../readRun'
 import { looksOf } from './looks'
@@ -34,6 +35,7 @@ export default async function RegisterPage({ params, searchParams }: Props) {
         looks={await looksOf(db, facts)}
         turns={await headTurns.of(db, facts.plan.press.id)}
         told={{ ...(await eventsAfter(db, id, 0)), revision: revisions.at(-1)?.number ?? 0 }}
+        own={(await loadShop(db)).shelf.shop.ownSteps ?? []}
         first={(await searchParams).hit}
       />
     </>
