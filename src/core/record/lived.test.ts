@@ -67,6 +67,7 @@ describe('where the time of a run went', () => {
       { kind: 'pause', cause: 'ink' },
       { kind: 'pause', cause: 'rest' },
       count(3),
+      count(-2),
       { kind: 'spoil', line: 'G1', size: 'M', n: 1, cause: 'lint' },
     )
     fc.assert(
@@ -80,6 +81,7 @@ describe('where the time of a run went', () => {
           expect(part).toBeLessThanOrEqual(whole + 1e-6)
         }
         expect(m.printing ?? 0).toBeGreaterThanOrEqual(0)
+        expect(m.printing ?? 0).toBeLessThanOrEqual(whole + 1e-6)
       }),
     )
   })
@@ -231,6 +233,7 @@ describe('what is taken at the door', () => {
       { kind: 'sample', of: 'scrap', verdict: 'again', judge: 'lead', photos: ['../x'] },
     ],
     ['nobody at the press', { kind: 'crew', people: 0 }],
+    ['a name that is no text', { kind: 'go', by: 'Ma\u0000ra' }],
     ['half a piece', { kind: 'count', line: 'G1', size: 'M', n: 0.5 }],
     ['a kind nobody knows', { kind: 'constructor' }],
     ['nothing', null],

@@ -75,7 +75,8 @@ export function minutesOf(said: readonly Stated[], now?: number): RunMinutes {
     if (cause) pauses.set(cause, (pauses.get(cause) ?? 0) + to - from)
   const active = (from: number, to: number) => Math.max(0, to - from - within([from, to], spans))
   const pieces = through.reduce((sum, e) => sum + e.n, 0)
-  const begun = firstPiece(through, pieces, active)
+  const earliest = began ?? timeOf(said[0] ?? NOTHING)
+  const begun = firstPiece(through, pieces, active, earliest)
   const last = through.at(-1)
   return {
     began,
@@ -97,13 +98,16 @@ function firstPiece(
   through: readonly (Stated & { readonly n: number })[],
   pieces: number,
   active: (from: number, to: number) => Duration,
+  /** Nothing was printed before that. */
+  earliest: number,
 ): number | undefined {
   const [first] = through
   const last = through.at(-1)
   if (!first || !last) return undefined
   const at = timeOf(first)
   const after = pieces - first.n
-  return after > 0 && first.n > 0 ? at - (first.n * active(at, timeOf(last))) / after : at
+  if (after <= 0 || first.n <= 0) return at
+  return Math.min(at, Math.max(earliest, at - (first.n * active(at, timeOf(last))) / after))
 }
 
 function gapsIn(times: readonly number[], pauses: readonly Span[]): readonly Gap[] {

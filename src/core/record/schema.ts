@@ -123,6 +123,7 @@ export const eventFields = (more: Readonly<Record<string, yup.Schema>> = {}) =>
         .string()
         .strict()
         .trim('No spaces around a name.')
+        .matches(/^\P{Cc}*$/u, 'A name: plain text.')
         .min(1, 'A name of no letters is none.')
         .max(40)
         .optional(),

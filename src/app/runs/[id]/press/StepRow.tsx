@@ -94,6 +94,7 @@ export function StepRow({
             onClick={() => setSetting(!setting)}
             aria-expanded={setting}
             aria-label={`${step.name}: set otherwise`}
+            className="no-print"
             flex="none"
             width="5.4rem"
             minHeight="54px"

@@ -41,7 +41,7 @@ const newPad = (): Pad => ({ name: onceId().slice(0, 8), seq: 0 })
 export const padNow = async (): Promise<Pad> => (await (await open()).get('pad', 'pad')) ?? newPad()
 
 /** Notes something of this tablet. */
-export async function notePad(more: Pick<Pad, 'by' | 'offset'>): Promise<void> {
+export async function notePad(more: Pick<Pad, 'by' | 'offset' | 'last'>): Promise<void> {
   const tx = (await open()).transaction('pad', 'readwrite')
   await tx.store.put({ ...((await tx.store.get('pad')) ?? newPad()), ...more }, 'pad')
   await tx.done

@@ -111,7 +111,7 @@ export function useRecord(runId: string, first: Told): PressRecord {
       const offset = Math.round(server - (began + took / 2))
       const before = (await padNow()).offset ?? 0
       // A trip of a second says nothing about half of one.
-      if (Math.abs(before - offset) > Math.max(500, took)) await notePad({ offset })
+      if (Math.abs(before - offset) > Math.max(500, took)) await notePad({ offset, last: 0 })
       setClock(Math.abs(offset) > CLOCK_OFF ? -offset : undefined)
     }
   }, [runId])
