@@ -157,6 +157,8 @@ describe('a step done', () => {
     const at = (done: number) => planningFacts(shop(frames(1, { 0: stencil('O-1', 'I1', done) })))
     expect(at(1)).toEqual(at(5))
     expect(planningFacts(shop(frames(1)))).not.toEqual(at(1))
+    const worded = { step: 'head.own1', name: 'Photograph the head', good: '', off: false }
+    expect(planningFacts({ ...shop(frames(1)), ownSteps: [worded] })).toEqual(planningFacts(shop(frames(1))))
   })
 })
 

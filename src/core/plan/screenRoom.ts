@@ -8,8 +8,8 @@ import { allocateFrames, SCREEN, stencilWords } from '../screen'
 import { jobWords } from './hitPlans'
 import type { RunPlan } from './runPlan'
 
-/** A shop as plans read it: how far a stencil has come and what a frame once read changes no plan. */
-export const planningFacts = (shop: Shop): unknown => ({
+/** A shop as plans read it: how far a stencil has come, what a frame once read and how a list is worded changes no plan. */
+export const planningFacts = ({ ownSteps: _, ...shop }: Shop): unknown => ({
   ...shop,
   frames: shop.frames.map(({ readings: _, stencil, ...frame }) => [
     frame,

@@ -18,9 +18,6 @@ export const settings: StoredPart<'settings'> = {
     return {
       shop: {
         name: head?.name ?? '',
-        ...airIn(head),
-        ...(head?.setup_per_screen && { setupPerScreen: head.setup_per_screen }),
-        ...(steps.length > 0 && { ownSteps: steps.map(bare).map((s) => ({ ...s, off: s.off === 1 })) }),
         method: {
           ...DEFAULT_METHOD,
           ...knownPractices(Object.fromEntries(options.map((o) => [o.practice, o.option]))),
@@ -43,6 +40,10 @@ export const settings: StoredPart<'settings'> = {
             }
           : USUAL_PRICES,
         squeegees: squeegees.map(bare),
+        // In the order that the part is taken out of a shop again: what plans follow from is told by its text.
+        ...airIn(head),
+        ...(head?.setup_per_screen && { setupPerScreen: head.setup_per_screen }),
+        ...(steps.length > 0 && { ownSteps: steps.map(bare).map((s) => ({ ...s, off: s.off === 1 })) }),
       },
       inks: inks.map(bare).map(({ ink_type, ...i }) => ({ ...i, inkType: ink_type })),
       cloths: cloths.map(bare),
