@@ -212,17 +212,9 @@ export async function insertOrder(tx: Kysely<Tables>, stored: StoredOrder): Prom
   await tx
     .insertInto('customer_order')
     .values({
-      id,
-      customer,
-      title,
-      due,
-      notes,
-      white_look: whiteLook,
-      reorder_of: reorderOf ?? null,
-      version,
-      state,
-      ended_at: endedAt ?? null,
-      deleted_at: deletedAt ?? null,
+      ...{ id, customer, title, due, notes, version, state },
+      ...{ white_look: whiteLook, reorder_of: reorderOf ?? null },
+      ...{ ended_at: endedAt ?? null, deleted_at: deletedAt ?? null },
     })
     .execute()
   await writeParts(tx, stored.order)

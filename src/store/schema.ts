@@ -32,8 +32,6 @@ export interface Tables extends InkTables, AtPressTables {
     /** Seconds; none where what is usual is planned. */
     setup_per_screen: number | null
   }
-  /** What the shop does otherwise in a list of the craft. */
-  own_step: { step: string; place: number; name: string; good: string; off: number }
   /** How often each part of the shop was saved. */
   shop_part: { part: ShopPart; version: number }
   pause: { place: number; begins: number; ends: number }
