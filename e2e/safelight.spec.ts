@@ -25,7 +25,7 @@ test('windows, answers, messages and focus give none either', async ({ page }) =
 
 test('inks show as names and hatching; colours and days are typed', async ({ page }) => {
   await open(page, '/')
-  await expect(page.getByText('Moon yellow, Comet blue, Harbour white on navy')).toBeVisible()
+  await expect(page.getByText('Moon yellow, Comet blue, Harbour white on navy').first()).toBeVisible()
   await open(page, '/orders/O-1003/art')
   await expect(page.getByLabel('Colour of Moon yellow')).toHaveAttribute('type', 'text')
   await page.getByRole('link', { name: /^1 Order/ }).click()
