@@ -16,6 +16,7 @@ export function PaceChart({ accounts }: { readonly accounts: readonly Account[] 
           data: presses,
           top: 0,
           left: 0,
+          borderColor: paint.rule,
           textStyle: paint.text,
         },
         xAxis: { type: 'time', ...axes(paint) },

@@ -34,7 +34,13 @@ export function SpoilsChart({ accounts }: { readonly accounts: readonly Account[
       ]
       return {
         grid: { left: 40, right: 20, top: 66, bottom: 26 },
-        legend: { data: groups.map((g) => g.name), top: 0, left: 0, textStyle: paint.text },
+        legend: {
+          data: groups.map((g) => g.name),
+          top: 0,
+          left: 0,
+          borderColor: paint.rule,
+          textStyle: paint.text,
+        },
         xAxis: { type: 'category', data: weeks.map((w) => format(parseISO(w), 'd MMM')), ...axes(paint) },
         yAxis: { type: 'value', minInterval: 1, ...axes(paint) },
         series: groups.map((g, i) => ({
