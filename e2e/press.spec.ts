@@ -199,6 +199,9 @@ test('what is not released has no press side, and by keyboard it counts too', as
   await page.keyboard.press('Enter')
   await expect(toPrint(page)).not.toHaveText(before ?? '')
   await expect(sending(page)).toHaveText('All sent')
+  // The run was ended by the test before.
+  await page.getByRole('button', { name: /^Begin/ }).press('Enter')
+  await expect(page.getByRole('status', { name: 'The press' })).toHaveText('Runs')
   // What comes round rings, is seen to by one tap, and stays so over a reload; taken back it rings again.
   const ring = page.getByRole('alert').filter({ hasText: 'Check the print' })
   for (let i = 0; i < 5; i++) await ten(page, 'S').press('Enter')
