@@ -70,5 +70,5 @@ export function Chart({ label, draw, height = 220 }: Props) {
       dispose?.()
     }
   }, [draw, mode, near])
-  return <Box ref={place} role="img" aria-label={label} width="100%" style={{ height }} />
+  return <Box ref={place} role="img" aria-label={label} width="100%" overflow="hidden" style={{ height }} />
 }
