@@ -116,7 +116,7 @@ function Told({ account }: { readonly account: Account }) {
       </Flex>
       <Flex gap="10" wrap="wrap">
         {causes.length > 0 && (
-          <Box flex="1 1 16rem">
+          <Box flex="1 1 16rem" minWidth="0" maxWidth="100%">
             <Section title="Spoiled by">
               <Table>
                 <tbody>
@@ -136,7 +136,7 @@ function Told({ account }: { readonly account: Account }) {
           </Box>
         )}
         {pauses.length > 0 && (
-          <Box flex="1 1 16rem">
+          <Box flex="1 1 16rem" minWidth="0" maxWidth="100%">
             <Section title="Why it stood">
               <Table>
                 <tbody>
@@ -152,7 +152,7 @@ function Told({ account }: { readonly account: Account }) {
           </Box>
         )}
         {weighed.length > 0 && (
-          <Box flex="1 1 16rem">
+          <Box flex="1 1 16rem" minWidth="0" maxWidth="100%">
             <Section title="Ink">
               <Table>
                 <tbody>
