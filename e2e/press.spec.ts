@@ -221,6 +221,23 @@ test('what is not released has no press side, and by keyboard it counts too', as
   await expect(page.getByText('+12 M good')).toBeVisible()
 })
 
+test('a head that fails at the press: the lead plans the rest without it in one tap, and back', async ({
+  page,
+}) => {
+  await open(page, `/runs/${RUN}/press#read`)
+  const head = page.getByRole('button', { name: /^Head \d+$/ }).first()
+  const name = (await head.textContent())?.toLowerCase() ?? ''
+  await head.press('Enter')
+  await expect(head).toHaveAttribute('aria-pressed', 'true')
+  await expect(sending(page)).toHaveText('All sent')
+  await open(page, '/orders/O-1004/run')
+  await page.getByRole('button', { name: `Plan the rest without ${name}` }).press('Enter')
+  await expect(page.getByText('The plan is without it')).toBeVisible()
+  await expect(page.getByRole('status', { name: 'What changes' })).toContainText(`without ${name}`)
+  await page.locator('body').press('Control+z')
+  await expect(page.getByRole('button', { name: `Plan the rest without ${name}` })).toBeVisible()
+})
+
 test('pictures that are none, too large, or of no run are answered in words', async ({ request }) => {
   const send = (run: string, data: Buffer) => request.post(`/api/runs/${run}/photos`, { data })
   const wrong = async (answer: Awaited<ReturnType<typeof send>>) => [

@@ -5,6 +5,7 @@
 import { existsSync, mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { stripVTControlCharacters } from 'node:util'
 import { build, checkNode, install, readJson, run } from './lib.mjs'
 
 checkNode()
@@ -14,6 +15,12 @@ const out = mkdtempSync(join(tmpdir(), 'orvint-test-'))
 let passed = 0
 let failed = 0
 const count = (ok) => (ok ? passed++ : failed++)
+/** What failed, told once more at the end: whoever reads the log begins there. */
+const wrong = []
+const tell = (title, message = '') =>
+  wrong.push(`${title}\n${stripVTControlCharacters(message).slice(0, 800).replace(/^/gm, '    ')}`)
+
+const specsOf = (suite) => [...suite.specs, ...(suite.suites ?? []).flatMap(specsOf)]
 
 const CHROMIUM = '/usr/bin/chromium'
 if (!existsSync(CHROMIUM)) {
@@ -32,7 +39,7 @@ const node = process.execPath
 const check = (name, ...args) => {
   console.log(`\n- ${name}`)
   const ok = run(node, args).status === 0
-  if (!ok) console.error(`${name}: not passed`)
+  if (!ok) tell(`${name}: not passed`)
   count(ok)
 }
 check('format and lint', 'node_modules/@biomejs/biome/bin/biome', 'ci', '.')
@@ -60,10 +67,15 @@ const units = run(node, [
   `--outputFile.json=${unit}`,
 ])
 if (existsSync(unit)) {
-  const { numPassedTests, numFailedTests } = readJson(unit)
+  const { numPassedTests, numFailedTests, testResults } = readJson(unit)
   passed += numPassedTests
   failed += numFailedTests
   if (units.status !== 0 && numFailedTests === 0) failed++
+  for (const { name, message, status, assertionResults } of testResults) {
+    if (status === 'failed' && message) tell(name, message)
+    for (const { fullName, status: is, failureMessages } of assertionResults)
+      if (is === 'failed') tell(`${name}: ${fullName}`, failureMessages?.[0])
+  }
 } else failed++
 
 console.log('\n- build')
@@ -91,12 +103,19 @@ if (existsSync(CHROMIUM)) {
     env: { PLAYWRIGHT_JSON_OUTPUT_NAME: e2e, CHROMIUM },
   })
   if (existsSync(e2e)) {
-    const { stats } = readJson(e2e)
+    const { stats, suites, errors } = readJson(e2e)
     passed += stats.expected
     failed += stats.unexpected + stats.flaky
+    for (const error of errors) tell('end to end', error.message)
+    for (const spec of suites.flatMap(specsOf))
+      for (const { status, results } of spec.tests)
+        if (['unexpected', 'flaky'].includes(status))
+          for (const { error, duration } of results)
+            tell(`${spec.file}:${spec.line} ${spec.title} (${Math.round(duration / 1000)} s)`, error?.message)
   }
   if (!existsSync(e2e) || (ran.status !== 0 && readJson(e2e).stats.unexpected === 0)) failed++
 }
 
+if (wrong.length > 0) console.log(`\nWhat failed:\n\n${wrong.join('\n\n')}`)
 console.log(`\n${passed} passed, ${failed} failed`)
 process.exit(failed === 0 ? 0 : 1)

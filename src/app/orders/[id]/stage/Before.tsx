@@ -9,6 +9,7 @@ import { Link } from '@/ui/elements'
 import { Section } from '@/ui/Section'
 import { useSettings } from '@/ui/settings'
 import { useOrder } from '../orderContext'
+import { FromPress } from './FromPress'
 
 interface Told {
   readonly near: readonly Near<Omit<Account, 'through'>>[]
@@ -42,32 +43,6 @@ export function Before() {
       {told.found && <FromPress runId={runId} {...told.found} />}
       {(told.near.length > 0 || told.again) && <Alike told={told} />}
     </>
-  )
-}
-
-/** What the crew set otherwise, and what went out of service: the lead takes it into the plan, or leaves it. */
-function FromPress({ runId, set, down }: NonNullable<Told['found']> & { readonly runId: string }) {
-  if (set === 0 && down.length === 0) return null
-  return (
-    <Section title="From the press">
-      {set > 0 && (
-        <Box>
-          Set otherwise than planned: {set === 1 ? 'one setting' : `${set} settings`}.{' '}
-          <Link href={`/runs/${runId}/record`} textDecoration="underline">
-            Look, and take into the plan
-          </Link>
-        </Box>
-      )}
-      {down.length > 0 && (
-        <Box>
-          Out of service at the press: head {down.join(', ')}.{' '}
-          <Link href="/shop" textDecoration="underline">
-            Mark it at the shop’s press
-          </Link>
-          , and the rest is planned without it: release that.
-        </Box>
-      )}
-    </Section>
   )
 }
 

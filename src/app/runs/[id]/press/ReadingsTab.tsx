@@ -173,8 +173,8 @@ function HeadDown({ plan, said, say }: AtPress) {
       </Flex>
       {down.length > 0 && (
         <Box>
-          The lead reads it at the order’s last stage, marks the head out of service in the shop, and releases
-          what is planned without it.
+          The lead reads it at the order’s last stage, plans the rest without it in one tap, and releases
+          that.
         </Box>
       )}
     </Section>

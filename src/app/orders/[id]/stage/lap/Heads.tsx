@@ -1,38 +1,29 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
 import { flashesAt, headsOf, headTurned, type Shop } from '@/core/equipment'
-import {
-  framesAt,
-  mountedAsPlanned,
-  mountedAt,
-  planChanges,
-  type RunPlan,
-  stoodAt,
-  takenDown,
-} from '@/core/plan'
+import { framesAt, mountedAsPlanned, mountedAt, stoodAt, takenDown } from '@/core/plan'
 import { localNow } from '@/ui/clock'
-import { Differences } from '@/ui/Differences'
 import { Folded, TextButton } from '@/ui/Section'
 import { Select } from '@/ui/Select'
 import { SeverityMark } from '@/ui/Severity'
 import { useOrder } from '../../orderContext'
 import type { PlanProps } from '../planProps'
 import { HeadNow } from './HeadNow'
+import { type Changed, WhatChanges } from './WhatChanges'
 
 /** Heads of the press now: whether each works and what is mounted there. The rest is planned anew at once, and what changes is told. */
 export function Heads({ plan }: PlanProps) {
   const { order, shelf, changeShop } = useOrder()
   const { shop } = shelf
   const { press } = plan
-  /** The plan before something was changed, and what that was. */
-  const [before, setBefore] = useState<{ readonly what: string; readonly plan: RunPlan }>()
+  const [changed, setChanged] = useState<Changed>()
   const [problem, setProblem] = useState('')
   const [notReady, setNotReady] = useState<readonly string[]>([])
   const heads = headsOf(press)
   if (heads.length === 0) return null
   const change = async (what: string, to: (shop: Shop) => Shop) => {
     setNotReady([])
-    setBefore({ what, plan })
+    setChanged({ what, plan })
     setProblem(await changeShop(to))
   }
   const of = { orderId: order.id, print: plan.run.placement.id }
@@ -41,7 +32,6 @@ export function Heads({ plan }: PlanProps) {
     void change('All that is ready is mounted as planned', (now) => mountedAsPlanned(now, plan, of, at).shop)
     setNotReady(mountedAsPlanned(shop, plan, of, at).notReady)
   }
-  const changed = before && before.plan !== plan ? planChanges(before.plan, plan) : undefined
   const frames = framesAt(shop, press)
   const units = press.kind === 'automatic' ? flashesAt(shop, press) : []
   return (
@@ -115,18 +105,7 @@ export function Heads({ plan }: PlanProps) {
           <SeverityMark severity="Stop" /> {problem}
         </Box>
       )}
-      {before && changed && (
-        <Box mt="3" role="status" aria-label="What changes">
-          <Flex gap="3" align="baseline">
-            <b>
-              {before.what}
-              {changed.length === 0 ? ': nothing else changes.' : ': what changes'}
-            </b>
-            <TextButton onClick={() => setBefore(undefined)}>close</TextButton>
-          </Flex>
-          {changed.length > 0 && <Differences changes={changed} />}
-        </Box>
-      )}
+      <WhatChanges since={changed} plan={plan} onClose={() => setChanged(undefined)} />
     </Folded>
   )
 }
