@@ -63,3 +63,60 @@ test('every computed number and choice of every stage answers why', async ({ pag
     }
   }
 })
+
+test('keys rest over a value and in a field; Escape leaves it, Alt and a digit leads on from there', async ({
+  page,
+}) => {
+  await open(page, '/orders/O-1001/heat')
+  const film = page.locator('[data-advice="cureFilm"]')
+  await film.focus()
+  await page.keyboard.type('2lb3oz')
+  await expect(page).toHaveURL(/\/heat/)
+  await expect(film).toBeFocused()
+  await page.keyboard.press('Escape')
+  await expect(film).not.toBeFocused()
+  await page.keyboard.press('1')
+  await page.waitForURL(/\/order/)
+  const quantity = page.getByLabel('M', { exact: true })
+  const before = await quantity.inputValue()
+  await quantity.focus()
+  await page.keyboard.press('Alt+3')
+  await page.waitForURL(/\/screens/)
+  await open(page, '/orders/O-1001/order')
+  await expect(quantity).toHaveValue(before)
+  await quantity.focus()
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('2')
+  await page.waitForURL(/\/art/)
+})
+
+test('a new order left as it was is none; a size is typed whole; the shelf gives a hoodie its colour only', async ({
+  page,
+}) => {
+  await open(page, '/orders')
+  await page.keyboard.press('n')
+  await page.waitForURL(/\/orders\/O-\d+\/order/)
+  const id = /O-\d+/.exec(page.url())?.[0] ?? ''
+  await expect(page.getByLabel('Customer')).toBeFocused()
+  await open(page, '/orders')
+  await expect(page.locator('tbody')).not.toContainText(id)
+  await page.keyboard.press('n')
+  await page.waitForURL(`/orders/${id}/order**`)
+  await page.keyboard.type('Kittiwake Count')
+  await page.getByLabel('more').focus()
+  await page.keyboard.type('2XL')
+  await page.keyboard.press('Tab')
+  await expect(page.getByLabel('2XL', { exact: true })).toBeFocused()
+  await page.keyboard.type('7')
+  await expect(page.getByLabel('XS', { exact: true })).toHaveCount(0)
+  // A cloth of one's own keeps its body.
+  await page.getByLabel('Weave').selectOption({ label: 'Fleece' })
+  await page.getByLabel('From the shelf').selectOption('Navy')
+  await expect(page.getByLabel('Cloth colour')).toHaveValue('Navy')
+  await expect(page.getByLabel('Weave').locator('option:checked')).toHaveText('Fleece')
+  await page.getByRole('button', { name: 'Take them from the shelf' }).press('Enter')
+  await expect(page.getByLabel('Weave').locator('option:checked')).not.toHaveText('Fleece')
+  await expect(saveStatus(page)).toHaveText('Saved')
+  await open(page, '/orders')
+  await expect(page.locator('tbody')).toContainText(id)
+})

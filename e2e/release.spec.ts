@@ -31,6 +31,10 @@ test('a run is released, changed and released again by keyboard; the difference 
   await page.goto(`/runs/${RUN}/sheet`)
   await expect(page.locator('main')).toContainText('160 °C')
   await expect(page.getByText('Released; the plan has changed since (1)')).toBeVisible()
+  // Nor does its code reassure.
+  await page.goto(`/sheets/${code}`)
+  await expect(page.locator('main')).toContainText('The plan has changed since: ask the lead.')
+  await expect(page.locator('main')).toContainText('160 °C → 165 °C')
 
   await open(page, RUN_PAGE)
   const change = 'Ink film at the cure: 160 °C → 165 °C'
@@ -54,7 +58,7 @@ test('a run is released, changed and released again by keyboard; the difference 
   await expect(page.getByRole('option', { name: /Sheet/ })).toContainText('revision 1 of 2')
   await page.keyboard.press('Enter')
   await page.waitForURL(`/sheets/${code}`)
-  await expect(page.locator('main')).toContainText('Out of date: take revision 2.')
+  await expect(page.locator('main')).toContainText('Out of date. Take revision 2.')
   await expect(page.locator('main')).toContainText(change)
   await page.goto(`/runs/${RUN}/sheet?revision=1`)
   await expect(page.getByText('Out of date: revision 2 is the one to work from')).toBeVisible()
@@ -84,4 +88,17 @@ test('what changed while someone looked is not released', async ({ page, browser
   await other.locator('[data-advice="cureDwell"]').press('Backspace')
   await expect(other.getByText('choice of your own')).toBeHidden()
   await other.close()
+})
+
+test.describe('a code of no sheet', () => {
+  test.use({ mayFail: /404/ })
+  test('says so, and the way back', async ({ page }) => {
+    await page.goto('/press')
+    await page.getByLabel('Code on the sheet').fill('zzzzz')
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('heading', { name: 'No sheet ZZZZZ' })).toBeVisible()
+    await expect(page.locator('main')).toContainText('Check the five characters')
+    await page.getByRole('link', { name: 'Type it again' }).click()
+    await expect(page.getByLabel('Code on the sheet')).toBeVisible()
+  })
 })

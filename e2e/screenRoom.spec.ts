@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test'
 import { DEMO_ART } from '../src/store/demo/art'
 import { demoFile } from '../src/store/demo/films'
-import { expect, open, saveStatus, test } from './house'
+import { expect, open, reload, saveStatus, test } from './house'
 
 const row = (page: Page, key: string) => page.locator(`[data-screen="${key}"]`)
 
@@ -72,6 +72,25 @@ test('the light runs down and can be stopped; it can be read under a safelight',
     .toBeLessThan(whole - 1)
   const size = await timer.evaluate((e) => Number.parseFloat(getComputedStyle(e).fontSize))
   expect(size).toBeGreaterThan(40)
+  // The lamp burns on, wherever one goes and however often the page is read.
+  const bar = page.getByRole('timer', { name: 'Lamp' })
+  await open(page, '/orders')
+  await expect(bar).toHaveText(/^\d+ s$/)
+  await reload(page)
+  await expect(bar).toHaveText(/^\d+ s$/)
+  await page.evaluate(() => {
+    const lamp = JSON.parse(localStorage.getItem('orvint.lamp') ?? '{}')
+    localStorage.setItem('orvint.lamp', JSON.stringify({ ...lamp, ends: Date.now() + 1200 }))
+  })
+  await open(page, '/ink')
+  await expect(page.getByRole('status', { name: 'What the lamp does' })).toContainText(
+    'Time up. Switch the lamp off',
+  )
+  await press(page, 'It is off')
+  await expect(bar).toBeHidden()
+  await open(page, '/screens')
+  await page.getByRole('button', { name: /^\d+ expose$/ }).click()
+  await press(page, 'Start timer')
   await press(page, 'Stop')
   await expect(timer).toBeEmpty()
   await page.keyboard.press('s')

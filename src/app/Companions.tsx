@@ -8,6 +8,7 @@ import { useLight, useSettings } from '@/ui/settings'
 import { ACTED } from './acts/act'
 import { type Notice, redo, undo, useHistory } from './edits/history'
 import { KeySheet } from './KeySheet'
+import { LampBar } from './LampBar'
 import { useNewOrder } from './orders/useNewOrder'
 import { Palette } from './Palette'
 import { saw, seenStamp } from './Seen'
@@ -98,6 +99,7 @@ export function Companions() {
       >
         {notice?.message}
       </Box>
+      <LampBar />
     </>
   )
 }

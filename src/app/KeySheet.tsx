@@ -18,7 +18,7 @@ const AT_A_VALUE = [
 export function KeySheet({ onClose }: { readonly onClose: () => void }) {
   const bound = useBindings()
   const seen = new Set<string>()
-  const here = bound.filter((b) => !seen.has(b.keys) && seen.add(b.keys))
+  const here = bound.filter((b) => !b.hidden && !seen.has(b.keys) && seen.add(b.keys))
   return (
     <Dialog title="Keys" onClose={onClose} width="46rem">
       <Box overflowY="auto" tabIndex={0} role="region" aria-label="List of keys">
@@ -46,7 +46,8 @@ export function KeySheet({ onClose }: { readonly onClose: () => void }) {
           ))}
         </Grid>
         <Box mt="4" color="soft" fontSize="small">
-          Plain keys rest while you type. Escape closes.
+          Plain keys rest while a field or a value has the focus: Escape leaves it. Alt and a digit goes to a
+          stage from anywhere.
         </Box>
       </Box>
     </Dialog>

@@ -52,6 +52,23 @@ export async function findOrders(
     .selectFrom('customer_order')
     .where('deleted_at', show === 'deleted' ? 'is not' : 'is', null)
     .$if(nameless === true, (q) => q.where('customer', '=', ''))
+    // One that was opened and left as it was is no order yet; the next new one takes its place.
+    .$if(!nameless && show !== 'deleted', (q) =>
+      q.where((e) =>
+        e.or([
+          e('version', '>', 1),
+          e('customer', '!=', ''),
+          e('title', '!=', ''),
+          e.exists(
+            e
+              .selectFrom('size_quantity')
+              .select('order_id')
+              .whereRef('order_id', '=', 'customer_order.id')
+              .where('quantity', '>', 0),
+          ),
+        ]),
+      ),
+    )
     .$if(show === 'open', (q) => q.where('state', 'in', ['open', 'printing']))
     .$if(show === 'done', (q) => q.where('state', '=', 'done'))
     .$if(show === 'current' && text === '', (q) =>

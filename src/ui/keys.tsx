@@ -7,6 +7,8 @@ export interface KeyBinding {
   /** `u`, `?`, `Escape`, `Ctrl+z`, `Ctrl+Shift+z`. */
   readonly keys: string
   readonly label: string
+  /** Another way to what is listed already. */
+  readonly hidden?: boolean
   readonly act: () => void
 }
 
@@ -22,14 +24,24 @@ const pressed = (e: KeyboardEvent): string =>
     e.ctrlKey || e.metaKey ? 'Ctrl' : '',
     e.altKey ? 'Alt' : '',
     e.shiftKey && (e.ctrlKey || e.metaKey) ? 'Shift' : '',
-    e.key.length === 1 && (e.ctrlKey || e.metaKey) ? e.key.toLowerCase() : e.key,
+    // With Alt some keyboards write another sign; the key itself says which digit it is.
+    e.altKey && /^Digit\d$/.test(e.code)
+      ? e.code.slice(-1)
+      : e.key.length === 1 && (e.ctrlKey || e.metaKey)
+        ? e.key.toLowerCase()
+        : e.key,
   ]
     .filter(Boolean)
     .join('+')
 
 const TYPING = 'input:not([type=checkbox], [type=radio]), textarea, select, [contenteditable]'
+/** A number or choice that has the focus: whoever types over it means it, and no page. */
+const VALUE = '[data-advice], [data-why]'
 
-/** Binds keys as long as the component is there; the last to bind a key has it. Plain keys rest while someone types. */
+/**
+ * Binds keys as long as the component is there; the last to bind a key has it. Plain keys rest while a field or a value has the
+ * focus; Escape leaves it.
+ */
 export function useKeys(list: readonly KeyBinding[]): void {
   // Before it is painted: a key pressed at what was just seen counts.
   useLayoutEffect(() => {
@@ -56,8 +68,10 @@ export function Keyboard({ children }: { readonly children: ReactNode }) {
     const listen = (e: KeyboardEvent) => {
       if (document.querySelector('dialog[open]')) return
       const keys = pressed(e)
-      const typing = e.target instanceof Element && e.target.closest(TYPING) !== null
-      if (typing && !keys.startsWith('Ctrl+')) return
+      const held =
+        e.target instanceof HTMLElement ? e.target.closest<HTMLElement>(`${TYPING}, ${VALUE}`) : null
+      if (held && keys === 'Escape') return held.blur()
+      if (held && !/^(Ctrl|Alt)\+/.test(keys)) return
       const bound = bindings.findLast((b) => b.keys === keys)
       if (!bound) return
       e.preventDefault()

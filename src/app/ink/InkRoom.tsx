@@ -128,7 +128,7 @@ function Tub({ batch }: { readonly batch: Batch }) {
       </Box>
       <Box flex="1" color="soft">
         {batch.state === 'accepted' && last
-          ? `accepted by ${last.who}, ΔE ${last.difference.toFixed(1)}`
+          ? `accepted${last.who ? ` by ${last.who}` : ', nobody named'}, ΔE ${last.difference.toFixed(1)}`
           : 'no drawdown accepted yet'}
       </Box>
       <PotLife expires={batch.expires} />

@@ -1,74 +1,40 @@
 'use client'
 
 import { Box, Flex } from '@chakra-ui/react'
-import { useEffect, useRef, useState } from 'react'
 import { PushButton } from '@/ui/PushButton'
+import { clock, lampOff, lampOn, useLamp } from './lamp'
 
-const clock = (seconds: number) => {
-  const s = Math.max(0, Math.ceil(seconds))
-  return s < 60 ? `${s} s` : `${Math.floor(s / 60)}:${String(s % 60).padStart(2, '0')}`
-}
-
-/** A tone for hands that are busy and eyes that look elsewhere. */
-function beep(): void {
-  const audio = new AudioContext()
-  const tone = audio.createOscillator()
-  tone.frequency.value = 880
-  tone.connect(audio.destination)
-  tone.start()
-  tone.stop(audio.currentTime + 0.8)
-  tone.onended = () => void audio.close()
+interface Props {
+  readonly seconds: number
+  /** What is exposed: it tells this lamp from others. */
+  readonly what: string
 }
 
 /** A button for the light; once it burns, what is left in figures that can be read across the room. */
-export function Countdown({ seconds, label }: { readonly seconds: number; readonly label: string }) {
-  const [left, setLeft] = useState<number>()
-  const timer = useRef<ReturnType<typeof setInterval>>(undefined)
-  const stop = () => {
-    clearInterval(timer.current)
-    timer.current = undefined
-  }
-  useEffect(() => () => clearInterval(timer.current), [])
-  const start = () => {
-    const end = performance.now() + seconds * 1000
-    setLeft(seconds)
-    timer.current = setInterval(() => {
-      const now = (end - performance.now()) / 1000
-      setLeft(now)
-      if (now > 0) return
-      stop()
-      beep()
-    }, 100)
-  }
-  const running = left !== undefined && left > 0
-  const done = left !== undefined && left <= 0
+export function Countdown({ seconds, what }: Props) {
+  const on = useLamp()
+  const own = on?.lamp.what === what ? on : undefined
+  const running = own !== undefined && own.left > 0
   return (
-    <Flex align="center" gap={left === undefined ? '0' : '3'}>
+    <Flex align="center" gap={own ? '3' : '0'}>
       <Box
         role="timer"
-        aria-label={label}
+        aria-label="Exposure"
         fontSize="huge"
         fontWeight="750"
         lineHeight="1"
-        minWidth={left === undefined ? undefined : '5.5rem'}
+        minWidth={own && '5.5rem'}
         textAlign="right"
       >
-        {left !== undefined && clock(left)}
+        {own && clock(own.left)}
       </Box>
       <PushButton
         type="button"
-        onClick={() => {
-          if (running) {
-            stop()
-            setLeft(undefined)
-          } else start()
-        }}
+        disabled={on !== undefined && !own}
+        onClick={() => (running ? lampOff() : lampOn(what, seconds))}
       >
-        {running ? 'Stop' : done ? 'Again' : 'Start timer'}
+        {running ? 'Stop' : own ? 'Again' : on ? 'The lamp burns' : 'Start timer'}
       </PushButton>
-      <Box role="status" fontWeight="700">
-        {done ? 'Time up. Switch the lamp off.' : ''}
-      </Box>
     </Flex>
   )
 }

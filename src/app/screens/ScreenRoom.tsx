@@ -211,7 +211,10 @@ function StepList({
                         <Measure kind="duration" value={longest} />
                       </AskNumber>
                     </Box>
-                    <Countdown seconds={longest} label="Exposure" />
+                    <Countdown
+                      seconds={longest}
+                      what={`${batch.lines.length === 1 ? 'One screen' : `${batch.lines.length} screens`}, ${words(batch)}`}
+                    />
                   </>
                 )}
                 {ready.length > 1 && (

@@ -157,7 +157,9 @@ function PastRow({
           {mass > 0 ? <Measure kind="mass" value={mass} /> : '–'}
         </td>
       ))}
-      <td>{b.accepted ? b.accepted.who : b.state === 'gone' ? 'thrown away' : 'not yet'}</td>
+      <td>
+        {b.accepted ? b.accepted.who || 'nobody named' : b.state === 'gone' ? 'thrown away' : 'not yet'}
+      </td>
       <td>
         <Box fontSize="small" color="soft" lineHeight="1.2">
           {b.lots.join(', ')}

@@ -14,7 +14,7 @@ import {
   useState,
 } from 'react'
 import { FormProvider, type Resolver, useForm } from 'react-hook-form'
-import { advicesIn, type Overrides } from '@/core/advice'
+import { advicesIn, type Overrides, type Reason, warnings } from '@/core/advice'
 import { versionOf } from '@/core/equipment'
 import type { Batch } from '@/core/ink'
 import { checkOrder, type Order, orderSchema, splitOrder } from '@/core/order'
@@ -27,7 +27,6 @@ import { type Shown, useAnswer } from '@/ui/answer'
 import { DeskProvider } from '@/ui/desk'
 import { Fieldset } from '@/ui/elements'
 import { useFindable } from '@/ui/findable'
-import { useKeys } from '@/ui/keys'
 import { useSettings } from '@/ui/settings'
 import { useHydrated } from '@/ui/useHydrated'
 import { WhyPanel } from '@/ui/WhyPanel'
@@ -41,11 +40,12 @@ import { Frame } from '../../Frame'
 import { Deleted } from './Deleted'
 import { OrderHead } from './OrderHead'
 import { type OrderContext, OrderProvider } from './orderContext'
-import { isStage, STAGE_NAMES, STAGES, type StageName, stageShowing } from './stages'
+import { isStage, type StageName, stageShowing } from './stages'
 import { Traveller } from './Traveller'
 import { useDecisions } from './useDecisions'
 import { type KnownPlan, usePlan } from './usePlan'
 import { useShopChange } from './useShopChange'
+import { useStageKeys } from './useStageKeys'
 
 interface Props {
   readonly stored: StoredOrder
@@ -56,13 +56,16 @@ interface Props {
   readonly tubs: readonly Batch[]
   /** Prints that have films. */
   readonly pictured: readonly string[]
+  /** What stands against the films of each print. */
+  readonly ofFilms: Readonly<Record<string, readonly Reason[]>>
   /** The plan of the run that was asked for, if the server knew it in time. */
   readonly known: KnownPlan | undefined
   readonly children: ReactNode
 }
 
 /** Everything about one order on one desk: the form, the runs, the plan of the run in hand and what was decided. */
-export function OrderDesk({ stored, shop, decided, released, tubs, pictured, known, children }: Props) {
+export function OrderDesk(props: Props) {
+  const { stored, shop, decided, released, tubs, pictured, ofFilms, known, children } = props
   const { shelf } = shop
   const deleted = stored.deletedAt !== undefined
   const form = useForm<Order>({
@@ -97,16 +100,24 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, kno
   const { decisions } = decided_
   const { units } = useSettings()
   const lost = lostChoices((run && decided[run.id]?.lost) ?? {}, names, units)
-  const plan = usePlan(order, shelf.shop, decisions, known)
+  const planned = usePlan(order, shelf.shop, decisions, known)
+  const plan = useMemo(
+    () =>
+      planned && {
+        ...planned,
+        warnings: warnings([...planned.warnings, ...(ofFilms[planned.run.placement.id] ?? [])]),
+      },
+    [planned, ofFilms],
+  )
   /** Keys of older programs are those of today from the first change on. */
-  const planned = useRef(plan)
+  const latest = useRef(plan)
   useEffect(() => {
-    planned.current = plan
+    latest.current = plan
   }, [plan])
   const { decide: decideAs } = decided_
   const decide = useCallback(
     (change: (d: Decisions) => Decisions) =>
-      decideAs((d) => change({ ...d, overrides: keysToday(d.overrides, planned.current) })),
+      decideAs((d) => change({ ...d, overrides: keysToday(d.overrides, latest.current) })),
     [decideAs],
   )
 
@@ -127,23 +138,12 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, kno
       }),
     [router, setGoing, stagePath],
   )
-  const answer = useAnswer(hasOpen(known?.plan) ? { kind: 'open' } : undefined)
+  const answer = useAnswer(hasOpen(plan) ? { kind: 'open' } : undefined)
   const { ask, reset } = answer
   const fresh = useMemo(() => ({ ...answer, shown: freshest(answer.shown, plan) }), [answer, plan])
   // biome-ignore lint/correctness/useExhaustiveDependencies: another stage or run asks nothing yet
   useEffect(() => reset(), [stage, run?.id])
-  useKeys(
-    useMemo(
-      () => [
-        ...STAGE_NAMES.map((name, i) => ({
-          keys: String(i + 1),
-          label: STAGES[name].label,
-          act: () => go(name),
-        })),
-      ],
-      [go],
-    ),
-  )
+  useStageKeys(go)
 
   const saveState = decided_.state === 'saved' ? saving.state : decided_.state
   const hydrated = useHydrated()
@@ -200,7 +200,7 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, kno
       runs,
       run,
       plan,
-      asOf: plan === known?.plan ? known?.asOf : undefined,
+      asOf: planned === known?.plan ? known?.asOf : undefined,
       mark: run && released[run.id],
       seen,
       decisions,
@@ -230,6 +230,7 @@ export function OrderDesk({ stored, shop, decided, released, tubs, pictured, kno
       runs,
       run,
       plan,
+      planned,
       known,
       released,
       decisions,

@@ -2,15 +2,13 @@
 
 import { Box } from '@chakra-ui/react'
 import { useMemo, useState } from 'react'
-import { message } from '@/core/advice'
 import { AskFirst } from '@/ui/Dialog'
 import { Differences } from '@/ui/Differences'
 import { sayDay } from '@/ui/day'
 import { Link } from '@/ui/elements'
 import { useKeys } from '@/ui/keys'
 import { Section, TextButton } from '@/ui/Section'
-import { SeverityMark } from '@/ui/Severity'
-import { useSettings } from '@/ui/settings'
+import { Told } from '@/ui/Told'
 import { act } from '../../acts/act'
 import { useOrder } from './orderContext'
 import { useReleased } from './useReleased'
@@ -43,12 +41,10 @@ const stateWords = (revision: number | undefined, changed: number, printed: bool
 
 function ReleaseDialog({ onClose }: { readonly onClose: () => void }) {
   const { plan, mark, seen } = useOrder()
-  const { units } = useSettings()
   const changes = useReleased()
   const [problem, setProblem] = useState('')
   if (!plan) return null
   const number = (mark?.number ?? 0) + 1
-  const stops = plan.warnings.filter((w) => w.severity === 'Stop')
   const release = async () => {
     const released = await act('releaseRun', { runId: plan.run.id, seen: await seen() })
     if (!released.ok) return setProblem(released.message)
@@ -69,11 +65,18 @@ function ReleaseDialog({ onClose }: { readonly onClose: () => void }) {
       <Box mb="2">
         The crew works from it. It is kept as it is and never edited; a later change makes another.
       </Box>
-      {stops.map((w) => (
-        <Box key={message(w, 'metric')} py="1">
-          <SeverityMark severity="Stop" /> {message(w, units)}
+      {plan.warnings.length > 0 && (
+        <Box
+          mb="2"
+          maxHeight="16rem"
+          overflowY="auto"
+          tabIndex={0}
+          role="region"
+          aria-label="Open in this run"
+        >
+          <Told reasons={plan.warnings} />
         </Box>
-      ))}
+      )}
       {mark &&
         (changes?.length === 0 ? (
           <Box>Nothing has changed since revision {mark.number}.</Box>

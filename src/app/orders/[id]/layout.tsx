@@ -11,6 +11,7 @@ import { batchesFor } from '@/store/inkRoom'
 import { loadOrder } from '@/store/orders'
 import { latestRevisions } from '@/store/revisions'
 import { loadShop } from '@/store/shop'
+import { filmWarningsOf } from '../../films/filmWarnings'
 import { plannedSoon } from '../../plannedSoon'
 import { Seen } from '../../Seen'
 import { OrderDesk } from './OrderDesk'
@@ -28,11 +29,12 @@ export default async function OrderLayout({ params, children }: Props) {
   const { id } = await params
   const db = await database()
   const stamp = await changeStamp(db)
-  const [stored, shop, decisions, pictured] = await Promise.all([
+  const [stored, shop, decisions, pictured, ofFilms] = await Promise.all([
     loadOrder(db, id),
     loadShop(db),
     loadDecisions(db, [id]),
     picturedPrints(db, [id]),
+    filmWarningsOf(db, id),
   ])
   if (!stored) notFound()
   const released = await latestRevisions(db, [...decisions.keys()])
@@ -61,6 +63,7 @@ export default async function OrderLayout({ params, children }: Props) {
           decisions: decisions.get(known.plan.run.id)?.decisions ?? noDecisions(known.plan.run.id),
         }
       }
+      ofFilms={ofFilms}
       pictured={[...(pictured.get(id) ?? [])]}
     >
       <Seen stamp={stamp} />

@@ -71,7 +71,7 @@ export function Calculator() {
             </Box>
           ) : (
             <Box mt="3">
-              <Countdown seconds={numberOf(found.time)} label="Exposure" />
+              <Countdown seconds={numberOf(found.time)} what={`Exposure, ${emulsion?.name}`} />
             </Box>
           )}
         </>

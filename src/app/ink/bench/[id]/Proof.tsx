@@ -77,7 +77,7 @@ export function Proof({ batch, sample, rack, onMend, onDo }: Props) {
           onBlack: [...last.onBlack],
           at: localNow(),
           verdict,
-          who: who.trim() || 'the lead',
+          who: who.trim(),
         },
       }),
     )

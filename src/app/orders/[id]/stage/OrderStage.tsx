@@ -2,10 +2,21 @@
 
 import { Box, Flex, Grid } from '@chakra-ui/react'
 import { X } from 'lucide-react'
+import { useEffect } from 'react'
 import { useFieldArray, useFormContext, useWatch } from 'react-hook-form'
 import { message, q } from '@/core/advice'
-import { clothGroup, groupLabel, type Order, SIZE_NAMES, WEAVES, WHERES, WHITE_LOOKS } from '@/core/order'
+import {
+  type Cloth,
+  clothGroup,
+  groupLabel,
+  type Order,
+  SIZE_NAMES,
+  WEAVES,
+  WHERES,
+  WHITE_LOOKS,
+} from '@/core/order'
 import { PLAN } from '@/core/plan'
+import { AddSelect } from '@/ui/AddSelect'
 import { AskNumber } from '@/ui/AskNumber'
 import { Cautions } from '@/ui/Cautions'
 import { Label } from '@/ui/elements'
@@ -15,6 +26,7 @@ import { Section, TextButton } from '@/ui/Section'
 import { Select } from '@/ui/Select'
 import { InkRow } from '@/ui/Swatch'
 import { useSettings } from '@/ui/settings'
+import { useHydrated } from '@/ui/useHydrated'
 import { DeleteOrder } from '../DeleteOrder'
 import { useOrder } from '../orderContext'
 import { highest } from './highest'
@@ -22,7 +34,12 @@ import { highest } from './highest'
 /** Stage 1: what the customer wants, and the runs it makes. */
 export function OrderStage() {
   const { shelf } = useOrder()
-  const { control } = useFormContext<Order>()
+  const { control, getValues, setFocus } = useFormContext<Order>()
+  const hydrated = useHydrated()
+  useEffect(() => {
+    if (hydrated && getValues('customer') === '' && document.activeElement === document.body)
+      setFocus('customer')
+  }, [hydrated, getValues, setFocus])
   const lines = useFieldArray({ control, name: 'lines', keyName: 'key' })
   const cloth = shelf.cloths[0]
   const add = () => {
@@ -79,7 +96,13 @@ function GarmentLine({
   const { fieldWidth } = usePaint()
   const { control, setValue } = useFormContext<Order>()
   const cloth = useWatch({ control, name: `lines.${at}.cloth` })
-  const known = shelf.cloths.some((c) => c.name === cloth.name)
+  const known = shelf.cloths.find((c) => c.name === cloth.name)
+  const put = (next: Cloth) =>
+    setValue(`lines.${at}.cloth`, next, { shouldDirty: true, shouldValidate: true })
+  /** A line that is a cloth of the shelf becomes another one; what was entered by hand takes the colour alone. */
+  const fromShelf = (found: Cloth | undefined) => {
+    if (found) put(known && sameBody(known, cloth) ? found : { ...cloth, name: found.name, hex: found.hex })
+  }
   return (
     <Box py="3" borderBottom="1px solid" borderColor="rule">
       <Grid
@@ -98,10 +121,7 @@ function GarmentLine({
           <Select
             id={`cloth-${at}`}
             value={known ? cloth.name : ''}
-            onChange={(e) => {
-              const found = shelf.cloths.find((c) => c.name === e.target.value)
-              if (found) setValue(`lines.${at}.cloth`, found, { shouldDirty: true, shouldValidate: true })
-            }}
+            onChange={(e) => fromShelf(shelf.cloths.find((c) => c.name === e.target.value))}
             field
           >
             {!known && <option value="">own cloth</option>}
@@ -124,6 +144,12 @@ function GarmentLine({
           )}
         </Box>
       </Grid>
+      {known && !sameBody(known, cloth) && (
+        <Flex gap="3" align="baseline" wrap="wrap" fontSize="small">
+          <Box color="soft">Weave, fibre or weight are not those of {known.name} on the shelf.</Box>
+          <TextButton onClick={() => put(known)}>Take them from the shelf</TextButton>
+        </Flex>
+      )}
       <Flex mt="2" gap="5" align="start" justify="space-between" wrap={{ base: 'wrap', lg: 'nowrap' }}>
         <Sizes at={at} />
         <Group at={at} />
@@ -131,6 +157,10 @@ function GarmentLine({
     </Box>
   )
 }
+
+/** Whether two cloths are the same but for their colour. */
+const sameBody = (a: Cloth, b: Cloth): boolean =>
+  a.weave === b.weave && a.cotton === b.cotton && a.polyester === b.polyester && a.weight === b.weight
 
 function Sizes({ at }: { readonly at: number }) {
   const { control } = useFormContext<Order>()
@@ -147,10 +177,9 @@ function Sizes({ at }: { readonly at: number }) {
             <Label htmlFor={`size-${at}`} display="block" fontSize="small" color="soft">
               more
             </Label>
-            <Select
+            <AddSelect
               id={`size-${at}`}
-              value=""
-              onChange={(e) => sizes.append({ size: e.target.value, quantity: 0 })}
+              onAdd={(size, shouldFocus) => sizes.append({ size, quantity: 0 }, { shouldFocus })}
               minHeight="2.1rem"
               width="4rem"
             >
@@ -158,7 +187,7 @@ function Sizes({ at }: { readonly at: number }) {
               {left.map((s) => (
                 <option key={s}>{s}</option>
               ))}
-            </Select>
+            </AddSelect>
           </Box>
         )}
       </Flex>

@@ -1,10 +1,10 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
-import { planChanges } from '@/core/plan'
 import { changeStamp, database } from '@/store/database'
 import { heatForSheet } from '../../../planning'
 import { Seen } from '../../../Seen'
-import { type RunRead, readRun } from '../../readRun'
+import { readRun } from '../../readRun'
+import { type Standing, standingOf } from '../../standing'
 import { Sheet } from './Sheet'
 
 interface Props {
@@ -16,12 +16,20 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
   return { title: `Set-up sheet ${(await params).id}` }
 }
 
-/** Whether a revision is what the crew should work from. */
-function standingOf({ now, revisions }: RunRead, number: number): string {
-  const last = revisions.at(-1)
-  if (last && last.number > number) return `Out of date: revision ${last.number} is the one to work from`
-  const moved = last && now ? planChanges(last.plan, now.plan).length : 0
-  return moved > 0 ? `Released; the plan has changed since (${moved})` : 'Released: the one to work from'
+/** In the sheet's own words whether it is what the crew should work from. */
+function wordsOf(standing: Standing): string {
+  switch (standing.is) {
+    case 'good':
+      return 'Released: the one to work from'
+    case 'gone':
+      return 'Released; the order makes no such run any more'
+    case 'outOfDate':
+      return `Out of date: revision ${standing.last} is the one to work from`
+    case 'changed':
+      return `Released; the plan has changed since (${standing.changes.length})`
+    default:
+      return standing satisfies never
+  }
 }
 
 /** The last released revision, another one, or the draft while nothing is released. */
@@ -44,7 +52,7 @@ export default async function SheetPage({ params, searchParams }: Props) {
     <>
       <Seen stamp={stamp} />
       {wanted ? (
-        <Sheet facts={facts} mark={wanted} standing={standingOf(read, wanted.number)} />
+        <Sheet facts={facts} mark={wanted} standing={wordsOf(standingOf(read, wanted))} />
       ) : (
         <Sheet facts={facts} standing="Draft, not released" />
       )}

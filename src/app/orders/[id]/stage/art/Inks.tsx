@@ -2,10 +2,10 @@ import { Box, Flex } from '@chakra-ui/react'
 import { X } from 'lucide-react'
 import { useFieldArray, useFormContext, useWatch } from 'react-hook-form'
 import { INK_TYPES, type InkColour, OPACITIES, type Order, orderedSystem, SYSTEMS } from '@/core/order'
+import { AddSelect } from '@/ui/AddSelect'
 import { CheckField, ListMessage, QuantityField, SelectField, TextField } from '@/ui/fields'
 import { usePaint } from '@/ui/paint'
 import { Table, TextButton } from '@/ui/Section'
-import { Select } from '@/ui/Select'
 import { useOrder } from '../../orderContext'
 import { highest } from '../highest'
 
@@ -33,14 +33,16 @@ export function Inks({ at }: { readonly at: number }) {
   const fromShelf = (shelfId: string) => {
     const found = shelf.inks.find((i) => i.id === shelfId)
     if (!found) return
-    inks.append({
+    const added = {
       ...newInk(nextId()),
       name: found.name,
       hex: found.hex,
       inkType: found.inkType,
       opacity: found.opacity,
       system: orderedSystem(found.system, shelf.shop.method.ink),
-    })
+    }
+    // The next colour is chosen at the same place.
+    inks.append(added, { shouldFocus: false })
   }
   const remove = (i: number) => {
     const gone = inks.fields[i]?.id
@@ -123,20 +125,14 @@ export function Inks({ at }: { readonly at: number }) {
       </Table>
       <ListMessage name={`placements.${at}.inks`} />
       <Flex gap="4" mt="2" mb="5" align="center">
-        <Select
-          aria-label="Add a colour from the shelf"
-          value=""
-          onChange={(e) => fromShelf(e.target.value)}
-          field
-          width="12rem"
-        >
+        <AddSelect aria-label="Add a colour from the shelf" onAdd={fromShelf} field width="12rem">
           <option value="">Add from the shelf …</option>
           {shelf.inks.map((i) => (
             <option key={i.id} value={i.id}>
               {i.name}
             </option>
           ))}
-        </Select>
+        </AddSelect>
         <TextButton onClick={() => inks.append(newInk(nextId()))}>Add another colour</TextButton>
       </Flex>
     </>
