@@ -151,6 +151,14 @@ test('a step test is read by the scale; a lamp that bakes the emulsion is refuse
   await expect(page.getByRole('button', { name: 'Start timer' })).toHaveCount(0)
   await page.getByLabel('Mesh', { exact: true }).fill('fine')
   await expect(page.getByRole('alert').filter({ hasText: 'mesh count' })).toBeVisible()
+  for (const label of ['Mesh', 'Mesh of the test']) {
+    const mesh = page.getByLabel(label, { exact: true })
+    for (const no of ['0', '9999']) {
+      await mesh.fill(no)
+      await expect(page.getByRole('alert').filter({ hasText: /^Between/ }), `${label} ${no}`).toBeVisible()
+    }
+    await mesh.fill('77')
+  }
 })
 
 test('tension is read, drawn and judged; a frame that fell is told', async ({ page }) => {
@@ -162,6 +170,14 @@ test('tension is read, drawn and judged; a frame that fell is told', async ({ pa
   await reading.fill('soft')
   await reading.press('Enter')
   await expect(page.getByRole('alert').filter({ hasText: 'tension' })).toBeVisible()
+  await reading.fill('500 N/cm')
+  await reading.press('Enter')
+  await expect(page.getByRole('alert').filter({ hasText: 'Between 0 N/cm and 100 N/cm' })).toBeVisible()
+  await reading.fill('80 N/cm')
+  await reading.press('Enter')
+  await expect(
+    page.getByRole('alert').filter({ hasText: 'is usual. Keep it again if it is so.' }),
+  ).toBeVisible()
   await reading.fill('18 N/cm')
   await reading.press('Enter')
   await expect(page.getByRole('row', { name: /^F77-5/ })).toContainText('Restretch or retire it')

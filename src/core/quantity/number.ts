@@ -15,6 +15,8 @@ export const plainSigns = (text: string): string =>
     .replace(/[‘’‚‛′ʹ]/g, "'")
     .replace(/[“”„‟″ʺ]|''/g, '"')
     .replace(/⁄/g, '/')
+    // `.125`: who types an inch leaves out the nought.
+    .replace(/(?<![\d.,])([.,])(?=\d)/g, '0$1')
 
 const DIGITS = /^\d+$/
 /** Groups of three behind spaces or apostrophes: nothing else is written so. */

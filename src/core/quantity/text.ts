@@ -40,7 +40,8 @@ export const shownUnit = (kind: Kind, system: System) => {
  * @returns a message with an example when the text is no such quantity, never NaN
  */
 export function parseQuantity(kind: Kind, typed: string, system: System): Parsed {
-  const text = plainSigns(apart(typed)).replace(/\s+/g, ' ').trim()
+  const plain = plainSigns(apart(typed)).replace(/\s+/g, ' ')
+  const text = (MONEY.has(kind) ? plain.replace(/\p{Sc}/gu, '') : plain).trim()
   if (text.length > LONGEST) return fail(kind)
   const one = parseTerm(kind, text, system)
   if (one.ok) return one
@@ -54,6 +55,9 @@ export function parseQuantity(kind: Kind, typed: string, system: System): Parsed
   const [big, small] = parts.map((p) => (p.ok ? p.value : Number.NaN)) as [number, number]
   return ADDS.has(kind) && big > small ? { ok: true, value: big + small } : fail(kind)
 }
+
+/** Whose currency it is the shop knows. */
+const MONEY: ReadonlySet<Kind> = new Set<Kind>(['money', 'price'])
 
 /** No quantity is written longer. */
 const LONGEST = 60

@@ -84,3 +84,21 @@ export function tensionFit(
   const reasons = frames.length > 1 ? [SCREEN.because('TENSION_MISFIT', told)] : []
   return { spread, off, reasons }
 }
+
+/** No mesh stands more, N/m (assumed). */
+const MOST = 10_000
+
+/**
+ * What stands against a reading of the meter, N/m: it cannot be, or lies so far from what the shop keeps that it is asked about.
+ *
+ * @returns between which tensions it should lie, N/m; undefined for a usual one
+ */
+export function readingDoubt(
+  tension: number,
+  { leastTension, mostTension }: Pick<ScreenRoom, 'leastTension' | 'mostTension'>,
+): { readonly possible: boolean; readonly between: readonly [number, number] } | undefined {
+  if (!(tension > 0 && tension <= MOST)) return { possible: false, between: [0, MOST] }
+  // Half of the least and half as much again as the most (assumed).
+  const between = [leastTension / 2, Math.min(MOST, 1.5 * mostTension)] as const
+  return tension < between[0] || tension > between[1] ? { possible: true, between } : undefined
+}

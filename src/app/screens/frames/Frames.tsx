@@ -3,11 +3,11 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { useMemo, useState } from 'react'
 import { message } from '@/core/advice'
-import { FRAME_STATES, type Frame, STEPS } from '@/core/equipment'
+import { FRAME_STATES, type Frame, type ScreenRoom, STEPS } from '@/core/equipment'
 import { PLAN } from '@/core/plan'
 import { parseQuantity, showQuantity, writeQuantity } from '@/core/quantity'
 import { nextStep } from '@/core/schedule'
-import { tensionOf } from '@/core/screen'
+import { readingDoubt, tensionOf } from '@/core/screen'
 import { AskNumber } from '@/ui/AskNumber'
 import { localNow } from '@/ui/clock'
 import { Empty, PushLink } from '@/ui/Empty'
@@ -92,7 +92,7 @@ export function Frames() {
             <tbody>
               {of.map((f) => (
                 <FrameRow
-                  leastTension={shop.screens.leastTension}
+                  room={shop.screens}
                   key={f.id}
                   frame={f}
                   at={shop.presses.find((p) => p.id === f.mounted?.pressId)?.name}
@@ -152,18 +152,18 @@ function Drift({
 
 function FrameRow({
   frame,
-  leastTension,
+  room,
   at,
   onLog,
 }: {
   readonly frame: Frame
-  readonly leastTension: number
+  readonly room: ScreenRoom
   /** The press where it is mounted. */
   readonly at: string | undefined
   readonly onLog: (frame: Frame, tension: number) => void
 }) {
   const { units } = useSettings()
-  const advice = tensionOf(frame, leastTension)
+  const advice = tensionOf(frame, room.leastTension)
   const first = frame.readings[0]
   const next = nextStep(frame.stencil)
   return (
@@ -222,7 +222,7 @@ function FrameRow({
         )}
       </td>
       <td>
-        <NewReading frame={frame} onLog={onLog} />
+        <NewReading frame={frame} room={room} onLog={onLog} />
       </td>
     </tr>
   )
@@ -231,19 +231,29 @@ function FrameRow({
 /** Today's reading: typed in any unit, kept with Enter. */
 function NewReading({
   frame,
+  room,
   onLog,
 }: {
   readonly frame: Frame
+  readonly room: ScreenRoom
   readonly onLog: (frame: Frame, tension: number) => void
 }) {
   const { units } = useSettings()
   const [text, setText] = useState('')
   const [wrong, setWrong] = useState('')
+  /** An unusual reading that was asked about: kept when it is entered again. */
+  const [asked, setAsked] = useState<number>()
   const keep = () => {
     if (text.trim() === '') return
     const read = parseQuantity('tension', text, units)
     if (!read.ok) return setWrong(read.message)
-    if (read.value <= 0) return setWrong('Above 0, please.')
+    const doubt = readingDoubt(read.value, room)
+    const [low, high] = doubt?.between.map((x) => writeQuantity('tension', x, units)) ?? []
+    if (doubt && !doubt.possible) return setWrong(`Between ${low} and ${high}, please.`)
+    if (doubt && asked !== read.value) {
+      setAsked(read.value)
+      return setWrong(`${low} to ${high} is usual. Keep it again if it is so.`)
+    }
     onLog(frame, read.value)
     setText('')
     setWrong('')

@@ -11,6 +11,7 @@ import { Section } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { useShop } from '../../shop/shopContext'
 import { Countdown } from '../Countdown'
+import { useCan } from './useCan'
 
 const SURE: Readonly<Record<Confidence, string>> = {
   tested: 'as tested',
@@ -24,6 +25,7 @@ export function Calculator() {
   const { screens } = useShop().shop
   const [lampId, setLamp] = useState(screens.lamps[0]?.id ?? '')
   const [emulsionId, setEmulsion] = useState(screens.emulsions[0]?.id ?? '')
+  const can = useCan()
   const [mesh, setMesh] = useState(7700)
   const [coats, setCoats] = useState(2)
   const lamp = screens.lamps.find((l) => l.id === lampId)
@@ -41,8 +43,8 @@ export function Calculator() {
       <Grid templateColumns="1fr 1fr" gap="3" mb="4">
         <Pick label="Lamp" value={lampId} options={screens.lamps} onPick={setLamp} />
         <Pick label="Emulsion" value={emulsionId} options={screens.emulsions} onPick={setEmulsion} />
-        <QuantityInput label="Mesh" kind="meshCount" value={mesh} onGive={setMesh} />
-        <QuantityInput label="Coats" kind="count" value={coats} onGive={setCoats} />
+        <QuantityInput label="Mesh" kind="meshCount" value={mesh} onGive={setMesh} check={can('mesh')} />
+        <QuantityInput label="Coats" kind="count" value={coats} onGive={setCoats} check={can('coats')} />
         <QuantityInput
           label="Lamp to the glass"
           kind="length"

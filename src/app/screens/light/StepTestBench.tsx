@@ -14,6 +14,7 @@ import { Section, Table } from '@/ui/Section'
 import { unlocked } from '../../edits/unlocked'
 import { nextId } from '../../shop/Rows'
 import { useShop } from '../../shop/shopContext'
+import { useCan } from './useCan'
 
 const READ_BY = [
   { id: 'strips', name: 'Strips: the first that holds' },
@@ -54,6 +55,7 @@ export function StepTestBench() {
   const { getValues, setValue } = useFormContext<ShopAndShelf>()
   const [lampId, setLamp] = useState(screens.lamps[0]?.id ?? '')
   const [emulsionId, setEmulsion] = useState(screens.emulsions[0]?.id ?? '')
+  const can = useCan()
   const [mesh, setMesh] = useState(7700)
   const [coats, setCoats] = useState(2)
   const [about, setAbout] = useState(24)
@@ -94,8 +96,20 @@ export function StepTestBench() {
           options={screens.emulsions}
           onPick={setEmulsion}
         />
-        <QuantityInput label="Mesh of the test" kind="meshCount" value={mesh} onGive={setMesh} />
-        <QuantityInput label="Coats of the test" kind="count" value={coats} onGive={setCoats} />
+        <QuantityInput
+          label="Mesh of the test"
+          kind="meshCount"
+          value={mesh}
+          onGive={setMesh}
+          check={can('mesh')}
+        />
+        <QuantityInput
+          label="Coats of the test"
+          kind="count"
+          value={coats}
+          onGive={setCoats}
+          check={can('coats')}
+        />
         <Pick label="Read by" value={by} options={READ_BY} onPick={setBy} />
         <QuantityInput
           label={by === 'scale' ? 'Exposed for' : 'Middle strip about'}

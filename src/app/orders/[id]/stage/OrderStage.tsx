@@ -94,14 +94,18 @@ function GarmentLine({
 }) {
   const { shelf } = useOrder()
   const { fieldWidth } = usePaint()
-  const { control, setValue } = useFormContext<Order>()
+  const { control, getValues, setValue } = useFormContext<Order>()
   const cloth = useWatch({ control, name: `lines.${at}.cloth` })
   const known = shelf.cloths.find((c) => c.name === cloth.name)
   const put = (next: Cloth) =>
     setValue(`lines.${at}.cloth`, next, { shouldDirty: true, shouldValidate: true })
-  /** A line that is a cloth of the shelf becomes another one; what was entered by hand takes the colour alone. */
+  /** Whether another cloth of the shelf is meant, or only its colour: a hood that is ordered stays a hood. */
+  const becomes = (found: Cloth) =>
+    known !== undefined &&
+    sameBody(known, cloth) &&
+    (found.weave === cloth.weave || getValues(`lines.${at}.sizes`).every((s) => s.quantity === 0))
   const fromShelf = (found: Cloth | undefined) => {
-    if (found) put(known && sameBody(known, cloth) ? found : { ...cloth, name: found.name, hex: found.hex })
+    if (found) put(becomes(found) ? found : { ...cloth, name: found.name, hex: found.hex })
   }
   return (
     <Box py="3" borderBottom="1px solid" borderColor="rule">

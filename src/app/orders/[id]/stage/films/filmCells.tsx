@@ -17,6 +17,7 @@ export function Resolution({
   readonly onSay: (dpi: number) => void
 }) {
   const [text, setText] = useState('')
+  const [wrong, setWrong] = useState('')
   if (film.dpi !== undefined)
     return film.raster ? (
       <Box color="soft" fontSize="small">
@@ -24,10 +25,14 @@ export function Resolution({
       </Box>
     ) : null
   const say = () => {
+    if (text.trim() === '') return setWrong('')
     const read = readNumber(text)
-    const said = read.ok ? read.value : 0
+    const [least, most] = film.raster ? [30, 2400] : [1, 3000]
+    if (!read.ok) return setWrong(read.message)
+    if (read.value < least || read.value > most) return setWrong(`Between ${least} and ${most}, please.`)
+    setWrong('')
     // A drawing without a size counts in units of its own: what is typed is its height in millimetres.
-    if (said > 0) onSay(film.raster ? said : (25.4 * film.down) / said)
+    onSay(film.raster ? read.value : (25.4 * film.down) / read.value)
   }
   return (
     <Flex as="span" gap="1.5" align="baseline" fontSize="small">
@@ -41,11 +46,17 @@ export function Resolution({
         borderBottom="2px solid"
         borderColor="ink"
         value={text}
+        aria-invalid={wrong !== ''}
         onChange={(e) => setText(e.target.value)}
         onBlur={say}
         onKeyDown={(e) => e.key === 'Enter' && say()}
       />
       {film.raster ? 'dpi? The file does not say' : 'mm high? The file does not say'}
+      {wrong && (
+        <Box role="alert" fontWeight="650">
+          {wrong}
+        </Box>
+      )}
     </Flex>
   )
 }
