@@ -40,6 +40,27 @@ test('a stale write is refused, shown side by side, and both edits stay', async 
   await other.close()
 })
 
+test('two people in different fields of an order: both stay, no one is asked', async ({ page, browser }) => {
+  await deafen(page)
+  await open(page, '/orders/O-1008/order')
+  const notes = await page.getByLabel('Notes').inputValue()
+  const job = await page.getByLabel('Job').inputValue()
+  const other = await browser.newPage()
+  await open(other, '/orders/O-1008/order')
+  await other.getByLabel('Job').fill('Two colours, of an evening')
+  await expect(saveStatus(other)).toHaveText('Saved')
+  await page.getByLabel('Notes').fill('Soft, please.')
+  await expect(saveStatus(page)).toHaveText('Saved')
+  await expect(page.getByLabel('Job')).toHaveValue('Two colours, of an evening')
+  await reload(page)
+  await expect(page.getByLabel('Notes')).toHaveValue('Soft, please.')
+  await expect(page.getByLabel('Job')).toHaveValue('Two colours, of an evening')
+  await page.getByLabel('Notes').fill(notes)
+  await page.getByLabel('Job').fill(job)
+  await expect(saveStatus(page)).toHaveText('Saved')
+  await other.close()
+})
+
 test('two people decide on the same run: both choices are shown and one stays', async ({ page, browser }) => {
   await deafen(page)
   await open(page, '/orders/O-1001/heat')

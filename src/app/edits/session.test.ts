@@ -136,6 +136,25 @@ describe('someone else', () => {
     expect(asked).toContainEqual({ do: 'rebase', from: NOTE, onto: own })
     expect(asked).toContainEqual({ do: 'store', value: { title: 'A', pieces: 9 }, version: 4 })
   })
+  it('changed another field: no conflict, both stay', () => {
+    const theirs = { ...NOTE, pieces: 9 }
+    const { session, asked, stored } = ended([whole('A'), late(theirs, 4), ok(5)])
+    expect(asked).toContainEqual({ do: 'rebase', from: NOTE, onto: theirs })
+    expect(stored).toEqual([
+      ['A', 3],
+      ['A', 4],
+    ])
+    expect(session).toMatchObject({
+      state: 'saved',
+      conflict: undefined,
+      acknowledged: { value: { title: 'A', pieces: 9 }, version: 5 },
+    })
+  })
+  it('made the same of the same field: no conflict either', () =>
+    expect(ended([whole('A'), late({ title: 'A', pieces: 9 }, 4), ok(5)]).session).toMatchObject({
+      state: 'saved',
+      mine: { title: 'A', pieces: 9 },
+    }))
   it('is no conflict where edits are laid over', () => {
     const { session } = ended([whole('A'), late({ ...NOTE, pieces: 9 }, 4), ok(5)], true)
     expect(session).toMatchObject({ state: 'saved', mine: { title: 'A', pieces: 9 } })

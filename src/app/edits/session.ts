@@ -1,5 +1,5 @@
 import same from 'fast-deep-equal'
-import { type Change, changes, overlaid } from '@/core/change'
+import { type Change, changes, meet, misfit, overlaid } from '@/core/change'
 import type { FieldErrors } from '@/core/order'
 import type { Stored, Versioned } from './save'
 
@@ -105,6 +105,13 @@ function wanted<T>(session: Session<T>, value: T): Step<T> {
   return s.line.length > 0 ? still(next) : onward(next)
 }
 
+/** Whether two people who began at the same state touched no field both, or made the same of it: then both stay. */
+function apart<T>(base: T, mine: T, theirs: T): boolean {
+  const [own, others] = [changes(base, mine), changes(base, theirs)]
+  const clash = (a: Change, b: Change) => meet(a, b) && !same(a, b)
+  return misfit(theirs, own) === undefined && !own.some((a) => others.some((b) => clash(a, b)))
+}
+
 function answered<T>(session: Session<T>, answer: Stored<T>, own: unknown, overlays: boolean): Step<T> {
   const [sent, ...line] = session.line
   const s = { ...session, unanswered: undefined, problem: 'message' in answer ? answer.message : '' }
@@ -122,7 +129,7 @@ function answered<T>(session: Session<T>, answer: Stored<T>, own: unknown, overl
   // It had arrived after all; what is wanted now was made knowing of it.
   if (same(now.value, session.unanswered)) return onward({ ...s, acknowledged: now })
   // `own`: not someone else either, but made before this page was read.
-  if (overlays || same(now.value, own)) {
+  if (overlays || same(now.value, own) || apart(acknowledged.value, s.mine, now.value)) {
     const laid = (value: T): T => overlaid(now.value, changes(acknowledged.value, value))
     return onward({ ...s, acknowledged: now, line: s.line.map(laid), mine: laid(s.mine) }, [
       { do: 'rebase', from: acknowledged.value, onto: now.value },
