@@ -96,6 +96,30 @@ test('the light runs down and can be stopped; it can be read under a safelight',
   await page.keyboard.press('s')
 })
 
+test('mounted is one fact: the room asks for the head, the frames and the press say the same', async ({
+  page,
+}) => {
+  await open(page, '/screens')
+  const copper = row(page, 'O-1006.P1.I1')
+  await copper.getByRole('button', { name: /^Tape: done/ }).press('Enter')
+  const head = copper.getByLabel(/^Head, Copper shimmer/)
+  await expect(head).toHaveValue(/^\d+$/)
+  const number = await head.inputValue()
+  await copper.getByRole('button', { name: /^Mount: done/ }).press('Enter')
+  await expect(copper).toContainText(`head ${number}`)
+  await expect(saveStatus(page)).toHaveText('Saved')
+  await open(page, '/screens/frames')
+  await page.getByRole('button', { name: '43 T/cm' }).click()
+  await expect(page.getByRole('row', { name: /^F43-1/ })).toContainText(`head ${number}`)
+  await open(page, '/orders/O-1006/sequence')
+  await page.getByText('On the press now').click()
+  await expect(page.getByLabel(`Mounted at head ${number}`)).toHaveValue('F43-1')
+  // Taken down there it is to be mounted again here.
+  await page.getByLabel(`Mounted at head ${number}`).selectOption('')
+  await open(page, '/screens')
+  await expect(copper.getByRole('button', { name: /^Mount: done/ })).toBeVisible()
+})
+
 test('what no order wants is reclaimed, and comes back with one key', async ({ page }) => {
   await open(page, '/screens')
   const old = page.getByText('Slate Hollow Climbing, Spring wall tees: Chalk white')

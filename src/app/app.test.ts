@@ -179,7 +179,7 @@ describe('the list of orders', () => {
     const before = await stamps()
     const { shelf } = await loadShop(db)
     const first = roomLines(jobs, shelf.shop).find((l) => l.frame)
-    const coated = first && advanced(first, '2026-11-23T08:00')
+    const [coated] = first ? advanced(first, shelf.shop, '2026-11-23T08:00') : []
     if (!first || !coated) throw new Error('no screen with a frame')
     const put = (frame: Frame): ShopAndShelf => ({
       ...shelf,
@@ -190,7 +190,7 @@ describe('the list of orders', () => {
     const held = await stamps()
     expect(held).not.toEqual(before)
     const [line] = roomLines(jobs, put(coated).shop).filter((l) => l.key === first.key)
-    const dried = line && advanced(line, '2026-11-23T09:00')
+    const [dried] = line ? advanced(line, put(coated).shop, '2026-11-23T09:00') : []
     if (!dried) throw new Error('the stencil is lost')
     await putShop(db, put(dried))
     await everyScreenJob(db)

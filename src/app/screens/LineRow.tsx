@@ -1,7 +1,8 @@
 'use client'
 
 import { Box, Grid } from '@chakra-ui/react'
-import { STEPS } from '@/core/equipment'
+import { useState } from 'react'
+import { headsOf, type MountedAt, type Press, STEPS } from '@/core/equipment'
 import type { RoomLine } from '@/core/plan'
 import { sayMoment } from '@/ui/clock'
 import { useDesk } from '@/ui/desk'
@@ -9,6 +10,8 @@ import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
 import { InkName } from '@/ui/parts'
 import { TextButton } from '@/ui/Section'
+import { Select } from '@/ui/Select'
+import { useShop } from '../shop/shopContext'
 
 /** One screen: its frame, what it is, and one button for what is next. */
 export function LineRow({
@@ -18,10 +21,14 @@ export function LineRow({
 }: {
   readonly line: RoomLine
   readonly now: number | undefined
-  readonly onAdvance: (lines: readonly RoomLine[]) => void
+  readonly onAdvance: (lines: readonly RoomLine[], head?: number) => void
 }) {
   const { ask } = useDesk()
   const { job, screen, frame, next } = line
+  const press = useShop().shop.presses.find((p) => p.id === job.pressId)
+  const heads = press && next === 'mount' ? headsOf(press) : []
+  const [picked, setPicked] = useState<number>()
+  const head = picked ?? screen.head
   return (
     <Grid
       templateColumns={{
@@ -45,23 +52,42 @@ export function LineRow({
       </TextButton>
       <InkName hex={screen.hex} name={screen.name} />
       <Measure kind="meshCount" value={screen.mesh} />
-      <DryAt line={line} now={now} />
+      {heads.length > 0 ? (
+        <Select
+          aria-label={`Head, ${screen.name}, ${job.words}`}
+          value={head ?? ''}
+          onChange={(e) => setPicked(Number(e.target.value))}
+        >
+          {head === undefined && <option value="">which head?</option>}
+          {heads.map((h) => (
+            <option key={h.number} value={h.number}>
+              head {h.number}
+            </option>
+          ))}
+        </Select>
+      ) : (
+        <DryAt line={line} now={now} />
+      )}
       {next ? (
         <PushButton
           type="button"
           px="3"
-          disabled={!frame}
+          disabled={!frame || (heads.length > 0 && head === undefined)}
           aria-label={`${STEPS[next]}: done, ${screen.name}, ${job.words}`}
-          onClick={() => onAdvance([line])}
+          onClick={() => onAdvance([line], picked)}
         >
           {DONE[next]}
         </PushButton>
       ) : (
-        <Box>mounted</Box>
+        <Box>{frame?.mounted && heldAt(frame.mounted, press)}</Box>
       )}
     </Grid>
   )
 }
+
+/** Where it is mounted, at its own press or at another. */
+const heldAt = ({ pressId, head }: MountedAt, press: Press | undefined): string =>
+  press?.id === pressId ? (press.kind === 'bench' ? 'mounted' : `head ${head}`) : 'at another press'
 
 const DONE = {
   coat: 'Coated',

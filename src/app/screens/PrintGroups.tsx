@@ -13,7 +13,7 @@ import { LineRow } from './LineRow'
 interface Props {
   readonly lines: readonly RoomLine[]
   readonly now: number | undefined
-  readonly onAdvance: (lines: readonly RoomLine[]) => void
+  readonly onAdvance: (lines: readonly RoomLine[], head?: number) => void
 }
 
 /** Screens print by print, each print with the one time by which the first of them must be begun. */

@@ -44,9 +44,14 @@ export function ScreenRoom({
   const lines = useMemo(() => roomLines(jobs, shop), [jobs, shop])
   const [only, setOnly] = useState<Step>()
   const now = useNow()
-  const advance = (which: readonly RoomLine[]) => {
+  const advance = (which: readonly RoomLine[], head?: number) => {
     const at = localNow()
-    put(which.flatMap((l) => advanced(l, at) ?? []))
+    let after = shop
+    for (const line of which) {
+      const changed = new Map(advanced(line, after, at, head).map((f) => [f.id, f]))
+      after = { ...after, frames: after.frames.map((f) => changed.get(f.id) ?? f) }
+    }
+    put(after.frames.filter((f, i) => f !== shop.frames[i]))
   }
   const steps = STEP_NAMES.filter(
     (s) => (only === undefined || s === only) && lines.some((l) => l.next === s),

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { message } from '../advice'
 import { type Frame, headTurned, type Shop, STEP_NAMES } from '../equipment'
+import { nextStep } from '../schedule'
 import {
   keptGood,
   mountedAsPlanned,
@@ -67,7 +68,7 @@ describe('screens that are mounted already', () => {
     const asked = { inks: [INKS.yellow, INKS.red], press: 'automatic' as const }
     const ready = with4(['base'], ['yellow'], ['red'])
     const before = planFor({ ...asked, shop: ready })
-    const { shop, notReady } = mountedAsPlanned(ready, before, OF, '2026-11-24T09:00')
+    const { shop, notReady } = mountedAsPlanned(ready, before, OF)
     expect(notReady).toEqual([])
     const mountedNow = planFor({ ...asked, shop })
     expect(headsOf(mountedNow)).toBe(headsOf(before))
@@ -81,11 +82,11 @@ describe('screens that are mounted already', () => {
   })
   it('what is not through the screen room is not mountedNow, and is named', () => {
     const p = planFor({ inks, shop: with4(['base']) })
-    const { shop, notReady } = mountedAsPlanned(with4(['base']), p, OF, '2026-11-24T09:00')
+    const { shop, notReady } = mountedAsPlanned(with4(['base']), p, OF)
     expect(notReady).toEqual(['yellow', 'red', 'black'])
     const frame = shop.frames.find((f) => f.id === one.id)
     expect(frame).toMatchObject({ mounted: { pressId: 'manual', head: 1 } })
-    expect(frame?.stencil?.done.at(-1)).toEqual({ step: 'mount', at: '2026-11-24T09:00' })
+    expect(nextStep(frame)).toBeUndefined()
   })
   it('two frames are never mounted at one head; taken down, nothing is mounted', () => {
     const shop = mountedAt(mountedAt(SHOP, one.id, PRESSES.manual, 1), three.id, PRESSES.manual, 1)

@@ -86,11 +86,9 @@ export interface AsPlanned {
 
 /**
  * Mounts every screen of a plan that is ready at the head it is planned for, and stands the flash units where they are
- * planned. A screen is ready once all but mounting is done; mounting is ticked off.
- *
- * @param at the moment by the shop's clock, ISO
+ * planned. A screen is ready once all but mounting is done.
  */
-export function mountedAsPlanned(shop: Shop, plan: RunPlan, of: PrintOf, at: string): AsPlanned {
+export function mountedAsPlanned(shop: Shop, plan: RunPlan, of: PrintOf): AsPlanned {
   const { press } = plan
   let next = shop
   const notReady: string[] = []
@@ -99,24 +97,15 @@ export function mountedAsPlanned(shop: Shop, plan: RunPlan, of: PrintOf, at: str
     const frame = shop.frames.find(
       ({ stencil: s }) => s && s.order === of.orderId && s.print === of.print && s.hit === hit.id,
     )
-    const step = nextStep(frame?.stencil)
+    const step = nextStep(frame)
     if (!frame || (step !== undefined && step !== 'mount')) {
       notReady.push(hit.name)
       continue
     }
-    next = mountedAt(step === 'mount' ? tickedOff(next, frame.id, at) : next, frame.id, press, head)
+    next = mountedAt(next, frame.id, press, head)
   }
   return { shop: unitsAsPlanned(next, plan), notReady }
 }
-
-const tickedOff = (shop: Shop, frameId: string, at: string): Shop => ({
-  ...shop,
-  frames: shop.frames.map((f) =>
-    f.id === frameId && f.stencil
-      ? { ...f, stencil: { ...f.stencil, done: [...f.stencil.done, { step: 'mount' as const, at }] } }
-      : f,
-  ),
-})
 
 /** Units that stand at a wanted station stay, the others go to the stations left. */
 function unitsAsPlanned(shop: Shop, { press, sequence }: RunPlan): Shop {

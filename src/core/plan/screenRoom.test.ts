@@ -33,6 +33,7 @@ const job = (orderId: string, due: string, screens: readonly ScreenSpec[], more 
   print: 'P1',
   runId: `R-${orderId}`,
   words: `Customer, job ${orderId}`,
+  pressId: 'manual',
   width: mm(280),
   height: mm(330),
   due,
@@ -138,11 +139,12 @@ describe('a step done', () => {
       const [line] = roomLines([early], shop(frame))
       if (!line) throw new Error('no line')
       expect(line.next).toBe(step)
-      frame = [advanced(line, '2026-11-24T08:00') as Frame]
+      frame = [...advanced(line, shop(frame), '2026-11-24T08:00', 3)]
     }
     const [line] = roomLines([early], shop(frame))
     expect(line).toMatchObject({ next: undefined, latest: undefined })
-    expect(line && advanced(line, '2026-11-24T09:00')).toBeUndefined()
+    expect(line && advanced(line, shop(frame), '2026-11-24T09:00')).toEqual([])
+    expect(frame[0]?.mounted).toEqual({ pressId: 'manual', head: 3 })
     expect(frame[0]?.stencil).toMatchObject({
       order: 'O-1',
       hit: 'I1',
@@ -151,7 +153,32 @@ describe('a step done', () => {
   })
   it('without a frame nothing can be done', () => {
     const [line] = roomLines([early], shop([]))
-    expect(line && advanced(line, '2026-11-24T08:00')).toBeUndefined()
+    expect(line && advanced(line, shop([]), '2026-11-24T08:00')).toEqual([])
+  })
+  it('mounted is said once, with the head: what was there comes down, and what is taken down is to be mounted again', () => {
+    const ready = STEP_NAMES.length - 1
+    const two = shop(frames(2, { 0: stencil('O-1', 'I1', ready), 1: stencil('O-2', 'I1', ready) }))
+    const both = [
+      job('O-1', '2026-11-25', [screen('I1', { head: 2 })]),
+      job('O-2', '2026-12-01', [screen('I1')]),
+    ]
+    const mount = (from: Shop, key: string, head?: number): Shop => {
+      const line = roomLines(both, from).find((l) => l.key === key)
+      if (line?.next !== 'mount') throw new Error(`${key} is not to be mounted`)
+      const changed = advanced(line, from, '2026-11-24T08:00', head)
+      return shop(from.frames.map((f) => changed.find((c) => c.id === f.id) ?? f))
+    }
+    const mounted = (of: Shop) =>
+      roomLines(both, of)
+        .filter((l) => l.next === undefined)
+        .map((l) => l.key)
+    const first = mount(two, 'O-1.P1.I1')
+    expect(mounted(first)).toEqual(['O-1.P1.I1'])
+    // Without a planned head it is asked for.
+    expect(mount(first, 'O-2.P1.I1')).toEqual(first)
+    const second = mount(first, 'O-2.P1.I1', 2)
+    expect(mounted(second)).toEqual(['O-2.P1.I1'])
+    expect(second.frames.map((f) => f.mounted?.head)).toEqual([undefined, 2])
   })
   it('changes no plan: only coating and reclaiming change what plans read', () => {
     const at = (done: number) => planningFacts(shop(frames(1, { 0: stencil('O-1', 'I1', done) })))

@@ -6,6 +6,7 @@ import type { Duration, Length, MeshCount } from '../quantity'
 import { latestStart, type Moment, momentOf, nextStep, startBefore, stepTime, whyLatest } from '../schedule'
 import { allocateFrames, SCREEN, stencilWords } from '../screen'
 import { jobWords } from './hitPlans'
+import { mountedAt } from './mounted'
 import type { RunPlan } from './runPlan'
 
 /** A shop as plans read it: how far a stencil has come, what a frame once read and how a list is worded changes no plan. */
@@ -25,6 +26,8 @@ export interface ScreenSpec {
   readonly mesh: MeshCount
   readonly emulsionId: string
   readonly coats: number
+  /** The head it is planned for; none where the order of printing does not fit, and on a bench. */
+  readonly head?: number | undefined
   /** Seconds; none for a film stencil or without a lamp. */
   readonly expose: { readonly time: Duration; readonly lampId: string; readonly tested: boolean } | undefined
 }
@@ -36,6 +39,7 @@ export interface ScreenJob {
   readonly runId: string
   /** Customer and job. */
   readonly words: string
+  readonly pressId: string
   readonly width: Length
   readonly height: Length
   /** ISO day. */
@@ -53,6 +57,7 @@ export function screenJobOf(order: Order, plan: RunPlan): ScreenJob {
     print: placement.id,
     runId: id,
     words: jobWords(order),
+    pressId: plan.press.id,
     width: placement.width,
     height: placement.height,
     due: order.due,
@@ -66,6 +71,7 @@ export function screenJobOf(order: Order, plan: RunPlan): ScreenJob {
         mesh: numberOf(h.mesh),
         emulsionId: choiceOf(h.stencil.emulsion),
         coats: numberOf(h.stencil.coats),
+        head: h.head,
         expose: h.exposure && {
           time: numberOf(h.exposure.time),
           lampId: h.exposure.lamp.id,
@@ -143,7 +149,7 @@ function lineOf(
   press: Moment | undefined,
   { hours, screens: { humidity } }: Shop,
 ): RoomLine {
-  const next = nextStep(frame?.stencil)
+  const next = nextStep(frame)
   const since = frame?.stencil?.done.at(-1)?.at
   const drying = next === 'dry' || next === 'dryOff'
   return {
@@ -213,10 +219,24 @@ export function batchesOf(step: Step, lines: readonly RoomLine[], now: Moment): 
 
 const DAY = 86_400
 
-/** The frame of a line with its next step done. Coating lays the stencil on the frame. */
-export function advanced(line: RoomLine, at: string): Frame | undefined {
+/**
+ * The frames that a line with its next step done changes. Coating lays the stencil on the frame; mounting takes down what was
+ * mounted at that head.
+ *
+ * @param at the moment by the shop's clock, ISO
+ * @param head where it is mounted, if not where it is planned
+ */
+export function advanced(line: RoomLine, shop: Shop, at: string, head = line.screen.head): readonly Frame[] {
   const { frame, next, job, screen } = line
-  if (!frame || !next) return undefined
+  if (!frame || !next) return []
+  if (next === 'mount') {
+    const press = shop.presses.find((p) => p.id === job.pressId)
+    // A bench takes one screen after another, at its one place.
+    const place = head ?? (press?.kind === 'bench' ? 1 : undefined)
+    if (!press || place === undefined) return []
+    const { frames } = mountedAt(shop, frame.id, press, place)
+    return frames.filter((f, i) => f !== shop.frames[i])
+  }
   const stencil: Stencil = frame.stencil ?? {
     order: job.orderId,
     print: job.print,
@@ -226,5 +246,5 @@ export function advanced(line: RoomLine, at: string): Frame | undefined {
     coats: screen.coats,
     done: [],
   }
-  return { ...frame, stencil: { ...stencil, done: [...stencil.done, { step: next, at }] } }
+  return [{ ...frame, stencil: { ...stencil, done: [...stencil.done, { step: next, at }] } }]
 }

@@ -77,8 +77,11 @@ describe('the screen room', () => {
   it('what is next is the first step not done', () => {
     expect(nextStep(undefined)).toBe('coat')
     const done = STEP_NAMES.slice(0, 3).map((step) => ({ step, at: '2026-11-24T08:00' }))
-    expect(nextStep({ done })).toBe('wash')
-    expect(nextStep({ done: STEP_NAMES.map((step) => ({ step, at: '2026-11-24T08:00' })) })).toBeUndefined()
+    expect(nextStep({ stencil: { done } })).toBe('wash')
+    // Where it is mounted says that it is, whatever was ticked.
+    const all = { stencil: { done: STEP_NAMES.map((step) => ({ step, at: '2026-11-24T08:00' })) } }
+    expect(nextStep(all)).toBe('mount')
+    expect(nextStep({ ...all, mounted: { pressId: 'twelve', head: 4 } })).toBeUndefined()
   })
   it('works back from the press: hands in working hours, drying overnight', () => {
     const press = at('2026-11-24T08:00')

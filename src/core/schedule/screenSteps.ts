@@ -47,9 +47,13 @@ export function whyStepTime(step: Step, humidity: Share): readonly Reason[] {
   ]
 }
 
-/** The first step not done; undefined when the screen is mounted. */
-export const nextStep = (stencil: Pick<Stencil, 'done'> | undefined): Step | undefined =>
-  STEP_NAMES.find((step) => !stencil?.done.some((d) => d.step === step))
+/** The first step not done; undefined when the screen is mounted. That it is, the frame alone says: with where. */
+export const nextStep = (
+  frame: { readonly stencil?: Pick<Stencil, 'done'> | undefined; readonly mounted?: unknown } | undefined,
+): Step | undefined =>
+  frame?.mounted === undefined
+    ? STEP_NAMES.find((step) => step === 'mount' || !frame?.stencil?.done.some((d) => d.step === step))
+    : undefined
 
 /**
  * When the next step of a screen must begin at the latest for it to hang at press time. Work is done in working hours,

@@ -165,7 +165,7 @@ function FrameRow({
   const { units } = useSettings()
   const advice = tensionOf(frame, room.leastTension)
   const first = frame.readings[0]
-  const next = nextStep(frame.stencil)
+  const next = nextStep(frame)
   return (
     <tr>
       <td>
@@ -212,7 +212,7 @@ function FrameRow({
             <Box color="soft" fontSize="small">
               {at && frame.mounted
                 ? `mounted at ${at}, head ${frame.mounted.head}`
-                : next
+                : next !== 'mount' && next
                   ? `next: ${STEPS[next].toLowerCase()}`
                   : 'ready, not mounted'}
             </Box>

@@ -2,7 +2,6 @@ import { Box, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
 import { flashesAt, headsOf, headTurned, type Shop } from '@/core/equipment'
 import { framesAt, mountedAsPlanned, mountedAt, stoodAt, takenDown } from '@/core/plan'
-import { localNow } from '@/ui/clock'
 import { Folded, TextButton } from '@/ui/Section'
 import { Select } from '@/ui/Select'
 import { SeverityMark } from '@/ui/Severity'
@@ -28,9 +27,8 @@ export function Heads({ plan }: PlanProps) {
   }
   const of = { orderId: order.id, print: plan.run.placement.id }
   const mountAll = () => {
-    const at = localNow()
-    void change('All that is ready is mounted as planned', (now) => mountedAsPlanned(now, plan, of, at).shop)
-    setNotReady(mountedAsPlanned(shop, plan, of, at).notReady)
+    void change('All that is ready is mounted as planned', (now) => mountedAsPlanned(now, plan, of).shop)
+    setNotReady(mountedAsPlanned(shop, plan, of).notReady)
   }
   const frames = framesAt(shop, press)
   const units = press.kind === 'automatic' ? flashesAt(shop, press) : []
