@@ -1,8 +1,8 @@
 'use client'
 
 import { Box } from '@chakra-ui/react'
-import { useRouter } from 'next/navigation'
-import { useCallback, useEffect, useMemo, useState } from 'react'
+import { usePathname, useRouter } from 'next/navigation'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { useKeys } from '@/ui/keys'
 import { useLight, useSettings } from '@/ui/settings'
 import { ACTED } from './acts/act'
@@ -68,6 +68,7 @@ export function Companions() {
     ),
   )
   const close = useCallback(() => setOpen(undefined), [])
+  useArrival()
   return (
     <>
       {open === 'keys' && <KeySheet onClose={close} />}
@@ -120,4 +121,23 @@ function useNews(onNews: () => void): void {
     const timer = setInterval(() => void look(), LOOK_EVERY)
     return () => clearInterval(timer)
   }, [onNews])
+}
+
+/** After a change of place the focus is at the heading of the page, unless something there took it. */
+function useArrival(): void {
+  const path = usePathname()
+  const before = useRef(path)
+  useEffect(() => {
+    if (before.current === path) return
+    before.current = path
+    const frame = requestAnimationFrame(() => {
+      const taken = document.activeElement?.matches('input, select, textarea, button, a, [tabindex="0"]')
+      if (taken && document.activeElement?.closest('main, dialog')) return
+      const heading = document.querySelector<HTMLElement>('h1')
+      if (!heading) return
+      heading.tabIndex = -1
+      heading.focus({ preventScroll: true })
+    })
+    return () => cancelAnimationFrame(frame)
+  }, [path])
 }

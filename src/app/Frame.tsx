@@ -1,6 +1,6 @@
 'use client'
 
-import { Box, Flex } from '@chakra-ui/react'
+import { Box, chakra, Flex } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
 import { Rail } from '@/ui/Rail'
 import { PAGES } from './pages'
@@ -25,6 +25,21 @@ const SIDES = { base: '3', md: '6' } as const
 export function Frame({ shopName, rail, head, aside, bare, children }: FrameProps) {
   return (
     <Flex minHeight="100vh" align="stretch" direction={{ base: 'column', md: 'row' }}>
+      <chakra.a
+        href="#work"
+        className="no-print"
+        position="absolute"
+        left="2"
+        top="-10rem"
+        zIndex="30"
+        bg="ink"
+        color="work"
+        px="4"
+        py="2"
+        _focus={{ top: '2' }}
+      >
+        To the work
+      </chakra.a>
       {!bare && (
         <Rail shopName={shopName} places={PAGES}>
           {rail}
@@ -39,6 +54,9 @@ export function Frame({ shopName, rail, head, aside, bare, children }: FrameProp
         <Box flex="1" position="relative">
           <Box
             as="main"
+            id="work"
+            tabIndex={-1}
+            outline="none"
             px={SIDES}
             pt="4"
             pb={{ base: aside ? '24' : '4', xl: '4' }}

@@ -11,6 +11,7 @@ import type { KeyBinding } from '@/ui/keys'
 import { act } from './acts/act'
 import type { Found } from './find'
 import { PAGES } from './pages'
+import { topicHref, topicsFor } from './topics'
 
 interface Row {
   readonly id: string
@@ -65,6 +66,13 @@ export function Palette({ commands, onClose }: PaletteProps) {
             focusSetting(s.key)
           },
         })),
+      ...topicsFor(text).map((t) => ({
+        id: `place ${t.label}`,
+        kind: 'Place',
+        label: t.label,
+        detail: typeof t.at === 'string' ? '' : `in an order, ${t.at.stage}`,
+        go: visit(topicHref(t, path)),
+      })),
       ...PAGES.filter((p) => has(p.label)).map((p) => ({
         id: p.href,
         kind: 'Page',
@@ -76,7 +84,7 @@ export function Palette({ commands, onClose }: PaletteProps) {
         .filter((c) => has(c.label))
         .map((c) => ({ id: c.label, kind: 'Do', label: c.label, detail: '', keys: c.keys, go: c.act })),
     ]
-  }, [found, settings, text, router, commands])
+  }, [found, settings, text, router, commands, path])
   const chosen = Math.min(at, rows.length - 1)
   const choose = (row: Row | undefined) => {
     if (!row) return

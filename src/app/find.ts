@@ -1,5 +1,6 @@
 import { PRACTICES } from '@/core/advice'
-import { looksLikeSheetCode } from '@/core/plan'
+import { CRAFT_ROOMS, type CraftStep, PROCEDURES } from '@/core/craft'
+import { looksLikeSheetCode, ROOMS } from '@/core/plan'
 import { database } from '@/store/database'
 import { findOrders, loadOrders } from '@/store/orders'
 import { revisionByCode } from '@/store/revisions'
@@ -8,7 +9,17 @@ import { loadShop } from '@/store/shop'
 
 /** Something that was found, and where it is. */
 export interface Found {
-  readonly kind: 'Order' | 'Run' | 'Ink' | 'Cloth' | 'Frame' | 'Press' | 'Practice' | 'Sheet'
+  readonly kind:
+    | 'Order'
+    | 'Run'
+    | 'Ink'
+    | 'Cloth'
+    | 'Frame'
+    | 'Press'
+    | 'Practice'
+    | 'Sheet'
+    | 'List'
+    | 'Rule'
   readonly label: string
   readonly detail: string
   readonly href: string
@@ -16,7 +27,7 @@ export interface Found {
 
 const MOST = 8
 
-/** Finds orders, runs, inks, cloths, frames, presses, practices, and the sheet with this code. */
+/** Finds orders, runs, inks, cloths, frames, presses, practices, lists of the craft, rules, and the sheet with this code. */
 export async function find(text: string): Promise<readonly Found[]> {
   const wanted = text.trim()
   if (wanted === '') return []
@@ -68,5 +79,34 @@ export async function find(text: string): Promise<readonly Found[]> {
     ...Object.values(PRACTICES)
       .filter((s) => has(s.question))
       .map((s) => ({ kind: 'Practice' as const, label: s.question, detail: '', href: '/shop/method' })),
+    ...Object.values(PROCEDURES)
+      .filter((p) => has(p.title, ...Object.values<CraftStep>(p.steps).map((s) => s.name)))
+      .map((p) => ({
+        kind: 'List' as const,
+        label: p.title,
+        detail: CRAFT_ROOMS[p.room],
+        href: '/shop/lists',
+      })),
+    ...rulesAbout(wanted),
   ].slice(0, 3 * MOST)
+}
+
+/** Shorter texts stand in half of the rules. */
+const TELLING = 4
+const MOST_RULES = 5
+
+/** Rules that say every word of a text. */
+function rulesAbout(text: string): readonly Found[] {
+  const words = text.toLowerCase().split(/\s+/)
+  if (text.length < TELLING) return []
+  return ROOMS.flatMap((room) =>
+    Object.entries<{ readonly says: string }>(room.rules)
+      .filter(([, { says }]) => words.every((w) => says.toLowerCase().includes(w)))
+      .map(([id, { says }]) => ({
+        kind: 'Rule' as const,
+        label: says,
+        detail: room.title,
+        href: `/rules#${id}`,
+      })),
+  ).slice(0, MOST_RULES)
 }

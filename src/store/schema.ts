@@ -31,6 +31,7 @@ export interface Tables extends InkTables, AtPressTables {
     air_humidity: number | null
     /** Seconds; none where what is usual is planned. */
     setup_per_screen: number | null
+    lead_days: number
   }
   /** How often each part of the shop was saved. */
   shop_part: { part: ShopPart; version: number }

@@ -1,6 +1,7 @@
 'use client'
 
 import { Box, Flex, Grid } from '@chakra-ui/react'
+import { Redo2, Undo2 } from 'lucide-react'
 import { usePathname } from 'next/navigation'
 import type { ReactNode } from 'react'
 import { Button, Link } from './elements'
@@ -19,6 +20,12 @@ const SHOWN = [
   ['n', 'new order'],
   ['/', 'find'],
   ['?', 'all keys'],
+] as const
+
+/** What the last edit was, and the way back from it: also for who has no keys. */
+const STEPS_BACK = [
+  { keys: 'Ctrl+z', Sign: Undo2 },
+  { keys: 'Ctrl+y', Sign: Redo2 },
 ] as const
 
 const isHere = (path: string, href: string) => (href === '/' ? path === '/' : path.startsWith(href))
@@ -80,16 +87,39 @@ export function Rail({ shopName, places, children }: RailProps) {
       </Grid>
       {children}
       <Flex
-        direction={{ base: 'row', md: 'column' }}
         wrap="wrap"
         mt="auto"
         pt={{ base: '2', md: '4' }}
-        columnGap="4"
+        columnGap="3"
         rowGap="1"
         fontSize="small"
         color="soft"
         align="flex-start"
       >
+        {STEPS_BACK.map(({ keys, Sign }) => {
+          const step = bound.findLast((b) => b.keys === keys && b.label.includes(':'))
+          return (
+            step && (
+              <Button
+                key={keys}
+                type="button"
+                onClick={step.act}
+                title={`${step.label} (${keys})`}
+                display="inline-flex"
+                alignItems="center"
+                gap="1.5"
+                width={{ base: 'auto', md: '100%' }}
+                minWidth="0"
+                cursor="pointer"
+              >
+                <Sign size={14} aria-hidden="true" style={{ flex: 'none' }} />
+                <Box as="span" truncate>
+                  {step.label}
+                </Box>
+              </Button>
+            )
+          )
+        })}
         <Button type="button" onClick={switchUnits} cursor="pointer">
           <Key>u</Key> {units === 'metric' ? 'millimetres, °C' : 'inches, °F'}
         </Button>

@@ -210,6 +210,8 @@ export interface Shop {
   readonly air?: AirOfDay | undefined
   /** Set-up of a screen as the shop's record has it, s; what is usual where it is not said. */
   readonly setupPerScreen?: Duration | undefined
+  /** Days between printed and due: to dry, fold, pack and send; none where it goes out as it is printed. */
+  readonly leadDays?: number | undefined
   /** None where all is done as usual. */
   readonly ownSteps?: readonly OwnStep[] | undefined
   readonly method: ShopMethod

@@ -17,7 +17,15 @@ export interface ShopParts {
   readonly settings: Pick<ShopAndShelf, 'inks' | 'cloths'> & {
     readonly shop: Pick<
       Shop,
-      'name' | 'air' | 'setupPerScreen' | 'ownSteps' | 'method' | 'hours' | 'prices' | 'squeegees'
+      | 'name'
+      | 'air'
+      | 'setupPerScreen'
+      | 'leadDays'
+      | 'ownSteps'
+      | 'method'
+      | 'hours'
+      | 'prices'
+      | 'squeegees'
     >
   }
   readonly presses: { readonly shop: Pick<Shop, 'presses' | 'flashes' | 'dryers'> }
@@ -44,7 +52,7 @@ export const versionOf = (versions: ShopVersions): number =>
 
 const TAKEN: { readonly [P in ShopPart]: (shelf: ShopAndShelf) => ShopParts[P] } = {
   settings: ({
-    shop: { name, air, setupPerScreen, ownSteps, method, hours, prices, squeegees },
+    shop: { name, air, setupPerScreen, leadDays, ownSteps, method, hours, prices, squeegees },
     inks,
     cloths,
   }) => ({
@@ -52,6 +60,7 @@ const TAKEN: { readonly [P in ShopPart]: (shelf: ShopAndShelf) => ShopParts[P] }
       ...{ name, method, hours, prices, squeegees },
       ...(air && { air }),
       ...(setupPerScreen !== undefined && { setupPerScreen }),
+      ...(leadDays && { leadDays }),
       ...(ownSteps && ownSteps.length > 0 && { ownSteps }),
     },
     inks,

@@ -71,6 +71,17 @@ describe('the list of the screen room', () => {
     expect(isoOf(pressStart(early, SHOP) ?? 0)).toBe('2026-11-25T16:00')
     expect(pressStart({ ...early, due: 'soon' }, SHOP)).toBeUndefined()
   })
+  it('is printed so many days before it is due, on a working day; every screen is begun the earlier', () => {
+    const tight = { ...SHOP, leadDays: 1 }
+    expect(isoOf(pressStart(early, tight) ?? 0)).toBe('2026-11-24T16:00')
+    // Due on a Monday, a day to dry and pack: printed on the Friday before.
+    expect(isoOf(pressStart({ ...early, due: '2026-11-30' }, tight) ?? 0)).toBe('2026-11-27T16:00')
+    const begins = (leadDays: number) =>
+      roomLines([early], { ...shop(frames(3)), leadDays }).map((l) => l.latest ?? 0)
+    for (const days of [0, 1, 2, 5])
+      expect(Math.max(...begins(days + 1))).toBeLessThan(Math.min(...begins(days)))
+    expect(planningFacts({ ...SHOP, leadDays: 9 })).toEqual(planningFacts(SHOP))
+  })
   it('has those first that must be begun first, each with its own frame', () => {
     const lines = roomLines([later, early], shop(frames(3)))
     expect(lines.map((l) => l.key)).toEqual(['O-1.P1.I1', 'O-1.P1.I2', 'O-2.P1.I1'])

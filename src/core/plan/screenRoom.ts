@@ -3,14 +3,24 @@ import type { Hex } from '../color'
 import type { Frame, Shop, Stencil, Step } from '../equipment'
 import type { Order } from '../order'
 import type { Duration, Length, MeshCount } from '../quantity'
-import { latestStart, type Moment, momentOf, nextStep, startBefore, stepTime, whyLatest } from '../schedule'
+import {
+  isoOf,
+  latestStart,
+  type Moment,
+  momentOf,
+  nextStep,
+  startBefore,
+  stepTime,
+  whyLatest,
+} from '../schedule'
 import { allocateFrames, SCREEN, stencilWords } from '../screen'
 import { jobWords } from './hitPlans'
 import { mountedAt } from './mounted'
 import type { RunPlan } from './runPlan'
 
-/** A shop as plans read it: how far a stencil has come, what a frame once read and how a list is worded changes no plan. */
-export const planningFacts = ({ ownSteps: _, ...shop }: Shop): unknown => ({
+/** A shop as plans read it: how far a stencil has come, what a frame once read,
+ * how a list is worded and when it goes out change no plan. */
+export const planningFacts = ({ ownSteps: _, leadDays: __, ...shop }: Shop): unknown => ({
   ...shop,
   frames: shop.frames.map(({ readings: _, stencil, ...frame }) => [
     frame,
@@ -102,9 +112,16 @@ export interface RoomLine {
 const keyOf = (job: Pick<ScreenJob, 'orderId' | 'print'>, hitId: string) =>
   `${job.orderId}.${job.print}.${hitId}`
 
-/** When a run must start to be done when the shop closes on the day it is due. */
-export function pressStart(job: ScreenJob, { hours }: Shop): Moment | undefined {
-  const end = momentOf(job.due) + hours.to
+/** The day on which a run must be printed: it is due so many days later. ISO day. */
+const printedOn = ({ due }: ScreenJob, { leadDays = 0 }: Shop): string => {
+  const day = momentOf(due) - leadDays * DAY
+  return Number.isFinite(day) ? isoOf(day).slice(0, 10) : due
+}
+
+/** When a run must start to be done when the shop closes on the day it must be printed. */
+export function pressStart(job: ScreenJob, shop: Shop): Moment | undefined {
+  const { hours } = shop
+  const end = momentOf(printedOn(job, shop)) + hours.to
   return Number.isFinite(end) ? startBefore(hours, end, Math.max(1, job.takes)) : undefined
 }
 
@@ -147,8 +164,12 @@ function lineOf(
   frame: Frame | undefined,
   frameWhy: readonly Reason[],
   press: Moment | undefined,
-  { hours, screens: { humidity } }: Shop,
+  shop: Shop,
 ): RoomLine {
+  const {
+    hours,
+    screens: { humidity },
+  } = shop
   const next = nextStep(frame)
   const since = frame?.stencil?.done.at(-1)?.at
   const drying = next === 'dry' || next === 'dryOff'
@@ -161,7 +182,7 @@ function lineOf(
     next,
     dryAt: drying && since !== undefined ? momentOf(since) + stepTime(next, humidity) : undefined,
     latest: next && press !== undefined ? latestStart(next, press, hours, humidity) : undefined,
-    latestWhy: next && press !== undefined ? whyLatest(next, job.due, humidity) : undefined,
+    latestWhy: next && press !== undefined ? whyLatest(next, printedOn(job, shop), humidity) : undefined,
   }
 }
 

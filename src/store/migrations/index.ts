@@ -22,6 +22,7 @@ import { up as headSetup } from './020_head_setup'
 import { up as headTurn } from './021_head_turn'
 import { up as pressEvent } from './022_press_event'
 import { up as record } from './023_record'
+import { up as everyday } from './024_everyday'
 
 /** Every step from the first version on, in order. */
 export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unknown>) => Promise<void> }>> = {
@@ -48,4 +49,5 @@ export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unkn
   '021_head_turn': { up: headTurn },
   '022_press_event': { up: pressEvent },
   '023_record': { up: record },
+  '024_everyday': { up: everyday },
 }

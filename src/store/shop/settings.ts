@@ -43,6 +43,7 @@ export const settings: StoredPart<'settings'> = {
         // In the order that the part is taken out of a shop again: what plans follow from is told by its text.
         ...airIn(head),
         ...(head?.setup_per_screen && { setupPerScreen: head.setup_per_screen }),
+        ...(head?.lead_days && { leadDays: head.lead_days }),
         ...(steps.length > 0 && { ownSteps: steps.map(bare).map((s) => ({ ...s, off: s.off === 1 })) }),
       },
       inks: inks.map(bare).map(({ ink_type, ...i }) => ({ ...i, inkType: ink_type })),
@@ -50,7 +51,7 @@ export const settings: StoredPart<'settings'> = {
     }
   },
   rows: ({ shop, inks, cloths }) => {
-    const { name, air, setupPerScreen, ownSteps = [], method, hours, prices, squeegees } = shop
+    const { name, air, setupPerScreen, leadDays, ownSteps = [], method, hours, prices, squeegees } = shop
     const { pressHour, personHour, ...price } = prices
     return {
       shop: [
@@ -64,6 +65,7 @@ export const settings: StoredPart<'settings'> = {
           air: air?.temperature ?? null,
           air_humidity: air?.humidity ?? null,
           setup_per_screen: setupPerScreen ?? null,
+          lead_days: leadDays ?? 0,
         },
       ],
       method: Object.entries(method).map(([practice, option]) => ({ practice, option })),

@@ -7,7 +7,7 @@ import { optionWords, PRACTICES, type Practice } from '@/core/advice'
 import type { ShopAndShelf } from '@/core/equipment'
 import { keysOf } from '@/core/quantity'
 import { Fieldset, Input, Label } from '@/ui/elements'
-import { ClockField, ListMessage, QuantityField } from '@/ui/fields'
+import { ClockField, CountField, ListMessage, QuantityField } from '@/ui/fields'
 import { Section, TextButton } from '@/ui/Section'
 import { useSettings } from '@/ui/settings'
 import { Approved } from './Approved'
@@ -130,9 +130,10 @@ function Hours() {
             </TextButton>
           </Flex>
         ))}
+        <CountField name="shop.leadDays" label="Days between printed and due" width="13rem" />
       </Flex>
       <Box color="soft" fontSize="small" mt="2">
-        Used for finish times, breaks included.
+        Used for finish times, breaks included, and for when the screens of an order must be begun.
       </Box>
     </Section>
   )

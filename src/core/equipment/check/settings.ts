@@ -68,6 +68,12 @@ export const settingFields = {
     .typeError('Set-up of a screen: minutes, please.')
     .min(30, 'So quick is no set-up.')
     .max(7200, 'Two hours for a screen at the most.'),
+  leadDays: yup
+    .number()
+    .typeError('Days, please: 1.')
+    .integer('Whole days, please.')
+    .min(0, 'Printed after it is due?')
+    .max(60, 'At most 60 days.'),
   ownSteps: yup
     .array(ownStep)
     .max(300, 'At most 300 steps of your own.')

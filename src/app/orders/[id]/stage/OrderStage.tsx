@@ -37,8 +37,8 @@ export function OrderStage() {
   const { control, getValues, setFocus } = useFormContext<Order>()
   const hydrated = useHydrated()
   useEffect(() => {
-    if (hydrated && getValues('customer') === '' && document.activeElement === document.body)
-      setFocus('customer')
+    const typing = document.activeElement?.closest('input, select, textarea')
+    if (hydrated && getValues('customer') === '' && !typing) setFocus('customer')
   }, [hydrated, getValues, setFocus])
   const lines = useFieldArray({ control, name: 'lines', keyName: 'key' })
   const cloth = shelf.cloths[0]
