@@ -40,7 +40,15 @@ test('films come in, are read, and the order takes what they say; a bad file sto
   await miss.press('Enter')
   // Choked by three times as much.
   await expect(shows).toHaveText(/^(nothing|base [0-2](\.\d)?\s*%)$/)
+  // Each by itself, or all at once; but the size was ordered.
+  const width = await page.getByLabel('Width', { exact: true }).inputValue()
   await page.getByRole('button', { name: /^Use all \d+ readings$/ }).click()
+  await expect(page.getByRole('button', { name: /^Use all/ })).toBeHidden()
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue(width)
+  for (const size of ['Width', 'Height']) {
+    const own = page.getByRole('button', { name: new RegExp(`^Use ${size}`) })
+    if (await own.isVisible()) await own.click()
+  }
   await expect(page.getByText('The order says what the films say.')).toBeVisible()
   await expect(page.getByLabel('Base choked by')).toHaveValue(/^0\.3\d mm$/)
   await expect(saveStatus(page)).toHaveText('Saved')

@@ -147,7 +147,10 @@ test('after a change of place the focus is at its heading; the rail can be skipp
   await expect(undo).toContainText('Job')
   await undo.click()
   await expect(job).toHaveValue(before)
-  await page.getByRole('navigation').getByRole('button', { name: /^Redo: / }).click()
+  await page
+    .getByRole('navigation')
+    .getByRole('button', { name: /^Redo: / })
+    .click()
   await expect(job).toHaveValue('Two colours, by hand')
   await undo.click()
   await expect(job).toHaveValue(before)

@@ -197,6 +197,10 @@ export const ARTWORK = defineRoom({
       says: 'The base stays {median} inside its colours on half of their edge; {least} to {most} on all but a tenth.',
       source: 'geometry',
     },
+    BASE_BEYOND: {
+      says: 'The base reaches {median} beyond its colours on half of their edge; {least} to {most} on all but a tenth.',
+      source: 'geometry',
+    },
   },
   settings: {},
 })

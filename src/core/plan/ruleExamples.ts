@@ -94,6 +94,7 @@ const OF_RULE: Readonly<Record<string, Inputs>> = {
   WHITE_SHORT: { reached: count(87) },
   BAND: { low: q('dose', 0.0776), high: q('dose', 0.0808), share: share(0.02) },
   BASE_CHOKE: { most: fine(0.6) },
+  BASE_BEYOND: { most: fine(0.6) },
   BASE_COVERAGE: { ink: '' },
   BASE_MAYBE: { change: delta(5.2) },
   BASE_HOLDS: { change: delta(3.9), ink: 'Harbour blue' },

@@ -50,29 +50,7 @@ export function Findings({ desk, reading, under, lost, onSpot }: Props) {
   }
   return (
     <Box mt="4">
-      {under?.choke && (
-        <Flex gap="3" align="baseline" mb="1">
-          <Box fontWeight="650">Base choked by</Box>
-          <Box fontSize="title" fontWeight="650">
-            <AskNumber
-              label="Choke of the base"
-              reasons={[
-                ARTWORK.because('BASE_CHOKE', {
-                  median: q('fine', under.choke.median),
-                  least: q('fine', under.choke.least),
-                  most: q('fine', under.choke.most),
-                }),
-              ]}
-            >
-              <Measure kind="fine" value={under.choke.median} />
-            </AskNumber>
-          </Box>
-          <Box color="soft">
-            <Measure kind="fine" value={under.choke.least} /> to{' '}
-            <Measure kind="fine" value={under.choke.most} />
-          </Box>
-        </Flex>
-      )}
+      {under?.choke && <Choke of={under.choke} />}
       {found.map(({ reason, film, place = places[reason.rule] }) => {
         const own = film === undefined ? undefined : read[film]
         const turn = film === undefined ? undefined : reading.facts[film]?.mislaid?.turn
@@ -105,5 +83,28 @@ export function Findings({ desk, reading, under, lost, onSpot }: Props) {
         )
       })}
     </Box>
+  )
+}
+
+/** How far the base stays inside what lies on it, or spreads beyond it. */
+function Choke({ of }: { readonly of: NonNullable<BaseFacts['choke']> }) {
+  const beyond = of.median < 0
+  const [median, least, most] = beyond ? [-of.median, -of.most, -of.least] : [of.median, of.least, of.most]
+  const told = { median: q('fine', median), least: q('fine', least), most: q('fine', most) }
+  return (
+    <Flex gap="3" align="baseline" mb="1">
+      <Box fontWeight="650">{beyond ? 'Base spreads beyond by' : 'Base choked by'}</Box>
+      <Box fontSize="title" fontWeight="650">
+        <AskNumber
+          label="Choke of the base"
+          reasons={[ARTWORK.because(beyond ? 'BASE_BEYOND' : 'BASE_CHOKE', told)]}
+        >
+          <Measure kind="fine" value={median} />
+        </AskNumber>
+      </Box>
+      <Box color="soft">
+        <Measure kind="fine" value={least} /> to <Measure kind="fine" value={most} />
+      </Box>
+    </Flex>
   )
 }
