@@ -44,6 +44,23 @@ test('orders come in from CSV: mapped, mended, previewed, all or none', async ({
   await expect(page.getByRole('row', { name: /Osprey Rugby/ })).toContainText('50')
 })
 
+test('days that may be two are asked about once; what was said is kept for the next file with the same head', async ({
+  page,
+}) => {
+  await open(page, '/orders/import')
+  const file = page.getByLabel('File', { exact: true })
+  const own = csv('Buyer,Ship by,Shade,Sz,Qty', 'Gull Rowing,04/12/2026,Navy,XXL,6')
+  await file.setInputFiles(own)
+  await expect(page.getByText('may be two days: say which comes first')).toBeVisible()
+  await page.getByLabel('Days are written').selectOption({ label: 'day first, 31/12/2026' })
+  const row = page.getByRole('row', { name: /Gull Rowing/ })
+  await expect(row).toContainText('4 Dec')
+  await open(page, '/orders/import')
+  await file.setInputFiles(own)
+  await expect(row).toContainText('4 Dec')
+  await expect(page.getByRole('button', { name: 'Import 1 order' })).toBeVisible()
+})
+
 test('ten thousand records do not freeze the page', async ({ page }) => {
   await open(page, '/orders/import')
   const rows = Array.from(

@@ -1,16 +1,17 @@
 import fc from 'fast-check'
 import Papa from 'papaparse'
 import { describe, expect, it } from 'vitest'
-import { type Order, SIZE_NAMES, splitOrder } from '@/core/order'
+import { type Order, SIZE_NAMES, sizeNamed, splitOrder } from '@/core/order'
 import { noDecisions, plan } from '@/core/plan'
 import { DEMO_CLOTHS, DEMO_SHOP, demoOrders } from '@/store/demo'
 import { readCsv } from './csv'
 import { guessMapping, ORDER_COLUMN_NAMES } from './orderColumns'
-import { ordersCsv, ordersFromCsv } from './ordersCsv'
+import { type CsvContext, ordersCsv, ordersFromCsv } from './ordersCsv'
 import { plansCsv, runsCsv } from './plansCsv'
+import { type DayOrder, dayOrderIn, readDay } from './writtenDays'
 
 const CONTEXT = { cloths: DEMO_CLOTHS, taken: new Set(['O-1001']), next: 1011 }
-const take = (text: string, context = CONTEXT) => {
+const take = (text: string, context: CsvContext = CONTEXT) => {
   const { head, records, problems } = readCsv(text)
   const read = ordersFromCsv(head, records, guessMapping(head), context)
   return { ...read, problems: [...problems, ...read.problems] }
@@ -105,6 +106,77 @@ describe('orders from CSV', () => {
     })
     expect(take('Who\r\nA').problems.map((p) => p.message)).toContain('Say which column holds: Customer.')
   })
+  it('heads, sizes and days as shops write them', () => {
+    expect(guessMapping(['Ship by', 'Shade', 'Hex code', 'Sz', 'Qty', 'Buyer'])).toEqual({
+      due: 0,
+      cloth: 1,
+      hex: 2,
+      size: 3,
+      quantity: 4,
+      customer: 5,
+    })
+    const { orders, problems } = take(
+      ['buyer,ship by,shade,sz,qty', 'A,31/12/2026,Navy,XXL,4', 'A,31/12/2026,Navy,x-large,2'].join('\r\n'),
+    )
+    expect(problems).toEqual([])
+    expect(orders[0]).toMatchObject({
+      due: '2026-12-31',
+      lines: [
+        {
+          sizes: [
+            { size: '2XL', quantity: 4 },
+            { size: 'XL', quantity: 2 },
+          ],
+        },
+      ],
+    })
+  })
+  it('a day that may be two is asked about once, and read as it is said', () => {
+    const text = lines(',A,,04/12/2026,Navy,M,1', ',A,,04/12/2026,Navy,L,1')
+    expect(take(text).problems).toEqual([
+      {
+        line: 2,
+        column: 'due',
+        message: '“04/12/2026” may be two days: say which comes first, the day or the month.',
+      },
+    ])
+    const due = (days: DayOrder) => take(text, { ...CONTEXT, days }).orders[0]?.due
+    expect([due('dayFirst'), due('monthFirst')]).toEqual(['2026-12-04', '2026-04-12'])
+  })
+  it.each([
+    ['4.12.2026', 'dayFirst', '2026-12-04'],
+    ['4 Dec 2026', undefined, '2026-12-04'],
+    ['December 4, 2026', undefined, '2026-12-04'],
+    ['2026/12/4', undefined, '2026-12-04'],
+    ['31/02/2026', 'dayFirst', undefined],
+    ['12/31/26', 'monthFirst', '2026-12-31'],
+    ['5/5/2026', undefined, '2026-05-05'],
+    ['next week', 'dayFirst', undefined],
+    ['4 Foo 2026', undefined, undefined],
+  ] as const)('%s, %s, is %s', (text, order, day) => expect(readDay(text, order)).toBe(day))
+  it('any day is read back from any way of writing it (property)', () => {
+    const day = fc.date({ min: new Date('1991-01-01'), max: new Date('2198-12-31'), noInvalidDate: true })
+    fc.assert(
+      fc.property(day, (date) => {
+        const iso = date.toISOString().slice(0, 10)
+        const [year, month, of] = iso.split('-')
+        expect(readDay(`${of}/${month}/${year}`, 'dayFirst')).toBe(iso)
+        expect(readDay(`${month}-${of}-${year}`, 'monthFirst')).toBe(iso)
+        expect(dayOrderIn([`${of}.${month}.${year}`])).toBe(
+          Number(of) <= 12 && Number(month) > 12 ? 'monthFirst' : 'dayFirst',
+        )
+      }),
+    )
+  })
+  it.each([
+    ['XXL', '2XL'],
+    ['xx-large', '2XL'],
+    ['Medium', 'M'],
+    ['5/6 yrs', '5-6'],
+    ['one size', 'One'],
+    ['Age 7-8', '7-8'],
+    ['Huge', 'Huge'],
+  ])('size %s is %s (common practice, no source)', (text, size) => expect(sizeNamed(text)).toBe(size))
   it('a cloth of its own comes with its colour', () => {
     const text =
       'customer,due,cloth,hex,weave,cotton_percent,polyester_percent,weight_gsm,size,quantity\r\nA,2026-12-11,Mauve,#8A5B8C,fleece,80,20,280,M,3'

@@ -1,7 +1,8 @@
-import { type Cloth, checkOrder, type Order, SIZE_NAMES } from '@/core/order'
+import { type Cloth, checkOrder, type Order, sizeNamed } from '@/core/order'
 import { readNumber } from '@/core/quantity'
 import { type CsvProblem, type CsvRecord, tidy, writeCsv } from './csv'
 import { type Mapping, ORDER_COLUMN_NAMES, ORDER_COLUMNS, type OrderColumn } from './orderColumns'
+import { type DayOrder, dayOrderIn, readDay } from './writtenDays'
 
 export interface OrdersRead {
   readonly orders: readonly Order[]
@@ -15,6 +16,8 @@ export interface CsvContext {
   readonly taken: ReadonlySet<string>
   /** Number that the first order without one gets: 1011 for `O-1011`. */
   readonly next: number
+  /** How days in numbers are written, if someone said so; else as the days of the file tell. */
+  readonly days?: DayOrder | undefined
 }
 
 /** What tells a decimal sign from one that parts thousands, by column. */
@@ -32,9 +35,16 @@ class Cells {
   constructor(
     private readonly head: readonly string[],
     private readonly mapping: Mapping,
+    private readonly days: DayOrder | undefined,
   ) {}
   text({ cells }: CsvRecord, name: OrderColumn): string {
-    return (cells[this.mapping[name] ?? -1] ?? '').trim()
+    const text = (cells[this.mapping[name] ?? -1] ?? '').trim()
+    return name === 'due' ? this.day(text) : text
+  }
+  /** A day as ISO day; what is none, or may be two, stays as it was written. */
+  private day(text: string): string {
+    const day = readDay(text, this.days)
+    return day === undefined || day === 'either' ? text : day
   }
   wrong(line: number, name: OrderColumn, message: string): void {
     const column = this.head[this.mapping[name] ?? -1] ?? ORDER_COLUMNS[name].label
@@ -116,7 +126,7 @@ function garmentsOf(rows: readonly CsvRecord[], cells: Cells, shelf: readonly Cl
       at: [],
     }
     lines.set(key, found)
-    found.sizes.push({ size: sizeOf(cells.text(r, 'size')), quantity: quantity ?? 0 })
+    found.sizes.push({ size: sizeNamed(cells.text(r, 'size')), quantity: quantity ?? 0 })
     found.at.push(r)
   }
   return [...lines.values()]
@@ -171,7 +181,7 @@ export function ordersFromCsv(
   head: readonly string[],
   records: readonly CsvRecord[],
   mapping: Mapping,
-  { cloths, taken, next }: CsvContext,
+  { cloths, taken, next, days }: CsvContext,
 ): OrdersRead {
   const missing = ORDER_COLUMN_NAMES.filter((n) => ORDER_COLUMNS[n].needed && mapping[n] === undefined)
   if (missing.length > 0)
@@ -183,7 +193,21 @@ export function ordersFromCsv(
         message: `Say which column holds: ${ORDER_COLUMNS[name].label}.`,
       })),
     }
-  const cells = new Cells(head, mapping)
+  const written = records.map((r) => (r.cells[mapping.due ?? -1] ?? '').trim())
+  const order = days ?? dayOrderIn(written)
+  const either = written.findIndex((text) => readDay(text, order) === 'either')
+  if (either >= 0)
+    return {
+      orders: [],
+      problems: [
+        {
+          line: records[either]?.line ?? 1,
+          column: head[mapping.due ?? -1] ?? ORDER_COLUMNS.due.label,
+          message: `“${written[either]}” may be two days: say which comes first, the day or the month.`,
+        },
+      ],
+    }
+  const cells = new Cells(head, mapping, order)
   const groups = byOrder(records, cells)
   let free = next
   const freeId = () => {
@@ -207,10 +231,6 @@ export function ordersFromCsv(
     ? { orders: [], problems: cells.problems.sort((a, b) => a.line - b.line) }
     : { orders, problems: [] }
 }
-
-/** A size by its name, however it is written. */
-const sizeOf = (text: string): string =>
-  SIZE_NAMES.find((s) => s.toLowerCase() === text.toLowerCase()) ?? text
 
 /** The column that a field of the order comes from. */
 function columnFor(path: string): OrderColumn {

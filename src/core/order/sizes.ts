@@ -38,3 +38,42 @@ export function isPrinted(size: string, sizes: 'all' | 'adult' | 'kids'): boolea
   const group = SIZES[size]?.group ?? 'adult'
   return sizes === 'all' || group === 'one' || group === sizes
 }
+
+const SAME_SIZE: Readonly<Record<string, string>> = {
+  XSMALL: 'XS',
+  EXTRASMALL: 'XS',
+  SM: 'S',
+  SMALL: 'S',
+  MD: 'M',
+  MED: 'M',
+  MEDIUM: 'M',
+  LG: 'L',
+  LARGE: 'L',
+  XLARGE: 'XL',
+  EXTRALARGE: 'XL',
+  XXL: '2XL',
+  '2X': '2XL',
+  XXLARGE: '2XL',
+  XXXL: '3XL',
+  '3X': '3XL',
+  XXXLARGE: '3XL',
+  ONESIZE: 'One',
+  OS: 'One',
+  OSFA: 'One',
+}
+
+/**
+ * A size as it is named here, however it is written (common practice); what no one knows stays as it is.
+ *
+ * @example sizeNamed('xx-large') // '2XL'
+ * @example sizeNamed('5/6 yrs') // '5-6'
+ */
+export function sizeNamed(text: string): string {
+  const plain = text.trim().toUpperCase()
+  const years = plain
+    .replace(/\s*(YRS?|YEARS?|Y)\.?$/, '')
+    .replace(/^(AGE|KIDS)\s*/, '')
+    .replace(/\s*[/\u2013-]\s*/, '-')
+  const known = SIZE_NAMES.find((s) => [plain, years].includes(s.toUpperCase()))
+  return known ?? SAME_SIZE[plain.replace(/[^A-Z0-9]/g, '')] ?? text
+}

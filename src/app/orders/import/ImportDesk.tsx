@@ -5,8 +5,10 @@ import { type Remote, wrap } from 'comlink'
 import { useRouter } from 'next/navigation'
 import { type ChangeEvent, useEffect, useMemo, useRef, useState } from 'react'
 import type { Cloth, Order } from '@/core/order'
+import { keysOf } from '@/core/quantity'
 import type { CsvProblem } from '@/formats/csv'
 import { type Mapping, ORDER_COLUMN_NAMES, ORDER_COLUMNS, type OrderColumn } from '@/formats/orderColumns'
+import { DAY_ORDERS, type DayOrder } from '@/formats/writtenDays'
 import { AskFirst } from '@/ui/Dialog'
 import { sayDay } from '@/ui/day'
 import { Input, Label, PageTitle } from '@/ui/elements'
@@ -16,6 +18,7 @@ import { SeverityMark } from '@/ui/Severity'
 import type { Importer } from '@/workers/importer'
 import { AskFrame } from '../../AskFrame'
 import { onceId } from '../../acts/act'
+import { keepColumns, keptColumns } from './keptColumns'
 
 interface Props {
   readonly shopName: string
@@ -45,17 +48,20 @@ export function ImportDesk({ shopName, cloths, taken, next }: Props) {
   const [job, setJob] = useState<{ readonly name: string; readonly text: string }>()
   const [busy, setBusy] = useState('')
   const [asking, setAsking] = useState(false)
+  const [days, setDays] = useState<DayOrder>()
   const context = useMemo(() => ({ cloths, taken: new Set(taken), next }), [cloths, taken, next])
   useEffect(() => {
     const worker = new Worker(new URL('../../../workers/importer.ts', import.meta.url), { type: 'module' })
     importer.current = wrap<Importer>(worker)
     return () => worker.terminate()
   }, [])
-  const preview = async (m: Mapping) => {
+  const preview = async (head: readonly string[], m: Mapping, d: DayOrder | undefined) => {
     setMapping(m)
+    setDays(d)
     setBusy('Reading the records …')
-    setRead(await importer.current?.orders(m, context))
+    setRead(await importer.current?.orders(m, { ...context, days: d }))
     setBusy('')
+    keepColumns({ head, mapping: m, days: d })
   }
   const open = async (e: ChangeEvent<HTMLInputElement>) => {
     const [file] = e.target.files ?? []
@@ -71,7 +77,8 @@ export function ImportDesk({ shopName, cloths, taken, next }: Props) {
     const opened = await importer.current?.open(text)
     if (!opened) return setBusy('')
     setCsv({ name: file.name, head: opened.head, count: opened.count, first: opened.first })
-    await preview(opened.mapping)
+    const before = keptColumns(opened.head)
+    await preview(opened.head, before?.mapping ?? opened.mapping, before?.days)
   }
   const take = async () => {
     setAsking(false)
@@ -130,7 +137,9 @@ export function ImportDesk({ shopName, cloths, taken, next }: Props) {
       {job && (
         <Box>Job file {job.name}: one order with the decisions of one run. The shop in it is not taken.</Box>
       )}
-      {csv && <Columns csv={csv} mapping={mapping} onMap={(m) => void preview(m)} />}
+      {csv && (
+        <Columns csv={csv} mapping={mapping} days={days} onMap={(m, d) => void preview(csv.head, m, d)} />
+      )}
       {read && read.problems.length > 0 && <Problems problems={read.problems} />}
       {read && read.problems.length === 0 && <Preview orders={read.orders} />}
       {asking && (
@@ -150,14 +159,15 @@ export function ImportDesk({ shopName, cloths, taken, next }: Props) {
 interface ColumnsProps {
   readonly csv: CsvFile
   readonly mapping: Mapping
-  readonly onMap: (mapping: Mapping) => void
+  readonly days: DayOrder | undefined
+  readonly onMap: (mapping: Mapping, days: DayOrder | undefined) => void
 }
 
 /** Which column of the file holds what. */
-function Columns({ csv, mapping, onMap }: ColumnsProps) {
+function Columns({ csv, mapping, days, onMap }: ColumnsProps) {
   const set = (name: OrderColumn, value: string) => {
     const { [name]: _, ...others } = mapping
-    onMap(value === '' ? others : { ...others, [name]: Number(value) })
+    onMap(value === '' ? others : { ...others, [name]: Number(value) }, days)
   }
   return (
     <Section title={`${csv.name}: ${csv.count.toLocaleString('en')} records`}>
@@ -200,6 +210,24 @@ function Columns({ csv, mapping, onMap }: ColumnsProps) {
             </Box>
           )
         })}
+        <Box>
+          <Label htmlFor="days-written" display="block" fontSize="small" color="soft">
+            Days are written
+          </Label>
+          <Select
+            id="days-written"
+            field
+            value={days ?? ''}
+            onChange={(e) => onMap(mapping, e.target.value === '' ? undefined : (e.target.value as DayOrder))}
+          >
+            <option value="">as the file tells</option>
+            {keysOf(DAY_ORDERS).map((order) => (
+              <option key={order} value={order}>
+                {DAY_ORDERS[order]}
+              </option>
+            ))}
+          </Select>
+        </Box>
       </Grid>
     </Section>
   )
