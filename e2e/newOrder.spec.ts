@@ -111,3 +111,28 @@ test('an order not touched is used again, not left behind', async ({ page }) => 
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
   await expect(page.locator('main')).not.toContainText(/O-\d+/.exec(first)?.[0] ?? 'none')
 })
+
+test('an order and a print are duplicated in one step each; a print that moves takes the size of its place', async ({
+  page,
+}) => {
+  await open(page, '/orders/O-1008/order')
+  const customer = await page.getByLabel('Customer').inputValue()
+  await page.getByRole('button', { name: 'Duplicate this order' }).press('Enter')
+  await page.waitForURL(
+    (url) => /\/orders\/O-\d+\/order/.test(url.pathname) && !url.pathname.includes('O-1008'),
+  )
+  await expect(page.getByLabel('Customer')).toHaveValue(customer)
+  const path = new URL(page.url()).pathname
+  await open(page, path.replace(/order$/, 'art'))
+  await page.getByRole('button', { name: 'Duplicate print' }).press('Enter')
+  const second = page.locator('section').filter({ has: page.getByRole('heading', { name: 'Print P2' }) })
+  await expect(second.getByLabel('Name', { exact: true }).first()).not.toBeEmpty()
+  await second.getByLabel('Where').selectOption({ label: 'Left chest' })
+  // Of its own size it is asked about; of a usual one it follows.
+  await second.getByRole('button', { name: /^Usual there: / }).click()
+  await expect(second.getByLabel('Width', { exact: true })).toHaveValue('90 mm')
+  await second.getByLabel('Where').selectOption({ label: 'Sleeve' })
+  await expect(second.getByLabel('Width', { exact: true })).toHaveValue('75 mm')
+  await expect(second.getByLabel('Height', { exact: true })).toHaveValue('75 mm')
+  await expect(saveStatus(page)).toHaveText('Saved')
+})

@@ -71,6 +71,7 @@ export const GIVEN: { readonly [N in ActName]: ActGiven<N> } = {
   },
   noteLock: { pressId: 'six', head: 3, at: AT, dx: 1e-4, dy: -5e-5, turn: 2e-4 },
   reorder: { id: 'O-1001' },
+  duplicate: { id: 'O-1001' },
   takeIntoPlan: { runId: 'R-1001-P1-dark', setting: 'cureFilm', value: 435 },
   planSetup: { perScreen: 480 },
   putAway: { runId: 'R-1001-P1-dark', frameId: 'F-001', keep: true },

@@ -1,6 +1,8 @@
 import { addDays, format } from 'date-fns'
+import type { Order } from '@/core/order'
 import { isUndecided, orderOfRun } from '@/core/plan'
 import { no, type Outcome } from '@/core/quantity'
+import type { Database } from '@/store/database'
 import { loadDecisions, saveDecisions } from '@/store/decisions'
 import { loadFilms, putFilm } from '@/store/films'
 import {
@@ -57,27 +59,42 @@ interface Named {
   readonly id: string
 }
 
-/**
- * The same design again: an order of its own with the garments, prints, films and choices of the old one, due in two weeks. Its
- * screens that still stand in the rack or hang are the new one's from now on.
- */
+/** A new order with the garments, prints, films and choices of an old one, due in two weeks; its number. */
+async function copied(tx: Database, old: Order, now: Date, reorderOf?: string): Promise<string> {
+  const next = await nextOrderId(tx)
+  const due = format(addDays(now, TWO_WEEKS), 'yyyy-MM-dd')
+  const { reorderOf: _, ...order } = old
+  await addOrder(tx, { ...order, id: next, due, ...(reorderOf && { reorderOf }) })
+  for (const [print, films] of Object.entries(await loadFilms(tx, old.id)))
+    for (const film of films) await putFilm(tx, next, print, film)
+  const fresh = await loadDecisions(tx, [next])
+  for (const { decisions } of (await loadDecisions(tx, [old.id])).values()) {
+    const runId = decisions.runId.replace(/^R-\d+/, next.replace('O', 'R'))
+    const version = fresh.get(runId)?.version
+    if (version !== undefined && !isUndecided(decisions))
+      await saveDecisions(tx, { ...decisions, runId }, version)
+  }
+  return next
+}
+
+/** The order that is there under this number, if it is not deleted. */
+const there = async (tx: Database, id: string) =>
+  (await loadOrders(tx, [id])).find((o) => o.deletedAt === undefined)
+const GONE = 'There is no such order any more.'
+
+/** Another order like this one. */
+export const duplicate = ({ id }: Named, { once, now }: At): Promise<Made> =>
+  once<Made>(async (tx) => {
+    const old = await there(tx, id)
+    return old ? { ok: true as const, id: await copied(tx, old.order, now), isNew: true } : no(GONE)
+  })
+
+/** The same design again, known as such. Its screens that still stand in the rack or hang are the new one's from now on. */
 export const reorder = ({ id }: Named, { once, now }: At): Promise<Made> =>
   once<Made>(async (tx) => {
-    const [old] = (await loadOrders(tx, [id])).filter((o) => o.deletedAt === undefined)
-    if (!old) return no('There is no such order any more.')
-    const next = await nextOrderId(tx)
-    const reorderOf = old.order.reorderOf ?? id
-    const due = format(addDays(now, TWO_WEEKS), 'yyyy-MM-dd')
-    await addOrder(tx, { ...old.order, id: next, due, reorderOf })
-    for (const [print, films] of Object.entries(await loadFilms(tx, id)))
-      for (const film of films) await putFilm(tx, next, print, film)
-    const fresh = await loadDecisions(tx, [next])
-    for (const { decisions } of (await loadDecisions(tx, [id])).values()) {
-      const runId = decisions.runId.replace(/^R-\d+/, next.replace('O', 'R'))
-      const version = fresh.get(runId)?.version
-      if (version !== undefined && !isUndecided(decisions))
-        await saveDecisions(tx, { ...decisions, runId }, version)
-    }
+    const old = await there(tx, id)
+    if (!old) return no(GONE)
+    const next = await copied(tx, old.order, now, old.order.reorderOf ?? id)
     const { frames } = (await loadShop(tx)).shelf.shop
     const carries = (f: (typeof frames)[number]) => old.state === 'done' && f.stencil?.order === id
     if (frames.some(carries))

@@ -24,6 +24,7 @@ const nothingGiven = yup.object({})
 /** Everything that is asked of the server by its name, but for whole values that are saved. */
 export const ACTS = {
   newOrder: of(nothingGiven, orders.newOrder),
+  duplicate: of(yup.object({ id: fits.orderId }), orders.duplicate),
   reorder: of(yup.object({ id: fits.orderId }), orders.reorder),
   removeOrder: of(yup.object({ id: fits.orderId }), orders.removeOrder),
   restoreOrder: of(yup.object({ id: fits.orderId }), orders.restoreOrder),

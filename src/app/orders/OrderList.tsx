@@ -202,7 +202,7 @@ function Line({ line }: { readonly line: OrderLine }) {
             <TextButton onClick={() => void act('markOrder', { id: line.id, state: 'open' })}>
               Open {line.id} again
             </TextButton>{' '}
-            <Reorder id={line.id} />
+            <Reorder id={line.id} as="reorder" />
           </>
         ) : line.wrong ? (
           <Link href={`/orders/${line.id}/order`} _hover={{ textDecoration: 'underline' }}>

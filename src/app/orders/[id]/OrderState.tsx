@@ -30,7 +30,7 @@ export function OrderState({ state }: { readonly state: State }) {
           </option>
         ))}
       </Select>
-      {state === 'done' && <Reorder id={order.id} />}
+      {state === 'done' && <Reorder id={order.id} as="reorder" />}
       {problem && <span role="alert">{problem}</span>}
     </>
   )

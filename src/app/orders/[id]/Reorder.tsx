@@ -4,25 +4,40 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { TextButton } from '@/ui/Section'
 import { act } from '../../acts/act'
+import { recordEdit } from '../../edits/history'
 
-/** The same design again, in one step: leads to the new order. */
-export function Reorder({ id }: { readonly id: string }) {
+interface Props {
+  readonly id: string
+  /** The same design printed again, or another order like it. */
+  readonly as: 'reorder' | 'duplicate'
+}
+
+/** A new order from an old one, in one step: leads to it; undo deletes it again. */
+export function Reorder({ id, as }: Props) {
   const router = useRouter()
   const [problem, setProblem] = useState('')
   const [busy, setBusy] = useState(false)
-  const again = async () => {
+  const make = async () => {
     if (busy) return
     setBusy(true)
-    const made = await act('reorder', { id })
-    if (made.ok) router.push(`/orders/${made.id}/run`)
-    else {
+    const made = await act(as, { id })
+    if (!made.ok) {
       setProblem(made.message)
-      setBusy(false)
+      return setBusy(false)
     }
+    recordEdit({ kind: 'presence', id: made.id }, `New order ${made.id}`, [
+      { path: ['deleted'], from: true, to: false },
+    ])
+    router.push(`/orders/${made.id}/${as === 'reorder' ? 'run' : 'order'}`)
   }
   return (
     <>
-      <TextButton onClick={() => void again()}>Print {id} again</TextButton>
+      <TextButton
+        onClick={() => void make()}
+        {...(as === 'duplicate' && { fontSize: 'small', color: 'soft', px: '0' })}
+      >
+        {as === 'reorder' ? `Print ${id} again` : 'Duplicate this order'}
+      </TextButton>
       {problem && <span role="alert">{problem}</span>}
     </>
   )

@@ -1,10 +1,14 @@
 'use client'
 
-import { Grid } from '@chakra-ui/react'
-import { useFieldArray, useFormContext } from 'react-hook-form'
-import { type Order, WHERES } from '@/core/order'
+import { Flex, Grid } from '@chakra-ui/react'
+import { useCallback, useEffect, useRef } from 'react'
+import { useFieldArray, useFormContext, useWatch } from 'react-hook-form'
+import { isSize, type Order, type PrintSize, sizeMoved, usualSize, WHERES } from '@/core/order'
+import { writeQuantity } from '@/core/quantity'
 import { QuantityField, SelectField } from '@/ui/fields'
 import { Section, TextButton } from '@/ui/Section'
+import { useSettings } from '@/ui/settings'
+import { unlocked } from '../../../edits/unlocked'
 import { Finest } from './art/Finest'
 import { Inks } from './art/Inks'
 import { Meetings } from './art/Meetings'
@@ -16,20 +20,22 @@ const FOR_SIZES = { all: 'All sizes', adult: 'Adult sizes', kids: 'Kids’ sizes
 
 /** Stage 2: the prints, their colours, and how the colours meet. */
 export function ArtStage({ films }: { readonly films: FilmsByPrint | undefined }) {
-  const { control } = useFormContext<Order>()
+  const { control, getValues } = useFormContext<Order>()
   const prints = useFieldArray({ control, name: 'placements', keyName: 'key' })
   const add = () => {
     const number = highest(prints.fields) + 1
     prints.append({
       id: `P${number}`,
       where: 'back',
-      width: 0.28,
-      height: 0.33,
+      ...usualSize('back'),
       sizes: 'all',
       inks: [],
       relations: [],
     })
   }
+  /** Its colours and how they meet; films are of one print. */
+  const duplicate = (at: number) =>
+    prints.append(unlocked({ ...getValues(`placements.${at}`), id: `P${highest(prints.fields) + 1}` }))
   return (
     <>
       {prints.fields.map((p, i) => (
@@ -39,6 +45,7 @@ export function ArtStage({ films }: { readonly films: FilmsByPrint | undefined }
           id={p.id}
           films={films?.[p.id]}
           onRemove={() => prints.remove(i)}
+          onDuplicate={() => duplicate(i)}
           only={prints.fields.length === 1}
         />
       ))}
@@ -53,13 +60,19 @@ interface PrintProps {
   readonly films: Films | undefined
   readonly only: boolean
   readonly onRemove: () => void
+  readonly onDuplicate: () => void
 }
 
-function Print({ at, id, films, only, onRemove }: PrintProps) {
+function Print({ at, id, films, only, onRemove, onDuplicate }: PrintProps) {
   return (
     <Section
       title={`Print ${id}`}
-      side={only ? undefined : <TextButton onClick={onRemove}>Remove print</TextButton>}
+      side={
+        <Flex gap="5">
+          <TextButton onClick={onDuplicate}>Duplicate print</TextButton>
+          {!only && <TextButton onClick={onRemove}>Remove print</TextButton>}
+        </Flex>
+      }
     >
       <FilmsOfPrint
         at={at}
@@ -72,6 +85,7 @@ function Print({ at, id, films, only, onRemove }: PrintProps) {
             alignContent="start"
           >
             <SelectField name={`placements.${at}.where`} label="Where" options={WHERES} />
+            <SizeOfPlace at={at} />
             <QuantityField name={`placements.${at}.width`} label="Width" kind="length" />
             <QuantityField name={`placements.${at}.height`} label="Height" kind="length" />
             <SelectField name={`placements.${at}.sizes`} label="Printed on" options={FOR_SIZES} />
@@ -83,5 +97,40 @@ function Print({ at, id, films, only, onRemove }: PrintProps) {
       <Finest at={at} />
       <Meetings at={at} />
     </Section>
+  )
+}
+
+/** Each place asks for its own size: what was usual follows the place, what is not is asked about. */
+function SizeOfPlace({ at }: { readonly at: number }) {
+  const { units } = useSettings()
+  const { control, getValues, setValue } = useFormContext<Order>()
+  const [where, width, height] = useWatch({
+    control,
+    name: [`placements.${at}.where`, `placements.${at}.width`, `placements.${at}.height`],
+  })
+  const take = useCallback(
+    (size: PrintSize) => {
+      for (const side of ['width', 'height'] as const)
+        setValue(`placements.${at}.${side}`, size[side], { shouldDirty: true, shouldValidate: true })
+    },
+    [at, setValue],
+  )
+  const before = useRef(where)
+  useEffect(() => {
+    const from = before.current
+    before.current = where
+    if (from === where) return
+    const is = getValues(`placements.${at}`)
+    const moved = sizeMoved(from, where, is)
+    if (!isSize(moved, is)) take(moved)
+  }, [where, at, getValues, take])
+  const usual = usualSize(where)
+  // Fronts and backs come in every size.
+  if (['front', 'back'].includes(where) || isSize({ width, height }, usual)) return null
+  return (
+    <TextButton onClick={() => take(usual)} fontSize="small" textAlign="left">
+      Usual there: {writeQuantity('length', usual.width, units)} ×{' '}
+      {writeQuantity('length', usual.height, units)}
+    </TextButton>
   )
 }

@@ -29,11 +29,12 @@ import { useSettings } from '@/ui/settings'
 import { useHydrated } from '@/ui/useHydrated'
 import { DeleteOrder } from '../DeleteOrder'
 import { useOrder } from '../orderContext'
+import { Reorder } from '../Reorder'
 import { highest } from './highest'
 
 /** Stage 1: what the customer wants, and the runs it makes. */
 export function OrderStage() {
-  const { shelf } = useOrder()
+  const { order, shelf } = useOrder()
   const { control, getValues, setFocus } = useFormContext<Order>()
   const hydrated = useHydrated()
   useEffect(() => {
@@ -78,7 +79,10 @@ export function OrderStage() {
       </Section>
       <Runs />
       <Cautions at="order" />
-      <DeleteOrder />
+      <Flex gap="6">
+        <Reorder id={order.id} as="duplicate" />
+        <DeleteOrder />
+      </Flex>
     </>
   )
 }
