@@ -10,6 +10,8 @@ test('a new shop is named and set up from a template, by keyboard only', async (
   for (const name of ['A bench', 'One manual carousel', 'Two manual carousels', 'An automatic'])
     await expect(page.getByText(name, { exact: true })).toBeVisible()
   const start = page.getByRole('button', { name: 'Start with two manual carousels' })
+  // The page of a first start comes after the keys of the app.
+  await expect(start).toBeEnabled()
   await start.focus()
   await page.keyboard.press('Enter')
   await expect(page.getByRole('alert').filter({ hasText: 'How is the shop called?' })).toBeVisible()

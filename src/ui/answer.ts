@@ -50,7 +50,10 @@ export function useAnswer(begin?: Shown): Answer {
     setShown((before) => (before?.kind === 'open' ? undefined : { kind: 'open' }))
     setUnfolded(true)
   }, [])
-  useKeys(useMemo(() => [{ keys: 'Escape', label: 'Close the answer', act: close }], [close]))
+  const open = shown !== undefined
+  useKeys(
+    useMemo(() => (open ? [{ keys: 'Escape', label: 'Close the answer', act: close }] : []), [open, close]),
+  )
   return useMemo(
     () => ({ shown, unfolded, ask, toggleOpen, fold, close, reset }),
     [shown, unfolded, ask, toggleOpen, fold, close, reset],

@@ -70,9 +70,11 @@ export function Keyboard({ children }: { readonly children: ReactNode }) {
       const keys = pressed(e)
       const held =
         e.target instanceof HTMLElement ? e.target.closest<HTMLElement>(`${TYPING}, ${VALUE}`) : null
-      if (held && keys === 'Escape') return held.blur()
-      if (held && !/^(Ctrl|Alt)\+/.test(keys)) return
       const bound = bindings.findLast((b) => b.keys === keys)
+      // What lies open at a value is closed first; then the value is left.
+      const closes = bound !== undefined && held?.matches(VALUE)
+      if (held && keys === 'Escape' && !closes) return held.blur()
+      if (held && keys !== 'Escape' && !/^(Ctrl|Alt)\+/.test(keys)) return
       if (!bound) return
       e.preventDefault()
       bound.act()

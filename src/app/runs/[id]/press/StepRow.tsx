@@ -75,7 +75,13 @@ export function StepRow({
               <Box color="soft" lineHeight="1.2">
                 {step.good}
                 {tick &&
-                  `. ${[format(new Date(tick.at), 'HH:mm'), tick.by, took !== undefined && `took ${writeQuantity('duration', took, units)}`].filter(Boolean).join(', ')}`}
+                  `. ${[
+                    format(new Date(tick.at), 'HH:mm'),
+                    tick.by, // Ticked in one go nobody took a time.
+                    took !== undefined && took >= 1 && `took ${writeQuantity('duration', took, units)}`,
+                  ]
+                    .filter(Boolean)
+                    .join(', ')}`}
               </Box>
             </Box>
             {shown !== undefined && (
