@@ -104,6 +104,7 @@ test('a new order left as it was is none; a size is typed whole; the shelf gives
   await expect(page.locator('tbody')).not.toContainText(id)
   await page.keyboard.press('n')
   await page.waitForURL(`/orders/${id}/order**`)
+  await expect(page.getByLabel('Customer')).toBeFocused()
   await page.keyboard.type('Kittiwake Count')
   await page.getByLabel('more').focus()
   await page.keyboard.type('2XL')
