@@ -52,7 +52,13 @@ const TURN = 0.0005
 export function LightTable({ base, set, print, cloth, laid, pushing, onPush, spot, leftOut }: Props) {
   const canvas = useRef<HTMLCanvasElement>(null)
   const [width, setWidth] = useState(0)
-  const [view, setView] = useState<View>()
+  const [view, show] = useState<View>()
+  /** Whether someone looks at a place of their own. */
+  const moved = useRef(false)
+  const setView = useCallback((next: View | ((v: View | undefined) => View | undefined)) => {
+    moved.current = true
+    show(next)
+  }, [])
   const [waiting, setWaiting] = useState(0)
   const safe = useLight().mode === 'safelight'
   const tiles = useMemo(() => new Tiles(base, set.key, setWaiting), [base, set.key])
@@ -71,15 +77,21 @@ export function LightTable({ base, set, print, cloth, laid, pushing, onPush, spo
     watch.observe(own)
     return () => watch.disconnect()
   }, [])
+  const fitted = useRef('')
+  const what = `${set.key} ${JSON.stringify(print)}`
   useEffect(() => {
-    if (width > 0) setView(whole())
-  }, [whole, width])
+    // Who looks at one place goes on looking there while the page is laid out anew, or what lies there is read again.
+    if (width === 0 || (moved.current && fitted.current === what)) return
+    fitted.current = what
+    moved.current = false
+    show(whole())
+  }, [whole, width, what])
   useEffect(() => {
     if (!spot) return
     setView({ scale: 4, x: spot.x / px, y: spot.y / px })
     // Who asked where may stand far below the table.
     canvas.current?.scrollIntoView({ block: 'nearest' })
-  }, [spot, px])
+  }, [spot, px, setView])
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: a tile that came is drawn
   useEffect(() => {
@@ -101,7 +113,7 @@ export function LightTable({ base, set, print, cloth, laid, pushing, onPush, spo
     }
     own?.addEventListener('wheel', turn, { passive: false })
     return () => own?.removeEventListener('wheel', turn)
-  }, [])
+  }, [setView])
   const drag = useRef<{ x: number; y: number }>(undefined)
   const move = (e: PointerEvent) => {
     const from = drag.current
@@ -161,7 +173,10 @@ export function LightTable({ base, set, print, cloth, laid, pushing, onPush, spo
         {ZOOMS.map(([label, scale]) => (
           <TextButton
             key={label}
-            onClick={() => setView((v) => (scale === undefined ? whole() : v && { ...v, scale }))}
+            onClick={() => {
+              setView((v) => (scale === undefined ? whole() : v && { ...v, scale }))
+              moved.current = scale !== undefined
+            }}
           >
             {label}
           </TextButton>
