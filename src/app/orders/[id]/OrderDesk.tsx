@@ -18,12 +18,12 @@ import { advicesIn, type Overrides, type Reason, warnings } from '@/core/advice'
 import { versionOf } from '@/core/equipment'
 import type { Batch } from '@/core/ink'
 import { checkOrder, type Order, orderSchema, splitOrder } from '@/core/order'
-import { type Decisions, keysToday, lostChoices, type RunPlan, screenNames } from '@/core/plan'
+import { type Decisions, keysToday, lostChoices, screenNames } from '@/core/plan'
 import type { SheetMark } from '@/formats/sheet'
 import type { StoredDecisions } from '@/store/decisions'
 import type { StoredOrder } from '@/store/orders'
 import type { StoredShop } from '@/store/shop'
-import { type Shown, useAnswer } from '@/ui/answer'
+import { useAnswer } from '@/ui/answer'
 import { DeskProvider } from '@/ui/desk'
 import { Fieldset } from '@/ui/elements'
 import { useFindable } from '@/ui/findable'
@@ -38,6 +38,7 @@ import { unlocked } from '../../edits/unlocked'
 import { type FormPart, useAutosave } from '../../edits/useAutosave'
 import { Frame } from '../../Frame'
 import { Deleted } from './Deleted'
+import { freshest, hasOpen } from './freshest'
 import { OrderHead } from './OrderHead'
 import { type OrderContext, OrderProvider } from './orderContext'
 import { isStage, type StageName, stageShowing } from './stages'
@@ -291,12 +292,3 @@ export function OrderDesk(props: Props) {
     </OrderProvider>
   )
 }
-
-/** What should be read before the run: it opens by itself. */
-const hasOpen = (plan: RunPlan | undefined) => plan?.warnings.some((w) => w.severity !== 'Note') ?? false
-
-/** After a change the panel explains the value as it is now. */
-const freshest = (shown: Shown | undefined, plan: RunPlan | undefined): Shown | undefined =>
-  !shown || shown.kind === 'event' || shown.kind === 'open'
-    ? shown
-    : (advicesIn(plan).find((a) => a.key === shown.key) ?? shown)

@@ -170,7 +170,9 @@ function Columns({ csv, mapping, days, onMap }: ColumnsProps) {
     onMap(value === '' ? others : { ...others, [name]: Number(value) }, days)
   }
   return (
-    <Section title={`${csv.name}: ${csv.count.toLocaleString('en')} records`}>
+    <Section
+      title={`${csv.name}: ${csv.count.toLocaleString('en')} ${csv.count === 1 ? 'record' : 'records'}`}
+    >
       <Grid
         templateColumns={{ base: 'repeat(auto-fill, minmax(7.5rem, 1fr))', lg: 'repeat(4, 1fr)' }}
         gap="3"

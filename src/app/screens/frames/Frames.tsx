@@ -5,19 +5,20 @@ import { useMemo, useState } from 'react'
 import { message } from '@/core/advice'
 import { FRAME_STATES, type Frame, type ScreenRoom, STEPS } from '@/core/equipment'
 import { PLAN } from '@/core/plan'
-import { parseQuantity, showQuantity, writeQuantity } from '@/core/quantity'
+import { showQuantity, writeQuantity } from '@/core/quantity'
 import { nextStep } from '@/core/schedule'
-import { readingDoubt, tensionOf } from '@/core/screen'
+import { tensionOf } from '@/core/screen'
 import { AskNumber } from '@/ui/AskNumber'
 import { localNow } from '@/ui/clock'
 import { Empty, PushLink } from '@/ui/Empty'
-import { Button, Input } from '@/ui/elements'
+import { Button } from '@/ui/elements'
 import { LineChart } from '@/ui/LineChart'
 import { Measure } from '@/ui/Measure'
 import { Section, Table } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { useSettings } from '@/ui/settings'
 import { useFrames } from '../useFrames'
+import { NewReading } from './NewReading'
 
 /** Stock of frames: tension over time, what they carry, and which to stretch anew. */
 export function Frames() {
@@ -225,79 +226,5 @@ function FrameRow({
         <NewReading frame={frame} room={room} onLog={onLog} />
       </td>
     </tr>
-  )
-}
-
-/** Today's reading: typed in any unit, kept with Enter. */
-function NewReading({
-  frame,
-  room,
-  onLog,
-}: {
-  readonly frame: Frame
-  readonly room: ScreenRoom
-  readonly onLog: (frame: Frame, tension: number) => void
-}) {
-  const { units } = useSettings()
-  const [text, setText] = useState('')
-  const [wrong, setWrong] = useState('')
-  /** An unusual reading that was asked about: kept when it is entered again. */
-  const [asked, setAsked] = useState<number>()
-  const keep = () => {
-    if (text.trim() === '') return
-    const read = parseQuantity('tension', text, units)
-    if (!read.ok) return setWrong(read.message)
-    const doubt = readingDoubt(read.value, room)
-    const [low, high] = doubt?.between.map((x) => writeQuantity('tension', x, units)) ?? []
-    if (doubt && !doubt.possible) return setWrong(`Between ${low} and ${high}, please.`)
-    if (doubt && asked !== read.value) {
-      setAsked(read.value)
-      return setWrong(`${low} to ${high} is usual. Keep it again if it is so.`)
-    }
-    onLog(frame, read.value)
-    setText('')
-    setWrong('')
-  }
-  return (
-    <Box position="relative">
-      <Flex gap="1">
-        <Input
-          aria-label={`New reading of ${frame.id}`}
-          aria-invalid={wrong !== ''}
-          value={text}
-          onChange={(e) => {
-            setText(e.target.value)
-            setWrong('')
-          }}
-          onKeyDown={(e) => {
-            if (e.key !== 'Enter') return
-            e.preventDefault()
-            keep()
-          }}
-          width="5.5rem"
-          bg="raised"
-          px="1.5"
-          py="1"
-          borderBottom="1px solid"
-          borderColor="soft"
-        />
-        <Button
-          type="button"
-          onClick={keep}
-          aria-label={`Keep the reading of ${frame.id}`}
-          border="1px solid"
-          borderColor="ink"
-          px="2"
-          cursor="pointer"
-        >
-          Keep
-        </Button>
-      </Flex>
-      {wrong && (
-        <Box role="alert" fontSize="small" fontWeight="650">
-          {wrong}
-        </Box>
-      )}
-    </Box>
   )
 }
