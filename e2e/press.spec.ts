@@ -105,6 +105,8 @@ test('a whole run by touch alone: from the code on the sheet over list, sample a
   await second.goto(`/runs/${RUN}/press`)
   await expect(toPrint(second)).toHaveText(`${all - 11} to print`)
 
+  await expect(sending(page)).toHaveText('All sent')
+
   // The line is cut: what is said is kept, over a reload of the browser's own making too.
   await context.setOffline(true)
   for (let i = 0; i < 3; i++) await size(page, 'L').tap()

@@ -36,28 +36,34 @@ const NARROWEST = 3.7
 export function LapStrip({ plan, scale, label = 'Lap strip', hands }: Props) {
   const { cells, tallest } = stripCells(plan)
   const strip = useRef<HTMLDivElement>(null)
-  const moved = useRef<string>(undefined)
+  const moved = useRef<{ readonly hitId: string; readonly from: string }>(undefined)
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 6 } }),
     useSensor(TouchSensor, { activationConstraint: { delay: 180, tolerance: 8 } }),
   )
-  // The focus goes with the screen that was moved.
-  // biome-ignore lint/correctness/useExhaustiveDependencies: a new plan is what moves the cells
+  // The focus goes with the screen that was moved. A plan made anew for another cause keeps the order it had.
   useEffect(() => {
-    if (moved.current === undefined) return
-    strip.current?.querySelector<HTMLElement>(`[data-cell="${CSS.escape(moved.current)}"]`)?.focus()
+    if (!moved.current || orderOf(plan) === moved.current.from) return
+    const { hitId } = moved.current
     moved.current = undefined
+    const focus = document.activeElement
+    // A cell that became another kind took the focus with it: then none has it.
+    if (focus === document.body || strip.current?.contains(focus))
+      strip.current?.querySelector<HTMLElement>(`[data-cell="${CSS.escape(hitId)}"]`)?.focus()
   }, [plan])
   const printed = plan.hits.map((h) => h.hit.id)
   const carried = hands?.carried
+  const follow = (hitId: string) => {
+    moved.current = { hitId, from: orderOf(plan) }
+  }
   const own: CellHands | undefined = hands && {
     ...hands,
     onStep: (hitId, step) => {
-      moved.current = hitId
+      follow(hitId)
       hands.onStep(hitId, step)
     },
     onFlash: (hitId) => {
-      moved.current = hitId
+      follow(hitId)
       hands.onFlash(hitId)
     },
   }
@@ -68,7 +74,7 @@ export function LapStrip({ plan, scale, label = 'Lap strip', hands }: Props) {
       const place = Math.max(0, Math.min(printed.length - 1, carried.place + step))
       hands.onCarry({ ...carried, place })
     } else if (e.key === 'Enter') {
-      moved.current = carried.hitId
+      follow(carried.hitId)
       hands.onDrop()
     } else if (e.key === 'Escape') hands.onCarry(undefined)
     else return
@@ -152,6 +158,10 @@ export function LapStrip({ plan, scale, label = 'Lap strip', hands }: Props) {
     </Box>
   )
 }
+
+/** What is at the places, in order. */
+const orderOf = (plan: RunPlan) =>
+  plan.sequence.cells.map((c) => (c.kind === 'print' ? c.hitId : c.kind)).join()
 
 /** The screen in whose place the carried one would come. */
 function targetOf(printed: readonly string[], { hitId, place }: Carried): string | undefined {
