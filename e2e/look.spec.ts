@@ -1,7 +1,7 @@
-import AxeBuilder from '@axe-core/playwright'
 import { BLUE, blueColours, bluest } from './blue'
 import { expect, open, test } from './house'
 import { PAGES } from './pages'
+import { violations } from './violations'
 
 /** Where a safelight is worked by, every pixel is looked at. */
 const BY_SAFELIGHT = ['today', 'sequence', 'heat', 'inkRoom', 'screenRoom', 'stock', 'sheet']
@@ -20,10 +20,6 @@ for (const [name, path] of Object.entries(PAGES))
   test(`${name} is accessible and fits the window at three sizes, by day, in the dark and under a safelight`, async ({
     page,
   }) => {
-    const violations = async (axe: AxeBuilder) =>
-      (await axe.analyze()).violations.map(
-        (v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`,
-      )
     await open(page, path)
     await expect(page.locator('h1')).toBeVisible()
     if (path.startsWith('/orders/O') && !/order|art$/.test(name))
@@ -31,7 +27,7 @@ for (const [name, path] of Object.entries(PAGES))
     if (name === 'ink') await expect(page.getByRole('heading', { name: 'The whole job' })).toBeVisible()
     // Hundreds of rows are alike.
     if (name === 'rules') await page.getByLabel('Find a rule').fill('flash')
-    expect(await violations(new AxeBuilder({ page }))).toEqual([])
+    expect(await violations(page)).toEqual([])
     for (const [width, height] of [
       [820, 1180],
       [390, 844],
@@ -43,7 +39,7 @@ for (const [name, path] of Object.entries(PAGES))
       )
       expect(wide, `sideways at ${width}`).toBeLessThanOrEqual(0)
       if (width < 1280)
-        expect(await violations(new AxeBuilder({ page }).withRules(OF_SIZE)), `at ${width}`).toEqual([])
+        expect(await violations(page, OF_SIZE), `at ${width}`).toEqual([])
     }
     // Where something is to be typed at once the keys are letters.
     await page
@@ -55,7 +51,7 @@ for (const [name, path] of Object.entries(PAGES))
     ] as const) {
       await page.keyboard.press(key)
       await expect(page.locator(`html.${mode}`)).toBeAttached()
-      expect(await violations(new AxeBuilder({ page }).withRules(['color-contrast'])), mode).toEqual([])
+      expect(await violations(page, ['color-contrast']), mode).toEqual([])
     }
     expect(await blueColours(page)).toEqual([])
     if (BY_SAFELIGHT.includes(name)) expect(await bluest(page)).toBeLessThanOrEqual(BLUE)
@@ -98,15 +94,13 @@ test('a page with a question asked and a mistake marked is accessible too', asyn
   await open(page, '/orders/O-1003/art')
   await page.getByLabel('Coverage', { exact: true }).first().fill('lots')
   await expect(page.getByText('Not a share')).toBeVisible()
-  const inArt = await new AxeBuilder({ page }).analyze()
-  expect(inArt.violations.map((v) => v.id)).toEqual([])
+  expect(await violations(page)).toEqual([])
   await open(page, '/orders/O-1003/heat')
   await page.locator('[data-advice="cureFilm"]').click()
   await page.locator('main input:focus').fill('hot')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('alert').filter({ hasText: 'Not a temperature' })).toBeVisible()
-  const inHeat = await new AxeBuilder({ page }).analyze()
-  expect(inHeat.violations.map((v) => v.id)).toEqual([])
+  expect(await violations(page)).toEqual([])
 })
 
 test('the focus can be seen on everything that takes it', async ({ page }) => {

@@ -1,7 +1,7 @@
-import AxeBuilder from '@axe-core/playwright'
 import type { BrowserContext, Page } from '@playwright/test'
 import sharp from 'sharp'
 import { expect, open, reload, test } from './house'
+import { violations } from './violations'
 
 const RUN = 'R-1004-P1-light'
 /** Cutting the line on purpose is told by the browser too. */
@@ -146,7 +146,7 @@ test('a whole run by touch alone: from the code on the sheet over list, sample a
       await part(again, name).tap()
       const wide = await again.evaluate(() => document.documentElement.scrollWidth - innerWidth)
       expect(wide, `${name}, sideways at ${width}`).toBeLessThanOrEqual(0)
-      expect((await new AxeBuilder({ page: again }).analyze()).violations, `${name} at ${width}`).toEqual([])
+      expect(await violations(again), `${name} at ${width}`).toEqual([])
       if (width !== 820) continue
       // What a gloved thumb hits: 14 mm.
       for (const button of await again.locator('main button[style*="manipulation"]').all()) {

@@ -20,6 +20,7 @@ import { AskFrame } from './AskFrame'
 import { Filling } from './Filling'
 import { MISSING } from './missing'
 import { useNewOrder } from './orders/useNewOrder'
+import { waitsFor } from './orders/waits'
 import { InkNews, type LimitedInk, ScreenNews, type ScreensToday } from './TodayNews'
 import type { OrderLine, RunLine } from './today'
 
@@ -53,6 +54,7 @@ const isStopped = (run: RunLine | undefined) =>
 /** Runs by due date, each with what is open and the way to where it is settled. */
 export function TodayBoard({ shopName, today, air, lines, screens, limited, planning, page }: TodayProps) {
   const make = useNewOrder()
+  const waitsOf = waitsFor(lines)
   // An order that makes no run yet stands there with what it misses.
   const rows = lines.flatMap((line) =>
     (line.runs.length === 0 || line.missing ? [undefined] : line.runs).map((run) => ({ line, run })),
@@ -98,7 +100,12 @@ export function TodayBoard({ shopName, today, air, lines, screens, limited, plan
           </thead>
           <tbody>
             {rows.map(({ line, run }, i) => (
-              <Line key={run?.id ?? line.id} line={line} run={run} today={today} before={rows[i - 1]?.line} />
+              <Line
+                key={run?.id ?? line.id}
+                {...{ line, run, today }}
+                before={rows[i - 1]?.line}
+                waits={waitsOf(line)}
+              />
             ))}
           </tbody>
         </Table>
@@ -139,9 +146,11 @@ interface LineProps {
   readonly run: RunLine | undefined
   readonly today: string
   readonly before: OrderLine | undefined
+  /** What it waits for; empty as a rule. */
+  readonly waits: string
 }
 
-function Line({ line, run, today, before }: LineProps) {
+function Line({ line, run, today, before, waits }: LineProps) {
   const days = differenceInCalendarDays(parseISO(line.due), parseISO(today))
   return (
     <tr>
@@ -166,6 +175,7 @@ function Line({ line, run, today, before }: LineProps) {
             <Box fontSize="small" color="soft" truncate maxWidth="12rem">
               {line.id} {line.title}
             </Box>
+            {waits && <Box fontSize="small">waits: {waits}</Box>}
           </>
         )}
       </td>

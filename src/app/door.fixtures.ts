@@ -58,7 +58,7 @@ export const GIVEN: { readonly [N in ActName]: ActGiven<N> } = {
   sayAir: { air: { temperature: 281, humidity: 0.9 } },
   removeOrder: { id: 'O-1009' },
   restoreOrder: { id: 'O-1009' },
-  markOrder: { id: 'O-1008', state: 'printing' },
+  markOrder: { id: 'O-1008', mark: 'printing', is: true },
   releaseRun: { runId: RUN, seen: { order: 1, decisions: 1, shop: 1, revision: 0 } },
   applyChanges: {
     edited: { kind: 'order', id: 'O-1001' },

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import { sql } from 'kysely'
 import type { Shop } from '@/core/equipment'
-import type { Order } from '@/core/order'
+import { type Order, TO_PRINT } from '@/core/order'
 import {
   type Decisions,
   NO_SUMMARY,
@@ -95,7 +95,7 @@ interface Cursor {
 async function staleRuns(db: Database, shop: string, after: Cursor, looked: number) {
   const { rows: orders } = await sql<Cursor>`
     SELECT due, id FROM customer_order
-    WHERE state IN ('open', 'printing') AND deleted_at IS NULL AND (due, id) > (${after.due}, ${after.id})
+    WHERE state IN (${sql.join(TO_PRINT)}) AND deleted_at IS NULL AND (due, id) > (${after.due}, ${after.id})
     ORDER BY due, id LIMIT ${looked}`.execute(db)
   const ids = orders.map((o) => o.id)
   const stale = await staleOf(db, shop, ids)

@@ -1,13 +1,22 @@
 import type { Shop } from '@/core/equipment'
-import { groupLabel, type Order, type Run, splitOrder, WHERES } from '@/core/order'
+import {
+  groupLabel,
+  isToPrint,
+  type Order,
+  type OrderState,
+  type Run,
+  type Said,
+  splitOrder,
+  WHERES,
+} from '@/core/order'
 import { type CureJob, type InkNeedLine, NO_SUMMARY, type RunSummary, type ScreenJob } from '@/core/plan'
 import { messageOf } from '@/core/quantity'
 import type { Database } from '@/store/database'
 import { loadDecisions } from '@/store/decisions'
 import { picturedPrints } from '@/store/films'
-import { findOrders, loadOrders, type OrderQuery, type StoredOrder } from '@/store/orders'
+import { findOrders, type OrderQuery } from '@/store/orderSearch'
+import { loadOrders, type StoredOrder } from '@/store/orders'
 import { latestNumbers } from '@/store/revisions'
-import type { OrderState } from '@/store/schema'
 import { loadShop } from '@/store/shop'
 import { keptSummaries } from '@/store/summaries'
 import type { Pictured } from '@/ui/Swatch'
@@ -41,6 +50,7 @@ export interface OrderLine {
   readonly pieces: number
   readonly deletedAt: string | undefined
   readonly state: OrderState
+  readonly said: Said
   /** What is stored of it and cannot be, in one sentence; empty as a rule. */
   readonly wrong: string
   readonly runs: readonly RunLine[]
@@ -94,7 +104,7 @@ export async function orderLines(db: Database, query: OrderQuery): Promise<Order
 }
 
 /** Whether it is still to be printed: a list plans nothing else, and says of others what was known of them. */
-const isAhead = ({ state, deletedAt }: StoredOrder) => state !== 'done' && deletedAt === undefined
+const isAhead = ({ state = 'open', deletedAt }: StoredOrder) => isToPrint(state) && deletedAt === undefined
 
 /** These orders as lists show them. */
 async function linesOf(db: Database, ids: readonly string[]): Promise<Omit<OrderLines, 'total'>> {
@@ -152,7 +162,7 @@ async function linesOf(db: Database, ids: readonly string[]): Promise<Omit<Order
 }
 
 function lineOf({ stored, runs, wrong }: Split, shop: Shop): Omit<OrderLine, 'runs' | 'href'> {
-  const { order, deletedAt, state = 'open' } = stored
+  const { order, deletedAt, state = 'open', said = {} } = stored
   return {
     id: order.id,
     customer: order.customer,
@@ -161,6 +171,7 @@ function lineOf({ stored, runs, wrong }: Split, shop: Shop): Omit<OrderLine, 'ru
     pieces: order.lines.flatMap((l) => l.sizes).reduce((sum, s) => sum + s.quantity, 0),
     deletedAt,
     state,
+    said,
     wrong,
     missing: missingIn(order, runs, shop),
   }

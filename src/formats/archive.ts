@@ -1,7 +1,7 @@
 import * as yup from 'yup'
 import type { FilmOfPrint } from '@/core/artwork'
 import { checkShelf, type ShopAndShelf } from '@/core/equipment'
-import { checkHeldOrder, type Order } from '@/core/order'
+import { checkHeldOrder, type Order, type OrderState, type Said } from '@/core/order'
 import { type Decisions, inTodaysWords, orderOfRun } from '@/core/plan'
 import type { PressEvent } from '@/core/record'
 import type { HeadLock, HeadTurn } from '@/core/registration'
@@ -12,7 +12,8 @@ import { filePath, toNamedUnits, toSi } from './namedUnits'
 export interface ArchivedOrder {
   readonly order: Order
   readonly deletedAt?: string
-  readonly state?: 'open' | 'printing' | 'done'
+  readonly state?: OrderState
+  readonly said?: Said
   readonly endedAt?: string
 }
 

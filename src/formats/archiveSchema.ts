@@ -3,7 +3,7 @@
 import * as yup from 'yup'
 import { TURNS } from '@/core/artwork'
 import { BANDS } from '@/core/color'
-import { INK_SYSTEMS, idSchema } from '@/core/order'
+import { INK_SYSTEMS, idSchema, ORDER_STATES, PROGRESS } from '@/core/order'
 import { decisionsSchema, runIdSchema } from '@/core/plan'
 import { isDay, isMoment, keysOf } from '@/core/quantity'
 import { eventFields } from '@/core/record'
@@ -170,7 +170,12 @@ export const archiveSchema = yup.object({
       yup.object({
         order: yup.object().required(),
         deletedAt: moment.optional(),
-        state: yup.string().oneOf(['open', 'printing', 'done']).optional(),
+        state: yup.string().oneOf(Object.keys(ORDER_STATES)).optional(),
+        said: yup
+          .object(Object.fromEntries(Object.keys(PROGRESS).map((mark) => [mark, moment.optional()])))
+          .noUnknown()
+          .optional()
+          .default(undefined),
         endedAt: moment.optional(),
       }),
     )

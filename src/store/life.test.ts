@@ -13,11 +13,11 @@ import { loadDecisions, saveDecisions } from './decisions'
 import { DEMO_SHELF, DEMO_SHOP, seedDemo } from './demo'
 import { addFilms } from './films'
 import { receiveCans } from './inkRoom'
+import { findOrders } from './orderSearch'
 import {
   addOrders,
   bringBackOrder,
   deleteOrder,
-  findOrders,
   forgetDeleted,
   loadOrder,
   loadOrders,

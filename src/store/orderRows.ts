@@ -43,7 +43,9 @@ export const lineOf = (
     polyester: l.polyester,
     weight: l.weight,
   },
-  sizes: sizes.filter((s) => s.line_id === l.id).map(({ size, quantity }) => ({ size, quantity })),
+  sizes: sizes
+    .filter((s) => s.line_id === l.id)
+    .map(({ size, quantity, received }) => ({ size, quantity, ...(received !== null && { received }) })),
   group: l.cloth_group,
 })
 
@@ -101,6 +103,7 @@ export async function writeParts(tx: Kysely<Tables>, order: Order): Promise<void
       place: at,
       size: s.size,
       quantity: s.quantity,
+      received: s.received ?? null,
     }))
     if (rows.length > 0) await tx.insertInto('size_quantity').values(rows).execute()
   }

@@ -1,12 +1,22 @@
 import { group } from 'd3-array'
-import { format, subDays } from 'date-fns'
+import { format } from 'date-fns'
 import { type Kysely, sql } from 'kysely'
-import { type Order, WHITE_LOOKS, type WhiteLook } from '@/core/order'
+import {
+  isReady,
+  type Order,
+  type OrderState,
+  type Progress,
+  type Said,
+  saidAlso,
+  stateBefore,
+  WHITE_LOOKS,
+  type WhiteLook,
+} from '@/core/order'
 import { isDay } from '@/core/quantity'
 import type { Database } from './database'
 import { inOne, type Saved } from './once'
 import { lineOf, mendInto, placementOf, writeParts } from './orderRows'
-import type { OrderState, Tables } from './schema'
+import type { Tables } from './schema'
 
 /** An order with the version it was read at. */
 export interface StoredOrder {
@@ -15,85 +25,12 @@ export interface StoredOrder {
   /** ISO time when it was deleted, if it was. */
   readonly deletedAt?: string
   readonly state?: OrderState
-  /** ISO time since when it is done, if it is. */
+  /** What was said of how far it is, and when. */
+  readonly said?: Said
+  /** ISO time since when it is gone, if it is. */
   readonly endedAt?: string
   /** What is stored of it and cannot be, a sentence each; something else stands in for it. */
   readonly wrong?: readonly string[]
-}
-
-/**
- * Which orders a list shows: open ones, open ones before those done lately, all that are done, deleted
- * ones, or all but those. */
-export type Shown = 'open' | 'current' | 'done' | 'deleted' | 'all'
-
-export interface OrderQuery {
-  /** Part of a customer, job or number; empty finds all. Whoever looks for something finds what is done long ago too. */
-  readonly text: string
-  readonly show: Shown
-  /** Only orders without a customer. */
-  readonly nameless?: boolean
-  readonly offset: number
-  readonly limit: number
-  /** Until when done ones count as done lately; ISO time. */
-  readonly doneSince?: string
-}
-
-/** So long a done order stays in the list of current ones before it is archived. */
-const LATELY_DAYS = 14
-export const doneSince = (now: Date): string => subDays(now, LATELY_DAYS).toISOString()
-
-/** The orders a list shows, by due date, and how many there are in all. */
-export async function findOrders(
-  db: Database,
-  { text, show, nameless, offset, limit, doneSince = '' }: OrderQuery,
-): Promise<{ readonly ids: readonly string[]; readonly total: number }> {
-  const like = `%${text.replace(/[\\%_]/g, '\\$&')}%`
-  const all = db
-    .selectFrom('customer_order')
-    .where('deleted_at', show === 'deleted' ? 'is not' : 'is', null)
-    .$if(nameless === true, (q) => q.where('customer', '=', ''))
-    // One that was opened and left as it was is no order yet; the next new one takes its place.
-    .$if(!nameless && show !== 'deleted', (q) =>
-      q.where((e) =>
-        e.or([
-          e('version', '>', 1),
-          e('customer', '!=', ''),
-          e('title', '!=', ''),
-          e.exists(
-            e
-              .selectFrom('size_quantity')
-              .select('order_id')
-              .whereRef('order_id', '=', 'customer_order.id')
-              .where('quantity', '>', 0),
-          ),
-        ]),
-      ),
-    )
-    .$if(show === 'open', (q) => q.where('state', 'in', ['open', 'printing']))
-    .$if(show === 'done', (q) => q.where('state', '=', 'done'))
-    .$if(show === 'current' && text === '', (q) =>
-      q.where((e) => e.or([e('state', 'in', ['open', 'printing']), e('ended_at', '>', doneSince)])),
-    )
-    .$if(text !== '', (q) =>
-      q.where(
-        sql<boolean>`(customer LIKE ${like} ESCAPE '\\' OR title LIKE ${like} ESCAPE '\\' OR id LIKE ${like} ESCAPE '\\')`,
-      ),
-    )
-  // What is sought in words walks through the whole book: once, for both. The rest is counted by index.
-  const walks = text !== ''
-  const named = all.select(['id', (walks ? sql<number>`count(*) OVER ()` : sql<number>`NULL`).as('total')])
-  const sorted =
-    show === 'done'
-      ? named.orderBy('ended_at', 'desc').orderBy('id')
-      : (show === 'current' ? named.orderBy(sql`state = 'done'`) : named).orderBy('due').orderBy('id')
-  const rows = await sorted.limit(limit).offset(offset).execute()
-  const total =
-    rows[0]?.total ??
-    // Behind the last page of what was found there is no row that could tell.
-    (walks && offset === 0
-      ? 0
-      : (await all.select((e) => e.fn.countAll<number>().as('total')).executeTakeFirstOrThrow()).total)
-  return { ids: rows.map((r) => r.id), total: Number(total) }
 }
 
 /** These orders, or all that are not deleted (`live`), or really all, complete, by due date. */
@@ -115,7 +52,8 @@ export async function loadOrders(
     >
   }
   const heads = db.selectFrom('customer_order').selectAll().orderBy('due').orderBy('id')
-  const [orders, lines, sizes, placements, inks, relations] = await Promise.all([
+  const said = db.selectFrom('order_said').selectAll()
+  const [orders, lines, sizes, placements, inks, relations, marks] = await Promise.all([
     (ids
       ? heads.where('id', 'in', ids)
       : which === 'every'
@@ -127,9 +65,11 @@ export async function loadOrders(
     of('placement'),
     of('placement_ink'),
     of('ink_relation'),
+    (ids ? said.where('order_id', 'in', ids) : said).execute(),
   ])
   const by = <T extends { order_id: string }>(rows: readonly T[]) => group(rows, (r) => r.order_id)
-  const [linesBy, sizesBy, placementsBy, inksBy, relationsBy] = [
+  const [marksBy, linesBy, sizesBy, placementsBy, inksBy, relationsBy] = [
+    by(marks),
     by(lines),
     by(sizes),
     by(placements),
@@ -159,9 +99,11 @@ export async function loadOrders(
           placementOf(p, inksBy.get(id) ?? [], relationsBy.get(id) ?? [], mend),
         ),
       }
+      const said = marksBy.get(id)
       return {
         version,
         state,
+        ...(said && { said: Object.fromEntries(said.map((m) => [m.mark, m.at])) }),
         ...(deleted_at === null ? {} : { deletedAt: deleted_at }),
         ...(ended_at === null ? {} : { endedAt: ended_at }),
         ...(wrong.length === 0 ? {} : { wrong }),
@@ -225,7 +167,7 @@ export async function addOrders(db: Database, orders: readonly Order[]): Promise
 
 export async function insertOrder(tx: Kysely<Tables>, stored: StoredOrder): Promise<void> {
   const { id, customer, title, due, notes, whiteLook = 'bright', reorderOf } = stored.order
-  const { version, deletedAt, state = 'open', endedAt } = stored
+  const { version, deletedAt, state = 'open', endedAt, said = {} } = stored
   await tx
     .insertInto('customer_order')
     .values({
@@ -234,7 +176,14 @@ export async function insertOrder(tx: Kysely<Tables>, stored: StoredOrder): Prom
       ...{ ended_at: endedAt ?? null, deleted_at: deletedAt ?? null },
     })
     .execute()
+  await writeSaid(tx, id, said)
   await writeParts(tx, stored.order)
+}
+
+async function writeSaid(tx: Kysely<Tables>, order_id: string, said: Said): Promise<void> {
+  await tx.deleteFrom('order_said').where('order_id', '=', order_id).execute()
+  const rows = Object.entries(said).map(([mark, at]) => ({ order_id, mark: mark as Progress, at }))
+  if (rows.length > 0) await tx.insertInto('order_said').values(rows).execute()
 }
 
 /** Replaces an order if it is still at `version`; a stale write changes nothing and returns what is there. */
@@ -276,15 +225,29 @@ async function mark(db: Database, id: string, deleted_at: string | null): Promis
   return numUpdatedRows > 0n
 }
 
-/** Says how far an order is. Says whether it was there. */
-export async function markOrderAs(db: Database, id: string, state: OrderState, now: Date): Promise<boolean> {
-  const { numUpdatedRows } = await db
+/** Says how far an order is, or takes that back. Says whether it was there. */
+export async function markOrderAs(
+  tx: Kysely<Tables>,
+  id: string,
+  mark: Progress,
+  now: Date,
+  is = true,
+): Promise<boolean> {
+  const at = now.toISOString()
+  const rows = await tx.selectFrom('order_said').selectAll().where('order_id', '=', id).execute()
+  const said = saidAlso(Object.fromEntries(rows.map((r) => [r.mark, r.at])), mark, is, at)
+  const state = isReady(mark) ? undefined : is ? mark : stateBefore(mark)
+  const { numUpdatedRows } = await tx
     .updateTable('customer_order')
-    .set({ state, ended_at: state === 'done' ? now.toISOString() : null })
+    .set({
+      ...(state ? { state, ended_at: state === 'done' ? at : null } : { state: (e) => e.ref('state') }),
+    })
     .where('id', '=', id)
     .where('deleted_at', 'is', null)
     .executeTakeFirst()
-  return numUpdatedRows > 0n
+  if (numUpdatedRows === 0n) return false
+  await writeSaid(tx, id, said)
+  return true
 }
 
 /** How long a deleted order can be brought back. */

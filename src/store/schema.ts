@@ -12,7 +12,7 @@ import type {
   Squeegee,
   Step,
 } from '@/core/equipment'
-import type { InkColour, Weave } from '@/core/order'
+import type { InkColour, OrderState, Progress, Weave } from '@/core/order'
 import type { AtPressTables } from './schemaAtPress'
 import type { InkTables } from './schemaOfInk'
 
@@ -188,6 +188,8 @@ export interface Tables extends InkTables, AtPressTables {
     /** ISO time since when it is done. */
     ended_at: ColumnType<string | null, string | null | undefined, string | null>
   }
+  /** What was said of how far an order is, and when; ISO time. */
+  order_said: { order_id: string; mark: Progress; at: string }
   garment_line: {
     order_id: string
     id: string
@@ -201,7 +203,14 @@ export interface Tables extends InkTables, AtPressTables {
     weight: number
     cloth_group: string
   }
-  size_quantity: { order_id: string; line_id: string; place: number; size: string; quantity: number }
+  size_quantity: {
+    order_id: string
+    line_id: string
+    place: number
+    size: string
+    quantity: number
+    received: number | null
+  }
   placement: {
     order_id: string
     id: string
@@ -278,9 +287,6 @@ export interface Tables extends InkTables, AtPressTables {
   /** What lists show of a run's plan, kept as long as `stamp` names the facts it was computed from. */
   run_summary: { run_id: string; stamp: string; facts: string }
 }
-
-/** How far an order is; done ones leave the lists by themselves. */
-export type OrderState = 'open' | 'printing' | 'done'
 
 /** What was released, whole; never edited. `frozen` is JSON. */
 interface RevisionColumns {

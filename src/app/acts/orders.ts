@@ -1,21 +1,13 @@
 import { addDays, format } from 'date-fns'
-import type { Order } from '@/core/order'
+import { isOffPress, type Order, type Progress } from '@/core/order'
 import { isUndecided, orderOfRun } from '@/core/plan'
 import { no, type Outcome } from '@/core/quantity'
 import type { Database } from '@/store/database'
 import { loadDecisions, saveDecisions } from '@/store/decisions'
 import { loadFilms, putFilm } from '@/store/films'
-import {
-  addOrder,
-  bringBackOrder,
-  deleteOrder,
-  findOrders,
-  loadOrders,
-  markOrderAs,
-  nextOrderId,
-} from '@/store/orders'
+import { findOrders } from '@/store/orderSearch'
+import { addOrder, bringBackOrder, deleteOrder, loadOrders, markOrderAs, nextOrderId } from '@/store/orders'
 import { release } from '@/store/revisions'
-import type { OrderState } from '@/store/schema'
 import { loadShop, putPart } from '@/store/shop'
 import { planRun } from '../planning'
 import { readFacts } from '../runs/readRun'
@@ -59,11 +51,17 @@ interface Named {
   readonly id: string
 }
 
+/** Nothing of another order came in yet. */
+const withoutCounted = (order: Order): Order => ({
+  ...order,
+  lines: order.lines.map((l) => ({ ...l, sizes: l.sizes.map(({ received: _, ...s }) => s) })),
+})
+
 /** A new order with the garments, prints, films and choices of an old one, due in two weeks; its number. */
 async function copied(tx: Database, old: Order, now: Date, reorderOf?: string): Promise<string> {
   const next = await nextOrderId(tx)
   const due = format(addDays(now, TWO_WEEKS), 'yyyy-MM-dd')
-  const { reorderOf: _, ...order } = old
+  const { reorderOf: _, ...order } = withoutCounted(old)
   await addOrder(tx, { ...order, id: next, due, ...(reorderOf && { reorderOf }) })
   for (const [print, films] of Object.entries(await loadFilms(tx, old.id)))
     for (const film of films) await putFilm(tx, next, print, film)
@@ -96,7 +94,7 @@ export const reorder = ({ id }: Named, { once, now }: At): Promise<Made> =>
     if (!old) return no(GONE)
     const next = await copied(tx, old.order, now, old.order.reorderOf ?? id)
     const { frames } = (await loadShop(tx)).shelf.shop
-    const carries = (f: (typeof frames)[number]) => old.state === 'done' && f.stencil?.order === id
+    const carries = (f: (typeof frames)[number]) => isOffPress(old.state ?? 'open') && f.stencil?.order === id
     if (frames.some(carries))
       await putPart(tx, 'frames', {
         shop: {
@@ -119,13 +117,13 @@ export const restoreOrder = ({ id }: Named, { once }: At): Promise<Outcome> =>
     (await bringBackOrder(tx, id)) ? { ok: true } : no(`${id} was not deleted, or is gone for good.`),
   )
 
-/** Says how far an order is: it is open, on the press, or done. */
+/** Says how far an order is, or takes it back. */
 export const markOrder = (
-  { id, state }: Named & { readonly state: OrderState },
+  { id, mark, is }: Named & { readonly mark: Progress; readonly is: boolean },
   { once, now }: At,
 ): Promise<Outcome> =>
   once<Outcome>(async (tx) =>
-    (await markOrderAs(tx, id, state, now)) ? { ok: true } : no(`There is no order ${id} any more.`),
+    (await markOrderAs(tx, id, mark, now, is)) ? { ok: true } : no(`There is no order ${id} any more.`),
   )
 
 /** What the lead saw when they released. */

@@ -1,4 +1,5 @@
 import * as yup from 'yup'
+import { PROGRESS, type Progress } from '@/core/order'
 import { runIdSchema } from '@/core/plan'
 import type { Outcome } from '@/core/quantity'
 import { backUp, restore } from '@/store/backup'
@@ -31,11 +32,12 @@ export const ACTS = {
   markOrder: of(
     yup.object({
       id: fits.orderId,
-      state: yup
-        .string<'open' | 'printing' | 'done'>()
+      mark: yup
+        .string<Progress>()
         .strict()
-        .oneOf(['open', 'printing', 'done'])
+        .oneOf(Object.keys(PROGRESS) as Progress[])
         .required(),
+      is: yup.boolean().strict().required(),
     }),
     orders.markOrder,
   ),

@@ -5,8 +5,9 @@ import { addDays, differenceInCalendarDays, parseISO } from 'date-fns'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { q } from '@/core/advice'
+import { ORDER_STATES } from '@/core/order'
 import { PLAN } from '@/core/plan'
-import type { Shown } from '@/store/orders'
+import type { Shown } from '@/store/orderSearch'
 import { AskNumber } from '@/ui/AskNumber'
 import { sayDay } from '@/ui/day'
 import { Empty } from '@/ui/Empty'
@@ -15,6 +16,7 @@ import { useKeys } from '@/ui/keys'
 import { type PageOf, Pager } from '@/ui/Pager'
 import { PushButton } from '@/ui/PushButton'
 import { Table, TextButton } from '@/ui/Section'
+import { Select } from '@/ui/Select'
 import { SeverityMark } from '@/ui/Severity'
 import { PrintLook } from '@/ui/Swatch'
 import { AskFrame } from '../AskFrame'
@@ -24,13 +26,18 @@ import { Filling } from '../Filling'
 import { MISSING } from '../missing'
 import type { OrderLine } from '../today'
 import { Reorder } from './[id]/Reorder'
+import { type By, DUE, IS, listPath } from './narrow'
 import { useNewOrder } from './useNewOrder'
+import { waitsFor } from './waits'
 
 interface Props {
   readonly shopName: string
   readonly lines: readonly OrderLine[]
   readonly find: string
   readonly show: Shown
+  readonly by: By
+  /** Names of the presses there are. */
+  readonly presses: readonly string[]
   readonly planning: number
   readonly page: PageOf
 }
@@ -44,24 +51,26 @@ const TITLES: Readonly<Record<Shown, string>> = {
   current: 'Orders',
   open: 'Orders',
   all: 'Orders',
-  done: 'Done orders',
+  done: 'Gone orders',
   deleted: 'Deleted orders',
 }
 const LISTS = [
-  { show: 'current', href: '/orders', label: 'Open orders' },
-  { show: 'done', href: '/orders?show=done', label: 'Done' },
+  { show: 'current', href: '/orders', label: 'Orders in the house' },
+  { show: 'done', href: '/orders?show=done', label: 'Gone' },
   { show: 'deleted', href: '/orders?show=deleted', label: 'Deleted' },
 ] as const
 
-/** Every open order by due date, then those done lately; found by customer, job or number; and those that were deleted. */
-export function OrderList({ shopName, lines, find, show, planning, page }: Props) {
+/** Every order in the house by due date, then those gone lately; found by words, narrowed by how far they are, press and day. */
+export function OrderList({ shopName, lines, find, show, by, presses, planning, page }: Props) {
   const make = useNewOrder()
+  const waitsOf = waitsFor(lines)
   return (
     <AskFrame shopName={shopName}>
       <Flex align="baseline" gap="5" mb="3" wrap="wrap">
         <PageTitle>{TITLES[show]}</PageTitle>
         <Box color="soft">{page.total.toLocaleString('en')}</Box>
-        <Find find={find} show={show} />
+        <Find key={show} find={find} show={show} by={by} />
+        {show === 'current' && <Narrow find={find} by={by} presses={presses} />}
         <Filling planning={planning} />
         <Flex ml="auto" gap="4">
           {LISTS.filter((l) => l.show !== show).map((l) => (
@@ -76,8 +85,8 @@ export function OrderList({ shopName, lines, find, show, planning, page }: Props
         </Flex>
       </Flex>
       {lines.length === 0 ? (
-        <Empty says={noneWords(find, show)}>
-          {find === '' && show === 'current' && (
+        <Empty says={noneWords(find, show, by)}>
+          {find === '' && show === 'current' && !isNarrowed(by) && (
             <PushButton type="button" onClick={() => void make()}>
               Enter an order (n)
             </PushButton>
@@ -99,7 +108,7 @@ export function OrderList({ shopName, lines, find, show, planning, page }: Props
           </thead>
           <tbody>
             {lines.map((line) => (
-              <Line key={line.id} line={line} />
+              <Line key={line.id} line={line} waits={waitsOf(line)} />
             ))}
           </tbody>
         </Table>
@@ -120,27 +129,25 @@ export function OrderList({ shopName, lines, find, show, planning, page }: Props
 }
 
 /** Why a list of orders is empty. */
-function noneWords(find: string, show: Shown): string {
+function noneWords(find: string, show: Shown, by: By): string {
+  if (isNarrowed(by)) return 'No order is like that.'
   if (find) return `No order with “${find}”.`
   if (show === 'deleted') return 'Nothing was deleted in the last 30 days.'
-  if (show === 'done') return 'No order was done yet. Say so at the order, beside its customer.'
+  if (show === 'done') return 'No order is gone yet. Say so at the order.'
   return 'No open order. Type one in, or import a file of them.'
 }
 
 /** Finds while someone types. */
-function Find({ find, show }: { readonly find: string; readonly show: Shown }) {
+function Find({ find, show, by }: Pick<Props, 'find' | 'show' | 'by'>) {
   const router = useRouter()
   const [text, setText] = useState(find)
   const input = useRef<HTMLInputElement>(null)
   useKeys(useMemo(() => [{ keys: 'f', label: 'Find in this list', act: () => input.current?.focus() }], []))
   useEffect(() => {
     if (text === find) return
-    const timer = setTimeout(() => {
-      const query = new URLSearchParams({ ...(text && { find: text }), ...(show !== 'current' && { show }) })
-      router.replace(`/orders${query.size > 0 ? `?${query}` : ''}`)
-    }, PAUSE)
+    const timer = setTimeout(() => router.replace(listPath(text, show, by)), PAUSE)
     return () => clearTimeout(timer)
-  }, [text, find, show, router])
+  }, [text, find, show, by, router])
   return (
     <Input
       ref={input}
@@ -159,7 +166,40 @@ function Find({ find, show }: { readonly find: string; readonly show: Shown }) {
   )
 }
 
-function Line({ line }: { readonly line: OrderLine }) {
+const isNarrowed = (by: By) => Boolean(by.is || by.press || by.due)
+
+/** Narrows the list by how far an order is, by press and by day. */
+function Narrow({ find, by, presses }: Pick<Props, 'find' | 'by' | 'presses'>) {
+  const router = useRouter()
+  const pick = (part: Partial<By>) => router.replace(listPath(find, 'current', { ...by, ...part }))
+  const choices = [
+    { key: 'is', label: 'How far', any: 'however far', of: Object.entries(IS) },
+    { key: 'press', label: 'Press', any: 'any press', of: presses.map((p) => [p, p] as const) },
+    { key: 'due', label: 'Due', any: 'whenever due', of: Object.entries(DUE).map(([d, x]) => [d, x.words]) },
+  ] as const
+  return (
+    <Flex gap="3" fontSize="small">
+      {choices.map(({ key, label, any, of }) => (
+        <Select
+          key={key}
+          aria-label={label}
+          value={by[key]}
+          fontWeight={by[key] ? '700' : '400'}
+          onChange={(e) => pick({ [key]: e.target.value })}
+        >
+          <option value="">{any}</option>
+          {of.map(([value, words]) => (
+            <option key={value} value={value}>
+              {words}
+            </option>
+          ))}
+        </Select>
+      ))}
+    </Flex>
+  )
+}
+
+function Line({ line, waits }: { readonly line: OrderLine; readonly waits: string }) {
   return (
     <tr>
       <td>{line.id}</td>
@@ -198,8 +238,8 @@ function Line({ line }: { readonly line: OrderLine }) {
           <BringBack line={line} at={line.deletedAt} />
         ) : line.state === 'done' ? (
           <>
-            Done{' '}
-            <TextButton onClick={() => void act('markOrder', { id: line.id, state: 'open' })}>
+            Gone{' '}
+            <TextButton onClick={() => void act('markOrder', { id: line.id, mark: 'open', is: true })}>
               Open {line.id} again
             </TextButton>{' '}
             <Reorder id={line.id} as="reorder" />
@@ -209,15 +249,20 @@ function Line({ line }: { readonly line: OrderLine }) {
             <SeverityMark severity="Stop" /> {line.wrong}
           </Link>
         ) : (
-          stateOf(line)
+          stateOf(line, waits)
         )}
       </td>
     </tr>
   )
 }
 
-function stateOf({ missing, runs, state }: OrderLine): string {
-  if (state === 'printing') return 'Printing'
+function stateOf(line: OrderLine, waits: string): string {
+  if (line.state !== 'open') return ORDER_STATES[line.state]
+  return [planOf(line), waits && `waits: ${waits}`].filter(Boolean).join(', ')
+}
+
+/** How far the plan is. */
+function planOf({ missing, runs }: OrderLine): string {
   if (missing) return MISSING[missing].words
   const released = runs.filter((r) => r.revision > 0)
   const changed = released.filter((r) => r.changed)

@@ -1,9 +1,10 @@
 import { format } from 'date-fns'
 import type { Kysely } from 'kysely'
+import { isToPrint, splitOrder } from '@/core/order'
 import { keptGood, orderOfRun, settingsOf, withPressValues } from '@/core/plan'
-import { fold, type PressEvent, pressValues } from '@/core/record'
+import { fold, isUnderWay, type PressEvent, pressValues } from '@/core/record'
 import type { Database } from '@/store/database'
-import { loadOrders } from '@/store/orders'
+import { loadOrders, markOrderAs } from '@/store/orders'
 import { eventsAfter, takeEvents } from '@/store/pressEvents'
 import { latestNumbers, latestRevisions } from '@/store/revisions'
 import type { Tables } from '@/store/schema'
@@ -26,9 +27,22 @@ export const takeSaid = (
   now: Date,
 ): Promise<void> =>
   takeEvents(db, runId, events, async (tx, fresh) => {
+    if (fresh.some((e) => e.kind === 'start' || e.kind === 'stop')) await tellOrder(tx, runId, now)
     if (fresh.some((e) => e.kind === 'sample' && e.verdict === 'approved' && e.of === 'garment'))
       await keepGood(tx, runId, now)
   })
+
+/** The first run begun says that the order is printing, the last one ended that it is printed. */
+async function tellOrder(tx: Kysely<Tables>, runId: string, now: Date): Promise<void> {
+  const [stored] = await loadOrders(tx, [orderOfRun(runId) ?? ''])
+  if (!stored || !isToPrint(stored.state ?? 'open')) return
+  const runs = splitOrder(stored.order)
+  const stand = await Promise.all(
+    runs.map(async ({ id }) => isUnderWay(fold((await eventsAfter(tx, id, 0)).events).said)),
+  )
+  if (stand.every((s) => s === 'new')) return
+  await markOrderAs(tx, stored.order.id, stand.every((s) => s === 'ended') ? 'printed' : 'printing', now)
+}
 
 async function keepGood(tx: Kysely<Tables>, runId: string, now: Date): Promise<void> {
   const revision = (await latestRevisions(tx, [runId])).get(runId)

@@ -36,6 +36,10 @@ export const ORDER = defineRoom({
       says: 'A second artwork for {sizes} sizes needs its own screens.',
       source: 'common practice',
     },
+    SPARES: {
+      says: '{pieces} pieces in {colours} colours: hold {share} ready for what is spoiled, {spares}. A spoiled size is not replaced by another.',
+      source: 'common practice',
+    },
   },
   settings: {
     group: {

@@ -25,6 +25,8 @@ export interface Cloth {
 export interface SizeQuantity {
   readonly size: string
   readonly quantity: number
+  /** Garments that came in; none while they were not counted. */
+  readonly received?: number | undefined
 }
 
 export interface GarmentLine {

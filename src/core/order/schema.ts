@@ -77,17 +77,19 @@ export const hexSchema = yup
   .required('Choose a colour.')
   .test('hex', 'A colour is written #1f2a44.', (x) => isHex(x))
 
+const pieces = yup
+  .number()
+  .typeError('A whole number of pieces.')
+  .integer('A whole number of pieces.')
+  .min(0, 'Not below 0.')
+  .max(100_000, 'At most 100,000.')
+
 const sizes = yup
   .array(
     yup.object({
       size: yup.string().oneOf(SIZE_NAMES, 'Choose a size of the list.').required('Choose a size.'),
-      quantity: yup
-        .number()
-        .typeError('A whole number of pieces.')
-        .integer('A whole number of pieces.')
-        .min(0, 'Not below 0.')
-        .max(100_000, 'At most 100,000.')
-        .required('How many?'),
+      quantity: pieces.required('How many?'),
+      received: pieces.optional(),
     }),
   )
   .defined()

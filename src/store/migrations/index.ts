@@ -23,6 +23,7 @@ import { up as headTurn } from './021_head_turn'
 import { up as pressEvent } from './022_press_event'
 import { up as record } from './023_record'
 import { up as everyday } from './024_everyday'
+import { up as progress } from './025_progress'
 
 /** Every step from the first version on, in order. */
 export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unknown>) => Promise<void> }>> = {
@@ -50,4 +51,5 @@ export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unkn
   '022_press_event': { up: pressEvent },
   '023_record': { up: record },
   '024_everyday': { up: everyday },
+  '025_progress': { up: progress },
 }

@@ -196,6 +196,8 @@ export function OrderDesk(props: Props) {
   )
   const value = useMemo(
     (): OrderContext => ({
+      state: stored.state ?? 'open',
+      said: stored.said ?? {},
       order,
       shelf,
       runs,
@@ -225,6 +227,7 @@ export function OrderDesk(props: Props) {
       changeShop,
     }),
     [
+      stored,
       order,
       seen,
       shelf,
@@ -259,7 +262,6 @@ export function OrderDesk(props: Props) {
               <Traveller
                 going={going}
                 onGo={go}
-                state={stored.state ?? 'open'}
                 saved={{
                   words: decided_.problem || saving.problem || SAVE_WORDS[saveState],
                   all: saveState === 'saved',
@@ -268,7 +270,6 @@ export function OrderDesk(props: Props) {
             }
             head={
               <OrderHead
-                state={stored.state ?? 'open'}
                 wrong={[...(stored.wrong ?? []), ...lost]}
                 open={{ shown: answer.shown?.kind === 'open', toggle: answer.toggleOpen }}
               />

@@ -3,7 +3,7 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { Printer } from 'lucide-react'
 import type { Reason } from '@/core/advice'
-import type { OrderState as State } from '@/store/schema'
+import { isOffPress } from '@/core/order'
 import { AdviceChoice } from '@/ui/AdviceValue'
 import { Button, Link, PageTitle } from '@/ui/elements'
 import { SeverityMark } from '@/ui/Severity'
@@ -13,7 +13,6 @@ import { Runs } from './Runs'
 import { STAGES } from './stages'
 
 interface HeadProps {
-  readonly state: State
   /** What is stored and cannot be. */
   readonly wrong: readonly string[]
   /** The list of what is open in the run: whether it is shown, and to show it or put it away. */
@@ -21,8 +20,8 @@ interface HeadProps {
 }
 
 /** Head of every stage, one row: which stage, which run, on which press, what is open, how far it is. */
-export function OrderHead({ state, wrong, open }: HeadProps) {
-  const { stage, plan } = useOrder()
+export function OrderHead({ wrong, open }: HeadProps) {
+  const { stage, plan, state } = useOrder()
   return (
     <Box as="header">
       <Flex align="center" columnGap="5" rowGap="2" wrap="wrap" minHeight="2.8rem">
@@ -33,7 +32,7 @@ export function OrderHead({ state, wrong, open }: HeadProps) {
             <AdviceChoice advice={plan.pressAdvice} />
             <OpenCount warnings={plan.warnings} open={open} />
             <Flex ml="auto" gap="5" align="center" wrap="wrap">
-              <ReleaseStatus printed={state === 'done'} />
+              <ReleaseStatus printed={isOffPress(state)} />
               <Link
                 href={`/runs/${plan.run.id}/sheet`}
                 prefetch={false}

@@ -1,28 +1,27 @@
 'use client'
 
 import { Box, Flex } from '@chakra-ui/react'
+import { isOffPress, ORDER_STATES } from '@/core/order'
 import type { RunPlan } from '@/core/plan'
-import type { OrderState as State } from '@/store/schema'
 import { sayDay } from '@/ui/day'
 import { Link } from '@/ui/elements'
 import { SeverityMark } from '@/ui/Severity'
 import { useSettings } from '@/ui/settings'
-import { OrderState } from './OrderState'
 import { useOrder } from './orderContext'
+import { Reorder } from './Reorder'
 import { STAGE_NAMES, STAGES, type StageName, settledWords, stageOf } from './stages'
 
 interface TravellerProps {
   /** The stage that was asked for. */
   readonly going: StageName
   readonly onGo: (stage: StageName) => void
-  readonly state: State
   /** How saving stands, in words, and whether all is stored. */
   readonly saved: { readonly words: string; readonly all: boolean }
 }
 
 /** The order in hand, then the rail of stages: where the order stands, and what each stage has settled. */
-export function Traveller({ going, onGo, state, saved }: TravellerProps) {
-  const { order, plan, stage, stagePath, decisions } = useOrder()
+export function Traveller({ going, onGo, saved }: TravellerProps) {
+  const { order, state, plan, stage, stagePath, decisions } = useOrder()
   const { units } = useSettings()
   const own = Object.keys(decisions?.overrides ?? {}).length + Object.keys(decisions?.method ?? {}).length
   return (
@@ -47,7 +46,10 @@ export function Traveller({ going, onGo, state, saved }: TravellerProps) {
       </Box>
       <Flex align="baseline" columnGap="3" wrap="wrap" fontSize="small" mb="2">
         <Box color="soft">due {sayDay(order.due)}</Box>
-        <OrderState state={state} />
+        <Link href={stagePath('order')} fontWeight="650" _hover={{ textDecoration: 'underline' }}>
+          {ORDER_STATES[state].toLowerCase()}
+        </Link>
+        {isOffPress(state) && <Reorder id={order.id} as="reorder" />}
       </Flex>
       <Box
         as="ol"

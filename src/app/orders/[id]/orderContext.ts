@@ -4,7 +4,7 @@ import { createContext, useContext } from 'react'
 import type { Overrides, Practice } from '@/core/advice'
 import type { ShopAndShelf } from '@/core/equipment'
 import type { Batch } from '@/core/ink'
-import type { Order, Run } from '@/core/order'
+import type { Order, OrderState, Run, Said } from '@/core/order'
 import type { Decisions, RunPlan } from '@/core/plan'
 import type { SheetMark } from '@/formats/sheet'
 import type { StoredDecisions } from '@/store/decisions'
@@ -16,6 +16,9 @@ import type { ShopChange } from './useShopChange'
 export interface OrderContext {
   /** The last order that was whole; what is half typed lives in the form. */
   readonly order: Order
+  /** How far it is, and when what was said of it. */
+  readonly state: OrderState
+  readonly said: Said
   readonly shelf: ShopAndShelf
   readonly runs: readonly Run[]
   readonly run: Run | undefined

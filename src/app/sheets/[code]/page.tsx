@@ -1,4 +1,5 @@
 import { notFound } from 'next/navigation'
+import { isOffPress } from '@/core/order'
 import { changeStamp, database } from '@/store/database'
 import { loadOrder } from '@/store/orders'
 import { revisionByCode } from '@/store/revisions'
@@ -28,7 +29,7 @@ export default async function SheetCodePage({ params }: { readonly params: Promi
         order={order}
         runId={runId}
         last={last.number}
-        standing={stored?.state === 'done' ? { is: 'printed' } : standingOf(read, revision)}
+        standing={isOffPress(stored?.state ?? 'open') ? { is: 'printed' } : standingOf(read, revision)}
       />
     </>
   )
