@@ -38,8 +38,7 @@ for (const [name, path] of Object.entries(PAGES))
         () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
       )
       expect(wide, `sideways at ${width}`).toBeLessThanOrEqual(0)
-      if (width < 1280)
-        expect(await violations(page, OF_SIZE), `at ${width}`).toEqual([])
+      if (width < 1280) expect(await violations(page, OF_SIZE), `at ${width}`).toEqual([])
     }
     // Where something is to be typed at once the keys are letters.
     await page

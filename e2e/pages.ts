@@ -4,6 +4,8 @@ export const PAGES = {
   orders: '/orders',
   done: '/orders?show=done',
   deleted: '/orders?show=deleted',
+  customers: '/customers',
+  customer: '/customers/Tarnquay%20Regatta',
   recover: '/recover',
   import: '/orders/import',
   rules: '/rules',

@@ -2,6 +2,7 @@
 export const PAGES = [
   { href: '/', label: 'Today' },
   { href: '/orders', label: 'Orders' },
+  { href: '/customers', label: 'Customers' },
   { href: '/screens', label: 'Screens' },
   { href: '/ink', label: 'Ink' },
   { href: '/press', label: 'Press' },

@@ -1,5 +1,6 @@
 import type { Shop } from '@/core/equipment'
 import {
+  customerKey,
   groupLabel,
   isToPrint,
   type Order,
@@ -11,6 +12,7 @@ import {
 } from '@/core/order'
 import { type CureJob, type InkNeedLine, NO_SUMMARY, type RunSummary, type ScreenJob } from '@/core/plan'
 import { messageOf } from '@/core/quantity'
+import { customersNamed } from '@/store/customers'
 import type { Database } from '@/store/database'
 import { loadDecisions } from '@/store/decisions'
 import { picturedPrints } from '@/store/films'
@@ -106,6 +108,20 @@ export async function orderLines(db: Database, query: OrderQuery): Promise<Order
 /** Whether it is still to be printed: a list plans nothing else, and says of others what was known of them. */
 const isAhead = ({ state = 'open', deletedAt }: StoredOrder) => isToPrint(state) && deletedAt === undefined
 
+/** What customers want between printed and due, by order, where they want anything of their own. */
+async function leadsOf(db: Database, orders: readonly StoredOrder[]) {
+  const known = await customersNamed(
+    db,
+    orders.map((o) => o.order.customer),
+  )
+  return new Map(
+    orders.flatMap(({ order }) => {
+      const leadDays = known.get(customerKey(order.customer))?.leadDays
+      return leadDays === undefined ? [] : [[order.id, { leadDays }] as const]
+    }),
+  )
+}
+
 /** These orders as lists show them. */
 async function linesOf(db: Database, ids: readonly string[]): Promise<Omit<OrderLines, 'total'>> {
   const [orders, { shelf }, decided] = await Promise.all([
@@ -134,8 +150,9 @@ async function linesOf(db: Database, ids: readonly string[]): Promise<Omit<Order
     stale.map((s) => s.stored.order.id),
   )
   const facts = split.flatMap((s) => s.runs.flatMap((r) => kept.get(r.id)?.facts ?? []))
+  const leads = await leadsOf(db, orders)
   return {
-    jobs: facts.flatMap((f) => f.job ?? []),
+    jobs: facts.flatMap((f) => (f.job ? [{ ...f.job, ...leads.get(f.job.orderId) }] : [])),
     needs: facts.flatMap((f) => f.inks),
     cures: facts.flatMap((f) => f.cure ?? []),
     planning: stale.length,

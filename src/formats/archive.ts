@@ -1,7 +1,7 @@
 import * as yup from 'yup'
 import type { FilmOfPrint } from '@/core/artwork'
 import { checkShelf, type ShopAndShelf } from '@/core/equipment'
-import { checkHeldOrder, type Order, type OrderState, type Said } from '@/core/order'
+import { type Customer, checkHeldOrder, type Order, type OrderState, type Said } from '@/core/order'
 import { type Decisions, inTodaysWords, orderOfRun } from '@/core/plan'
 import type { PressEvent } from '@/core/record'
 import type { HeadLock, HeadTurn } from '@/core/registration'
@@ -17,6 +17,15 @@ export interface ArchivedOrder {
   readonly endedAt?: string
 }
 
+/** Words and pictures about a thing of the shop. */
+interface HeldNote {
+  readonly about: 'order' | 'print' | 'press' | 'frame' | 'customer'
+  readonly of: string
+  readonly at: string
+  readonly words: string
+  readonly photos: readonly string[]
+}
+
 /** Everything a shop keeps, as the archive file holds it. Revisions and the ink book are kept as they were written, in SI. */
 export interface ArchiveFile<Revision, Book> {
   readonly shelf: ShopAndShelf
@@ -25,6 +34,8 @@ export interface ArchiveFile<Revision, Book> {
   readonly revisions: readonly Revision[]
   readonly films: readonly FilmOfPrint[]
   readonly inkBook?: Book | undefined
+  readonly customers?: readonly Customer[] | undefined
+  readonly notes?: readonly HeldNote[] | undefined
   readonly locks?: readonly HeadLock[] | undefined
   readonly turns?: readonly HeadTurn[] | undefined
   readonly atPress?: readonly { readonly runId: string; readonly event: PressEvent }[] | undefined
@@ -108,6 +119,8 @@ export function readArchiveFile<Revision, Book>(text: string): ArchiveRead<Revis
     revisions: readonly Revision[]
     films?: readonly FilmOfPrint[]
     inkBook?: Book
+    customers?: readonly Customer[]
+    notes?: readonly HeldNote[]
     locks?: readonly HeadLock[]
     turns?: readonly HeadTurn[]
     setups?: readonly OldStep[]
@@ -144,6 +157,8 @@ export function readArchiveFile<Revision, Book>(text: string): ArchiveRead<Revis
       revisions: file.revisions,
       films: file.films ?? [],
       inkBook: file.inkBook ?? undefined,
+      customers: file.customers ?? [],
+      notes: file.notes ?? [],
       locks: file.locks ?? [],
       turns: file.turns ?? [],
       atPress: [
@@ -167,6 +182,14 @@ export async function* archiveText<Revision, Book>(
   yield* list('decisions', source.decisions, ({ overrides, ...d }) => ({ ...d, overridesSi: overrides }))
   yield* list('revisions', source.revisions, (r) => r)
   yield* list('films', source.films, (f) => f)
+  yield* list('customers', source.customers ?? [], (c) => c)
+  yield* list('notes', source.notes ?? [], ({ about, of, at, words, photos }) => ({
+    about,
+    of,
+    at,
+    words,
+    photos,
+  }))
   yield* list('locks', source.locks ?? [], (l) => l)
   yield* list('turns', source.turns ?? [], (t) => t)
   yield* list('atPress', source.atPress ?? [], ({ runId, event }) => ({ runId, ...event }))

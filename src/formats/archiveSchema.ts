@@ -3,7 +3,7 @@
 import * as yup from 'yup'
 import { TURNS } from '@/core/artwork'
 import { BANDS } from '@/core/color'
-import { INK_SYSTEMS, idSchema, ORDER_STATES, PROGRESS } from '@/core/order'
+import { INK_SYSTEMS, idSchema, ORDER_STATES, PROGRESS, WHITE_LOOKS, wordsSchema } from '@/core/order'
 import { decisionsSchema, runIdSchema } from '@/core/plan'
 import { isDay, isMoment, keysOf } from '@/core/quantity'
 import { eventFields } from '@/core/record'
@@ -184,6 +184,37 @@ export const archiveSchema = yup.object({
   revisions: yup.array(revisionSchema).required(),
   films: yup.array(filmSchema).optional(),
   inkBook: bookSchema,
+  customers: yup
+    .array(
+      yup.object({
+        name: wordsSchema('Customer', 120).required(),
+        leadDays: yup.number().integer().min(0).max(60).optional(),
+        whiteLook: yup.string().oneOf(Object.keys(WHITE_LOOKS)).optional(),
+        rules: wordsSchema('House rules', 1000),
+      }),
+    )
+    .max(100_000)
+    .optional(),
+  notes: yup
+    .array(
+      yup.object({
+        about: yup.string().oneOf(['order', 'print', 'press', 'frame', 'customer']).required(),
+        of: yup.string().max(200).required(),
+        at: moment.required(),
+        words: yup.string().max(4000).defined(),
+        photos: yup
+          .array(
+            yup
+              .string()
+              .matches(/^[0-9a-f]{64}$/)
+              .required(),
+          )
+          .max(12)
+          .required(),
+      }),
+    )
+    .max(1_000_000)
+    .optional(),
   locks: yup.array(lockSchema).max(100_000).optional(),
   turns: yup.array(turnSchema).max(100_000).optional(),
   setups: yup.array(setupSchema).optional(),

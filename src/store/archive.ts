@@ -1,12 +1,15 @@
 import type { FilmOfPrint } from '@/core/artwork'
 import type { ShopAndShelf } from '@/core/equipment'
+import type { Customer } from '@/core/order'
 import { type Decisions, isUndecided, orderOfRun } from '@/core/plan'
 import type { HeadLock, HeadTurn } from '@/core/registration'
+import { everyCustomer, replaceCustomers } from './customers'
 import type { Database } from './database'
 import { decisionRows, loadDecisions } from './decisions'
 import { allFilms, putFilm } from './films'
 import { headLocks, headTurns } from './headNotes'
 import { type InkBook, readInkBook, replaceInkBook } from './inkBook'
+import { everyNote, type Note, replaceNotes } from './notes'
 import { inOne } from './once'
 import { everyOrder, insertOrder, type StoredOrder } from './orders'
 import { everyEvent, type RunEvent, replaceEvents } from './pressEvents'
@@ -25,6 +28,8 @@ export interface Archive {
   /** None in archives from before there was an ink room. */
   readonly inkBook?: InkBook | undefined
   /** None in archives from before locks were noted. */
+  readonly customers?: readonly Customer[] | undefined
+  readonly notes?: readonly Omit<Note, 'id'>[] | undefined
   readonly locks?: readonly HeadLock[] | undefined
   readonly turns?: readonly HeadTurn[] | undefined
   readonly atPress?: readonly RunEvent[] | undefined
@@ -32,10 +37,12 @@ export interface Archive {
 
 /** Everything, read a few rows at a time while it is written. Orders by day and number, runs by number. */
 export async function openArchive(db: Database) {
-  const [{ shelf }, inkBook, films, locks, turns, atPress] = await Promise.all([
+  const [{ shelf }, inkBook, films, customers, notes, locks, turns, atPress] = await Promise.all([
     loadShop(db),
     readInkBook(db),
     allFilms(db),
+    everyCustomer(db),
+    everyNote(db),
     headLocks.every(db),
     headTurns.every(db),
     everyEvent(db),
@@ -44,6 +51,8 @@ export async function openArchive(db: Database) {
     shelf,
     inkBook,
     films,
+    customers,
+    notes,
     locks,
     turns,
     atPress,
@@ -115,6 +124,8 @@ export async function replaceAll(db: Database, archive: Archive): Promise<void> 
       .execute()
     for (const { orderId, print, ...film } of archive.films) await putFilm(tx, orderId, print, film)
     await replaceInkBook(tx, archive.inkBook)
+    await replaceCustomers(tx, archive.customers)
+    await replaceNotes(tx, archive.notes)
     await headLocks.replace(tx, archive.locks)
     await headTurns.replace(tx, archive.turns)
     await replaceEvents(tx, archive.atPress)

@@ -15,6 +15,7 @@ import { sql } from 'kysely'
 import type { Outcome } from '@/core/quantity'
 import { closeWhole, type Database, dataFolder, FILE, MAKING, openDatabase, whileClosed } from './database'
 import { filmFile } from './films'
+import { photosNoted } from './notes'
 import { photosSaid } from './pressEvents'
 import { soundDatabase, sweep, Unopenable } from './sound'
 
@@ -92,7 +93,7 @@ async function prune(spared: string): Promise<void> {
 /** Copies the files of films and of pictures that the backups do not have yet; one that is missing is missing there too. */
 async function copyFilms(db: Database): Promise<readonly string[]> {
   const rows = await db.selectFrom('film').select('hash').distinct().execute()
-  const hashes = new Set([...rows.map((r) => r.hash), ...(await photosSaid(db))])
+  const hashes = new Set([...rows.map((r) => r.hash), ...(await photosSaid(db)), ...(await photosNoted(db))])
   await mkdir(films(), { recursive: true })
   for (const hash of hashes) {
     const to = join(films(), hash)

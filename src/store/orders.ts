@@ -14,6 +14,7 @@ import {
 } from '@/core/order'
 import { isDay } from '@/core/quantity'
 import type { Database } from './database'
+import { forgetNotesOfNone } from './notes'
 import { inOne, type Saved } from './once'
 import { lineOf, mendInto, placementOf, writeParts } from './orderRows'
 import type { Tables } from './schema'
@@ -274,4 +275,5 @@ export const forgetDeleted = (db: Database, now: Date): Promise<void> =>
       .where('deleted_at', 'is not', null)
       .where('deleted_days', '>', DELETED_DAYS)
       .execute()
+    await forgetNotesOfNone(tx)
   })

@@ -13,6 +13,7 @@ import type {
   Step,
 } from '@/core/equipment'
 import type { InkColour, OrderState, Progress, Weave } from '@/core/order'
+import type { About } from './notes'
 import type { AtPressTables } from './schemaAtPress'
 import type { InkTables } from './schemaOfInk'
 
@@ -190,6 +191,16 @@ export interface Tables extends InkTables, AtPressTables {
   }
   /** What was said of how far an order is, and when; ISO time. */
   order_said: { order_id: string; mark: Progress; at: string }
+  /** What is known of a customer beyond their orders; `key` is the name as one. */
+  customer: {
+    key: string
+    name: string
+    lead_days: number | null
+    white_look: string | null
+    rules: string
+  }
+  /** Words and pictures about a thing; `photos` is JSON. */
+  note: { id: Generated<number>; about: About; of: string; at: string; words: string; photos: string }
   garment_line: {
     order_id: string
     id: string

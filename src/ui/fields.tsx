@@ -108,8 +108,14 @@ export function ListMessage({ name }: { readonly name: Path }) {
 export function TextField({
   type = 'text',
   rows,
+  meant,
   ...props
-}: FieldProps & { readonly type?: 'text' | 'date' | 'color'; readonly rows?: number }) {
+}: FieldProps & {
+  readonly type?: 'text' | 'date' | 'color'
+  readonly rows?: number
+  /** Words that may be meant, offered while one types. */
+  readonly meant?: readonly string[]
+}) {
   const { register, getValues } = useFormContext()
   const value = String(getValues(props.name) ?? '')
   // Pickers of the browser know no safelight.
@@ -119,14 +125,24 @@ export function TextField({
     <Labelled {...props}>
       {(ids) =>
         rows === undefined ? (
-          <Input
-            type={safe ? 'text' : type}
-            {...BOX}
-            {...(color ? { p: '0', width: '2.1rem', height: '2.1rem' } : {})}
-            {...ids}
-            defaultValue={value}
-            {...register(props.name)}
-          />
+          <>
+            {meant && (
+              <datalist id={`${ids.id}-meant`}>
+                {meant.map((m) => (
+                  <option key={m} value={m} />
+                ))}
+              </datalist>
+            )}
+            <Input
+              type={safe ? 'text' : type}
+              list={meant && `${ids.id}-meant`}
+              {...BOX}
+              {...(color ? { p: '0', width: '2.1rem', height: '2.1rem' } : {})}
+              {...ids}
+              defaultValue={value}
+              {...register(props.name)}
+            />
+          </>
         ) : (
           <Textarea rows={rows} {...BOX} {...ids} defaultValue={value} {...register(props.name)} />
         )

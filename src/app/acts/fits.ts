@@ -35,6 +35,7 @@ const canId = yup
   .required('Which can?')
 const system = yup.string().strict().oneOf(Object.keys(INK_SYSTEMS), 'No such ink system.').required()
 const words = (what: string, most: number) => wordsSchema(what, most).strict()
+export const customer = words('A customer', 120).required('Which customer?')
 
 const MOST_MASS = 200
 export const mass = yup
@@ -45,6 +46,12 @@ export const mass = yup
   .max(MOST_MASS, 'That is over 200 kg: type grams as 600 g.')
   .required('How much?')
 
+/** A picture is named by what is in it. */
+export const photo = yup
+  .string()
+  .strict()
+  .matches(/^[0-9a-f]{64}$/, 'A picture’s name: 64 digits of its hash.')
+  .required()
 const code = words('A code', 24).required('Which ink?')
 const part = yup.object({
   code,

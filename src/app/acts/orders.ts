@@ -6,7 +6,15 @@ import type { Database } from '@/store/database'
 import { loadDecisions, saveDecisions } from '@/store/decisions'
 import { loadFilms, putFilm } from '@/store/films'
 import { findOrders } from '@/store/orderSearch'
-import { addOrder, bringBackOrder, deleteOrder, loadOrders, markOrderAs, nextOrderId } from '@/store/orders'
+import {
+  addOrder,
+  bringBackOrder,
+  deleteOrder,
+  loadOrders,
+  markOrderAs,
+  nextOrderId,
+  saveOrder,
+} from '@/store/orders'
 import { release } from '@/store/revisions'
 import { loadShop, putPart } from '@/store/shop'
 import { planRun } from '../planning'
@@ -63,6 +71,12 @@ async function copied(tx: Database, old: Order, now: Date, reorderOf?: string): 
   const due = format(addDays(now, TWO_WEEKS), 'yyyy-MM-dd')
   const { reorderOf: _, ...order } = withoutCounted(old)
   await addOrder(tx, { ...order, id: next, due, ...(reorderOf && { reorderOf }) })
+  await copyBesides(tx, old, next)
+  return next
+}
+
+/** Films and choices of an order, for another that has the same prints. */
+async function copyBesides(tx: Database, old: Order, next: string): Promise<void> {
   for (const [print, films] of Object.entries(await loadFilms(tx, old.id)))
     for (const film of films) await putFilm(tx, next, print, film)
   const fresh = await loadDecisions(tx, [next])
@@ -72,8 +86,28 @@ async function copied(tx: Database, old: Order, now: Date, reorderOf?: string): 
     if (version !== undefined && !isUndecided(decisions))
       await saveDecisions(tx, { ...decisions, runId }, version)
   }
-  return next
 }
+
+/** An order that was only begun becomes like an earlier one; customer, job and day stay as they were typed. */
+export const copyFrom = ({ id, from }: Named & { readonly from: string }, { once }: At): Promise<Outcome> =>
+  once<Outcome>(async (tx) => {
+    const [now, old] = await Promise.all([there(tx, id), there(tx, from)])
+    if (!now || !old) return no(GONE)
+    if (now.order.placements.some((p) => p.inks.length > 0))
+      return no('This order has colours already: only one that was just begun is filled from another.')
+    const { lines, placements, whiteLook, notes } = withoutCounted(old.order)
+    const { customer, title, due } = now.order
+    const next: Order = {
+      ...{ id, due, lines, placements },
+      ...(whiteLook && { whiteLook }),
+      customer: customer || old.order.customer,
+      title: title || old.order.title,
+      notes: now.order.notes || notes,
+    }
+    await saveOrder(tx, next, now.version)
+    await copyBesides(tx, old.order, id)
+    return { ok: true }
+  })
 
 /** The order that is there under this number, if it is not deleted. */
 const there = async (tx: Database, id: string) =>

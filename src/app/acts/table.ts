@@ -1,14 +1,17 @@
 import * as yup from 'yup'
-import { PROGRESS, type Progress } from '@/core/order'
+import { PROGRESS, type Progress, WHITE_LOOKS, type WhiteLook, wordsSchema } from '@/core/order'
 import { runIdSchema } from '@/core/plan'
 import type { Outcome } from '@/core/quantity'
 import { backUp, restore } from '@/store/backup'
+import { ABOUT, type About } from '@/store/notes'
 import { applied } from '../edits/apply'
 import type { Found } from '../find'
 import { find } from '../find'
+import * as customers from './customers'
 import * as fits from './fits'
 import * as ink from './ink'
 import type { Act, Frozen } from './kinds'
+import * as notes from './notes'
 import * as orders from './orders'
 import * as press from './press'
 import * as shop from './shop'
@@ -29,6 +32,35 @@ export const ACTS = {
   reorder: of(yup.object({ id: fits.orderId }), orders.reorder),
   removeOrder: of(yup.object({ id: fits.orderId }), orders.removeOrder),
   restoreOrder: of(yup.object({ id: fits.orderId }), orders.restoreOrder),
+  sayOfCustomer: of(
+    yup.object({
+      name: fits.customer,
+      leadDays: yup.number().strict().integer().min(0).max(60, 'At most 60 days.').nullable().optional(),
+      whiteLook: yup
+        .string<WhiteLook | ''>()
+        .strict()
+        .oneOf(['', ...(Object.keys(WHITE_LOOKS) as WhiteLook[])])
+        .optional(),
+      rules: wordsSchema('House rules', 400).strict().optional().default(undefined),
+    }),
+    customers.sayOfCustomer,
+  ),
+  mergeCustomer: of(yup.object({ from: fits.customer, to: fits.customer }), customers.mergeCustomer),
+  copyFrom: of(yup.object({ id: fits.orderId, from: fits.orderId }), orders.copyFrom),
+  writeNote: of(
+    yup.object({
+      about: yup
+        .string<About>()
+        .strict()
+        .oneOf([...ABOUT])
+        .required(),
+      of: yup.string().strict().max(200).required('About what?'),
+      words: yup.string().strict().trim().max(4000, 'At most 4,000 letters.').defined(),
+      photos: yup.array(fits.photo).strict().max(12, 'At most 12 pictures.').defined(),
+    }),
+    notes.writeNote,
+  ),
+  forgetNote: of(yup.object({ id: fits.version }), notes.forgetNote),
   markOrder: of(
     yup.object({
       id: fits.orderId,

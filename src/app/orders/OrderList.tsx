@@ -3,7 +3,6 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { addDays, differenceInCalendarDays, parseISO } from 'date-fns'
 import { useRouter } from 'next/navigation'
-import { useEffect, useMemo, useRef, useState } from 'react'
 import { q } from '@/core/advice'
 import { ORDER_STATES } from '@/core/order'
 import { PLAN } from '@/core/plan'
@@ -11,8 +10,7 @@ import type { Shown } from '@/store/orderSearch'
 import { AskNumber } from '@/ui/AskNumber'
 import { sayDay } from '@/ui/day'
 import { Empty } from '@/ui/Empty'
-import { Input, Link, PageTitle } from '@/ui/elements'
-import { useKeys } from '@/ui/keys'
+import { Link, PageTitle } from '@/ui/elements'
 import { type PageOf, Pager } from '@/ui/Pager'
 import { PushButton } from '@/ui/PushButton'
 import { Table, TextButton } from '@/ui/Section'
@@ -23,6 +21,7 @@ import { AskFrame } from '../AskFrame'
 import { act } from '../acts/act'
 import { recordEdit } from '../edits/history'
 import { Filling } from '../Filling'
+import { FindInList } from '../FindInList'
 import { MISSING } from '../missing'
 import type { OrderLine } from '../today'
 import { Reorder } from './[id]/Reorder'
@@ -44,8 +43,6 @@ interface Props {
 
 /** How long a deleted order can be brought back, in days. */
 const KEPT = 30
-/** Moment to wait for the next letter, in milliseconds. */
-const PAUSE = 200
 
 const TITLES: Readonly<Record<Shown, string>> = {
   current: 'Orders',
@@ -69,7 +66,12 @@ export function OrderList({ shopName, lines, find, show, by, presses, planning, 
       <Flex align="baseline" gap="5" mb="3" wrap="wrap">
         <PageTitle>{TITLES[show]}</PageTitle>
         <Box color="soft">{page.total.toLocaleString('en')}</Box>
-        <Find key={show} find={find} show={show} by={by} />
+        <FindInList
+          key={show}
+          find={find}
+          placeholder="customer, job or number (f)"
+          path={(text) => listPath(text, show, by)}
+        />
         {show === 'current' && <Narrow find={find} by={by} presses={presses} />}
         <Filling planning={planning} />
         <Flex ml="auto" gap="4">
@@ -135,35 +137,6 @@ function noneWords(find: string, show: Shown, by: By): string {
   if (show === 'deleted') return 'Nothing was deleted in the last 30 days.'
   if (show === 'done') return 'No order is gone yet. Say so at the order.'
   return 'No open order. Type one in, or import a file of them.'
-}
-
-/** Finds while someone types. */
-function Find({ find, show, by }: Pick<Props, 'find' | 'show' | 'by'>) {
-  const router = useRouter()
-  const [text, setText] = useState(find)
-  const input = useRef<HTMLInputElement>(null)
-  useKeys(useMemo(() => [{ keys: 'f', label: 'Find in this list', act: () => input.current?.focus() }], []))
-  useEffect(() => {
-    if (text === find) return
-    const timer = setTimeout(() => router.replace(listPath(text, show, by)), PAUSE)
-    return () => clearTimeout(timer)
-  }, [text, find, show, by, router])
-  return (
-    <Input
-      ref={input}
-      type="search"
-      aria-label="Find in this list"
-      placeholder="customer, job or number (f)"
-      value={text}
-      onChange={(e) => setText(e.target.value)}
-      bg="raised"
-      px="2"
-      py="1"
-      width="17rem"
-      borderBottom="1px solid"
-      borderColor="soft"
-    />
-  )
 }
 
 const isNarrowed = (by: By) => Boolean(by.is || by.press || by.due)

@@ -19,6 +19,7 @@ import { CountField, QuantityField, TextField } from '@/ui/fields'
 import { RingDrawing } from '@/ui/RingDrawing'
 import { Section, TextButton } from '@/ui/Section'
 import { Select } from '@/ui/Select'
+import { Notes } from '../notes/Notes'
 import { asKind, toggleFlash, withPlaces } from './pressKinds'
 import { nextId, nextName, Rows } from './Rows'
 import { useShop } from './shopContext'
@@ -158,6 +159,9 @@ function PressEditor({ at, onRemove }: { readonly at: number; readonly onRemove:
           </Box>
         </Box>
       </Grid>
+      <Box mt="3">
+        <Notes about="press" of={press.id} name={press.name} />
+      </Box>
     </Section>
   )
 }

@@ -24,7 +24,7 @@ export interface Spares {
 export function sparesOf(sizes: readonly SizeQuantity[], colours: number): Spares {
   const pieces = sizes.reduce((sum, s) => sum + s.quantity, 0)
   const share = SPARE.find((s) => colours <= s.upTo)?.share ?? 0
-  const total = Math.ceil(pieces * share - 1e-9)
+  const total = Math.max(0, Math.ceil(pieces * share - 1e-9))
   const wanted = sizes.map((s) => (pieces > 0 ? (s.quantity / pieces) * total : 0))
   const whole = wanted.map(Math.floor)
   const left = total - whole.reduce((a, b) => a + b, 0)

@@ -54,6 +54,8 @@ export interface ScreenJob {
   readonly height: Length
   /** ISO day. */
   readonly due: string
+  /** Days between printed and due as its customer wants them; the shop's where none are said. */
+  readonly leadDays?: number
   /** How long the run takes at most, seconds. */
   readonly takes: Duration
   readonly screens: readonly ScreenSpec[]
@@ -113,8 +115,8 @@ const keyOf = (job: Pick<ScreenJob, 'orderId' | 'print'>, hitId: string) =>
   `${job.orderId}.${job.print}.${hitId}`
 
 /** The day on which a run must be printed: it is due so many days later. ISO day. */
-const printedOn = ({ due }: ScreenJob, { leadDays = 0 }: Shop): string => {
-  const day = momentOf(due) - leadDays * DAY
+const printedOn = ({ due, leadDays }: ScreenJob, shop: Shop): string => {
+  const day = momentOf(due) - (leadDays ?? shop.leadDays ?? 0) * DAY
   return Number.isFinite(day) ? isoOf(day).slice(0, 10) : due
 }
 

@@ -1,6 +1,9 @@
 import { type Kysely, sql } from 'kysely'
 
-/** More is said of how far an order is, and when; garments that came in are counted. What was done before is gone. */
+/**
+ * More is said of how far an order is, and when; garments that came in are counted; what is known of a customer;
+ * notes with pictures. What was done before is gone.
+ */
 export async function up(db: Kysely<unknown>): Promise<void> {
   const run = (text: string) => sql.raw(text).execute(db)
   await run('DROP INDEX customer_order_state')
@@ -14,6 +17,16 @@ export async function up(db: Kysely<unknown>): Promise<void> {
     order_id TEXT NOT NULL REFERENCES customer_order ON DELETE CASCADE,
     mark TEXT NOT NULL CHECK (mark IN ('asked', 'open', 'printing', 'printed', 'packed', 'done', 'garments', 'art')),
     at TEXT NOT NULL, PRIMARY KEY (order_id, mark)) STRICT`)
+  await run(`CREATE TABLE customer (
+    key TEXT PRIMARY KEY, name TEXT NOT NULL, lead_days INTEGER CHECK (lead_days >= 0), white_look TEXT,
+    rules TEXT NOT NULL) STRICT`)
+  await run(`CREATE TABLE note (
+    id INTEGER PRIMARY KEY AUTOINCREMENT,
+    about TEXT NOT NULL CHECK (about IN ('order', 'print', 'press', 'frame', 'customer')),
+    of TEXT NOT NULL, at TEXT NOT NULL, words TEXT NOT NULL,
+    photos TEXT NOT NULL CHECK (json_valid(photos))) STRICT`)
+  await run('CREATE INDEX note_about ON note (about, of, id)')
+  await run('CREATE INDEX customer_order_customer ON customer_order (customer, due)')
   await run('ALTER TABLE size_quantity ADD COLUMN received INTEGER CHECK (received >= 0)')
   await run(`INSERT INTO order_said (order_id, mark, at)
     SELECT id, 'done', ended_at FROM customer_order WHERE ended_at IS NOT NULL`)

@@ -18,6 +18,7 @@ import { backUp } from '@/store/backup'
 import { database } from '@/store/database'
 import { dropFile, filmFile, incomingFile, keepFile } from '@/store/films'
 import type { InkBook } from '@/store/inkBook'
+import { photosNoted } from '@/store/notes'
 import { photosSaid } from '@/store/pressEvents'
 import { isMisfit } from '@/store/problems'
 import type { Revision } from '@/store/revisions'
@@ -31,7 +32,9 @@ export async function GET(request: Request): Promise<Response> {
     const text = archiveText(source)
     if (new URL(request.url).searchParams.get('as') === 'json')
       return streamed(text, 'application/json', 'orvint-archive.json')
-    const hashes = [...new Set([...source.films.map((f) => f.hash), ...(await photosSaid(db))])]
+    const hashes = [
+      ...new Set([...source.films.map((f) => f.hash), ...(await photosSaid(db)), ...(await photosNoted(db))]),
+    ]
     const there = await Promise.all(
       hashes.map(async (hash): Promise<readonly Original[]> => {
         const path = filmFile(hash)

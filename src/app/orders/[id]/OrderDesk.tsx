@@ -40,7 +40,7 @@ import { Frame } from '../../Frame'
 import { Deleted } from './Deleted'
 import { freshest, hasOpen } from './freshest'
 import { OrderHead } from './OrderHead'
-import { type OrderContext, OrderProvider } from './orderContext'
+import { type CustomerFacts, type OrderContext, OrderProvider } from './orderContext'
 import { isStage, type StageName, stageShowing } from './stages'
 import { Traveller } from './Traveller'
 import { useDecisions } from './useDecisions'
@@ -57,6 +57,7 @@ interface Props {
   readonly tubs: readonly Batch[]
   /** Prints that have films. */
   readonly pictured: readonly string[]
+  readonly customer: CustomerFacts
   /** What stands against the films of each print. */
   readonly ofFilms: Readonly<Record<string, readonly Reason[]>>
   /** The plan of the run that was asked for, if the server knew it in time. */
@@ -66,7 +67,7 @@ interface Props {
 
 /** Everything about one order on one desk: the form, the runs, the plan of the run in hand and what was decided. */
 export function OrderDesk(props: Props) {
-  const { stored, shop, decided, released, tubs, pictured, ofFilms, known, children } = props
+  const { stored, shop, decided, released, tubs, pictured, customer, ofFilms, known, children } = props
   const { shelf } = shop
   const deleted = stored.deletedAt !== undefined
   const form = useForm<Order>({
@@ -198,6 +199,7 @@ export function OrderDesk(props: Props) {
     (): OrderContext => ({
       state: stored.state ?? 'open',
       said: stored.said ?? {},
+      customer,
       order,
       shelf,
       runs,
@@ -228,6 +230,7 @@ export function OrderDesk(props: Props) {
     }),
     [
       stored,
+      customer,
       order,
       seen,
       shelf,

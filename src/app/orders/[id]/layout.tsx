@@ -2,9 +2,10 @@ import type { Metadata } from 'next'
 import { headers } from 'next/headers'
 import { notFound } from 'next/navigation'
 import type { ReactNode } from 'react'
-import { splitOrder } from '@/core/order'
+import { customerKey, type Order, splitOrder } from '@/core/order'
 import { noDecisions } from '@/core/plan'
-import { changeStamp, database } from '@/store/database'
+import { customerNames, customersNamed, ordersOf } from '@/store/customers'
+import { changeStamp, type Database, database } from '@/store/database'
 import { loadDecisions } from '@/store/decisions'
 import { picturedPrints } from '@/store/films'
 import { batchesFor } from '@/store/inkRoom'
@@ -15,6 +16,7 @@ import { filmWarningsOf } from '../../films/filmWarnings'
 import { plannedSoon } from '../../plannedSoon'
 import { Seen } from '../../Seen'
 import { OrderDesk } from './OrderDesk'
+import type { CustomerFacts } from './orderContext'
 
 interface Props {
   readonly params: Promise<{ id: string }>
@@ -23,6 +25,23 @@ interface Props {
 
 export async function generateMetadata({ params }: Props): Promise<Metadata> {
   return { title: (await params).id }
+}
+
+/** Names that are offered while one is typed, and orders that one is copied from. */
+const NAMES = 200
+const EARLIER = 5
+
+async function customerFacts(db: Database, { id, customer }: Order): Promise<CustomerFacts> {
+  const [names, known, all] = await Promise.all([
+    customerNames(db, NAMES),
+    customersNamed(db, [customer]),
+    customer === '' ? [] : ordersOf(db, customer, EARLIER + 1),
+  ])
+  return {
+    names,
+    known: known.get(customerKey(customer)),
+    earlier: all.filter((o) => o.id !== id).slice(0, EARLIER),
+  }
 }
 
 export default async function OrderLayout({ params, children }: Props) {
@@ -64,6 +83,7 @@ export default async function OrderLayout({ params, children }: Props) {
         }
       }
       ofFilms={ofFilms}
+      customer={await customerFacts(db, stored.order)}
       pictured={[...(pictured.get(id) ?? [])]}
     >
       <Seen stamp={stamp} />

@@ -4,7 +4,7 @@ import { createContext, useContext } from 'react'
 import type { Overrides, Practice } from '@/core/advice'
 import type { ShopAndShelf } from '@/core/equipment'
 import type { Batch } from '@/core/ink'
-import type { Order, OrderState, Run, Said } from '@/core/order'
+import type { Customer, Order, OrderState, Run, Said } from '@/core/order'
 import type { Decisions, RunPlan } from '@/core/plan'
 import type { SheetMark } from '@/formats/sheet'
 import type { StoredDecisions } from '@/store/decisions'
@@ -13,12 +13,21 @@ import type { Seen } from '../../acts/orders'
 import type { StageName } from './stages'
 import type { ShopChange } from './useShopChange'
 
+/** What is known of whoever ordered, and who may be meant while a name is typed. */
+export interface CustomerFacts {
+  readonly names: readonly string[]
+  readonly known: Customer | undefined
+  /** Their other orders, the newest first. */
+  readonly earlier: readonly { readonly id: string; readonly title: string; readonly due: string }[]
+}
+
 export interface OrderContext {
   /** The last order that was whole; what is half typed lives in the form. */
   readonly order: Order
   /** How far it is, and when what was said of it. */
   readonly state: OrderState
   readonly said: Said
+  readonly customer: CustomerFacts
   readonly shelf: ShopAndShelf
   readonly runs: readonly Run[]
   readonly run: Run | undefined

@@ -1,7 +1,7 @@
 'use client'
 
 import { Box, Flex } from '@chakra-ui/react'
-import { useMemo, useState } from 'react'
+import { useId, useMemo, useState } from 'react'
 import { message } from '@/core/advice'
 import { FRAME_STATES, type Frame, type ScreenRoom, STEPS } from '@/core/equipment'
 import { PLAN } from '@/core/plan'
@@ -11,12 +11,14 @@ import { tensionOf } from '@/core/screen'
 import { AskNumber } from '@/ui/AskNumber'
 import { localNow } from '@/ui/clock'
 import { Empty, PushLink } from '@/ui/Empty'
-import { Button } from '@/ui/elements'
+import { Button, Label } from '@/ui/elements'
 import { LineChart } from '@/ui/LineChart'
 import { Measure } from '@/ui/Measure'
 import { Section, Table } from '@/ui/Section'
+import { Select } from '@/ui/Select'
 import { SeverityMark } from '@/ui/Severity'
 import { useSettings } from '@/ui/settings'
+import { Notes } from '../../notes/Notes'
 import { useFrames } from '../useFrames'
 import { NewReading } from './NewReading'
 
@@ -104,7 +106,27 @@ export function Frames() {
           </Table>
         </Box>
       </Section>
+      <NotesOnFrame key={mesh} frames={of} />
     </>
+  )
+}
+
+/** What is known of one frame beyond its figures: a dent, a patch. */
+function NotesOnFrame({ frames }: { readonly frames: readonly Frame[] }) {
+  const id = useId()
+  const [picked, setPicked] = useState(frames[0]?.id ?? '')
+  return (
+    <Section title="Notes and pictures">
+      <Label htmlFor={id} mr="2">
+        Frame
+      </Label>
+      <Select id={id} value={picked} onChange={(e) => setPicked(e.target.value)} mb="2">
+        {frames.map((f) => (
+          <option key={f.id}>{f.id}</option>
+        ))}
+      </Select>
+      <Notes key={picked} about="frame" of={picked} name={picked} />
+    </Section>
   )
 }
 

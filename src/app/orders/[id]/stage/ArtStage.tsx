@@ -1,6 +1,6 @@
 'use client'
 
-import { Flex, Grid } from '@chakra-ui/react'
+import { Box, Flex, Grid } from '@chakra-ui/react'
 import { useCallback, useEffect, useRef } from 'react'
 import { useFieldArray, useFormContext, useWatch } from 'react-hook-form'
 import { isSize, type Order, type PrintSize, sizeMoved, usualSize, WHERES } from '@/core/order'
@@ -9,6 +9,8 @@ import { QuantityField, SelectField } from '@/ui/fields'
 import { Section, TextButton } from '@/ui/Section'
 import { useSettings } from '@/ui/settings'
 import { unlocked } from '../../../edits/unlocked'
+import { Notes } from '../../../notes/Notes'
+import { useOrder } from '../orderContext'
 import { Finest } from './art/Finest'
 import { Inks } from './art/Inks'
 import { Meetings } from './art/Meetings'
@@ -64,6 +66,7 @@ interface PrintProps {
 }
 
 function Print({ at, id, films, only, onRemove, onDuplicate }: PrintProps) {
+  const { order } = useOrder()
   return (
     <Section
       title={`Print ${id}`}
@@ -96,6 +99,9 @@ function Print({ at, id, films, only, onRemove, onDuplicate }: PrintProps) {
       <Inks at={at} />
       <Finest at={at} />
       <Meetings at={at} />
+      <Box mt="4">
+        <Notes about="print" of={`${order.id}.${id}`} name={`print ${id}`} />
+      </Box>
     </Section>
   )
 }

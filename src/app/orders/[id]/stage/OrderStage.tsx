@@ -13,16 +13,18 @@ import { Section, TextButton } from '@/ui/Section'
 import { InkRow } from '@/ui/Swatch'
 import { useSettings } from '@/ui/settings'
 import { useHydrated } from '@/ui/useHydrated'
+import { Notes } from '../../../notes/Notes'
 import { DeleteOrder } from '../DeleteOrder'
 import { useOrder } from '../orderContext'
 import { Reorder } from '../Reorder'
 import { GarmentLine } from './GarmentLine'
 import { HowFar } from './HowFar'
 import { highest } from './highest'
+import { OfCustomer } from './OfCustomer'
 
 /** Stage 1: what the customer wants, and the runs it makes. */
 export function OrderStage() {
-  const { order, shelf } = useOrder()
+  const { order, shelf, customer } = useOrder()
   const { control, getValues, setFocus } = useFormContext<Order>()
   const hydrated = useHydrated()
   useEffect(() => {
@@ -51,7 +53,7 @@ export function OrderStage() {
     <>
       <HowFar />
       <Grid templateColumns={{ base: '1fr 1fr', md: '1fr 1fr 10rem' }} gap="4" mb="3">
-        <TextField name="customer" label="Customer" />
+        <TextField name="customer" label="Customer" meant={customer.names} />
         <TextField name="title" label="Job" />
         <TextField name="due" label="Due" type="date" />
       </Grid>
@@ -59,6 +61,7 @@ export function OrderStage() {
         <TextField name="notes" label="Notes" rows={2} />
         <SelectField name="whiteLook" label="White is to look" options={WHITE_LOOKS} />
       </Grid>
+      <OfCustomer />
       <Section
         title="Garments"
         side={
@@ -81,6 +84,9 @@ export function OrderStage() {
         ))}
       </Section>
       <Runs />
+      <Section title="Notes and pictures">
+        <Notes about="order" of={order.id} name={order.id} />
+      </Section>
       <Cautions at="order" />
       <Flex gap="6">
         <Reorder id={order.id} as="duplicate" />

@@ -13,6 +13,7 @@ import type { StripScale } from '@/ui/lap/stripCells'
 import { Section, TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { useSettings } from '@/ui/settings'
+import { Notes } from '../../../notes/Notes'
 import { useOrder } from '../orderContext'
 import { useHeat, useMoves } from '../usePlan'
 import { OneLap } from './heat/OneLap'
@@ -46,6 +47,7 @@ export function SequenceStage({ plan }: PlanProps) {
   )
   return (
     <>
+      <Notes about="press" of={plan.press.id} name={plan.press.name} still />
       <Section
         title="Lap strip"
         side={

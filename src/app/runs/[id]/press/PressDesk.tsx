@@ -14,6 +14,7 @@ import { TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { useLight, useSettings } from '@/ui/settings'
 import { AskFrame } from '../../../AskFrame'
+import { Notes } from '../../../notes/Notes'
 import { Alarms } from './Alarms'
 import type { AtPress } from './atPress'
 import { CountTab } from './CountTab'
@@ -100,6 +101,8 @@ export function PressDesk({ latest, told, tubs, frames, own }: Props) {
           {latest.number > number && <Differences changes={planChanges(plan, latest.plan)} />}
         </Box>
       )}
+      <Notes about="press" of={plan.press.id} name={plan.press.name} still />
+      <Notes about="order" of={order.id} name={order.id} still />
       <Flex gap="6" align="baseline" wrap="wrap" mb="2">
         <Box fontSize="big" fontWeight="750" lineHeight="1.1" role="status" aria-label="Still to print">
           {left} to print

@@ -5,13 +5,14 @@ import { keysOf } from '@/core/quantity'
 import { JUDGES, pressValues, SAMPLES, type SampleOf, saidOf, VERDICTS } from '@/core/record'
 import { Input } from '@/ui/elements'
 import { Section } from '@/ui/Section'
+import { keepPhoto } from '../../../notes/keepPhoto'
 import type { AtPress } from './atPress'
 import { ColourReadings } from './ColourReadings'
 import { Tap } from './Tap'
 
 /** The order of sign-off: square, scrap, garment; pictures; who says it is right. */
 export function SampleTab(press: AtPress) {
-  const { said, plan, say } = press
+  const { said, say } = press
   const samples = saidOf(said, 'sample')
   const approved = (of: SampleOf) => samples.some((s) => s.of === of && s.verdict === 'approved')
   const [chosen, setChosen] = useState<SampleOf>()
@@ -23,7 +24,7 @@ export function SampleTab(press: AtPress) {
   const bring = async (files: FileList | null) => {
     setProblem('')
     for (const file of [...(files ?? [])].slice(0, 12)) {
-      const kept = await keepPhoto(plan.run.id, file)
+      const kept = await keepPhoto(file)
       if (typeof kept === 'string') setPhotos((now) => [...new Set([...now, kept])].slice(0, 12))
       else setProblem(kept.problem)
     }
@@ -116,18 +117,4 @@ export function SampleTab(press: AtPress) {
       </Section>
     </>
   )
-}
-
-/** @returns its name, or what stood in the way */
-async function keepPhoto(runId: string, file: File): Promise<string | { readonly problem: string }> {
-  try {
-    const answer = await fetch(`/api/runs/${encodeURIComponent(runId)}/photos`, {
-      method: 'POST',
-      body: file,
-    })
-    const told = (await answer.json()) as { readonly hash: string } | { readonly wrong: readonly string[] }
-    return 'hash' in told ? told.hash : { problem: told.wrong.join(' ') }
-  } catch {
-    return { problem: 'No way to Orvint: take the picture again when it is back.' }
-  }
 }

@@ -1,26 +1,18 @@
 import { writeFile } from 'node:fs/promises'
 import sharp from 'sharp'
-import { database } from '@/store/database'
 import { dropFile, incomingFile, keepFile } from '@/store/films'
-import { revisionAtPress } from '../../../../runs/atPress'
-import { bytesOf, json, nothing, Refused, write } from '../../../answer'
-
-interface Context {
-  readonly params: Promise<{ id: string }>
-}
+import { bytesOf, json, Refused, write } from '../answer'
 
 /** The longest side that is kept, and the most points a picture may have. */
 const SIDE = 1600
 const MOST_POINTS = 100e6
 
 /**
- * Keeps a picture of a sample by what is in it. It is made anew: as it was held, no larger than a sample needs, and without what
+ * Keeps a picture of a sample or a note by what is in it. It is made anew: as it was held, no larger than is looked at, and without what
  * a camera writes beside it (where, when, with what).
  */
-export async function POST(request: Request, { params }: Context): Promise<Response> {
+export async function POST(request: Request): Promise<Response> {
   return write(request, async () => {
-    const { id } = await params
-    if ((await revisionAtPress(await database(), id)) === undefined) return nothing(`run ${id}`)
     const brought = await bytesOf(request)
     const picture = await sharp(brought, { limitInputPixels: MOST_POINTS, failOn: 'error' })
       .rotate()

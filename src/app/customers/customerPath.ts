@@ -1,0 +1,1 @@
+export const customerPath = (name: string): string => `/customers/${encodeURIComponent(name)}`
