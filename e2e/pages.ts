@@ -6,6 +6,7 @@ export const PAGES = {
   deleted: '/orders?show=deleted',
   customers: '/customers',
   customer: '/customers/Tarnquay%20Regatta',
+  quote: '/quotes/O-1003',
   recover: '/recover',
   import: '/orders/import',
   rules: '/rules',

@@ -8,11 +8,13 @@ import { keptGood, noDecisions, settingsOf } from '@/core/plan'
 import type { PressEvent } from '@/core/record'
 import { accountFor, allAccounts } from './accounts'
 import { readArchive, replaceAll } from './archive'
+import { putCustomer } from './customers'
 import { changeStamp, type Database, openDatabase } from './database'
 import { loadDecisions, saveDecisions } from './decisions'
 import { DEMO_SHELF, DEMO_SHOP, seedDemo } from './demo'
 import { addFilms } from './films'
 import { receiveCans } from './inkRoom'
+import { addNote } from './notes'
 import { findOrders } from './orderSearch'
 import {
   addOrders,
@@ -227,6 +229,8 @@ describe('the archive', () => {
         raster: true,
       },
     ])
+    await putCustomer(db, { name: 'Tide Observatory', leadDays: 2, whiteLook: 'soft', rules: 'Soft hand' })
+    await addNote(db, { about: 'press', of: 'twelve', at: TODAY, words: 'Head 3', photos: ['b'.repeat(64)] })
     const { shelf } = await loadShop(db)
     const good = settingsOf(frozen().plan, frozen().order, TODAY)
     await putShop(db, { ...shelf, shop: keptGood(shelf.shop, good) })

@@ -2,8 +2,8 @@ import { type Kysely, type Selectable, sql } from 'kysely'
 import type { Tables } from './schema'
 
 /** What a note may be about. */
-export const ABOUT = ['order', 'print', 'press', 'frame', 'customer'] as const
-export type About = (typeof ABOUT)[number]
+export type About = Tables['note']['about']
+export const ABOUT: readonly About[] = ['order', 'print', 'press', 'frame', 'customer']
 
 /** A thing that notes are about: an order's number, `O-1001.P1`, the id of a press or frame, a customer as one name. */
 export interface Subject {

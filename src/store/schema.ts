@@ -1,4 +1,4 @@
-import type { ColumnType, Generated } from 'kysely'
+import type { ColumnType } from 'kysely'
 import type {
   DryerHeat,
   Emulsion,
@@ -12,13 +12,13 @@ import type {
   Squeegee,
   Step,
 } from '@/core/equipment'
-import type { InkColour, OrderState, Progress, Weave } from '@/core/order'
-import type { About } from './notes'
+import type { InkColour, Weave } from '@/core/order'
 import type { AtPressTables } from './schemaAtPress'
 import type { InkTables } from './schemaOfInk'
+import type { OrderTables } from './schemaOfOrders'
 
 /** Columns that must hold one of a few words are checked by the database; quantities are SI. */
-export interface Tables extends InkTables, AtPressTables {
+export interface Tables extends InkTables, AtPressTables, OrderTables {
   shop: {
     id: 1
     name: string
@@ -172,93 +172,6 @@ export interface Tables extends InkTables, AtPressTables {
   }
   formula: { id: string; place: number; name: string; system: string; l: number; a: number; b: number }
   formula_part: { formula_id: string; place: number; code: string; share: number }
-  customer_order: {
-    id: string
-    customer: string
-    title: string
-    due: string
-    notes: string
-    white_look: Generated<string>
-    /** The order that it prints again. */
-    reorder_of: Generated<string | null>
-    version: ColumnType<number, number | undefined, number>
-    deleted_at: ColumnType<string | null, string | null | undefined, string | null>
-    /** On how many days it was found deleted. */
-    deleted_days: Generated<number>
-    state: ColumnType<OrderState, OrderState | undefined, OrderState>
-    /** ISO time since when it is done. */
-    ended_at: ColumnType<string | null, string | null | undefined, string | null>
-  }
-  /** What was said of how far an order is, and when; ISO time. */
-  order_said: { order_id: string; mark: Progress; at: string }
-  /** What is known of a customer beyond their orders; `key` is the name as one. */
-  customer: {
-    key: string
-    name: string
-    lead_days: number | null
-    white_look: string | null
-    rules: string
-  }
-  /** Words and pictures about a thing; `photos` is JSON. */
-  note: { id: Generated<number>; about: About; of: string; at: string; words: string; photos: string }
-  garment_line: {
-    order_id: string
-    id: string
-    place: number
-    style: string
-    cloth_name: string
-    hex: string
-    weave: string
-    cotton: number
-    polyester: number
-    weight: number
-    cloth_group: string
-  }
-  size_quantity: {
-    order_id: string
-    line_id: string
-    place: number
-    size: string
-    quantity: number
-    received: number | null
-  }
-  placement: {
-    order_id: string
-    id: string
-    place: number
-    location: string
-    width: number
-    height: number
-    sizes: string
-    choke: number | null
-  }
-  placement_ink: {
-    order_id: string
-    placement_id: string
-    id: string
-    place: number
-    name: string
-    hex: string
-    ink_type: string
-    opacity: string
-    coverage: number
-    ruling: number | null
-    angle: number | null
-    line: number | null
-    particle: number | null
-    deposit: number | null
-    system: string
-    low_cure: number
-  }
-  ink_relation: {
-    order_id: string
-    placement_id: string
-    place: number
-    a: string
-    b: string
-    how: string
-    width: number | null
-  }
   film: {
     order_id: string
     placement_id: string

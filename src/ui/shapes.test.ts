@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { splitOrder, type Where } from '@/core/order'
 import { lapStripShape, noDecisions, palletShape, plan } from '@/core/plan'
+import { garmentShape, roomFor } from '@/core/registration'
 import { DEMO_SHOP, demoOrders } from '@/store/demo'
-import { garmentShape, roomFor } from './garment'
 
 const planOf = (orderId: string, where?: Where) => {
   const found = demoOrders('2026-11-23').find((o) => o.id === orderId)

@@ -13,7 +13,7 @@ export async function printFilms(orderId: string, print: string) {
   return { db, orderId, print, films, set: setOrderOf(films) }
 }
 
-type PrintFilms = Awaited<ReturnType<typeof printFilms>> & { readonly db: Database }
+export type PrintFilms = Awaited<ReturnType<typeof printFilms>> & { readonly db: Database }
 
 /**
  * What was read off the films of a print; read now, and kept, when it was not before.

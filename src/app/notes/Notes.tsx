@@ -15,12 +15,15 @@ interface Props extends Subject {
   readonly name: string
   /** Only shown. */
   readonly still?: boolean
+  /** A new one is typed after asking: the page is about other things. */
+  readonly folded?: boolean
 }
 
 const MOST_PHOTOS = 12
 
 /** Words and pictures about a thing of the shop: typed, pasted, dropped or taken with the tablet. */
-export function Notes({ about, of, name, still = false }: Props) {
+export function Notes({ about, of, name, still = false, folded = false }: Props) {
+  const [writing, setWriting] = useState(!folded)
   const { notes, problem, again } = useNotes(about, of)
   const [gone, setGone] = useState<Note>()
   const forget = async (note: Note) => {
@@ -67,7 +70,14 @@ export function Notes({ about, of, name, still = false }: Props) {
         </Flex>
       )}
       {problem && <Box role="alert">{problem}</Box>}
-      {!still && <NewNote {...{ about, of, name }} onWritten={again} />}
+      {!still &&
+        (writing ? (
+          <NewNote {...{ about, of, name }} onWritten={again} />
+        ) : (
+          <TextButton px="0" fontSize="small" onClick={() => setWriting(true)}>
+            Note on {name}
+          </TextButton>
+        ))}
     </Box>
   )
 }

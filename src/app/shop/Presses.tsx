@@ -160,7 +160,7 @@ function PressEditor({ at, onRemove }: { readonly at: number; readonly onRemove:
         </Box>
       </Grid>
       <Box mt="3">
-        <Notes about="press" of={press.id} name={press.name} />
+        <Notes about="press" of={press.id} name={press.name} folded />
       </Box>
     </Section>
   )

@@ -99,6 +99,10 @@ export const PLAN = defineRoom({
       says: '{part}: {value} for {pieces} pieces, at the prices entered for this shop (Shop, Method and hours).',
       source: 'geometry',
     },
+    QUOTE_EACH: {
+      says: '{each} a piece for {pieces}: printing one costs {cost}, {markup} on top of that, to the next cent.',
+      source: 'geometry',
+    },
     COST_PIECE: {
       says: '{piece} a piece for {pieces}: press {press}, people {people}, screens {screens}, ink {ink}, spoiled {spoil}. The garments themselves are not in it, but for those spoiled.',
       source: 'geometry',

@@ -45,6 +45,7 @@ export { plan } from './plan'
 export * from './planChanges'
 export { type CycleStep, pressCycle } from './pressCycle'
 export { printsInTurn } from './prints'
+export * from './quote'
 export {
   choiceProblem,
   knownChoices,

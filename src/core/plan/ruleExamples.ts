@@ -54,6 +54,7 @@ const OF_RULE: Readonly<Record<string, Inputs>> = {
   BLEND_WET: { i: 'Process yellow', j: 'Process magenta' },
   BUILD_TARGET: { low: um(9), high: um(18) },
   CLEAR_LAST: { i: 'Clear coat', j: 'Moon yellow' },
+  QUOTE_EACH: { each: money(2.75), cost: money(1.83), markup: share(0.5), pieces: count(96) },
   COST_PART: { value: money(18) },
   COST_PIECE: {
     piece: money(1.83),

@@ -14,6 +14,7 @@ const MOST_POINTS = 100e6
 export async function POST(request: Request): Promise<Response> {
   return write(request, async () => {
     const brought = await bytesOf(request)
+    if (brought.length === 0) throw new Refused(400, 'Nothing came: take the picture again.')
     const picture = await sharp(brought, { limitInputPixels: MOST_POINTS, failOn: 'error' })
       .rotate()
       .resize(SIDE, SIDE, { fit: 'inside', withoutEnlargement: true })

@@ -100,7 +100,7 @@ function Print({ at, id, films, only, onRemove, onDuplicate }: PrintProps) {
       <Finest at={at} />
       <Meetings at={at} />
       <Box mt="4">
-        <Notes about="print" of={`${order.id}.${id}`} name={`print ${id}`} />
+        <Notes about="print" of={`${order.id}.${id}`} name={`print ${id}`} folded />
       </Box>
     </Section>
   )

@@ -8,6 +8,7 @@ import { groupLabel, type Order, WHERES, WHITE_LOOKS } from '@/core/order'
 import { PLAN } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
 import { Cautions } from '@/ui/Cautions'
+import { Link } from '@/ui/elements'
 import { SelectField, TextField } from '@/ui/fields'
 import { Section, TextButton } from '@/ui/Section'
 import { InkRow } from '@/ui/Swatch'
@@ -88,7 +89,10 @@ export function OrderStage() {
         <Notes about="order" of={order.id} name={order.id} />
       </Section>
       <Cautions at="order" />
-      <Flex gap="6">
+      <Flex gap="6" align="baseline">
+        <Link href={`/quotes/${order.id}`} prefetch={false} fontWeight="650" textDecoration="underline">
+          Quote and proof
+        </Link>
         <Reorder id={order.id} as="duplicate" />
         <DeleteOrder />
       </Flex>

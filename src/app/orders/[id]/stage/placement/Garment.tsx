@@ -1,6 +1,6 @@
 import { type ReactNode, type Ref, useId } from 'react'
 import type { OnSize } from '@/core/registration'
-import { garmentShape, type Lies } from '@/ui/garment'
+import { garmentShape, type Lies } from '@/core/registration'
 import { usePaint } from '@/ui/paint'
 import { Picture, type Pictured } from '@/ui/Swatch'
 

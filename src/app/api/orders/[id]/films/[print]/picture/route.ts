@@ -1,11 +1,7 @@
-import { createHash } from 'node:crypto'
-import { readFile, writeFile } from 'node:fs/promises'
 import sharp from 'sharp'
-import { filmFile } from '@/store/films'
 import { loadOrder } from '@/store/orders'
-import { inDarkroom } from '../../../../../../films/darkroom'
-import { paintsOf } from '../../../../../../films/paints'
-import { printFilms, readingOf } from '../../../../../../films/printFilms'
+import { pictureWanted } from '../../../../../../films/composed'
+import { printFilms } from '../../../../../../films/printFilms'
 import { answered, nothing } from '../../../../../answer'
 
 interface Context {
@@ -37,13 +33,13 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
     const width = Math.min(LARGEST, Math.max(16, Number(query.get('width')) || 320))
     const cloth = query.get('cloth') ?? ''
     const ground = /^#[\da-f]{6}$/i.test(cloth) ? cloth : '#808080'
-    const paints = paintsOf(own.films, placement, query.get('base') !== 'none')
-    const asked = JSON.stringify([own.set.key, paints, ground, width])
-    const tag = createHash('sha256').update(asked).digest('hex')
+    const { tag, kept, composed } = pictureWanted(own, placement, {
+      ...{ ground, width },
+      based: query.get('base') !== 'none',
+    })
     const etag = `"${tag}"`
     if (request.headers.get('if-none-match') === etag) return new Response(null, { status: 304 })
-    const kept = filmFile(`${tag}.png`)
-    const png = (await readFile(kept).catch(() => undefined)) ?? (await soon())
+    const png = (await kept()) ?? (await soon())
     if (png === 'coming')
       return new Response(new Uint8Array(await bare(1)), {
         headers: { 'content-type': 'image/png', 'cache-control': 'no-store' },
@@ -73,15 +69,6 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
       // What fails after nobody waits for it any more is told to who asks next.
       made.catch(() => undefined)
       return Promise.race([made, late]).finally(() => clearTimeout(timer))
-    }
-
-    async function composed(): Promise<Uint8Array | undefined> {
-      const nobody = () => undefined
-      if (own.films.length === 0) return undefined
-      if ('ok' in (await readingOf(own, nobody, new AbortController().signal, 'later'))) return undefined
-      const made = await inDarkroom((api) => api.picture(own.set, paints, ground, width), 'later')
-      if (made) await writeFile(kept, made)
-      return made
     }
   })
 }

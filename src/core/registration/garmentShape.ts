@@ -1,4 +1,5 @@
-import type { OnSize, Piece } from '@/core/registration'
+import type { OnSize } from './onSizes'
+import type { Piece } from './piece'
 
 /** What lies on a pallet, flat, millimetres from its centre line and from what is laid at its end: to scale, the rest only shown. */
 export interface GarmentShape {
