@@ -307,3 +307,21 @@ for (const [name, width, height] of [
     await page.locator('[data-print] [data-why^="Latest start"]').first().click()
     await expect(page.getByRole('complementary', { name: 'Why' })).toContainText('in working hours')
   })
+
+test('a screen that broke is made anew, on the list at once; one key takes it back', async ({ page }) => {
+  await open(page, '/screens')
+  const row = page
+    .locator('[data-screen]')
+    .filter({ has: page.getByLabel(/^Broke, /) })
+    .first()
+  const frame = (await row.getByRole('button').first().textContent()) ?? ''
+  const key = await row.getAttribute('data-screen')
+  const same = page.locator(`[data-screen="${key}"]`)
+  await row.getByLabel(/^Broke, /).selectOption('Mesh or frame broke')
+  await expect(page.getByRole('status').filter({ hasText: `${frame} is out of use.` })).toBeVisible()
+  await expect(same).not.toContainText(frame)
+  await expect(same.getByLabel(/^Broke, /)).toBeHidden()
+  await expect(saveStatus(page)).toHaveText('Saved')
+  await page.locator('body').press('Control+z')
+  await expect(same).toContainText(frame)
+})

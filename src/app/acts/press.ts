@@ -1,4 +1,5 @@
 import type { Kysely } from 'kysely'
+import { type Broke, type Frame, type Shop, screenBroke } from '@/core/equipment'
 import { choiceProblem, orderOfRun } from '@/core/plan'
 import { no, type Outcome } from '@/core/quantity'
 import type { HeadLock, HeadTurn } from '@/core/registration'
@@ -54,9 +55,23 @@ export const putAway = ({ runId, frameId, keep }: PutAway, { once }: At): Promis
     if (!frame?.stencil || frame.stencil.order !== orderOfRun(runId))
       return no('That frame carries no screen of this job.')
     const { stencil, mounted: _, ...bare } = frame
-    const put = keep ? { ...bare, stencil } : { ...bare, state: 'clean' as const }
-    const frames = shelf.shop.frames.map((f) => (f.id === frameId ? put : f))
-    await putPart(tx, 'frames', { shop: { frames } })
+    await putFrame(tx, shelf.shop, keep ? { ...bare, stencil } : { ...bare, state: 'clean' })
+    return { ok: true }
+  })
+
+const putFrame = (tx: Kysely<Tables>, shop: Shop, frame: Frame) =>
+  putPart(tx, 'frames', { shop: { frames: shop.frames.map((f) => (f.id === frame.id ? frame : f)) } })
+
+/** A screen of a run broke at the press: the screen room makes it anew. */
+export const tellBroke = (
+  { runId, frameId, what }: Omit<PutAway, 'keep'> & { readonly what: Broke },
+  { once }: At,
+): Promise<Outcome> =>
+  once<Outcome>(async (tx) => {
+    const { shelf } = await loadShop(tx)
+    const frame = shelf.shop.frames.find((f) => f.id === frameId)
+    if (frame?.stencil?.order !== orderOfRun(runId)) return no('That frame carries no screen of this job.')
+    await putFrame(tx, shelf.shop, screenBroke(frame as Frame, what))
     return { ok: true }
   })
 

@@ -1,4 +1,5 @@
 import * as yup from 'yup'
+import { BROKE, type Broke } from '@/core/equipment'
 import { PROGRESS, type Progress, WHITE_LOOKS, type WhiteLook, wordsSchema } from '@/core/order'
 import { runIdSchema } from '@/core/plan'
 import type { Outcome } from '@/core/quantity'
@@ -122,6 +123,18 @@ export const ACTS = {
       keep: yup.boolean().strict().required('Kept or reclaimed?'),
     }),
     press.putAway,
+  ),
+  tellBroke: of(
+    yup.object({
+      runId: runIdSchema,
+      frameId: fits.anyId,
+      what: yup
+        .string<Broke>()
+        .strict()
+        .oneOf(Object.keys(BROKE) as Broke[])
+        .required(),
+    }),
+    press.tellBroke,
   ),
   setUpShop: of(
     yup.object({

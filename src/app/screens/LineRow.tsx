@@ -1,8 +1,8 @@
 'use client'
 
-import { Box, Grid } from '@chakra-ui/react'
+import { Box, Flex, Grid } from '@chakra-ui/react'
 import { useState } from 'react'
-import { headsOf, type MountedAt, type Press, STEPS } from '@/core/equipment'
+import { BROKE, type Broke, headsOf, type MountedAt, type Press, STEPS } from '@/core/equipment'
 import type { RoomLine } from '@/core/plan'
 import { sayMoment } from '@/ui/clock'
 import { useDesk } from '@/ui/desk'
@@ -18,10 +18,12 @@ export function LineRow({
   line,
   now,
   onAdvance,
+  onBroke,
 }: {
   readonly line: RoomLine
   readonly now: number | undefined
   readonly onAdvance: (lines: readonly RoomLine[], head?: number) => void
+  readonly onBroke: (line: RoomLine, what: Broke) => void
 }) {
   const { ask } = useDesk()
   const { job, screen, frame, next } = line
@@ -50,7 +52,26 @@ export function LineRow({
       >
         {frame ? frame.id : 'no frame'}
       </TextButton>
-      <InkName hex={screen.hex} name={screen.name} />
+      <Flex gap="3" align="baseline" minWidth="0">
+        <InkName hex={screen.hex} name={screen.name} />
+        {frame?.stencil && (
+          <Select
+            aria-label={`Broke, ${screen.name}, ${job.words}`}
+            value=""
+            fontSize="small"
+            color="soft"
+            width="4.6rem"
+            onChange={(e) => onBroke(line, e.target.value as Broke)}
+          >
+            <option value="">broke …</option>
+            {Object.entries(BROKE).map(([what, words]) => (
+              <option key={what} value={what}>
+                {words}
+              </option>
+            ))}
+          </Select>
+        )}
+      </Flex>
       <Measure kind="meshCount" value={screen.mesh} />
       {heads.length > 0 ? (
         <Select

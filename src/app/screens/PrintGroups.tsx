@@ -2,6 +2,7 @@
 
 import { Box, Flex } from '@chakra-ui/react'
 import { group } from 'd3-array'
+import type { Broke } from '@/core/equipment'
 import type { RoomLine } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
 import { sayMoment } from '@/ui/clock'
@@ -14,10 +15,11 @@ interface Props {
   readonly lines: readonly RoomLine[]
   readonly now: number | undefined
   readonly onAdvance: (lines: readonly RoomLine[], head?: number) => void
+  readonly onBroke: (line: RoomLine, what: Broke) => void
 }
 
 /** Screens print by print, each print with the one time by which the first of them must be begun. */
-export function PrintGroups({ lines, now, onAdvance }: Props) {
+export function PrintGroups({ lines, now, onAdvance, onBroke }: Props) {
   const prints = group(lines, (l) => `${l.job.orderId} ${l.job.print}`)
   return [...prints].map(([key, of]) => {
     const [first] = of
@@ -56,7 +58,7 @@ export function PrintGroups({ lines, now, onAdvance }: Props) {
           )}
         </Flex>
         {of.map((l) => (
-          <LineRow key={l.key} line={l} now={now} onAdvance={onAdvance} />
+          <LineRow key={l.key} line={l} now={now} onAdvance={onAdvance} onBroke={onBroke} />
         ))}
       </Box>
     )

@@ -3,7 +3,7 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { useMemo, useState } from 'react'
 import { q } from '@/core/advice'
-import { STEP_NAMES, STEPS, type Step } from '@/core/equipment'
+import { BROKE, type Broke, STEP_NAMES, STEPS, type Step, screenBroke } from '@/core/equipment'
 import {
   advanced,
   type Batch,
@@ -53,6 +53,17 @@ export function ScreenRoom({
     }
     put(after.frames.filter((f, i) => f !== shop.frames[i]))
   }
+  const [told, setTold] = useState('')
+  /** The same screen is on the list again, to be made anew on what frame there is. */
+  const broke = ({ frame, screen, job }: RoomLine, what: Broke) => {
+    if (!frame) return
+    put([screenBroke(frame, what)])
+    setTold(
+      `${BROKE[what]}: ${screen.name}, ${job.words}, is made anew. ${frame.id} ${
+        what === 'frame' ? 'is out of use.' : 'is to be washed out first.'
+      }`,
+    )
+  }
   const steps = STEP_NAMES.filter(
     (s) => (only === undefined || s === only) && lines.some((l) => l.next === s),
   )
@@ -78,6 +89,11 @@ export function ScreenRoom({
           Labels (PDF)
         </Link>
       </Flex>
+      {told && (
+        <Box role="status" mb="3" fontWeight="650">
+          {told}
+        </Box>
+      )}
       <Filling planning={planning} />
       {lines.length === 0 && planning === 0 && (
         <Empty says="No open order asks for a screen. Frames can be read and put in order meanwhile.">
@@ -91,11 +107,12 @@ export function ScreenRoom({
           batches={batchesOf(step, lines, now ?? 0)}
           now={now}
           onAdvance={advance}
+          onBroke={broke}
         />
       ))}
       {only === undefined && mounted.length > 0 && (
         <Section title={`${mounted.length} mounted at the press`}>
-          <PrintGroups lines={mounted} now={now} onAdvance={advance} />
+          <PrintGroups lines={mounted} now={now} onAdvance={advance} onBroke={broke} />
         </Section>
       )}
       <Later orders={later} />
@@ -167,11 +184,13 @@ function StepList({
   batches,
   now,
   onAdvance,
+  onBroke,
 }: {
   readonly step: Step
   readonly batches: readonly Batch[]
   readonly now: number | undefined
   readonly onAdvance: (lines: readonly RoomLine[]) => void
+  readonly onBroke: (line: RoomLine, what: Broke) => void
 }) {
   const { shop } = useFrames()
   const count = batches.reduce((n, b) => n + b.lines.length, 0)
@@ -229,7 +248,7 @@ function StepList({
                 )}
               </Flex>
             )}
-            <PrintGroups lines={batch.lines} now={now} onAdvance={onAdvance} />
+            <PrintGroups lines={batch.lines} now={now} onAdvance={onAdvance} onBroke={onBroke} />
           </Box>
         )
       })}

@@ -154,6 +154,19 @@ export interface Frame {
   readonly mounted?: MountedAt | undefined
 }
 
+/** What can break of a screen. */
+export const BROKE = { stencil: 'Stencil broke', frame: 'Mesh or frame broke' } as const
+export type Broke = keyof typeof BROKE
+
+/**
+ * A frame whose screen broke: it carries nothing and is mounted nowhere, so that the same screen is to be made again, on
+ * another frame where there is one. A frame that broke itself is out of use.
+ */
+export function screenBroke(frame: Frame, what: Broke): Frame {
+  const { stencil: _, mounted: __, ...bare } = frame
+  return { ...bare, state: what === 'frame' ? 'retired' : 'clean' }
+}
+
 export interface MountedAt {
   readonly pressId: string
   readonly head: number

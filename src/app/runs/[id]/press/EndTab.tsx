@@ -10,18 +10,12 @@ import { QuantityInput } from '@/ui/given'
 import { Section } from '@/ui/Section'
 import { useSettings } from '@/ui/settings'
 import { act } from '../../../acts/act'
-import type { AtPress } from './atPress'
+import type { AtPress, RunFrame } from './atPress'
 import { Lists } from './Lists'
 import { nameOf, shortWords } from './SizeCard'
 import { Tap } from './Tap'
 
 /** A frame that carries a screen of this print. */
-export interface RunFrame {
-  readonly id: string
-  readonly words: string
-  readonly mounted: boolean
-}
-
 interface Props extends AtPress {
   readonly targets: readonly Target[]
   readonly lists: readonly CraftList[]

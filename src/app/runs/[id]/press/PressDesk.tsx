@@ -16,9 +16,9 @@ import { useLight, useSettings } from '@/ui/settings'
 import { AskFrame } from '../../../AskFrame'
 import { Notes } from '../../../notes/Notes'
 import { Alarms } from './Alarms'
-import type { AtPress } from './atPress'
+import type { AtPress, RunFrame } from './atPress'
 import { CountTab } from './CountTab'
-import { EndTab, type RunFrame } from './EndTab'
+import { EndTab } from './EndTab'
 import { Lists } from './Lists'
 import { ReadingsTab } from './ReadingsTab'
 import { SampleTab } from './SampleTab'
@@ -145,7 +145,7 @@ export function PressDesk({ latest, told, tubs, frames, own }: Props) {
       )}
       {tab === 'sample' && <SampleTab {...press} />}
       {tab === 'count' && <CountTab targets={targets} {...press} />}
-      {tab === 'read' && <ReadingsTab heat={heat} {...press} />}
+      {tab === 'read' && <ReadingsTab heat={heat} frames={frames} {...press} />}
       {tab === 'end' && (
         <EndTab
           targets={targets}

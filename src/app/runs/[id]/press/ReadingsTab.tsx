@@ -7,13 +7,18 @@ import { simulatedGun } from '@/devices/temperatureGun'
 import { QuantityInput } from '@/ui/given'
 import { Section } from '@/ui/Section'
 import { useSettings } from '@/ui/settings'
-import type { AtPress } from './atPress'
+import type { AtPress, RunFrame } from './atPress'
+import { ScreenBroke } from './ScreenBroke'
 import { Tap } from './Tap'
 
 const BY_GUN: readonly Reading[] = ['film', 'pallet', 'belt']
 
 /** What is looked at on the way: to the touch, by gun and gauge; what was changed; who is there; heads that went down. */
-export function ReadingsTab({ heat, ...press }: AtPress & { readonly heat: readonly SheetHeat[] }) {
+export function ReadingsTab({
+  heat,
+  frames,
+  ...press
+}: AtPress & { readonly heat: readonly SheetHeat[]; readonly frames: readonly RunFrame[] }) {
   const { plan, said, say } = press
   const { units } = useSettings()
   const flashed = plan.flashes.filter((f) => f.unit).map((f) => f.dwell.key.replace(/^\w+\./, ''))
@@ -73,6 +78,7 @@ export function ReadingsTab({ heat, ...press }: AtPress & { readonly heat: reado
           ))}
         </Flex>
       </Section>
+      <ScreenBroke frames={frames} {...press} />
       <Section title="Ink added, a good load">
         <Flex gap="2" wrap="wrap" py="2">
           {plan.hits

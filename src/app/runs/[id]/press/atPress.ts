@@ -9,3 +9,10 @@ export interface AtPress {
   readonly names: RecordNames
   readonly say: (said: Said) => void
 }
+
+/** A frame that carries a screen of the run. */
+export interface RunFrame {
+  readonly id: string
+  readonly words: string
+  readonly mounted: boolean
+}
