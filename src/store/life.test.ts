@@ -233,7 +233,12 @@ describe('the archive', () => {
     await addNote(db, { about: 'press', of: 'twelve', at: TODAY, words: 'Head 3', photos: ['b'.repeat(64)] })
     const { shelf } = await loadShop(db)
     const good = settingsOf(frozen().plan, frozen().order, TODAY)
-    await putShop(db, { ...shelf, shop: keptGood(shelf.shop, good) })
+    const hours = {
+      ...shelf.shop.hours,
+      own: [{ day: 5, from: 28_800, to: 43_200 }],
+      off: [{ on: '2026-12-25' }, { on: '2026-12-24', to: 43_200 }],
+    }
+    await putShop(db, { ...shelf, shop: keptGood({ ...shelf.shop, hours }, good) })
     const other = await openDatabase(':memory:')
     await replaceAll(other, asJson(await readArchive(db)))
     const { rows: tables } = await sql<{ name: string }>`

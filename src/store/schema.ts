@@ -37,6 +37,8 @@ export interface Tables extends InkTables, AtPressTables, OrderTables {
   /** How often each part of the shop was saved. */
   shop_part: { part: ShopPart; version: number }
   pause: { place: number; begins: number; ends: number }
+  own_hours: { place: number; day: number; opens: number; closes: number }
+  day_off: { place: number; on_day: string; closes: number | null }
   method: { practice: string; option: string }
   press: {
     id: string

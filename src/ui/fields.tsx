@@ -279,7 +279,11 @@ export function QuantityField({
   return <ParsedField {...props} read={read} write={(x) => writeQuantity(kind, x, units)} />
 }
 
-/** A time of day. */
-export const ClockField = (props: FieldProps) => (
-  <ParsedField {...props} read={(text) => parseClock(text) ?? text} write={writeClock} />
+/** A time of day; an empty optional field holds none. */
+export const ClockField = ({ optional = false, ...props }: FieldProps & { readonly optional?: boolean }) => (
+  <ParsedField
+    {...props}
+    read={(text) => (optional && text.trim() === '' ? undefined : (parseClock(text) ?? text))}
+    write={writeClock}
+  />
 )

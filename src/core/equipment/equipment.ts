@@ -199,6 +199,12 @@ export interface Hours {
   readonly from: Duration
   readonly to: Duration
   readonly breaks: readonly { readonly from: Duration; readonly to: Duration }[]
+  /** Days of the week with hours of their own. */
+  readonly own?:
+    | readonly { readonly day: number; readonly from: Duration; readonly to: Duration }[]
+    | undefined
+  /** Days on which nobody works, or only until a time of the day. */
+  readonly off?: readonly { readonly on: string; readonly to?: Duration | undefined }[] | undefined
 }
 
 export const USUAL_HOURS: Hours = {

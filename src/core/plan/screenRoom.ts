@@ -123,7 +123,8 @@ const printedOn = ({ due, leadDays }: ScreenJob, shop: Shop): string => {
 /** When a run must start to be done when the shop closes on the day it must be printed. */
 export function pressStart(job: ScreenJob, shop: Shop): Moment | undefined {
   const { hours } = shop
-  const end = momentOf(printedOn(job, shop)) + hours.to
+  // Whatever the hours of that day are: work ends no later than with it.
+  const end = momentOf(printedOn(job, shop)) + DAY - 1
   return Number.isFinite(end) ? startBefore(hours, end, Math.max(1, job.takes)) : undefined
 }
 

@@ -21,19 +21,32 @@ export const momentOf = (iso: string): Moment =>
 export const isoOf = (moment: Moment): string =>
   new Date(Math.round(moment) * 1000).toISOString().slice(0, 16)
 
+/** Spans of the day in which the shop works on a day, counted from 1970-01-01; none on a free one. */
+export function spansOn(hours: Hours, day: number): readonly (readonly [from: Duration, to: Duration])[] {
+  const off = hours.off?.find((d) => momentOf(d.on) === day * DAY)
+  if (off && off.to === undefined) return []
+  const weekday = weekdayOf(day)
+  if (!hours.days.includes(weekday)) return []
+  const own = hours.own?.find((d) => d.day === weekday) ?? hours
+  const to = Math.min(own.to, off?.to ?? own.to)
+  return to > own.from ? workSpans({ ...hours, from: own.from, to }) : []
+}
+
 /**
  * When work that takes `work` seconds must begin to be done by `end`. Breaks, nights and free days do not count.
  *
  * @returns undefined when the shop has no working time at all, or `end` is no moment
  */
 export function startBefore(hours: Hours, end: Moment, work: Duration): Moment | undefined {
-  const spans = workSpans(hours)
-  const works = hours.days.some((d) => d >= 1 && d <= 7)
-  if (spans.length === 0 || !works || !Number.isFinite(end) || !Number.isFinite(work)) return undefined
+  const last = Math.floor(end / DAY)
+  // Days off are listed by their dates: before the first of them the week is as it always is.
+  const works = Array.from({ length: 7 }, (_, i) => spansOn({ ...hours, off: [] }, i)).some(
+    (s) => s.length > 0,
+  )
+  if (!works || !Number.isFinite(end) || !Number.isFinite(work)) return undefined
   let left = work
-  for (let day = Math.floor(end / DAY); ; day--) {
-    if (!hours.days.includes(weekdayOf(day))) continue
-    for (const [from, to] of [...spans].reverse()) {
+  for (let day = last; ; day--) {
+    for (const [from, to] of [...spansOn(hours, day)].reverse()) {
       const until = Math.min(to, end - day * DAY)
       if (until <= from) continue
       if (left <= until - from) return day * DAY + until - left

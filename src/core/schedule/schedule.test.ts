@@ -130,3 +130,48 @@ describe('the screen room', () => {
     for (const step of STEP_NAMES) expect(stepTime(step, 0.5)).toBeGreaterThan(0)
   })
 })
+
+describe('hours of a day of the week, and days off', () => {
+  // 2026-12-25 is a Friday.
+  const hours = {
+    ...USUAL_HOURS,
+    own: [{ day: 5, from: 7 * 3600, to: 12 * 3600 }],
+    off: [{ on: '2026-12-25' }, { on: '2026-12-24', to: 12 * 3600 }],
+  }
+  it.each([
+    // A Friday closes at noon: what is to be done by its evening begins before noon.
+    ['2026-12-18T23:00', 60, '2026-12-18T11:00'],
+    // Christmas is off, and the day before ends at noon.
+    ['2026-12-25T23:00', 60, '2026-12-24T11:00'],
+    ['2026-12-28T09:00', 120, '2026-12-24T11:00'],
+    // Another Thursday is as always.
+    ['2026-12-17T23:00', 60, '2026-12-17T16:00'],
+  ])('by %s, %d min: begins %s', (end, work, start) => {
+    expect(isoOf(startBefore(hours, at(end), minutes(work)) ?? 0)).toBe(start)
+  })
+
+  it('a day off costs time, never gains it; nothing begins on one, nor after it closes (property)', () => {
+    const day = fc.integer({ min: 0, max: 60 }).map((n) => isoOf(at('2026-12-01') + n * 86_400).slice(0, 10))
+    fc.assert(
+      fc.property(
+        fc.uniqueArray(day, { maxLength: 20 }),
+        fc.integer({ min: 0, max: 60 * 24 * 60 }),
+        fc.integer({ min: 1, max: 3000 }),
+        (days, end, work) => {
+          const by = at('2026-12-01') + end * 60
+          const usual = startBefore(USUAL_HOURS, by, minutes(work)) ?? Number.NaN
+          const off = { ...USUAL_HOURS, off: days.map((on) => ({ on })) }
+          const start = startBefore(off, by, minutes(work)) ?? Number.NaN
+          expect(start).toBeLessThanOrEqual(usual)
+          expect(days).not.toContain(isoOf(start).slice(0, 10))
+        },
+      ),
+    )
+  })
+
+  it('days that are all off leave no time at all: the week before them is looked at', () => {
+    const off = ['2026-12-21', '2026-12-22', '2026-12-23'].map((on) => ({ on }))
+    const start = startBefore({ ...USUAL_HOURS, off }, at('2026-12-23T17:00'), minutes(60))
+    expect(isoOf(start ?? 0)).toBe('2026-12-18T16:00')
+  })
+})

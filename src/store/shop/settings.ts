@@ -5,10 +5,12 @@ import { bare, placed, type Row, type StoredPart } from './part'
 /** Name, practices, hours, prices, squeegees, and the shelf. */
 export const settings: StoredPart<'settings'> = {
   read: async (db) => {
-    const [head, options, pauses, price, squeegees, inks, cloths, steps] = await Promise.all([
+    const [head, options, pauses, own, off, price, squeegees, inks, cloths, steps] = await Promise.all([
       db.selectFrom('shop').selectAll().executeTakeFirst(),
       db.selectFrom('method').selectAll().execute(),
       db.selectFrom('pause').selectAll().orderBy('place').execute(),
+      db.selectFrom('own_hours').selectAll().orderBy('place').execute(),
+      db.selectFrom('day_off').selectAll().orderBy('place').execute(),
       db.selectFrom('price').selectAll().executeTakeFirst(),
       db.selectFrom('squeegee').selectAll().orderBy('place').execute(),
       db.selectFrom('ink').selectAll().orderBy('place').execute(),
@@ -28,6 +30,12 @@ export const settings: StoredPart<'settings'> = {
               from: head.opens,
               to: head.closes,
               breaks: pauses.map((p) => ({ from: p.begins, to: p.ends })),
+              ...(own.length > 0 && {
+                own: own.map((d) => ({ day: d.day, from: d.opens, to: d.closes })),
+              }),
+              ...(off.length > 0 && {
+                off: off.map((d) => ({ on: d.on_day, ...(d.closes !== null && { to: d.closes }) })),
+              }),
             }
           : USUAL_HOURS,
         prices: price
@@ -70,6 +78,11 @@ export const settings: StoredPart<'settings'> = {
       ],
       method: Object.entries(method).map(([practice, option]) => ({ practice, option })),
       pause: hours.breaks.map((b, place) => ({ place, begins: b.from, ends: b.to })),
+      own_hours: (hours.own ?? []).map((d, place) => ({
+        ...{ place, day: d.day },
+        ...{ opens: d.from, closes: d.to },
+      })),
+      day_off: (hours.off ?? []).map((d, place) => ({ place, on_day: d.on, closes: d.to ?? null })),
       price: [{ id: 1, press_hour: pressHour, person_hour: personHour, ...price }],
       squeegee: placed(squeegees),
       ink: placed(inks).map(({ inkType, ...i }) => ({ ...i, ink_type: inkType })),

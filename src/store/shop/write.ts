@@ -8,6 +8,8 @@ const KEYS = {
   shop: ['id'],
   method: ['practice'],
   pause: ['place'],
+  own_hours: ['place'],
+  day_off: ['place'],
   price: ['id'],
   squeegee: ['id'],
   ink: ['id'],

@@ -1,6 +1,6 @@
 import * as yup from 'yup'
 import { PRACTICES, type Practice } from '../../advice'
-import { clothSchema, each, hexSchema, INK_TYPES, OPACITIES, SYSTEMS } from '../../order'
+import { clothSchema, daySchema, each, hexSchema, INK_TYPES, OPACITIES, SYSTEMS } from '../../order'
 import { EDGES, USUAL_HOURS } from '../equipment'
 import { USUAL_PRICES } from '../prices'
 import { airOfDay } from './calibration'
@@ -21,6 +21,31 @@ const hours = yup.object({
   from: clock,
   to: after('from'),
   breaks: yup.array(yup.object({ from: clock, to: after('from') })).default([]),
+  own: yup
+    .array(yup.object({ day: whole('Day', 7), from: clock, to: after('from') }))
+    .max(7, 'Seven days a week.')
+    .test(
+      'once',
+      'Each day of the week once.',
+      each((d) => d.day),
+    )
+    .optional()
+    .default(undefined),
+  off: yup
+    .array(
+      yup.object({
+        on: daySchema('Which day?'),
+        to: clock.notRequired().default(undefined),
+      }),
+    )
+    .max(500, 'At most 500 days.')
+    .test(
+      'once',
+      'Each day once.',
+      each((d) => d.on),
+    )
+    .optional()
+    .default(undefined),
 })
 
 const method = yup.object(
