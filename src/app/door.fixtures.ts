@@ -62,6 +62,7 @@ export const GIVEN: { readonly [N in ActName]: ActGiven<N> } = {
   mergeCustomer: { from: 'Tide Observatory', to: 'Tarnquay Regatta' },
   copyFrom: { id: 'O-1008', from: 'O-1001' },
   tellBroke: { runId: 'R-1001-P1-dark', frameId: 'F1', what: 'stencil' },
+  countCan: { canId: 'C-0001', mass: 0.4, at: '2026-11-24T08:30' },
   writeNote: { about: 'press', of: 'p1', words: 'Head 3 prints light', photos: ['a'.repeat(64)] },
   forgetNote: { id: 1 },
   markOrder: { id: 'O-1008', mark: 'printing', is: true },

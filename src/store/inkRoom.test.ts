@@ -6,6 +6,7 @@ import {
   addDrawdown,
   batchesFor,
   beginBatch,
+  countCan,
   finishMix,
   ledger,
   loadBatch,
@@ -60,6 +61,18 @@ describe('cans and batches', () => {
       received: '2026-11-24',
     })
     expect(batches[0]).toMatchObject({ ...NEW, state: 'mixing', poured: {}, mass: 0, drawdowns: [] })
+  })
+  it('a can that holds something else is counted: the book says so by an entry; nothing in it takes it off the rack', async () => {
+    const { white } = await stocked()
+    expect(await countCan(db, white, 4.2, AT)).toEqual({ ok: true })
+    expect(await massOf(white)).toBeCloseTo(4.2, 9)
+    expect((await ledger(db, 1))[0]).toMatchObject({ tub: white, kind: 'corrected', note: 'counted' })
+    const entries = (await ledger(db, 99)).length
+    expect(await countCan(db, white, 4.2, AT)).toEqual({ ok: true })
+    expect((await ledger(db, 99)).length).toBe(entries)
+    await countCan(db, white, 0, AT)
+    expect(await massOf(white)).toBe(0)
+    expect(await countCan(db, 'C-9999', 1, AT)).toMatchObject({ ok: false })
   })
   it('a pour goes out of the can and into the tub, opens the can, and leads back to its lot', async () => {
     const { white, batch } = await stocked()

@@ -7,14 +7,17 @@ import { type ComponentProps, type ReactNode, useEffect, useRef, useState } from
 export function Section({
   title,
   side,
+  id,
   children,
 }: {
+  /** Where an address leads to it. */
+  readonly id?: string
   readonly title: string
   readonly side?: ReactNode
   readonly children: ReactNode
 }) {
   return (
-    <Box as="section" mb="6">
+    <Box as="section" mb="6" id={id}>
       <Flex align="baseline" gap="4" borderBottom="2px solid" borderColor="ink" mb="2" pb="0.5">
         <Box as="h2" fontSize="lead" fontWeight="700">
           {title}

@@ -101,6 +101,11 @@ export const finished = yup.object({
     .optional()
     .test('moment', 'A time is written 2026-11-24T08:30.', (x) => x === undefined || isMoment(x)),
 })
+export const counted = yup.object({
+  canId,
+  mass: number().min(0, 'Not below nothing.').max(MOST_MASS, 'That is over 200 kg: type grams as 600 g.'),
+  at: moment,
+})
 export const moved = yup.object({
   batchId,
   mass: number().min(-MOST_MASS).max(MOST_MASS),

@@ -31,6 +31,12 @@ export const receiveCans = (
     return { ok: true }
   })
 
+/** What is in a can by the scale or the eye; nothing takes it off the rack. */
+export const countCan = (
+  { canId, mass, at }: { readonly canId: string; readonly mass: number; readonly at: string },
+  { once }: At,
+): Promise<Outcome> => once((tx) => stock.countCan(tx, canId, mass, at))
+
 interface OfBatch {
   readonly batchId: string
   readonly at: string

@@ -155,6 +155,7 @@ export const ACTS = {
   sayAir: of(fits.saidAir, shop.sayAir),
   beginBatch: of(fits.newBatch, ink.beginBatch),
   receiveCans: of(fits.cans, ink.receiveCans),
+  countCan: of(fits.counted, ink.countCan),
   pour: of(fits.poured, ink.pour),
   undoPour: of(fits.ofBatch, ink.undoPour),
   setAdditive: of(fits.additive, ink.setAdditive),

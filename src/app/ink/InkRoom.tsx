@@ -87,7 +87,7 @@ export function InkRoom({
         {learnt && Math.abs(learnt.factor - laid) > 0.02 && <Learned {...learnt} />}
         <Box>
           {inks.map((ink) => (
-            <WantedRow key={ink.key} ink={ink} />
+            <WantedRow key={ink.key} ink={ink} cans={cans} />
           ))}
         </Box>
         <Later orders={later} />

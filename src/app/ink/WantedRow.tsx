@@ -4,7 +4,7 @@ import { Box, Flex, Grid } from '@chakra-ui/react'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { q } from '@/core/advice'
-import { INK, type InkWanted, type ServedNeed } from '@/core/ink'
+import { type Can, INK, type InkWanted, missingFor, type ServedNeed } from '@/core/ink'
 import type { InkNeedLine } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
 import { localNow } from '@/ui/clock'
@@ -16,15 +16,23 @@ import { InkName } from '@/ui/parts'
 import { TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { act } from '../acts/act'
+import { NotBooked } from './NotBooked'
 
 /** One ink: what all runs want of it against what is there, the next step, and its runs when it is opened. */
-export function WantedRow({ ink }: { readonly ink: InkWanted<InkNeedLine> }) {
+export function WantedRow({
+  ink,
+  cans,
+}: {
+  readonly ink: InkWanted<InkNeedLine>
+  readonly cans: readonly Can[]
+}) {
   const router = useRouter()
   const [open, setOpen] = useState(false)
   const [problem, setProblem] = useState('')
   const { needs, mix, short } = ink
   const first = (needs.find((n) => n.kept < n.need.mass) ?? needs[0])?.need
   if (!first) return null
+  const missing = mix?.ready && short > 0 ? missingFor(mix.parts, short, cans) : []
   const begin = async () => {
     if (!mix) return
     const done = await act('beginBatch', {
@@ -73,6 +81,7 @@ export function WantedRow({ ink }: { readonly ink: InkWanted<InkNeedLine> }) {
               on the bench: <Measure kind="mass" value={ink.coming} />
             </Box>
           )}
+          {missing.length > 0 && <NotBooked missing={missing} />}
           {problem && (
             <Box role="alert">
               <SeverityMark severity="Stop" /> {problem}

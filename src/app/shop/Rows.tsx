@@ -1,13 +1,15 @@
 'use client'
 
-import { Box } from '@chakra-ui/react'
+import { Box, Flex } from '@chakra-ui/react'
 import { X } from 'lucide-react'
-import type { ReactNode } from 'react'
+import { type ClipboardEvent, type ReactNode, useState } from 'react'
 import { type FieldPath, useFieldArray, useFormContext } from 'react-hook-form'
 import type { ShopAndShelf } from '@/core/equipment'
 import type { Kind } from '@/core/quantity'
 import { CountField, ListMessage, QuantityField, SelectField, TextField } from '@/ui/fields'
 import { Section, Table, TextButton } from '@/ui/Section'
+import { useSettings } from '@/ui/settings'
+import { rowsPasted } from './pasted'
 
 /** What a column of a list holds. */
 export type As =
@@ -80,71 +82,86 @@ export function Rows({ title, name, columns, newRow, one, only = () => true, abo
   const list = useFieldArray({ control, name, keyName: 'key' })
   const rows = list.fields as unknown as readonly (Row & { readonly key: string })[]
   const shown = rows.map((row, i) => ({ row, i })).filter(({ row }) => only(row))
+  const { units } = useSettings()
+  const [told, setTold] = useState('')
+  const there = () => getValues(name) as unknown as Row[]
+  const paste = (e: ClipboardEvent) => {
+    const found = rowsPasted(e.clipboardData.getData('text'), columns, newRow, there(), units)
+    if (found.length === 0) return
+    e.preventDefault()
+    list.append(found as never)
+    setTold(found.length === 1 ? 'One row was added.' : `${found.length} rows were added.`)
+  }
   return (
-    <Section
-      title={title}
-      side={
-        <TextButton onClick={() => list.append(newRow(getValues(name) as unknown as Row[]) as never)}>
-          Add {one}
-        </TextButton>
-      }
-    >
-      {above}
-      <ListMessage name={name} />
-      {shown.length === 0 ? (
-        <Box color="soft">None yet.</Box>
-      ) : (
-        <Table
-          minWidth={{ base: '48rem', lg: '0' }}
-          css={{ '& td': { paddingBlock: '2px', verticalAlign: 'top' } }}
-        >
-          <thead>
-            <tr>
-              {columns.map((c) => (
-                <th
-                  key={c.field}
-                  className={isKind(c.as) || c.as === 'count' ? 'num' : undefined}
-                  style={c.width ? { width: c.width } : undefined}
-                >
-                  {c.label}
+    <Box onPaste={paste}>
+      <Section
+        title={title}
+        side={
+          <Flex gap="5" align="baseline">
+            <Box role="status" fontSize="small" color="soft">
+              {told || 'several: paste rows of a sheet'}
+            </Box>
+            <TextButton onClick={() => list.append(newRow(there()) as never)}>Add {one}</TextButton>
+          </Flex>
+        }
+      >
+        {above}
+        <ListMessage name={name} />
+        {shown.length === 0 ? (
+          <Box color="soft">None yet.</Box>
+        ) : (
+          <Table
+            minWidth={{ base: '48rem', lg: '0' }}
+            css={{ '& td': { paddingBlock: '2px', verticalAlign: 'top' } }}
+          >
+            <thead>
+              <tr>
+                {columns.map((c) => (
+                  <th
+                    key={c.field}
+                    className={isKind(c.as) || c.as === 'count' ? 'num' : undefined}
+                    style={c.width ? { width: c.width } : undefined}
+                  >
+                    {c.label}
+                  </th>
+                ))}
+                <th style={{ width: '2rem' }}>
+                  <Box srOnly>Remove</Box>
                 </th>
-              ))}
-              <th style={{ width: '2rem' }}>
-                <Box srOnly>Remove</Box>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {shown.map(({ row, i }) => {
-              const of = String(row.name ?? row.id ?? `${one} ${i + 1}`)
-              return (
-                <tr key={row.key}>
-                  {columns.map((c) => (
-                    <td key={c.field}>
-                      {isShown(c.as) ? (
-                        c.as.show(row, `${name}.${i}`)
-                      ) : (
-                        <Field name={`${name}.${i}.${c.field}`} column={c} of={of} />
-                      )}
+              </tr>
+            </thead>
+            <tbody>
+              {shown.map(({ row, i }) => {
+                const of = String(row.name ?? row.id ?? `${one} ${i + 1}`)
+                return (
+                  <tr key={row.key}>
+                    {columns.map((c) => (
+                      <td key={c.field}>
+                        {isShown(c.as) ? (
+                          c.as.show(row, `${name}.${i}`)
+                        ) : (
+                          <Field name={`${name}.${i}.${c.field}`} column={c} of={of} />
+                        )}
+                      </td>
+                    ))}
+                    <td>
+                      <TextButton
+                        onClick={() => list.remove(i)}
+                        aria-label={`Remove ${of}`}
+                        title="Remove"
+                        pt="1"
+                      >
+                        <X size={16} aria-hidden="true" />
+                      </TextButton>
                     </td>
-                  ))}
-                  <td>
-                    <TextButton
-                      onClick={() => list.remove(i)}
-                      aria-label={`Remove ${of}`}
-                      title="Remove"
-                      pt="1"
-                    >
-                      <X size={16} aria-hidden="true" />
-                    </TextButton>
-                  </td>
-                </tr>
-              )
-            })}
-          </tbody>
-        </Table>
-      )}
-    </Section>
+                  </tr>
+                )
+              })}
+            </tbody>
+          </Table>
+        )}
+      </Section>
+    </Box>
   )
 }
 

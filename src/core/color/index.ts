@@ -12,6 +12,7 @@ export { halftoned, printedDot } from './halftone'
 export { type Hex, isHex } from './hex'
 export { legibleOn, lightness } from './lightness'
 export { type Curve, takeCurve } from './measured'
+export { readColour } from './read'
 export { reflectanceOf, reflectanceOfLab } from './reflectance'
 export {
   BANDS,

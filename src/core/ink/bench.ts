@@ -59,6 +59,13 @@ export function benchOf(
   }
 }
 
+/** A label as a hand types it: `c0001`, `C 1` and `C-0001` are one. */
+const label = (text: string): string =>
+  text
+    .toLowerCase()
+    .replace(/[\s_.-]+/g, '')
+    .replace(/^([a-z]+)0+(?=\d)/, '$1')
+
 /** Whose can a code is: of the can's own label or of the ink. */
 export const isCanOf = (typed: string, canId: string, code: string): boolean =>
-  [canId, code].some((name) => name.toLowerCase() === typed.trim().toLowerCase())
+  [canId, code].some((name) => label(name) === label(typed))

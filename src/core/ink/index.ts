@@ -20,6 +20,7 @@ export {
 } from './expected'
 export { colourOn, inOrder, mixed, mixInk, partsOf, SMEAR } from './formula'
 export { type Learnt, learntFrom, strangersIn } from './learnt'
+export { type Missing, missingFor } from './missing'
 export { BLACK_CARD, CONFIDENCE, colourOfCharacterisation, isRead, WHITE_CARD } from './optics'
 export {
   changeWord,

@@ -1,5 +1,6 @@
 import type { Kysely, Selectable } from 'kysely'
 import type { Can } from '@/core/ink'
+import { no, type Outcome } from '@/core/quantity'
 import type { Database } from '../database'
 import { inOne } from '../once'
 import type { Tables } from '../schema'
@@ -26,6 +27,21 @@ export interface NewCan {
   readonly mass: number
   readonly opened?: string | undefined
 }
+
+/**
+ * What is in a can was looked at: the book follows, by an entry of its own. Nothing in it takes it off the rack.
+ *
+ * @param mass kg, 0 or more
+ */
+export const countCan = (db: Database, canId: string, mass: number, at: string): Promise<Outcome> =>
+  inOne(db, async (tx) => {
+    const row = await tx.selectFrom('can').selectAll().where('id', '=', canId).executeTakeFirst()
+    const [can] = row ? await withMass(tx, [row]) : []
+    if (!can) return no(`There is no can ${canId}.`)
+    if (Math.abs(mass - can.mass) < 1e-7) return { ok: true }
+    await write(tx, { at, tub: canId, kind: 'corrected', mass: tidy(mass - can.mass), note: 'counted' })
+    return { ok: true }
+  })
 
 /** Puts cans on the rack, all or none. @returns their ids */
 export const receiveCans = (db: Database, cans: readonly NewCan[], at: string): Promise<readonly string[]> =>

@@ -30,7 +30,7 @@ export const write = (db: Kysely<Tables>, e: NewEntry) =>
     .execute()
 
 /** Sums of grams carry binary dust. */
-export const tidy = (kg: number) => Number(kg.toFixed(7))
+export const tidy = (kg: number) => Number(kg.toFixed(7)) + 0
 
 /** The next free id of a can (`C-0001`) or a batch. */
 export const nextId = async (db: Kysely<Tables>, table: 'can' | 'batch', letter: string): Promise<string> => {

@@ -2,16 +2,7 @@
 
 import { Box, Flex, Grid } from '@chakra-ui/react'
 import { useMemo, useState } from 'react'
-import {
-  hexOfLab,
-  isHex,
-  type Lab,
-  labOf,
-  labOfHex,
-  reflectanceOf,
-  reflectanceOfLab,
-  type Spectrum,
-} from '@/core/color'
+import { hexOfLab, labOf, readColour, reflectanceOf, reflectanceOfLab, type Spectrum } from '@/core/color'
 import { type Batch, type Can, isRead, SMEAR, tubsNear } from '@/core/ink'
 import { INK_SYSTEMS } from '@/core/order'
 import { readCgats } from '@/formats/cgats'
@@ -40,16 +31,6 @@ const GROUNDS = [
   { id: 'both', name: 'On both alike' },
 ] as const
 
-/** `#5b9bc9`, or L* a* b* as three numbers. */
-function targetOf(text: string): Lab | undefined {
-  const word = text.trim()
-  if (isHex(word)) return labOfHex(word)
-  const numbers = word.split(/[\s;,]+/).map(Number)
-  const [l, a, b] = numbers
-  if (numbers.length !== 3 || l === undefined || a === undefined || b === undefined) return undefined
-  return numbers.every(Number.isFinite) && l >= 0 && l <= 100 ? { l, a, b } : undefined
-}
-
 /** A target becomes a formula: tubs that do first, then what the rack can mix, ranked. */
 export function FormulaSearch({ cans, batches, asked }: Props) {
   const { inkRoom } = useShop().shop
@@ -66,7 +47,7 @@ export function FormulaSearch({ cans, batches, asked }: Props) {
   /** A curve that was read, as long as the target is its colour. */
   const [reading, setReading] = useState<{ readonly text: string; readonly spectrum: Spectrum }>()
   const [notice, setNotice] = useState('')
-  const target = targetOf(text)
+  const target = readColour(text)
   const { found, done, search, stop } = useSearch()
   const usable = inkRoom.rack.filter((i) => i.system === system && isRead(i.characterisation))
   const opened = useMemo(() => new Set(cans.filter((c) => c.opened && c.mass > 0).map((c) => c.code)), [cans])
@@ -177,7 +158,15 @@ export function FormulaSearch({ cans, batches, asked }: Props) {
       </Flex>
       {tubs.length > 0 && <Tubs tubs={tubs} />}
       {found && target && (
-        <Results found={found} target={target} name={name} system={system} cloth={cloth} asked={asked} />
+        <Results
+          found={found}
+          target={target}
+          name={name}
+          system={system}
+          cloth={cloth}
+          cans={cans}
+          asked={asked}
+        />
       )}
     </>
   )

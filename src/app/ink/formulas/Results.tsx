@@ -5,7 +5,17 @@ import { useFormContext } from 'react-hook-form'
 import { q } from '@/core/advice'
 import { difference, hexOfLab, type Lab } from '@/core/color'
 import type { ShopAndShelf } from '@/core/equipment'
-import { type Candidate, colourOn, INK, mixed, partsOf, standOut } from '@/core/ink'
+import {
+  type Can,
+  type Candidate,
+  colourOn,
+  INK,
+  type Missing,
+  missingFor,
+  mixed,
+  partsOf,
+  standOut,
+} from '@/core/ink'
 import { AskNumber } from '@/ui/AskNumber'
 import { localNow } from '@/ui/clock'
 import { QuantityInput } from '@/ui/given'
@@ -18,6 +28,7 @@ import { act } from '../../acts/act'
 import { unlocked } from '../../edits/unlocked'
 import { nextId } from '../../shop/Rows'
 import { useShop } from '../../shop/shopContext'
+import { NotBooked } from '../NotBooked'
 import { type Asked, type OnCloth, smearOn } from './asked'
 
 /** Formulas that are looked at: those further down are no one's choice. */
@@ -29,6 +40,7 @@ export function Results({
   name,
   system,
   cloth,
+  cans,
   asked,
 }: {
   readonly found: readonly Candidate[]
@@ -36,6 +48,7 @@ export function Results({
   readonly name: string
   readonly system: string
   readonly cloth: OnCloth
+  readonly cans: readonly Can[]
   readonly asked: Asked
 }) {
   const { limits } = useShop().shop.inkRoom
@@ -68,7 +81,11 @@ export function Results({
     else setProblem(done.message)
   }
   const { shown, alike } = useMemo(() => standOut(found.slice(0, LOOKED_AT)), [found])
-  const row = { target, cloth, onMix: (c: Candidate) => void mix(c) }
+  const row = {
+    ...{ target, cloth },
+    missingOf: (parts: Candidate['parts']) => missingFor(parts, mass, cans),
+    onMix: (c: Candidate) => void mix(c),
+  }
   const best = found[0]
   return (
     <Section
@@ -109,6 +126,8 @@ export function Results({
 interface RowProps {
   readonly target: Lab
   readonly cloth: OnCloth
+  /** What of it no can holds. */
+  readonly missingOf: (parts: Candidate['parts']) => readonly Missing[]
   readonly onMix: (c: Candidate) => void
 }
 
@@ -140,7 +159,14 @@ function Formulas({ candidates, ...row }: RowProps & { readonly candidates: read
   )
 }
 
-function Formula({ candidate: c, target, cloth, onMix }: RowProps & { readonly candidate: Candidate }) {
+function Formula({
+  candidate: c,
+  target,
+  cloth,
+  missingOf,
+  onMix,
+}: RowProps & { readonly candidate: Candidate }) {
+  const missing = missingOf(c.parts)
   const { rack } = useShop().shop.inkRoom
   const inkOf = (code: string) => rack.find((i) => i.code === code)?.name ?? code
   const reasons = [
@@ -185,7 +211,10 @@ function Formula({ candidate: c, target, cloth, onMix }: RowProps & { readonly c
         </AskNumber>
       </td>
       <td>{c.parts.map((p) => `${(p.share * 100).toFixed(1)} % ${inkOf(p.code)}`).join(', ')}</td>
-      <td>{c.opens.join(', ') || 'none'}</td>
+      <td>
+        {c.opens.join(', ') || 'none'}
+        {missing.length > 0 && <NotBooked missing={missing} />}
+      </td>
       <td className="num">
         <PushButton type="button" px="3" onClick={() => onMix(c)} aria-label={`Mix ${key}`}>
           Mix it

@@ -7,7 +7,7 @@ import { localNow, sayMoment } from '@/ui/clock'
 import { Pick, QuantityInput, TextInput } from '@/ui/given'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
-import { Section, Table } from '@/ui/Section'
+import { Section, Table, TextButton } from '@/ui/Section'
 import { act } from '../../acts/act'
 
 const Link = chakra('a')
@@ -24,8 +24,13 @@ export function Cans({ cans, rack }: { readonly cans: readonly Can[]; readonly r
     setProblem(done.ok ? '' : done.message)
     if (done.ok) setLot('')
   }
+  const count = async (canId: string, mass: number) => {
+    const done = await act('countCan', { canId, mass, at: localNow() })
+    setProblem(done.ok ? '' : done.message)
+  }
   return (
     <Section
+      id="cans"
       title={`Cans: ${full.length}`}
       side={
         <Link href="/api/ink/stock.csv" textDecoration="underline">
@@ -42,6 +47,7 @@ export function Cans({ cans, rack }: { readonly cans: readonly Can[]; readonly r
             <th className="num">In it</th>
             <th className="num">Worth</th>
             <th>Opened</th>
+            <th>Is it otherwise?</th>
           </tr>
         </thead>
         <tbody>
@@ -61,6 +67,9 @@ export function Cans({ cans, rack }: { readonly cans: readonly Can[]; readonly r
                 </td>
                 <td className="num">{ink && <Measure kind="money" value={ink.cost * c.mass} />}</td>
                 <td>{c.opened ? sayMoment(momentOf(c.opened), 'd MMM') : 'closed'}</td>
+                <td>
+                  <Counted key={c.mass} can={c} onCount={(mass) => void count(c.id, mass)} />
+                </td>
               </tr>
             )
           })}
@@ -91,5 +100,29 @@ export function Cans({ cans, rack }: { readonly cans: readonly Can[]; readonly r
         )}
       </Flex>
     </Section>
+  )
+}
+
+/** The can was weighed or looked into: the book follows, or it goes off the rack. */
+function Counted({ can, onCount }: { readonly can: Can; readonly onCount: (mass: number) => void }) {
+  const [open, setOpen] = useState(false)
+  if (!open)
+    return (
+      <TextButton px="0" fontSize="small" aria-label={`Correct ${can.id}`} onClick={() => setOpen(true)}>
+        correct
+      </TextButton>
+    )
+  return (
+    <Flex gap="3" align="end">
+      <Box width="7rem">
+        <QuantityInput label={`Really in ${can.id}`} kind="mass" value={can.mass} onGive={onCount} />
+      </Box>
+      <TextButton pb="1" aria-label={`${can.id} is gone`} onClick={() => onCount(0)}>
+        gone
+      </TextButton>
+      <TextButton pb="1" aria-label={`Leave ${can.id}`} onClick={() => setOpen(false)}>
+        leave it
+      </TextButton>
+    </Flex>
   )
 }

@@ -10,6 +10,7 @@ import { Section, Table } from '@/ui/Section'
 import { InkRow } from '@/ui/Swatch'
 import { useOrder } from '../orderContext'
 import { useVariants } from '../usePlan'
+import { InkAtPress } from './InkAtPress'
 import { LooksTable } from './LooksTable'
 import type { PlanProps } from './planProps'
 import { CHANGE, VariantsTable, WHITE } from './VariantsTable'
@@ -36,6 +37,7 @@ export function InkStage({ plan }: PlanProps) {
           <InkRow cloth={plan.cloth} inks={inks} />
         </Box>
       </Flex>
+      <InkAtPress time={plan.time} />
       <LooksTable plan={plan} />
       <Section title="Ink for each screen">
         <Table>
