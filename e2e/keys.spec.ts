@@ -7,7 +7,7 @@ test('units and light or dark are remembered on this device', async ({ page }) =
   await page.keyboard.press('d')
   await expect.poll(dark).toBe('dark')
   await page.keyboard.press('u')
-  await expect(page.locator('main')).toContainText('109 tpi')
+  await expect(page.locator('main')).toContainText('110 tpi')
   await open(page, '/')
   expect(await dark()).toBe('dark')
   await expect(page.getByRole('button', { name: 'inches, °F' })).toBeVisible()

@@ -16,7 +16,7 @@ test('screens: mesh, frame and film for each, why each mesh', async ({ page }) =
   await open(page, '/orders/O-1006/screens')
   const rows = page.getByRole('row')
   await expect(rows).toHaveCount(4)
-  await expect(rows.nth(2)).toContainText(/Copper shimmer\s*43\sT\/cm\s*109\stpi\s*153\sµm\s*F43-1/)
+  await expect(rows.nth(2)).toContainText(/Copper shimmer\s*43\sT\/cm\s*110\stpi\s*153\sµm\s*F43-1/)
   await value(page, 'mesh.I1').press('w')
   await expect(why(page)).toContainText('fine from 24 T/cm to 43 T/cm')
   await expect(why(page)).toContainText('a finer mesh would sieve the flakes out, no shimmer')

@@ -36,7 +36,7 @@ describe('units against NIST SP 811, appendix B', () => {
 
   it('1 T/cm is 2.54 tpi (geometry)', () => {
     expect(si('meshCount', '100 T') / si('meshCount', '1 tpi')).toBeCloseTo(254, 9)
-    expect(otherUnit('meshCount', 9000, 'metric')).toEqual({ number: '229', unit: 'tpi' })
+    expect(otherUnit('meshCount', 5000, 'metric')).toEqual({ number: '127', unit: 'tpi' })
     expect(otherUnit('meshCount', 9000, 'inch')).toEqual({ number: '90', unit: 'T/cm' })
     // 50.8 lpi are 20 lines to the centimetre; printers of both systems say lpi.
     for (const system of ['metric', 'inch'] as const)
@@ -68,7 +68,9 @@ describe('what a printer types', () => {
     ['length', '13/16 in', 0.8125 * 0.0254],
     ['length', '1 3/16 in', 1.1875 * 0.0254],
     ['length', '1 13/16"', 1.8125 * 0.0254],
-    ['meshCount', '230 tpi', 230 / 0.0254],
+    ['meshCount', '230 tpi', 9000],
+    ['meshCount', '229 tpi', 9000],
+    ['meshCount', '127 tpi', 127 / 0.0254],
     ['workTime', '1 h 30 min', 5400],
   ] as const)('%s %s', (kind, text, value) => {
     expect(si(kind, text)).toBeCloseTo(value, 5)
@@ -118,7 +120,8 @@ describe('what is shown', () => {
     ['length', 0.001346, 'inch', '0.053 in'],
     ['length', 0.305, 'metric', '305 mm'],
     ['temperature', 433.15, 'inch', '320 °F'],
-    ['meshCount', 9000, 'inch', '229 tpi'],
+    ['meshCount', 9000, 'inch', '230 tpi'],
+    ['meshCount', 5000, 'inch', '127 tpi'],
     ['angle', Math.PI / 12, 'metric', '15°'],
     ['count', 144, 'metric', '144'],
     ['workTime', 299 * 60, 'metric', '299 min'],

@@ -1,4 +1,5 @@
 import { type Duration, KINDS, type Kind, type System } from './kinds'
+import { meshOfPerInch, soldPerInch } from './mesh'
 import { plainSigns, readNumber } from './number'
 import type { Outcome } from './outcome'
 
@@ -35,7 +36,7 @@ export const shownUnit = (kind: Kind, system: System) => {
  *
  * @example parseQuantity('length', '1/8"', 'metric') // { ok: true, value: 0.003175 }
  * @example parseQuantity('temperature', '320F', 'metric') // { ok: true, value: 433.15 }
- * @example parseQuantity('meshCount', '230 tpi', 'metric') // 9055.1 threads per metre
+ * @example parseQuantity('meshCount', '230 tpi', 'metric') // 9000 threads per metre: it is sold as 230
  * @example parseQuantity('mass', '2 lb 3 oz', 'metric') // { ok: true, value: 0.9922 }
  * @returns a message with an example when the text is no such quantity, never NaN
  */
@@ -84,7 +85,8 @@ function parseTerm(kind: Kind, text: string, system: System): Parsed {
       )
     : shownUnit(kind, system)
   if (!unit || !Number.isFinite(number)) return fail(kind)
-  const value = number * unit.factor + (unit.offset ?? 0)
+  const sold = kind === 'meshCount' && unit.symbol === 'tpi' ? meshOfPerInch(number) : undefined
+  const value = sold ?? number * unit.factor + (unit.offset ?? 0)
   if (value < KINDS[kind].least) return fail(kind)
   return { ok: true, value }
 }
@@ -126,6 +128,8 @@ function inches(x: number): string {
  */
 export function showQuantity(kind: Kind, value: number, system: System): Shown {
   const unit = shownUnit(kind, system)
+  const sold = unit.symbol === 'tpi' ? soldPerInch(value) : undefined
+  if (sold !== undefined) return { number: String(sold), unit: unit.symbol }
   const x = (value - (unit.offset ?? 0)) / unit.factor
   // Less than a minute is told in seconds: `0 min` would say nothing.
   const seconds = unit.symbol === 'min' && value < unit.factor ? round(value, value < 1 ? 1 : 0) : '0'
@@ -156,11 +160,12 @@ function kept(x: number, digits: number, offset = 0): string {
 /**
  * The same in the unit that `showQuantity` does not choose, of the two that a kind has.
  *
- * @example otherUnit('meshCount', 9000, 'metric') // { number: '229', unit: 'tpi' }
+ * @example otherUnit('meshCount', 9000, 'metric') // { number: '230', unit: 'tpi' }
  */
 export function otherUnit(kind: 'meshCount' | 'ruling', value: number, system: System): Shown {
   const unit = KINDS[kind].units[1 - KINDS[kind].shown[system]] ?? shownUnit(kind, system)
-  return { number: round(value / unit.factor, unit.digits), unit: unit.symbol }
+  const sold = unit.symbol === 'tpi' ? soldPerInch(value) : undefined
+  return { number: String(sold ?? round(value / unit.factor, unit.digits)), unit: unit.symbol }
 }
 
 /** `showQuantity` as one string; the percent and degree signs stand close, other units after a space. */
