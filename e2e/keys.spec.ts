@@ -158,3 +158,27 @@ test('after a change of place the focus is at its heading; the rail can be skipp
   await undo.click()
   await expect(job).toHaveValue(before)
 })
+
+test('where a thumb works everything that is pressed or typed into is 44 px high, and nothing runs out of a tablet', async ({
+  browser,
+  baseURL,
+}) => {
+  const context = await browser.newContext({
+    ...{ baseURL: baseURL ?? '', viewport: { width: 820, height: 1180 } },
+    ...{ hasTouch: true, isMobile: true },
+  })
+  const page = await context.newPage()
+  for (const path of ['/', '/orders', '/orders/O-1002/order', '/shop', '/screens', '/customers', '/ink']) {
+    await open(page, path)
+    const small = await page.locator('main :is(button, select, input, textarea):visible').evaluateAll((all) =>
+      all
+        .filter((el) => !el.matches('[data-why], [type=checkbox], [type=radio]'))
+        .filter((el) => el.getBoundingClientRect().height < 43.5)
+        .map((el) => `${el.tagName} ${el.getAttribute('aria-label') ?? el.textContent ?? ''}`),
+    )
+    expect(small, path).toEqual([])
+    const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
+    expect(over, path).toBeLessThanOrEqual(0)
+  }
+  await context.close()
+})

@@ -21,6 +21,7 @@ const VIEWS = {
   room: '/screens',
   inkroom: '/ink',
   record: '/record',
+  quote: '/quotes/O-1003',
 }
 
 install()
@@ -105,9 +106,6 @@ for (const name of [/^M: one more good/, /^S: one is spoiled/, 'Lint']) await ta
 await page.getByText('All sent').waitFor()
 await picture('press', `/runs/${RUN}/press#count`)
 await page.setViewportSize({ width: 1280, height: 800 })
-
-await page.evaluate(() => localStorage.setItem('orvint.mode', 'safelight'))
-await picture('safelight', '/screens')
 
 await browser.close()
 process.exit(0)

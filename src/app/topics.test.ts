@@ -11,6 +11,7 @@ describe('what printers type', () => {
     ['squeegee', '/shop/stock'],
     ['tension', '/screens/frames'],
     ['quote', '/orders'],
+    ['house rules', '/customers'],
     ['price', '/shop/method'],
     ['flash too long', '/orders'],
     ['wash out', '/screens'],
@@ -24,7 +25,7 @@ describe('what printers type', () => {
   ])('%s leads to %s', (text, href) => expect(leads(text)).toContain(href))
 
   it('what belongs to an order leads to the one in hand', () => {
-    expect(leads('quote', '/orders/O-1004/art')).toContain('/orders/O-1004/run')
+    expect(leads('quote', '/orders/O-1004/art')).toContain('/orders/O-1004/order')
     expect(leads('flash too long', '/orders/O-1004/art')).toContain('/orders/O-1004/heat')
   })
   it('nothing and nonsense name nothing', () => {

@@ -89,6 +89,16 @@ export const TOPICS: readonly Topic[] = [
     words: 'sheet code scan camera qr press tablet count run',
   },
   {
+    label: 'Customers, house rules',
+    at: '/customers',
+    words: 'customer client account house rules merge duplicate usual lead time contact notes',
+  },
+  {
+    label: 'Quote and proof of an order',
+    at: at('order'),
+    words: 'quote quotation offer estimate proof mockup price list approval send pdf',
+  },
+  {
     label: 'Pace, spoils, where time goes',
     at: '/record',
     words: 'record log history spoilage rejects misprints waste pace speed report statistics',
@@ -96,7 +106,8 @@ export const TOPICS: readonly Topic[] = [
   {
     label: 'Garments, sizes, quantities',
     at: at('order'),
-    words: 'garment size quantity pieces customer due date split run cloth',
+    words:
+      'garment size quantity pieces customer due date split run cloth received came in short packed shipped gone accepted art approved',
   },
   {
     label: 'Films, colours, traps',
@@ -134,7 +145,7 @@ export const TOPICS: readonly Topic[] = [
   {
     label: 'Time, cost and price of the run',
     at: at('run'),
-    words: 'quote price cost margin charge estimate time how long minutes finish when release revision spare',
+    words: 'price cost margin charge estimate time how long minutes finish when release revision spare',
   },
 ]
 

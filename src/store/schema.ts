@@ -33,6 +33,7 @@ export interface Tables extends InkTables, AtPressTables, OrderTables {
     /** Seconds; none where what is usual is planned. */
     setup_per_screen: number | null
     lead_days: number
+    units: 'metric' | 'inch'
   }
   /** How often each part of the shop was saved. */
   shop_part: { part: ShopPart; version: number }

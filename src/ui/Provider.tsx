@@ -5,6 +5,7 @@ import createCache from '@emotion/cache'
 import { CacheProvider } from '@emotion/react'
 import { useServerInsertedHTML } from 'next/navigation'
 import { type ReactNode, useState } from 'react'
+import type { System } from '@/core/quantity'
 import { FocusKeeper } from './focusKeeper'
 import { Keyboard } from './keys'
 import { Hatches } from './paint'
@@ -49,15 +50,17 @@ function useEmotionRegistry(nonce: string | undefined) {
 
 export function Provider({
   nonce,
+  units,
   children,
 }: {
   readonly nonce?: string | undefined
+  readonly units: System
   readonly children: ReactNode
 }) {
   return (
     <CacheProvider value={useEmotionRegistry(nonce)}>
       <ChakraProvider value={system}>
-        <SettingsProvider>
+        <SettingsProvider units={units}>
           <Keyboard>{children}</Keyboard>
           <FocusKeeper />
           <Hatches />

@@ -37,13 +37,18 @@ const listeners = new Set<() => void>()
 function useRemembered<T extends string>(
   key: string,
   words: readonly [T, ...T[]],
+  /** Where this device never chose. */
+  usual: T = words[0],
 ): readonly [T, (word: T) => void] {
-  const read = useCallback(() => words.find((w) => w === localStorage.getItem(key)) ?? words[0], [key, words])
+  const read = useCallback(
+    () => words.find((w) => w === localStorage.getItem(key)) ?? usual,
+    [key, words, usual],
+  )
   const subscribe = useCallback((listener: () => void) => {
     listeners.add(listener)
     return () => listeners.delete(listener)
   }, [])
-  const word = useSyncExternalStore(subscribe, read, () => words[0])
+  const word = useSyncExternalStore(subscribe, read, () => usual)
   const set = useCallback(
     (next: T) => {
       localStorage.setItem(key, next)
@@ -60,8 +65,15 @@ const MODES: readonly [Mode, Mode, Mode] = ['light', 'dark', 'safelight']
 /** Runs before the first paint so that a dark room stays dark. */
 export const MODE_SCRIPT = `(m=>{document.documentElement.className=m==='dark'||m==='safelight'?m:'light'})(localStorage.getItem('${MODE}'))`
 
-export function SettingsProvider({ children }: { readonly children: ReactNode }) {
-  const [units, setUnits] = useRemembered(UNITS, SYSTEMS)
+export function SettingsProvider({
+  units: shopUnits,
+  children,
+}: {
+  /** Of the shop: a device may choose its own. */
+  readonly units: System
+  readonly children: ReactNode
+}) {
+  const [units, setUnits] = useRemembered(UNITS, SYSTEMS, shopUnits)
   const [mode, setMode] = useRemembered(MODE, MODES)
   useEffect(() => {
     document.documentElement.className = mode

@@ -82,6 +82,10 @@ const config = defineConfig({
     ':where(main, aside, nav) :where(button, select, a[href])': {
       [THUMBS]: { minHeight: '24px', minWidth: '24px' },
     },
+    // Where a thumb works: all but numbers that only answer why, which stand in lines of text.
+    ':where(button, select, input, textarea):not([data-why], [type=checkbox], [type=radio], [hidden])': {
+      '@media (pointer: coarse)': { minHeight: '44px' },
+    },
     ':where(main, aside, nav) :where(a[href])': { [THUMBS]: { paddingBlock: '4px' } },
     '::placeholder': { color: 'soft', opacity: '1' },
     '::file-selector-button': {

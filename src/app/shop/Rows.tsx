@@ -9,23 +9,8 @@ import type { Kind } from '@/core/quantity'
 import { CountField, ListMessage, QuantityField, SelectField, TextField } from '@/ui/fields'
 import { Section, Table, TextButton } from '@/ui/Section'
 import { useSettings } from '@/ui/settings'
+import type { As, Column, Row } from './columns'
 import { rowsPasted } from './pasted'
-
-/** What a column of a list holds. */
-export type As =
-  | 'text'
-  | 'color'
-  | 'count'
-  | { readonly kind: Kind }
-  | { readonly show: (row: Row, path: string) => ReactNode }
-  | Readonly<Record<string, string>>
-
-export interface Column {
-  readonly field: string
-  readonly label: string
-  readonly as: As
-  readonly width?: string
-}
 
 type ListName =
   | 'shop.flashes'
@@ -39,8 +24,6 @@ type ListName =
   | 'shop.inkRoom.rack'
   | 'inks'
   | 'cloths'
-
-export type Row = Readonly<Record<string, unknown>>
 
 interface RowsProps {
   readonly title: string

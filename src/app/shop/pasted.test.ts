@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
+import type { Column, Row } from './columns'
 import { rowsPasted } from './pasted'
-import type { Column, Row } from './Rows'
 
 const COLUMNS: readonly Column[] = [
   { field: 'id', label: 'Number', as: 'text' },

@@ -1,5 +1,5 @@
 import { type Kind, parseQuantity, type System } from '@/core/quantity'
-import type { As, Column, Row } from './Rows'
+import type { As, Column, Row } from './columns'
 
 const key = (text: string) => text.toLowerCase().replace(/[^\p{L}\p{N}]/gu, '')
 

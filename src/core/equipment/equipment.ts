@@ -214,7 +214,6 @@ export const USUAL_HOURS: Hours = {
   breaks: [{ from: 12 * 3600, to: 12.5 * 3600 }],
 }
 
-/** Everything the plan may know of the shop. */
 /** How warm and damp the shop is on a day, as it was said that day. */
 export interface AirOfDay {
   /** ISO day. */
@@ -223,8 +222,11 @@ export interface AirOfDay {
   readonly humidity: Share
 }
 
+/** Everything the plan may know of the shop. */
 export interface Shop {
   readonly name: string
+  /** A device that never chose shows inches; millimetres where nothing is said. */
+  readonly units?: 'inch' | undefined
   /** None while nobody said it today. */
   readonly air?: AirOfDay | undefined
   /** Set-up of a screen as the shop's record has it, s; what is usual where it is not said. */

@@ -18,6 +18,7 @@ export interface ShopParts {
     readonly shop: Pick<
       Shop,
       | 'name'
+      | 'units'
       | 'air'
       | 'setupPerScreen'
       | 'leadDays'
@@ -52,12 +53,13 @@ export const versionOf = (versions: ShopVersions): number =>
 
 const TAKEN: { readonly [P in ShopPart]: (shelf: ShopAndShelf) => ShopParts[P] } = {
   settings: ({
-    shop: { name, air, setupPerScreen, leadDays, ownSteps, method, hours, prices, squeegees },
+    shop: { name, units, air, setupPerScreen, leadDays, ownSteps, method, hours, prices, squeegees },
     inks,
     cloths,
   }) => ({
     shop: {
       ...{ name, method, hours, prices, squeegees },
+      ...(units && { units }),
       ...(air && { air }),
       ...(setupPerScreen !== undefined && { setupPerScreen }),
       ...(leadDays && { leadDays }),

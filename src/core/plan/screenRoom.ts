@@ -19,8 +19,8 @@ import { mountedAt } from './mounted'
 import type { RunPlan } from './runPlan'
 
 /** A shop as plans read it: how far a stencil has come, what a frame once read,
- * how a list is worded and when it goes out change no plan. */
-export const planningFacts = ({ ownSteps: _, leadDays: __, ...shop }: Shop): unknown => ({
+ * how a list is worded, when it goes out and in which units it is read change no plan. */
+export const planningFacts = ({ ownSteps: _, leadDays: __, units: ___, ...shop }: Shop): unknown => ({
   ...shop,
   frames: shop.frames.map(({ readings: _, stencil, ...frame }) => [
     frame,

@@ -134,8 +134,8 @@ export const KINDS = {
   },
   price: {
     name: 'price',
-    units: [u('/kg', 1, 2)],
-    shown: { metric: 0, inch: 0 },
+    units: [u('/kg', 1, 2), u('/lb', 1 / 0.453_592_37, 2)],
+    shown: { metric: 0, inch: 1 },
     example: '24.50',
     least: 0,
   },

@@ -2,7 +2,8 @@ import { type Kysely, sql } from 'kysely'
 
 /**
  * More is said of how far an order is, and when; garments that came in are counted; what is known of a customer;
- * notes with pictures; hours of a day of the week, and days off.
+ * notes with pictures; hours of a day of the week, and days off;
+ * units of the shop.
  * What was done before is gone.
  */
 export async function up(db: Kysely<unknown>): Promise<void> {
@@ -21,6 +22,9 @@ export async function up(db: Kysely<unknown>): Promise<void> {
   await run(`CREATE TABLE customer (
     key TEXT PRIMARY KEY, name TEXT NOT NULL, lead_days INTEGER CHECK (lead_days >= 0), white_look TEXT,
     rules TEXT NOT NULL) STRICT`)
+  await run(
+    "ALTER TABLE shop ADD COLUMN units TEXT NOT NULL DEFAULT 'metric' CHECK (units IN ('metric', 'inch'))",
+  )
   await run(`CREATE TABLE own_hours (
     place INTEGER PRIMARY KEY, day INTEGER NOT NULL, opens REAL NOT NULL, closes REAL NOT NULL) STRICT`)
   await run('CREATE TABLE day_off (place INTEGER PRIMARY KEY, on_day TEXT NOT NULL, closes REAL) STRICT')

@@ -49,6 +49,7 @@ export const settings: StoredPart<'settings'> = {
           : USUAL_PRICES,
         squeegees: squeegees.map(bare),
         // In the order that the part is taken out of a shop again: what plans follow from is told by its text.
+        ...(head?.units === 'inch' && { units: 'inch' as const }),
         ...airIn(head),
         ...(head?.setup_per_screen && { setupPerScreen: head.setup_per_screen }),
         ...(head?.lead_days && { leadDays: head.lead_days }),
@@ -59,13 +60,25 @@ export const settings: StoredPart<'settings'> = {
     }
   },
   rows: ({ shop, inks, cloths }) => {
-    const { name, air, setupPerScreen, leadDays, ownSteps = [], method, hours, prices, squeegees } = shop
+    const {
+      name,
+      units,
+      air,
+      setupPerScreen,
+      leadDays,
+      ownSteps = [],
+      method,
+      hours,
+      prices,
+      squeegees,
+    } = shop
     const { pressHour, personHour, ...price } = prices
     return {
       shop: [
         {
           id: 1,
           name,
+          units: units ?? 'metric',
           days: hours.days.join(','),
           opens: hours.from,
           closes: hours.to,

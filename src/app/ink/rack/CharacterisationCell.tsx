@@ -6,7 +6,7 @@ import { CONFIDENCE, colourOfCharacterisation } from '@/core/ink'
 import { OPACITIES } from '@/core/order'
 import { SelectField, TextField } from '@/ui/fields'
 import { Swatch } from '@/ui/Swatch'
-import type { Row } from '../../shop/Rows'
+import type { Row } from '../../shop/columns'
 
 const labels = (table: Readonly<Record<string, { readonly label: string }>>) =>
   Object.fromEntries(Object.entries(table).map(([key, { label }]) => [key, label]))

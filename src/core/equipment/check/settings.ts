@@ -87,6 +87,12 @@ const ownStep = yup.object({
 
 export const settingFields = {
   name,
+  units: yup
+    .string<'inch'>()
+    .transform((x: unknown) => (x === '' ? undefined : x))
+    .oneOf(['inch'], 'Inch, or nothing.')
+    .optional()
+    .default(undefined),
   air: airOfDay,
   setupPerScreen: yup
     .number()

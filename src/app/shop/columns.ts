@@ -1,0 +1,20 @@
+import type { ReactNode } from 'react'
+import type { Kind } from '@/core/quantity'
+
+export type Row = Readonly<Record<string, unknown>>
+
+/** What a column of a list holds. */
+export type As =
+  | 'text'
+  | 'color'
+  | 'count'
+  | { readonly kind: Kind }
+  | { readonly show: (row: Row, path: string) => ReactNode }
+  | Readonly<Record<string, string>>
+
+export interface Column {
+  readonly field: string
+  readonly label: string
+  readonly as: As
+  readonly width?: string
+}
