@@ -42,7 +42,7 @@ test('words and pictures are noted on a press, lose what the camera wrote, and s
 }) => {
   await open(page, '/shop')
   await page.getByRole('button', { name: 'Note on Carousel Four' }).press('Enter')
-  const notes = page.getByRole('group', { name: 'Notes on Carousel Four' })
+  const notes = page.getByRole('group', { name: 'Noted on Carousel Four' })
   await notes.getByLabel(/^New note on/).fill('Head 2 prints light: one turn more.')
   await notes.getByLabel(/^Pictures for/).setInputFiles({
     name: 'head.jpg',
@@ -59,7 +59,7 @@ test('words and pictures are noted on a press, lose what the camera wrote, and s
   await notes.getByRole('button', { name: /^Keep the note/ }).press('Enter')
   await expect(notes).toContainText('Head 2 prints light')
   await open(page, '/orders/O-1001/sequence')
-  await expect(page.getByRole('group', { name: 'Notes on Carousel Four' })).toContainText(
+  await expect(page.getByRole('group', { name: 'Noted on Carousel Four' })).toContainText(
     'Head 2 prints light',
   )
   // Taken away, it can be put back at once.

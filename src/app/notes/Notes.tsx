@@ -38,7 +38,7 @@ export function Notes({ about, of, name, still = false, folded = false }: Props)
   }
   if (still && notes.length === 0) return null
   return (
-    <Box role="group" aria-label={`Notes on ${name}`} mb="5">
+    <Box role="group" aria-label={`Noted on ${name}`} mb="5">
       {notes.map((note) => (
         <Flex
           key={note.id}
