@@ -1,5 +1,4 @@
-import type { Order } from '@/core/order'
-import { splitOrder } from '@/core/order'
+import { type Order, splitOrder } from '@/core/order'
 import type { QuoteTerms, RunPlan } from '@/core/plan'
 import type { System } from '@/core/quantity'
 import { type QuoteContent, quoteOf } from '@/formats/quote'
@@ -29,13 +28,12 @@ export const quoteAsked = (asked: Readonly<Record<string, unknown>>): QuoteAsked
   priced: asked.prices !== 'no',
 })
 
-/** The quote of an order by its plans of now; undefined where there is no such order. */
+/** An order with the plans of its runs as they are now, to be quoted; undefined where there is no such order. */
 export async function readQuote(
   db: Database,
   id: string,
   asked: QuoteAsked,
-  units: System,
-): Promise<{ readonly order: Order; readonly content: QuoteContent } | undefined> {
+): Promise<{ readonly order: Order; readonly contentIn: (units: System) => QuoteContent } | undefined> {
   const [stored, { shelf }] = await Promise.all([loadOrder(db, id), loadShop(db)])
   if (!stored || stored.deletedAt !== undefined) return undefined
   const plans: RunPlan[] = []
@@ -43,5 +41,6 @@ export async function readQuote(
     const { now } = await readRun(db, run.id)
     if (now) plans.push(now.plan)
   }
-  return { order: stored.order, content: quoteOf(stored.order, plans, shelf.shop, asked, units) }
+  const { order } = stored
+  return { order, contentIn: (units) => quoteOf(order, plans, shelf.shop, asked, units) }
 }

@@ -1,6 +1,6 @@
 import { format } from 'date-fns'
 import type { Kysely } from 'kysely'
-import { isToPrint, splitOrder } from '@/core/order'
+import { isOffPress, splitOrder } from '@/core/order'
 import { keptGood, orderOfRun, settingsOf, withPressValues } from '@/core/plan'
 import { fold, isUnderWay, type PressEvent, pressValues } from '@/core/record'
 import type { Database } from '@/store/database'
@@ -35,7 +35,7 @@ export const takeSaid = (
 /** The first run begun says that the order is printing, the last one ended that it is printed. */
 async function tellOrder(tx: Kysely<Tables>, runId: string, now: Date): Promise<void> {
   const [stored] = await loadOrders(tx, [orderOfRun(runId) ?? ''])
-  if (!stored || !isToPrint(stored.state ?? 'open')) return
+  if (!stored || isOffPress(stored.state ?? 'open')) return
   const runs = splitOrder(stored.order)
   const stand = await Promise.all(
     runs.map(async ({ id }) => isUnderWay(fold((await eventsAfter(tx, id, 0)).events).said)),

@@ -59,7 +59,9 @@ export function Presses() {
           label="Units, where a device chose none"
           options={{ '': 'Millimetres, °C', inch: 'Inches, °F' }}
         />
-        <TextButton onClick={add}>Add a press</TextButton>
+        <TextButton onClick={add} justifySelf="end">
+          Add a press
+        </TextButton>
       </Grid>
       {list.fields.map((p, i) => (
         <PressEditor key={p.key} at={i} onRemove={() => list.remove(i)} />

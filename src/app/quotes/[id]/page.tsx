@@ -21,15 +21,14 @@ export default async function QuotePage({ params, searchParams }: Props) {
   const asked = quoteAsked(await searchParams)
   const db = await database()
   const stamp = await changeStamp(db)
-  const metric = await readQuote(db, id, asked, 'metric')
-  const inch = await readQuote(db, id, asked, 'inch')
-  if (!metric || !inch) notFound()
+  const read = await readQuote(db, id, asked)
+  if (!read) notFound()
   return (
     <>
       <Seen stamp={stamp} />
       <QuoteDesk
         asked={asked}
-        content={{ metric: metric.content, inch: inch.content }}
+        content={{ metric: read.contentIn('metric'), inch: read.contentIn('inch') }}
         pictured={[...((await picturedPrints(db, [id])).get(id) ?? [])]}
       />
     </>

@@ -97,6 +97,7 @@ function OwnHours() {
           </TextButton>
         </Flex>
       ))}
+      <ListMessage name="shop.hours.own" />
       <TextButton px="0" onClick={add}>
         Other hours on one day
       </TextButton>
@@ -121,6 +122,7 @@ function DaysOff() {
           </Flex>
         ))}
       </Flex>
+      <ListMessage name="shop.hours.off" />
       <TextButton px="0" onClick={() => off.append({ on: localNow().slice(0, 10) })}>
         A day off, or half of one
       </TextButton>

@@ -18,9 +18,10 @@ export async function GET(
     const { id } = await params
     const { units, paper } = printed(request)
     const asked = quoteAsked(Object.fromEntries(new URL(request.url).searchParams))
-    const read = await readQuote(await database(), id, asked, units)
+    const read = await readQuote(await database(), id, asked)
     if (!read) return nothing(`order ${id}`)
-    const { order, content } = read
+    const { order } = read
+    const content = read.contentIn(units)
     const pictures = new Map<string, Buffer>()
     for (const { runId, print, based, drawing } of content.prints) {
       const placement = order.placements.find((p) => p.id === print)
