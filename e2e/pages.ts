@@ -5,7 +5,7 @@ export const PAGES = {
   done: '/orders?show=done',
   deleted: '/orders?show=deleted',
   customers: '/customers',
-  customer: '/customers/Tarnquay%20Regatta',
+  customer: '/customers/one?name=Tarnquay+Regatta',
   quote: '/quotes/O-1003',
   recover: '/recover',
   import: '/orders/import',

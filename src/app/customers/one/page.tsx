@@ -13,17 +13,13 @@ export const metadata = { title: 'Customer' }
 const LOOKED_AT = 40
 const NAMES = 500
 
-/** What cannot be an address names no one. */
-const nameIn = (text: string): string => {
-  try {
-    return decodeURIComponent(text)
-  } catch {
-    return ''
-  }
+interface Props {
+  readonly searchParams: Promise<{ readonly name?: string | readonly string[] }>
 }
 
-export default async function CustomerPage({ params }: { readonly params: Promise<{ name: string }> }) {
-  const name = nameIn((await params).name)
+export default async function CustomerPage({ searchParams }: Props) {
+  const { name } = await searchParams
+  if (typeof name !== 'string' || name === '') notFound()
   const db = await database()
   const stamp = await changeStamp(db)
   const lines = await ordersOf(db, name, LOOKED_AT)
