@@ -128,24 +128,29 @@ export function CustomerDesk({ shopName, shopLead, customer, orders, prints, ink
   )
 }
 
+type Part = 'rules' | 'whiteLook' | 'leadDays'
+
 /** What holds for all their jobs; each is kept by itself when it is left. */
 function HouseRules({ customer, shopLead }: Pick<Props, 'customer' | 'shopLead'>) {
-  const [problem, setProblem] = useState('')
-  const say = async (part: Omit<ActGiven<'sayOfCustomer'>, 'name'>) => {
-    const done = await act('sayOfCustomer', { name: customer.name, ...part })
-    setProblem(done.ok ? '' : done.message)
+  // Each by itself: what comes late of one field says nothing of another.
+  const [problems, setProblems] = useState<Readonly<Partial<Record<Part, string>>>>({})
+  const tell = (part: Part, problem: string) => setProblems((now) => ({ ...now, [part]: problem }))
+  const say = async <P extends Part>(part: P, value: ActGiven<'sayOfCustomer'>[P]) => {
+    const done = await act('sayOfCustomer', { name: customer.name, [part]: value })
+    tell(part, done.ok ? '' : done.message)
   }
   const sayLead = (text: string) => {
     const typed = text.trim()
     const days = typed === '' ? null : Number(typed)
     if (days !== null && !(Number.isInteger(days) && days >= 0 && days <= 60))
-      return setProblem('Days between printed and due: a whole number up to 60, or nothing for the shop’s.')
-    if ((days ?? undefined) !== customer.leadDays) void say({ leadDays: days })
+      return tell('leadDays', 'A whole number up to 60, or nothing for the shop’s.')
+    tell('leadDays', '')
+    if ((days ?? undefined) !== customer.leadDays) void say('leadDays', days)
   }
   return (
     <Section title="For all their jobs">
       <Grid templateColumns={{ base: '1fr', md: '1fr 18rem 11rem' }} gap="4" alignItems="start">
-        <Field label="House rules">
+        <Field label="House rules" problem={problems.rules}>
           {(id) => (
             <Input
               id={id}
@@ -153,17 +158,17 @@ function HouseRules({ customer, shopLead }: Pick<Props, 'customer' | 'shopLead'>
               maxLength={400}
               defaultValue={customer.rules}
               placeholder="always soft hand, no neck labels"
-              onBlur={(e) => e.target.value !== customer.rules && void say({ rules: e.target.value.trim() })}
+              onBlur={(e) => e.target.value !== customer.rules && void say('rules', e.target.value.trim())}
             />
           )}
         </Field>
-        <Field label="White is to look">
+        <Field label="White is to look" problem={problems.whiteLook}>
           {(id) => (
             <Select
               id={id}
               field
               value={customer.whiteLook ?? ''}
-              onChange={(e) => void say({ whiteLook: e.target.value as WhiteLook | '' })}
+              onChange={(e) => void say('whiteLook', e.target.value as WhiteLook | '')}
             >
               <option value="">as each order says</option>
               {Object.entries(WHITE_LOOKS).map(([value, words]) => (
@@ -174,7 +179,7 @@ function HouseRules({ customer, shopLead }: Pick<Props, 'customer' | 'shopLead'>
             </Select>
           )}
         </Field>
-        <Field label="Days from printed to due">
+        <Field label="Days from printed to due" problem={problems.leadDays}>
           {(id) => (
             <Input
               id={id}
@@ -187,11 +192,6 @@ function HouseRules({ customer, shopLead }: Pick<Props, 'customer' | 'shopLead'>
           )}
         </Field>
       </Grid>
-      {problem && (
-        <Box role="alert" fontWeight="650" mt="2">
-          {problem}
-        </Box>
-      )}
     </Section>
   )
 }
@@ -208,9 +208,11 @@ const BOX = {
 
 function Field({
   label,
+  problem,
   children,
 }: {
   readonly label: string
+  readonly problem: string | undefined
   readonly children: (id: string) => ReactNode
 }) {
   const id = useId()
@@ -220,6 +222,11 @@ function Field({
         {label}
       </Label>
       {children(id)}
+      {problem && (
+        <Box role="alert" fontWeight="650" fontSize="small">
+          {problem}
+        </Box>
+      )}
     </Box>
   )
 }
