@@ -5,7 +5,7 @@ export const Select = chakra('select', {
   base: {
     bg: 'transparent',
     cursor: 'pointer',
-    minHeight: '1.7rem',
+    minHeight: 'choice',
     borderBottom: '1px dotted',
     borderColor: 'soft',
     textOverflow: 'ellipsis',
@@ -13,7 +13,7 @@ export const Select = chakra('select', {
   },
   variants: {
     /** As a field to fill in. */
-    field: { true: { bg: 'raised', width: '100%', px: '1', minHeight: '2.1rem', borderBottom: '1px solid' } },
+    field: { true: { bg: 'raised', width: '100%', px: '1', minHeight: 'field', borderBottom: '1px solid' } },
     /** Differs from what is advised or usual. */
     own: { true: { borderBottom: '2px solid', borderColor: 'ink', fontWeight: '650' } },
   },

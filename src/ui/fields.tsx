@@ -28,7 +28,7 @@ const BOX = {
   py: '1',
   borderBottom: '1px solid',
   borderColor: 'soft',
-  minHeight: '2.1rem',
+  minHeight: 'field',
   css: INVALID,
 } as const
 

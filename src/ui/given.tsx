@@ -92,7 +92,7 @@ export function QuantityInput({
         bg="raised"
         px="1.5"
         py="1"
-        minHeight="2.1rem"
+        minHeight="field"
         borderBottom={wrong === undefined ? '1px solid' : '3px solid'}
         borderColor={wrong === undefined ? 'soft' : 'ink'}
       />
@@ -126,7 +126,7 @@ export function TextInput({
         bg="raised"
         px="1.5"
         py="1"
-        minHeight="2.1rem"
+        minHeight="field"
         borderBottom="1px solid"
         borderColor="soft"
       />

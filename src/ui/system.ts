@@ -58,7 +58,7 @@ const config = defineConfig({
   preflight: true,
   cssVarsPrefix: 'chakra',
   cssVarsRoot: ':where(html)',
-  conditions: { safelight: '.safelight &' },
+  conditions: { safelight: '.safelight &', coarse: '@media (pointer: coarse)' },
   globalCss: {
     html: { fontSize: '15px' },
     'html.dark': { colorScheme: 'dark' },
@@ -149,6 +149,11 @@ const config = defineConfig({
           { value: { base: light, _dark: dark, _safelight: safelight } },
         ]),
       ),
+      // How high what is typed into, and a quiet choice, are; for a thumb 44 px.
+      sizes: {
+        field: { value: { base: '2.1rem', _coarse: '44px' } },
+        choice: { value: { base: '1.7rem', _coarse: '44px' } },
+      },
     },
   },
 })

@@ -155,7 +155,7 @@ function NewNote({ about, of, name, onWritten }: Subject & { readonly name: stri
           bg="raised"
           px="1.5"
           py="1"
-          minHeight="2.1rem"
+          minHeight="field"
           flex="1 1 14rem"
           borderBottom="1px solid"
           borderColor="soft"

@@ -201,7 +201,7 @@ const BOX = {
   bg: 'raised',
   px: '1.5',
   py: '1',
-  minHeight: '2.1rem',
+  minHeight: 'field',
   borderBottom: '1px solid',
   borderColor: 'soft',
 } as const

@@ -117,7 +117,7 @@ function Sizes({ at }: { readonly at: number }) {
             <AddSelect
               id={`size-${at}`}
               onAdd={(size, shouldFocus) => sizes.append({ size, quantity: 0 }, { shouldFocus })}
-              minHeight="2.1rem"
+              minHeight="field"
               width="4rem"
             >
               <option value="">size</option>

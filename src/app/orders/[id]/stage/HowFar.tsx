@@ -51,7 +51,7 @@ export function HowFar() {
               <Button
                 type="button"
                 width="100%"
-                minHeight="2.75rem"
+                minHeight="44px"
                 px="1"
                 py="1"
                 textAlign="left"
