@@ -1,5 +1,5 @@
 import type { Backup } from '@/store/backup'
-import { sayDay } from '@/ui/day'
+import { Day } from '@/ui/day'
 import { Table, TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 
@@ -20,7 +20,9 @@ export const Backups = ({
     <tbody>
       {backups.map((b) => (
         <tr key={b.name}>
-          <td>{sayDay(b.at, 'EEE d MMM yyyy, HH:mm:ss')}</td>
+          <td>
+            <Day at={b.at} as="EEE d MMM yyyy, HH:mm:ss" />
+          </td>
           <td className="num">{Math.round(b.bytes / 1024).toLocaleString('en')} kB</td>
           <td>
             {b.whole ? (

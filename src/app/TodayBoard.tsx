@@ -6,7 +6,7 @@ import { message, q } from '@/core/advice'
 import type { AirOfDay } from '@/core/equipment'
 import { PLAN } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
-import { sayDay } from '@/ui/day'
+import { Day } from '@/ui/day'
 import { Empty } from '@/ui/Empty'
 import { Link, PageTitle } from '@/ui/elements'
 import { type PageOf, Pager } from '@/ui/Pager'
@@ -68,7 +68,7 @@ export function TodayBoard({ shopName, today, air, lines, screens, limited, plan
           {stops > 0 && `, ${stops} cannot go to press`}
         </PageTitle>
         <Box color="soft">
-          {sayDay(today, 'EEEE d MMMM')}
+          <Day at={today} as="EEEE d MMMM" />
           {page.total > lines.length && `, of ${page.total.toLocaleString('en')} orders`}
         </Box>
         <Filling planning={planning} />
@@ -158,7 +158,7 @@ function Line({ line, run, today, before, waits }: LineProps) {
         {before?.due !== line.due && (
           <Box lineHeight="1.15" whiteSpace="nowrap" data-due={line.due}>
             <Box fontSize="lead" fontWeight="700">
-              {sayDay(line.due, 'EEE d')}
+              <Day at={line.due} as="EEE d" />
             </Box>
             <Flex fontSize="small" color={days < 0 ? 'ink' : 'soft'} fontWeight={days < 0 ? '700' : '400'}>
               {Number.isFinite(days) ? inWords(days) : 'no such day'}

@@ -13,6 +13,12 @@ const at = (stage: StageName) => ({ stage })
 
 export const TOPICS: readonly Topic[] = [
   {
+    label: 'Units, inches, dates, first day of the week',
+    at: '/shop/method',
+    words:
+      'units metric imperial inch millimetre fraction decimal fahrenheit celsius date format week sunday',
+  },
+  {
     label: 'Presses, heads out of service',
     at: '/shop',
     words: 'carousel automatic manual bench station pallet platen head down broken',

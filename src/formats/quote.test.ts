@@ -21,7 +21,7 @@ const pdfOf = async (id: string, priced: boolean) =>
   (
     await pagesOf(
       await quotePdf({
-        ...{ content: quoted(id), priced, on: '2026-11-30', paper: 'A4' },
+        ...{ content: quoted(id), priced, on: '2026-11-30', paper: 'A4', units: 'metric' },
         pictures: new Map(),
       }),
     )

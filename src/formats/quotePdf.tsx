@@ -11,9 +11,8 @@ import {
   Text,
   View,
 } from '@react-pdf/renderer'
-import { format, parseISO } from 'date-fns'
 import type { ReactNode } from 'react'
-import { isDay, writeQuantity } from '@/core/quantity'
+import { type System, sayDay, writeQuantity } from '@/core/quantity'
 import { FACE, type Paper, RULE, registerFonts } from './paper'
 import { COMPUTED, type Drawing, QUANTITIES, type QuoteContent, type QuotedPrint } from './quote'
 
@@ -36,7 +35,6 @@ const BORDER = 0.06
 /** Points of a millimetre of a drawing that is so high. */
 const scaleOf = ({ room }: Drawing) => TALL / room.height
 
-const longDay = (day: string) => (isDay(day) ? format(parseISO(day), 'd MMMM yyyy') : day)
 const money = (x: number) => writeQuantity('money', x, 'metric')
 
 function Proof({ print, picture }: { readonly print: QuotedPrint; readonly picture: Buffer | undefined }) {
@@ -111,7 +109,8 @@ const Title = ({ children }: { readonly children: ReactNode }) => (
   </Text>
 )
 
-function QuotePage({ content, pictures, priced, on, paper }: QuotePdf) {
+function QuotePage({ content, pictures, priced, on, paper, units }: QuotePdf) {
+  const longDay = (day: string) => sayDay(day, 'd MMMM yyyy', units)
   const { order, garments, prints, garment, total } = content
   return (
     <Page size={paper} style={s.page}>
@@ -247,6 +246,7 @@ export interface QuotePdf {
   /** The day of the quote, `2026-11-30`. */
   readonly on: string
   readonly paper: Paper
+  readonly units: System
 }
 
 export async function quotePdf(quote: QuotePdf): Promise<Buffer> {

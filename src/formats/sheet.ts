@@ -1,9 +1,8 @@
-import { format, parseISO } from 'date-fns'
 import { choiceOf, message, numberOf, type Severity } from '@/core/advice'
 import type { Cure } from '@/core/heat'
 import { type Order, WHERES } from '@/core/order'
 import type { Cell, FlashPlan, HitPlan, RunPlan, SheetHeat } from '@/core/plan'
-import { isDay, type Kind, type System, writeQuantity } from '@/core/quantity'
+import { type Kind, type System, sayDay, writeQuantity } from '@/core/quantity'
 import { sidesOf } from '@/core/registration'
 import type { Hold } from '@/core/stroke'
 
@@ -78,12 +77,12 @@ export function sheetOf(
       run.id,
       WHERES[run.placement.where],
       plan.cloth.name,
-      `due ${isDay(order.due) ? format(parseISO(order.due), 'EEE d MMM') : order.due}`,
+      `due ${sayDay(order.due, 'EEE d MMM', units)}`,
     ].join(' · '),
     press: plan.press.name,
     pieces: `${run.quantity} ${run.quantity === 1 ? 'piece' : 'pieces'}`,
     mark: mark
-      ? `Revision ${mark.number}, released ${format(parseISO(mark.releasedAt), 'd MMM yyyy HH:mm')}`
+      ? `Revision ${mark.number}, released ${sayDay(mark.releasedAt, 'd MMM yyyy HH:mm', units)}`
       : 'Draft, not released',
     code: mark?.code ?? '',
     problem: plan.sequence.fits ? '' : plan.sequence.reasons.map((r) => message(r, units)).join(' '),

@@ -34,6 +34,9 @@ export interface Tables extends InkTables, AtPressTables, OrderTables {
     setup_per_screen: number | null
     lead_days: number
     units: 'metric' | 'inch'
+    inches: 'decimals' | null
+    day_order: 'monthFirst' | 'yearFirst' | null
+    week_from: 'sunday' | null
   }
   /** How often each part of the shop was saved. */
   shop_part: { part: ShopPart; version: number }

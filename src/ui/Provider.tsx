@@ -5,11 +5,10 @@ import createCache from '@emotion/cache'
 import { CacheProvider } from '@emotion/react'
 import { useServerInsertedHTML } from 'next/navigation'
 import { type ReactNode, useState } from 'react'
-import type { System } from '@/core/quantity'
 import { FocusKeeper } from './focusKeeper'
 import { Keyboard } from './keys'
 import { Hatches } from './paint'
-import { SettingsProvider } from './settings'
+import { SettingsProvider, type Writing } from './settings'
 import { system } from './system'
 
 /** Collects the styles that a server render makes and sends them along, so that the browser hydrates the same page. */
@@ -50,17 +49,17 @@ function useEmotionRegistry(nonce: string | undefined) {
 
 export function Provider({
   nonce,
-  units,
+  writing,
   children,
 }: {
   readonly nonce?: string | undefined
-  readonly units: System
+  readonly writing: Writing
   readonly children: ReactNode
 }) {
   return (
     <CacheProvider value={useEmotionRegistry(nonce)}>
       <ChakraProvider value={system}>
-        <SettingsProvider units={units}>
+        <SettingsProvider writing={writing}>
           <Keyboard>{children}</Keyboard>
           <FocusKeeper />
           <Hatches />

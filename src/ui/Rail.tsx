@@ -4,6 +4,7 @@ import { Box, Flex, Grid } from '@chakra-ui/react'
 import { Redo2, Undo2 } from 'lucide-react'
 import { usePathname } from 'next/navigation'
 import type { ReactNode } from 'react'
+import { measureOf } from '@/core/quantity'
 import { Button, Link } from './elements'
 import { Key } from './Key'
 import { useBindings } from './keys'
@@ -121,7 +122,7 @@ export function Rail({ shopName, places, children }: RailProps) {
           )
         })}
         <Button type="button" onClick={switchUnits} cursor="pointer">
-          <Key>u</Key> {units === 'metric' ? 'millimetres, °C' : 'inches, °F'}
+          <Key>u</Key> {measureOf(units) === 'metric' ? 'millimetres, °C' : 'inches, °F'}
         </Button>
         <Button type="button" onClick={switchMode} cursor="pointer">
           <Key>d</Key> {mode === 'light' ? 'light' : 'dark'}

@@ -58,9 +58,12 @@ export function QuantityInput({
   onGive,
   onEmpty,
   check,
+  density,
 }: {
   readonly label: string
   readonly kind: Kind
+  /** Of what is weighed, kg/m3: then a volume may be typed. */
+  readonly density?: number | undefined
   readonly value: number | undefined
   readonly onGive: (value: number) => void
   /** It may be left empty: what was given is taken back. */
@@ -72,7 +75,7 @@ export function QuantityInput({
   const { units } = useSettings()
   const [text, setText] = useState<string>()
   const isEmpty = onEmpty !== undefined && text?.trim() === ''
-  const read = text === undefined || isEmpty ? undefined : parseQuantity(kind, text, units)
+  const read = text === undefined || isEmpty ? undefined : parseQuantity(kind, text, units, density)
   const wrong = read && (read.ok ? check?.(read.value) : read.message)
   return (
     <Labelled label={label} id={id}>
@@ -84,7 +87,7 @@ export function QuantityInput({
         onChange={(e) => {
           setText(e.target.value)
           if (onEmpty && e.target.value.trim() === '') return onEmpty()
-          const now = parseQuantity(kind, e.target.value, units)
+          const now = parseQuantity(kind, e.target.value, units, density)
           if (now.ok && check?.(now.value) === undefined) onGive(now.value)
         }}
         onBlur={() => wrong === undefined && setText(undefined)}

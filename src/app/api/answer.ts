@@ -50,11 +50,17 @@ export class Refused extends Error {
 
 export const nothing = (what: string): Response => json({ wrong: [`There is no ${what}.`] }, 404)
 
-/** How something is to be printed: `?units=inch`, `?paper=letter`. */
+const DAY_ORDERS = ['dayFirst', 'monthFirst', 'yearFirst'] as const
+
+/** How something is to be printed: `?units=inch`, `?inches=decimals`, `?days=monthFirst`, `?paper=letter`. */
 export function printed(request: Request): { readonly units: System; readonly paper: Paper } {
   const query = new URL(request.url).searchParams
   return {
-    units: query.get('units') === 'inch' ? 'inch' : 'metric',
+    units: {
+      measure: query.get('units') === 'inch' ? 'inch' : 'metric',
+      decimals: query.get('inches') === 'decimals',
+      dayOrder: DAY_ORDERS.find((o) => o === query.get('days')),
+    },
     paper: query.get('paper') === 'letter' ? 'LETTER' : 'A4',
   }
 }

@@ -2,7 +2,7 @@
 
 import { Box, Flex } from '@chakra-ui/react'
 import type { CustomerLine } from '@/store/customers'
-import { sayDay } from '@/ui/day'
+import { Day } from '@/ui/day'
 import { Empty } from '@/ui/Empty'
 import { Link, PageTitle } from '@/ui/elements'
 import { type PageOf, Pager } from '@/ui/Pager'
@@ -68,7 +68,9 @@ export function CustomerList({ shopName, lines, find, page }: Props) {
                   </Box>
                 </td>
                 <td className="num">{orders}</td>
-                <td>{sayDay(last)}</td>
+                <td>
+                  <Day at={last} />
+                </td>
               </tr>
             ))}
           </tbody>

@@ -8,7 +8,7 @@ import { type Can, INK, type InkWanted, missingFor, type ServedNeed } from '@/co
 import type { InkNeedLine } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
 import { localNow } from '@/ui/clock'
-import { sayDay } from '@/ui/day'
+import { Day, useSayDay } from '@/ui/day'
 import { Link } from '@/ui/elements'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
@@ -26,6 +26,7 @@ export function WantedRow({
   readonly ink: InkWanted<InkNeedLine>
   readonly cans: readonly Can[]
 }) {
+  const sayDay = useSayDay()
   const router = useRouter()
   const [open, setOpen] = useState(false)
   const [problem, setProblem] = useState('')
@@ -108,7 +109,7 @@ export function WantedRow({
           textAlign="left"
           aria-label={`Runs that want ${first.name}: ${needs.length}, first due ${sayDay(needs[0]?.need.due ?? '')}`}
         >
-          {needs.length} {needs.length === 1 ? 'run' : 'runs'}, {sayDay(needs[0]?.need.due ?? '')}
+          {needs.length} {needs.length === 1 ? 'run' : 'runs'}, <Day at={needs[0]?.need.due ?? ''} />
         </TextButton>
         {short === 0 ? (
           <Box />
@@ -152,7 +153,7 @@ export function WantedRow({
                 flex="1"
                 minWidth="0"
               >
-                {need.words}, {need.runId}, due {sayDay(need.due)}
+                {need.words}, {need.runId}, due <Day at={need.due} />
               </Link>
               {kept < need.mass && (
                 <Box color="soft">

@@ -4,7 +4,7 @@ import { Box, Flex } from '@chakra-ui/react'
 import { Camera, X } from 'lucide-react'
 import { type ClipboardEvent, type DragEvent, useCallback, useEffect, useId, useRef, useState } from 'react'
 import type { Note, Subject } from '@/store/notes'
-import { sayDay } from '@/ui/day'
+import { Day } from '@/ui/day'
 import { Input, Label, Textarea } from '@/ui/elements'
 import { TextButton } from '@/ui/Section'
 import { act } from '../acts/act'
@@ -50,7 +50,7 @@ export function Notes({ about, of, name, still = false, folded = false }: Props)
           wrap="wrap"
         >
           <Box color="soft" fontSize="small" pt="0.5" flex="none" width="5.5rem">
-            {sayDay(note.at, 'd MMM, HH:mm')}
+            <Day at={note.at} as="d MMM, HH:mm" />
           </Box>
           <Box flex="1 1 14rem" whiteSpace="pre-wrap" overflowWrap="anywhere">
             {still && <strong>{name}: </strong>}

@@ -8,7 +8,7 @@ import { ORDER_STATES } from '@/core/order'
 import { PLAN } from '@/core/plan'
 import type { Shown } from '@/store/orderSearch'
 import { AskNumber } from '@/ui/AskNumber'
-import { sayDay } from '@/ui/day'
+import { Day } from '@/ui/day'
 import { Empty } from '@/ui/Empty'
 import { Link, PageTitle } from '@/ui/elements'
 import { type PageOf, Pager } from '@/ui/Pager'
@@ -188,7 +188,9 @@ function Line({ line, waits }: { readonly line: OrderLine; readonly waits: strin
           {line.title}
         </Box>
       </td>
-      <td>{sayDay(line.due)}</td>
+      <td>
+        <Day at={line.due} />
+      </td>
       <td className="num">
         <Box fontSize="lead" fontWeight="650">
           <AskNumber

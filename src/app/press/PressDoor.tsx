@@ -3,7 +3,7 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { sayDay } from '@/ui/day'
+import { Day } from '@/ui/day'
 import { Link, PageTitle } from '@/ui/elements'
 import { TextInput } from '@/ui/given'
 import { Section } from '@/ui/Section'
@@ -88,7 +88,7 @@ export function PressDoor({ shopName, runs }: Props) {
               {r.words}
             </Link>
             <Box color="soft">
-              {r.press}, {r.pieces} pieces, due {sayDay(r.due, 'EEE d MMM')}, revision {r.number}
+              {r.press}, {r.pieces} pieces, due <Day at={r.due} />, revision {r.number}
             </Box>
             <Box className="num" fontWeight="700">
               {r.code}

@@ -1,6 +1,7 @@
+import { readerOf } from '@/core/equipment'
 import { type Order, splitOrder } from '@/core/order'
 import type { QuoteTerms, RunPlan } from '@/core/plan'
-import type { System } from '@/core/quantity'
+import type { Reader, System } from '@/core/quantity'
 import { type QuoteContent, quoteOf } from '@/formats/quote'
 import type { Database } from '@/store/database'
 import { loadOrder } from '@/store/orders'
@@ -28,12 +29,15 @@ export const quoteAsked = (asked: Readonly<Record<string, unknown>>): QuoteAsked
   priced: asked.prices !== 'no',
 })
 
+interface Quoted {
+  readonly order: Order
+  /** How the shop writes. */
+  readonly reader: Reader
+  readonly contentIn: (units: System) => QuoteContent
+}
+
 /** An order with the plans of its runs as they are now, to be quoted; undefined where there is no such order. */
-export async function readQuote(
-  db: Database,
-  id: string,
-  asked: QuoteAsked,
-): Promise<{ readonly order: Order; readonly contentIn: (units: System) => QuoteContent } | undefined> {
+export async function readQuote(db: Database, id: string, asked: QuoteAsked): Promise<Quoted | undefined> {
   const [stored, { shelf }] = await Promise.all([loadOrder(db, id), loadShop(db)])
   if (!stored || stored.deletedAt !== undefined) return undefined
   const plans: RunPlan[] = []
@@ -42,5 +46,9 @@ export async function readQuote(
     if (now) plans.push(now.plan)
   }
   const { order } = stored
-  return { order, contentIn: (units) => quoteOf(order, plans, shelf.shop, asked, units) }
+  return {
+    order,
+    reader: readerOf(shelf.shop),
+    contentIn: (units) => quoteOf(order, plans, shelf.shop, asked, units),
+  }
 }

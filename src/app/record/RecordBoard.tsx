@@ -5,7 +5,7 @@ import { useMemo, useState } from 'react'
 import { type Account, type Against, meanAgainst, timeSpent } from '@/core/plan'
 import { writeQuantity } from '@/core/quantity'
 import { SPOILED_BY } from '@/core/record'
-import { sayDay } from '@/ui/day'
+import { Day } from '@/ui/day'
 import { Link, PageTitle } from '@/ui/elements'
 import { Pick } from '@/ui/given'
 import { Headline } from '@/ui/parts'
@@ -141,7 +141,9 @@ export function RecordBoard({ shopName, accounts, planned }: Props) {
               <tbody>
                 {shown.slice(0, every ? undefined : SHOWN).map((a) => (
                   <tr key={a.runId}>
-                    <td>{sayDay(a.on, 'd MMM')}</td>
+                    <td>
+                      <Day at={a.on} as="d MMM" />
+                    </td>
                     <td>
                       <Link href={`/runs/${a.runId}/record`} prefetch={false} textDecoration="underline">
                         {a.words}

@@ -1,9 +1,10 @@
 import { format, parseISO, startOfWeek } from 'date-fns'
 import { useCallback } from 'react'
 import type { Account } from '@/core/plan'
-import { keysOf } from '@/core/quantity'
+import { keysOf, sayDay } from '@/core/quantity'
 import { SPOILED_BY } from '@/core/record'
 import { Chart, type ChartPaint } from '@/ui/Chart'
+import { useSettings } from '@/ui/settings'
 import { axes } from './axes'
 
 /** So many causes are told apart; the rest is one. */
@@ -19,9 +20,11 @@ const looks = ({ ink, soft, rule, raised }: ChartPaint) => [
 
 /** Spoiled pieces by week, the causes on top of each other. */
 export function SpoilsChart({ accounts }: { readonly accounts: readonly Account[] }) {
+  const { units } = useSettings()
   const draw = useCallback(
     (paint: ChartPaint) => {
-      const weekOf = (a: Account) => format(startOfWeek(parseISO(a.on), { weekStartsOn: 1 }), 'yyyy-MM-dd')
+      const weekStartsOn = units.weekFrom === 7 ? 0 : 1
+      const weekOf = (a: Account) => format(startOfWeek(parseISO(a.on), { weekStartsOn }), 'yyyy-MM-dd')
       const weeks = [...new Set(accounts.map(weekOf))].sort()
       const total = (cause: keyof typeof SPOILED_BY) =>
         accounts.reduce((sum, a) => sum + (a.causes[cause] ?? 0), 0)
@@ -41,7 +44,7 @@ export function SpoilsChart({ accounts }: { readonly accounts: readonly Account[
           borderColor: paint.rule,
           textStyle: paint.text,
         },
-        xAxis: { type: 'category', data: weeks.map((w) => format(parseISO(w), 'd MMM')), ...axes(paint) },
+        xAxis: { type: 'category', data: weeks.map((w) => sayDay(w, 'd MMM', units)), ...axes(paint) },
         yAxis: { type: 'value', minInterval: 1, ...axes(paint) },
         series: groups.map((g, i) => ({
           type: 'bar',
@@ -58,7 +61,7 @@ export function SpoilsChart({ accounts }: { readonly accounts: readonly Account[
         })),
       }
     },
-    [accounts],
+    [accounts, units],
   )
   return <Chart label="Spoiled pieces by week and cause" draw={draw} height={240} />
 }

@@ -23,6 +23,7 @@ import { Button, Link } from '@/ui/elements'
 import { QuantityField } from '@/ui/fields'
 import { Measure } from '@/ui/Measure'
 import { Section, TextButton } from '@/ui/Section'
+import { useAsPrinted } from '@/ui/settings'
 import { Filling } from '../Filling'
 import { Later } from '../Later'
 import { Countdown } from './Countdown'
@@ -40,6 +41,7 @@ export function ScreenRoom({
   readonly planning: number
   readonly later: number
 }) {
+  const asPrinted = useAsPrinted()
   const { shop, put } = useFrames()
   const lines = useMemo(() => roomLines(jobs, shop), [jobs, shop])
   const [only, setOnly] = useState<Step>()
@@ -85,7 +87,12 @@ export function ScreenRoom({
             </Box>
           </AskNumber>
         </Box>
-        <Link href="/api/screens/labels.pdf" prefetch={false} textDecoration="underline" pb="1.5">
+        <Link
+          href={`/api/screens/labels.pdf?${asPrinted}`}
+          prefetch={false}
+          textDecoration="underline"
+          pb="1.5"
+        >
           Labels (PDF)
         </Link>
       </Flex>

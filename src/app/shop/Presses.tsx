@@ -15,7 +15,7 @@ import {
 } from '@/core/equipment'
 import { GAUGES } from '@/core/stroke'
 import { Button, Label } from '@/ui/elements'
-import { CountField, QuantityField, SelectField, TextField } from '@/ui/fields'
+import { CountField, QuantityField, TextField } from '@/ui/fields'
 import { RingDrawing } from '@/ui/RingDrawing'
 import { Section, TextButton } from '@/ui/Section'
 import { Select } from '@/ui/Select'
@@ -47,18 +47,13 @@ export function Presses() {
   return (
     <>
       <Grid
-        templateColumns={{ base: 'minmax(0, 1fr)', md: 'minmax(0, 22rem) minmax(0, 22rem) 1fr' }}
+        templateColumns={{ base: 'minmax(0, 1fr)', md: 'minmax(0, 22rem) 1fr' }}
         gap="4"
         mb="5"
         alignItems="end"
         justifyItems="start"
       >
         <TextField name="shop.name" label="Name of the shop" />
-        <SelectField
-          name="shop.units"
-          label="Units, where a device chose none"
-          options={{ '': 'Millimetres, °C', inch: 'Inches, °F' }}
-        />
         <TextButton onClick={add} justifySelf="end">
           Add a press
         </TextButton>

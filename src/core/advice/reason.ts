@@ -1,4 +1,4 @@
-import { type Kind, type System, sayQuantity } from '../quantity'
+import { type Kind, type System, sayDay, sayQuantity } from '../quantity'
 
 /** Where a statement comes from. Nothing here was measured at a press. */
 export type SourceKind =
@@ -66,22 +66,9 @@ export function because<T extends Record<string, Rule>>(
 export const q = (kind: Kind, value: number): Input => ({ kind, value })
 
 const DAY = /^\d{4}-\d\d-\d\d$/
-const IN_WORDS = new Intl.DateTimeFormat('en-GB', {
-  day: 'numeric',
-  month: 'short',
-  year: 'numeric',
-  timeZone: 'UTC',
-})
-/** `2026-06-14` is 14 Jun 2026; what is no day stays as it stands. */
-function dayInWords(iso: string): string {
-  const at = new Date(`${iso}T00:00Z`)
-  // 30 February would be told as 2 March.
-  return Number.isNaN(at.getTime()) || at.toISOString().slice(0, 10) !== iso ? iso : IN_WORDS.format(at)
-}
-
 /** An input in words; days in the one format of the app. */
 export function inputText(input: Input, system: System): string {
-  if (typeof input === 'string') return DAY.test(input) ? dayInWords(input) : input
+  if (typeof input === 'string') return DAY.test(input) ? sayDay(input, 'd MMM yyyy', system) : input
   if ('value' in input) return sayQuantity(input.kind, input.value, system)
   return input.values.map((x) => sayQuantity(input.kind, x, system)).join(', ')
 }

@@ -1,7 +1,7 @@
 import type { ShopMethod } from '../advice'
 import type { Hex } from '../color'
 import type { InkColour } from '../order'
-import type { Duration, Length, MeshCount, Share, Temperature } from '../quantity'
+import type { Duration, Length, MeshCount, Reader, Share, Temperature } from '../quantity'
 import type { ApprovedSetting } from './approved'
 import type { FlashCalibration, TunnelCalibration } from './calibration'
 import type { InkRoom } from './inkRoom'
@@ -227,6 +227,12 @@ export interface Shop {
   readonly name: string
   /** A device that never chose shows inches; millimetres where nothing is said. */
   readonly units?: 'inch' | undefined
+  /** Fractions where nothing is said. */
+  readonly inches?: 'decimals' | undefined
+  /** Day first where nothing is said. */
+  readonly dayOrder?: 'monthFirst' | 'yearFirst' | undefined
+  /** Monday where nothing is said. */
+  readonly weekFrom?: 'sunday' | undefined
   /** None while nobody said it today. */
   readonly air?: AirOfDay | undefined
   /** Set-up of a screen as the shop's record has it, s; what is usual where it is not said. */
@@ -248,6 +254,13 @@ export interface Shop {
   /** Settings that printed a good sample, oldest first. */
   readonly approved: readonly ApprovedSetting[]
 }
+
+/** How the shop writes what is read, where a device does not choose otherwise. */
+export const readerOf = ({ units, inches, dayOrder }: Shop): Reader => ({
+  measure: units ?? 'metric',
+  decimals: inches === 'decimals',
+  ...(dayOrder && { dayOrder }),
+})
 
 export const flashesAt = (shop: Shop, press: Press): readonly FlashUnit[] =>
   shop.flashes.filter((f) => f.pressId === press.id)

@@ -19,6 +19,9 @@ export interface ShopParts {
       Shop,
       | 'name'
       | 'units'
+      | 'inches'
+      | 'dayOrder'
+      | 'weekFrom'
       | 'air'
       | 'setupPerScreen'
       | 'leadDays'
@@ -53,13 +56,30 @@ export const versionOf = (versions: ShopVersions): number =>
 
 const TAKEN: { readonly [P in ShopPart]: (shelf: ShopAndShelf) => ShopParts[P] } = {
   settings: ({
-    shop: { name, units, air, setupPerScreen, leadDays, ownSteps, method, hours, prices, squeegees },
+    shop: {
+      name,
+      units,
+      inches,
+      dayOrder,
+      weekFrom,
+      air,
+      setupPerScreen,
+      leadDays,
+      ownSteps,
+      method,
+      hours,
+      prices,
+      squeegees,
+    },
     inks,
     cloths,
   }) => ({
     shop: {
       ...{ name, method, hours, prices, squeegees },
       ...(units && { units }),
+      ...(inches && { inches }),
+      ...(dayOrder && { dayOrder }),
+      ...(weekFrom && { weekFrom }),
       ...(air && { air }),
       ...(setupPerScreen !== undefined && { setupPerScreen }),
       ...(leadDays && { leadDays }),

@@ -18,10 +18,19 @@ import { jobWords } from './hitPlans'
 import { mountedAt } from './mounted'
 import type { RunPlan } from './runPlan'
 
-/** A shop as plans read it: how far a stencil has come, what a frame once read,
- * how a list is worded, when it goes out and in which units it is read change no plan. */
-export const planningFacts = ({ ownSteps: _, leadDays: __, units: ___, ...shop }: Shop): unknown => ({
-  ...shop,
+/** How a list is worded, when it goes out and how it is written change no plan. */
+const NO_PLAN: ReadonlySet<string> = new Set<keyof Shop>([
+  'ownSteps',
+  'leadDays',
+  'units',
+  'inches',
+  'dayOrder',
+  'weekFrom',
+])
+
+/** A shop as plans read it: nor do they follow from how far a stencil has come, or from what a frame once read. */
+export const planningFacts = (shop: Shop): unknown => ({
+  ...Object.fromEntries(Object.entries(shop).filter(([name]) => !NO_PLAN.has(name))),
   frames: shop.frames.map(({ readings: _, stencil, ...frame }) => [
     frame,
     stencil && [stencil.order, stencil.print, stencil.hit, stencil.words],

@@ -1,3 +1,6 @@
+import { format, isValid, parseISO } from 'date-fns'
+import { dayOrderOf, type System } from './kinds'
+
 /**
  * Days and moments as they are written everywhere: `2026-11-24`, `2026-11-24T08:30`. The calendar is the proleptic
  * Gregorian one (ISO 8601); a day that it does not have is none.
@@ -32,4 +35,35 @@ export function isDay(text: unknown): text is string {
 export function isMoment(text: unknown): text is string {
   if (typeof text !== 'string') return false
   return text[10] === 'T' && isDay(text.slice(0, 10)) && TIME.test(text.slice(11))
+}
+
+/** Longest first. */
+const IN_ORDER = {
+  dayFirst: [],
+  monthFirst: [
+    ['d MMMM yyyy', 'MMMM d, yyyy'],
+    ['d MMM yyyy', 'MMM d, yyyy'],
+    ['d MMMM', 'MMMM d'],
+    ['d MMM', 'MMM d'],
+  ],
+  yearFirst: [
+    ['d MMMM yyyy', 'yyyy-MM-dd'],
+    ['d MMM yyyy', 'yyyy-MM-dd'],
+    ['d MMMM', 'MM-dd'],
+    ['d MMM', 'MM-dd'],
+  ],
+} as const
+
+/**
+ * A day or moment as people say it, in the order that the reader writes days in. One that is stored wrong is given back as
+ * it stands: a list never falls over it.
+ *
+ * @param pattern as for the day first: `EEE d MMM`, `d MMM yyyy, HH:mm`
+ * @example sayDay('2026-12-01', 'EEE d MMM', 'metric') // 'Tue 1 Dec'
+ */
+export function sayDay(iso: string, pattern: string, system: System): string {
+  const at = parseISO(iso)
+  if (!isValid(at)) return iso
+  const found = IN_ORDER[dayOrderOf(system)].find(([from]) => pattern.includes(from))
+  return format(at, found ? pattern.replace(found[0], found[1]) : pattern)
 }

@@ -164,9 +164,9 @@ describe('quantities at their edges', () => {
   })
   it.each([
     ['length', 0, 'inch', '0 in'],
-    ['length', 0.0254 / 64, 'inch', '0.016 in'],
+    ['length', 0.0254 / 64, 'inch', '1/64 in'],
     ['length', 0.0254, 'inch', '1 in'],
-    ['length', 0.0254 * 1.04, 'inch', '1.04 in'],
+    ['length', 0.0254 * 1.04, 'inch', '1 1/16 in'],
     ['length', 0.0254 * 2.125, 'inch', '2 1/8 in'],
     ['length', 0.0254 * 3, 'inch', '3 in'],
     ['length', 0.0254 * 0.9375, 'inch', '15/16 in'],

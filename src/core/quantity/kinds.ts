@@ -6,10 +6,30 @@
  */
 /** Metres; exactly so by definition (1959). */
 export const INCH = 0.0254
+/** Cubic metres of a US gallon: 231 cubic inches. */
+export const GALLON = 231 * INCH ** 3
 const POUND = 0.45359237
 const YARD = 36 * INCH
 
-export type System = 'metric' | 'inch'
+export type Measure = 'metric' | 'inch'
+
+/** How days are written: `1 Dec`, `Dec 1`, `12-01`. */
+export type DayOrder = 'dayFirst' | 'monthFirst' | 'yearFirst'
+
+/** How a shop, or one of its devices, writes what is read. */
+export interface Reader {
+  readonly measure: Measure
+  /** Inches in decimals; as fractions of a rule where it is not said. */
+  readonly decimals?: boolean | undefined
+  readonly dayOrder?: DayOrder | undefined
+}
+
+/** A bare word is a reader of fractions who writes the day first. */
+export type System = Measure | Reader
+
+export const measureOf = (system: System): Measure => (typeof system === 'string' ? system : system.measure)
+export const dayOrderOf = (system: System): DayOrder =>
+  (typeof system !== 'string' && system.dayOrder) || 'dayFirst'
 
 interface Unit {
   /** Shown after the number. */
@@ -28,7 +48,7 @@ interface KindOfQuantity {
   readonly name: string
   readonly units: readonly Unit[]
   /** Index into `units`: what each system shows. */
-  readonly shown: Readonly<Record<System, number>>
+  readonly shown: Readonly<Record<Measure, number>>
   /** An example of good input, used in messages. */
   readonly example: string
   /** Value in SI below which nothing is accepted. */
@@ -63,7 +83,7 @@ export const KINDS = {
     name: 'fine length',
     units: [
       u('mm', 0.001, 2, ['millimetre', 'millimeter']),
-      u('in', INCH, 4, ['"', '″']),
+      u('in', INCH, 3, ['"', '″']),
       u('µm', 1e-6, 0, ['um']),
     ],
     shown: { metric: 0, inch: 1 },

@@ -1,4 +1,4 @@
-import { type Duration, KINDS, type Kind, type System } from './kinds'
+import { type Duration, GALLON, KINDS, type Kind, measureOf, type System } from './kinds'
 import { meshOfPerInch, soldPerInch } from './mesh'
 import { plainSigns, readNumber } from './number'
 import type { Outcome } from './outcome'
@@ -8,7 +8,7 @@ export type Parsed = Outcome<{ readonly value: number }>
 
 /** A number in any writing, a fraction, or both with a space or dash between them; then a unit. */
 const TERM =
-  /^([+-]? ?\d[\d.,' ]*(?<=\d))?(?:(?:(?<=\d)[ -]|^)(\d{1,4})\/(\d{1,4}))? ?([^\d\s.,+-][^\d]*?\d?)?$/u
+  /^([+-]? ?\d[\d.,' ]*(?<=\d))?(?:(?:(?<=\d)[ -]|^)(\d{1,4})\/(\d{1,4}))? ?((?!\/\d)[^\d\s.,+-][^\d]*?\d?)?$/u
 
 /** `½` as ` 1/2`: fractions in one sign come apart. */
 const apart = (text: string): string =>
@@ -26,7 +26,7 @@ const unitsOf = (kind: Kind) => KINDS[kind].units
 
 /** The unit a bare number is read in, and the one shown. */
 export const shownUnit = (kind: Kind, system: System) => {
-  const unit = unitsOf(kind)[KINDS[kind].shown[system]]
+  const unit = unitsOf(kind)[KINDS[kind].shown[measureOf(system)]]
   if (!unit) throw new Error(`no unit for ${kind} in ${system}`)
   return unit
 }
@@ -38,14 +38,18 @@ export const shownUnit = (kind: Kind, system: System) => {
  * @example parseQuantity('temperature', '320F', 'metric') // { ok: true, value: 433.15 }
  * @example parseQuantity('meshCount', '230 tpi', 'metric') // 9000 threads per metre: it is sold as 230
  * @example parseQuantity('mass', '2 lb 3 oz', 'metric') // { ok: true, value: 0.9922 }
+ * @example parseQuantity('mass', '1 gal', 'inch', 1200) // { ok: true, value: 4.54 }: so much of what weighs 1200 kg/m3
+ * @param density of what is weighed, kg/m3: then it may be told by its volume
  * @returns a message with an example when the text is no such quantity, never NaN
  */
-export function parseQuantity(kind: Kind, typed: string, system: System): Parsed {
+export function parseQuantity(kind: Kind, typed: string, system: System, density?: number): Parsed {
   const plain = plainSigns(apart(typed)).replace(/\s+/g, ' ')
   const text = (MONEY.has(kind) ? plain.replace(/\p{Sc}/gu, '') : plain).trim()
   if (text.length > LONGEST) return fail(kind)
   const one = parseTerm(kind, text, system)
   if (one.ok) return one
+  const filled = kind === 'mass' ? byVolume(text, density) : undefined
+  if (filled) return filled
   const [first, ...rest] = text.split(BETWEEN)
   const last = rest.length === 1 ? rest[0] : undefined
   if (first === undefined || last === undefined || /^[+-]/.test(last)) return one
@@ -56,6 +60,25 @@ export function parseQuantity(kind: Kind, typed: string, system: System): Parsed
   const [big, small] = parts.map((p) => (p.ok ? p.value : Number.NaN)) as [number, number]
   return ADDS.has(kind) && big > small ? { ok: true, value: big + small } : fail(kind)
 }
+
+/** Litres, and US measures: a gallon is 231 cubic inches (NIST SP 811, appendix B.8). */
+const VOLUMES = { ml: 1e-6, l: 0.001, pt: GALLON / 8, qt: GALLON / 4, gal: GALLON } as const
+
+/** `1 gal`, `1/2 qt`: a weight for who says of what; undefined where no volume is told. */
+function byVolume(text: string, density: number | undefined): Parsed | undefined {
+  const [, amount = '', name = ''] = /^(.*\d)\s*([a-z]+)\.?$/i.exec(text) ?? []
+  const unit = VOLUMES[singular(name.toLowerCase()) as keyof typeof VOLUMES]
+  const many = unit === undefined ? undefined : parseTerm('count', amount, 'metric')
+  if (unit === undefined || !many?.ok) return undefined
+  if (density === undefined)
+    return { ok: false, message: 'How much that weighs hangs on the ink: type its weight.' }
+  return { ok: true, value: many.value * unit * density }
+}
+
+const singular = (name: string): string =>
+  ({ gals: 'gal', gallon: 'gal', gallons: 'gal', quart: 'qt', quarts: 'qt', pint: 'pt', pints: 'pt' })[
+    name
+  ] ?? name
 
 /** Whose currency it is the shop knows. */
 const MONEY: ReadonlySet<Kind> = new Set<Kind>(['money', 'price'])
@@ -102,23 +125,22 @@ const round = (x: number, digits: number): string => {
   return short === '-0' ? '0' : short
 }
 
-/** Half the finest mark of a rule, 1/64 in. */
-const RULE_SLACK = 1 / 128
+/** Below the finest mark of a rule, 1/64 in, nobody speaks of fractions. */
+const FINEST_MARK = 1 / 64
 
 /**
- * Inches are read off a rule: a sixteenth is shown as one when the length, or the decimal that would be shown, is that
- * close to it. So what is shown is read back as it was shown.
+ * Inches as they are read off a rule, to the 64th below a quarter, to the 32nd below one, to the 16th from there on; or in
+ * decimals, for a shop that measures with a caliper. One writing for all, never both in a column.
  */
-function inches(x: number): string {
-  const decimal = round(x, x < 1 ? 3 : 2)
-  const sixteenths = Math.round(x * 16)
-  const far = (length: number) => Math.abs(length - sixteenths / 16) > RULE_SLACK
-  if (sixteenths === 0 || (far(x) && far(Number(decimal)))) return decimal
-  const whole = Math.floor(sixteenths / 16)
-  const rest = sixteenths % 16
+function inches(x: number, decimals: boolean): string {
+  const marks = x < 0.25 ? 64 : x < 1 ? 32 : 16
+  const count = Math.round(x * marks)
+  if (decimals || x < FINEST_MARK) return round(x, x < 1 ? 3 : 2)
+  const whole = Math.floor(count / marks)
+  const rest = count % marks
   if (rest === 0) return String(whole)
-  const step = [8, 4, 2, 1].find((d) => rest % d === 0) ?? 1
-  return `${whole === 0 ? '' : `${whole} `}${rest / step}/${16 / step}`
+  const step = [32, 16, 8, 4, 2, 1].find((d) => rest % d === 0) ?? 1
+  return `${whole === 0 ? '' : `${whole} `}${rest / step}/${marks / step}`
 }
 
 /**
@@ -142,7 +164,10 @@ export function showQuantity(kind: Kind, value: number, system: System): Shown {
   if (unit.symbol === 'oz' && x >= MANY_OUNCES) return { number: round(x / 16, 1), unit: 'lb' }
   // No eye tells hundredths apart, and in a column they would stand out as if they mattered.
   if (kind === 'difference' || kind === 'money') return { number: x.toFixed(unit.digits), unit: unit.symbol }
-  return { number: unit.symbol === 'in' ? inches(x) : kept(x, unit.digits, unit.offset), unit: unit.symbol }
+  // A fine length is told in thousandths: no rule has marks for it.
+  if (unit.symbol === 'in' && kind !== 'fine')
+    return { number: inches(x, typeof system !== 'string' && system.decimals === true), unit: 'in' }
+  return { number: kept(x, unit.digits, unit.offset), unit: unit.symbol }
 }
 
 const MANY_MINUTES = 300
@@ -163,7 +188,7 @@ function kept(x: number, digits: number, offset = 0): string {
  * @example otherUnit('meshCount', 9000, 'metric') // { number: '230', unit: 'tpi' }
  */
 export function otherUnit(kind: 'meshCount' | 'ruling', value: number, system: System): Shown {
-  const unit = KINDS[kind].units[1 - KINDS[kind].shown[system]] ?? shownUnit(kind, system)
+  const unit = KINDS[kind].units[1 - KINDS[kind].shown[measureOf(system)]] ?? shownUnit(kind, system)
   const sold = unit.symbol === 'tpi' ? soldPerInch(value) : undefined
   return { number: String(sold ?? round(value / unit.factor, unit.digits)), unit: unit.symbol }
 }

@@ -24,6 +24,7 @@ import { up as pressEvent } from './022_press_event'
 import { up as record } from './023_record'
 import { up as everyday } from './024_everyday'
 import { up as progress } from './025_progress'
+import { up as writing } from './026_writing'
 
 /** Every step from the first version on, in order. */
 export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unknown>) => Promise<void> }>> = {
@@ -52,4 +53,5 @@ export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unkn
   '023_record': { up: record },
   '024_everyday': { up: everyday },
   '025_progress': { up: progress },
+  '026_writing': { up: writing },
 }

@@ -12,7 +12,7 @@ import {
   WHITE_LOOKS,
   type WhiteLook,
 } from '@/core/order'
-import { sayDay } from '@/ui/day'
+import { Day } from '@/ui/day'
 import { Input, Label, Link, PageTitle } from '@/ui/elements'
 import { Measure } from '@/ui/Measure'
 import { Section, Table, TextButton } from '@/ui/Section'
@@ -113,7 +113,9 @@ export function CustomerDesk({ shopName, shopLead, customer, orders, prints, ink
                   </Link>
                 </td>
                 <td>{o.title}</td>
-                <td>{sayDay(o.due)}</td>
+                <td>
+                  <Day at={o.due} />
+                </td>
                 <td>{ORDER_STATES[o.state]}</td>
               </tr>
             ))}

@@ -6,9 +6,8 @@ import { q } from '@/core/advice'
 import { difference, hexOf, hexOfLab, labOf } from '@/core/color'
 import { byColour, type ColourHistory, ENTRY_KINDS, type Entry, INK, type PastBatch } from '@/core/ink'
 import { systemName } from '@/core/order'
-import { momentOf } from '@/core/schedule'
 import { AskNumber } from '@/ui/AskNumber'
-import { sayMoment } from '@/ui/clock'
+import { Day } from '@/ui/day'
 import { Empty, PushLink } from '@/ui/Empty'
 import { Link } from '@/ui/elements'
 import { TextInput } from '@/ui/given'
@@ -111,7 +110,7 @@ function PastRow({
           {b.id}
         </Link>
         <Box fontSize="small" color="soft">
-          {sayMoment(momentOf(b.begun), 'd MMM yyyy')}
+          <Day at={b.begun} as="d MMM yyyy" />
         </Box>
       </td>
       <td>
@@ -176,7 +175,9 @@ function Ledger({ entries }: { readonly entries: readonly Entry[] }) {
         <tbody>
           {entries.map((e) => (
             <tr key={e.id}>
-              <td style={{ width: '9rem' }}>{sayMoment(momentOf(e.at), 'd MMM, HH:mm')}</td>
+              <td style={{ width: '9rem' }}>
+                <Day at={e.at} as="d MMM, HH:mm" />
+              </td>
               <td style={{ width: '6rem', fontWeight: 600 }}>{e.tub}</td>
               <td className="num" style={{ width: '6rem' }}>
                 {e.mass < 0 ? '−' : '+'}

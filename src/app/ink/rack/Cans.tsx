@@ -2,8 +2,8 @@ import { Box, chakra, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
 import type { BaseInk } from '@/core/equipment'
 import type { Can } from '@/core/ink'
-import { momentOf } from '@/core/schedule'
-import { localNow, sayMoment } from '@/ui/clock'
+import { localNow } from '@/ui/clock'
+import { Day } from '@/ui/day'
 import { Pick, QuantityInput, TextInput } from '@/ui/given'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
@@ -18,6 +18,7 @@ export function Cans({ cans, rack }: { readonly cans: readonly Can[]; readonly r
   const [lot, setLot] = useState('')
   const [mass, setMass] = useState(1)
   const [problem, setProblem] = useState('')
+  const densityOf = (code: string) => rack.find((i) => i.code === code)?.density
   const full = cans.filter((c) => c.mass > 0)
   const add = async () => {
     const done = await act('receiveCans', { cans: [{ code, lot, mass }], at: localNow() })
@@ -66,9 +67,14 @@ export function Cans({ cans, rack }: { readonly cans: readonly Can[]; readonly r
                   </b>
                 </td>
                 <td className="num">{ink && <Measure kind="money" value={ink.cost * c.mass} />}</td>
-                <td>{c.opened ? sayMoment(momentOf(c.opened), 'd MMM') : 'closed'}</td>
+                <td>{c.opened ? <Day at={c.opened} as="d MMM" /> : 'closed'}</td>
                 <td>
-                  <Counted key={c.mass} can={c} onCount={(mass) => void count(c.id, mass)} />
+                  <Counted
+                    key={c.mass}
+                    can={c}
+                    density={ink?.density}
+                    onCount={(mass) => void count(c.id, mass)}
+                  />
                 </td>
               </tr>
             )
@@ -88,7 +94,13 @@ export function Cans({ cans, rack }: { readonly cans: readonly Can[]; readonly r
           <TextInput label="Lot" value={lot} onWrite={setLot} />
         </Box>
         <Box width="8rem">
-          <QuantityInput label="Weight of the ink" kind="mass" value={mass} onGive={setMass} />
+          <QuantityInput
+            label="Weight of the ink"
+            kind="mass"
+            density={densityOf(code)}
+            value={mass}
+            onGive={setMass}
+          />
         </Box>
         <PushButton type="button" onClick={add}>
           Put it on the rack
@@ -104,7 +116,15 @@ export function Cans({ cans, rack }: { readonly cans: readonly Can[]; readonly r
 }
 
 /** The can was weighed or looked into: the book follows, or it goes off the rack. */
-function Counted({ can, onCount }: { readonly can: Can; readonly onCount: (mass: number) => void }) {
+function Counted({
+  can,
+  density,
+  onCount,
+}: {
+  readonly can: Can
+  readonly density: number | undefined
+  readonly onCount: (mass: number) => void
+}) {
   const [open, setOpen] = useState(false)
   if (!open)
     return (
@@ -115,7 +135,13 @@ function Counted({ can, onCount }: { readonly can: Can; readonly onCount: (mass:
   return (
     <Flex gap="3" align="end">
       <Box width="7rem">
-        <QuantityInput label={`Really in ${can.id}`} kind="mass" value={can.mass} onGive={onCount} />
+        <QuantityInput
+          label={`Really in ${can.id}`}
+          kind="mass"
+          density={density}
+          value={can.mass}
+          onGive={onCount}
+        />
       </Box>
       <TextButton pb="1" aria-label={`${can.id} is gone`} onClick={() => onCount(0)}>
         gone

@@ -4,7 +4,7 @@ import { Box } from '@chakra-ui/react'
 import { useMemo, useState } from 'react'
 import { AskFirst } from '@/ui/Dialog'
 import { Differences } from '@/ui/Differences'
-import { sayDay } from '@/ui/day'
+import { Day } from '@/ui/day'
 import { Link } from '@/ui/elements'
 import { useKeys } from '@/ui/keys'
 import { Section, TextButton } from '@/ui/Section'
@@ -102,7 +102,7 @@ export function ReleaseSection() {
       {mark ? (
         <>
           <Box mb="1">
-            Released {sayDay(mark.releasedAt, 'EEE d MMM, HH:mm')}. Code on the sheet:{' '}
+            Released <Day at={mark.releasedAt} as="EEE d MMM, HH:mm" />. Code on the sheet:{' '}
             <strong>{mark.code}</strong>.{' '}
             <Link href={`/runs/${plan.run.id}/revisions`} textDecoration="underline">
               All revisions

@@ -3,7 +3,7 @@
 import { Box } from '@chakra-ui/react'
 import type { ComponentType } from 'react'
 import type { KnownHead } from '@/core/registration'
-import { sayDay } from '@/ui/day'
+import { Day } from '@/ui/day'
 import { useOrder } from './orderContext'
 import { ArtStage } from './stage/ArtStage'
 import { Expected } from './stage/Expected'
@@ -48,7 +48,7 @@ export function Stage({
     <>
       {asOf && (
         <Box role="status" mb="3">
-          Planning … Until then, grey, as it was planned {sayDay(asOf, 'EEE d MMM, HH:mm')}.
+          Planning … Until then, grey, as it was planned <Day at={asOf} as="EEE d MMM, HH:mm" />.
         </Box>
       )}
       <Box opacity={asOf ? '0.55' : undefined}>

@@ -3,7 +3,7 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { isOffPress, ORDER_STATES } from '@/core/order'
 import type { RunPlan } from '@/core/plan'
-import { sayDay } from '@/ui/day'
+import { Day } from '@/ui/day'
 import { Link } from '@/ui/elements'
 import { SeverityMark } from '@/ui/Severity'
 import { useSettings } from '@/ui/settings'
@@ -45,7 +45,9 @@ export function Traveller({ going, onGo, saved }: TravellerProps) {
         {[order.customer, order.title].filter(Boolean).join(', ') || 'New order'}
       </Box>
       <Flex align="baseline" columnGap="3" wrap="wrap" fontSize="small" mb="2">
-        <Box color="soft">due {sayDay(order.due)}</Box>
+        <Box color="soft">
+          due <Day at={order.due} />
+        </Box>
         <Link href={stagePath('order')} fontWeight="650" _hover={{ textDecoration: 'underline' }}>
           {ORDER_STATES[state].toLowerCase()}
         </Link>

@@ -10,7 +10,7 @@ import type { CsvProblem } from '@/formats/csv'
 import { type Mapping, ORDER_COLUMN_NAMES, ORDER_COLUMNS, type OrderColumn } from '@/formats/orderColumns'
 import { DAY_ORDERS, type DayOrder } from '@/formats/writtenDays'
 import { AskFirst } from '@/ui/Dialog'
-import { sayDay } from '@/ui/day'
+import { Day } from '@/ui/day'
 import { Input, Label, PageTitle } from '@/ui/elements'
 import { Section, Table, TextButton } from '@/ui/Section'
 import { Select } from '@/ui/Select'
@@ -284,7 +284,9 @@ function Preview({ orders }: { readonly orders: readonly Order[] }) {
               <td>{o.id}</td>
               <td>{o.customer}</td>
               <td>{o.title}</td>
-              <td>{sayDay(o.due)}</td>
+              <td>
+                <Day at={o.due} />
+              </td>
               <td>{o.lines.map((l) => `${l.style}, ${l.cloth.name}`).join('; ')}</td>
               <td className="num">{pieces(o)}</td>
             </tr>

@@ -3,24 +3,24 @@
 import { Box, Flex, Grid } from '@chakra-ui/react'
 import { useRouter } from 'next/navigation'
 import { useId } from 'react'
-import type { System } from '@/core/quantity'
+import { type Measure as In, measureOf } from '@/core/quantity'
 import { COMPUTED, QUANTITIES, type QuoteContent, type QuotedPrint } from '@/formats/quote'
 import { AskNumber } from '@/ui/AskNumber'
-import { sayDay } from '@/ui/day'
+import { Day } from '@/ui/day'
 import { Link, PageTitle } from '@/ui/elements'
 import { QuantityInput } from '@/ui/given'
 import { Measure } from '@/ui/Measure'
 import { Headline } from '@/ui/parts'
 import { Section, Table, TextButton } from '@/ui/Section'
 import { Swatch } from '@/ui/Swatch'
-import { useSettings } from '@/ui/settings'
+import { useAsPrinted, useSettings } from '@/ui/settings'
 import { AskFrame } from '../../AskFrame'
 import type { QuoteAsked } from '../read'
 import { Proof } from './Proof'
 
 interface Props {
   readonly asked: QuoteAsked
-  readonly content: Readonly<Record<System, QuoteContent>>
+  readonly content: Readonly<Record<In, QuoteContent>>
   /** Prints that have films. */
   readonly pictured: readonly string[]
 }
@@ -34,12 +34,13 @@ const queryOf = ({ markup, garment, priced }: QuoteAsked) =>
 
 /** The page that is sent to a customer: what it costs them, and how it will look. */
 export function QuoteDesk({ asked, content, pictured }: Props) {
+  const asPrinted = useAsPrinted()
   const router = useRouter()
   const { units } = useSettings()
-  const { shopName, order, garments, prints, garment, total } = content[units]
+  const { shopName, order, garments, prints, garment, total } = content[measureOf(units)]
   const ask = (part: Partial<QuoteAsked>) =>
     router.replace(`/quotes/${order.id}?${queryOf({ ...asked, ...part })}`)
-  const pdf = (paper: string) => `/api/orders/${order.id}/quote.pdf?${queryOf(asked)}&units=${units}${paper}`
+  const pdf = (paper: string) => `/api/orders/${order.id}/quote.pdf?${queryOf(asked)}&${asPrinted}${paper}`
   return (
     <AskFrame shopName={shopName}>
       <Flex align="baseline" columnGap="5" rowGap="1" mb="4" wrap="wrap">
@@ -48,7 +49,7 @@ export function QuoteDesk({ asked, content, pictured }: Props) {
           <Link href={`/orders/${order.id}/order`} textDecoration="underline" fontWeight="650">
             {order.id}
           </Link>{' '}
-          {[order.customer, order.title].filter(Boolean).join(', ')}, due {sayDay(order.due)}
+          {[order.customer, order.title].filter(Boolean).join(', ')}, due <Day at={order.due} />
         </Box>
         <Flex gap="5" ml="auto" fontWeight="650">
           <Link href={pdf('')} prefetch={false} download textDecoration="underline">

@@ -28,7 +28,10 @@ export default async function QuotePage({ params, searchParams }: Props) {
       <Seen stamp={stamp} />
       <QuoteDesk
         asked={asked}
-        content={{ metric: read.contentIn('metric'), inch: read.contentIn('inch') }}
+        content={{
+          metric: read.contentIn({ ...read.reader, measure: 'metric' }),
+          inch: read.contentIn({ ...read.reader, measure: 'inch' }),
+        }}
         pictured={[...((await picturedPrints(db, [id])).get(id) ?? [])]}
       />
     </>

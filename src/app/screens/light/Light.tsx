@@ -4,7 +4,7 @@ import { Box, Grid } from '@chakra-ui/react'
 import { useFormContext } from 'react-hook-form'
 import type { ShopAndShelf } from '@/core/equipment'
 import { Cautions } from '@/ui/Cautions'
-import { sayDay } from '@/ui/day'
+import { Day } from '@/ui/day'
 import { Measure } from '@/ui/Measure'
 import { Section, Table, TextButton } from '@/ui/Section'
 import { unlocked } from '../../edits/unlocked'
@@ -56,7 +56,9 @@ function Tests() {
           <tbody>
             {tests.map((t) => (
               <tr key={t.id}>
-                <td>{sayDay(t.on)}</td>
+                <td>
+                  <Day at={t.on} />
+                </td>
                 <td>
                   {name(lamps, t.lampId)}, {name(emulsions, t.emulsionId)}
                 </td>

@@ -5,7 +5,7 @@ import type { Severity } from '@/core/advice'
 import type { Order } from '@/core/order'
 import type { SheetMark } from '@/formats/sheet'
 import { Differences } from '@/ui/Differences'
-import { sayDay } from '@/ui/day'
+import { Day } from '@/ui/day'
 import { Link, PageTitle } from '@/ui/elements'
 import { Section } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
@@ -42,7 +42,7 @@ export function Answer({ shopName, sheet, order, runId, last, standing }: Props)
       </Box>
       <Box mb="5">
         {order.id} {order.customer}, {runId}, revision {sheet.number} of {last}, released{' '}
-        {sayDay(sheet.releasedAt, 'EEE d MMM yyyy, HH:mm')}.{' '}
+        <Day at={sheet.releasedAt} as="EEE d MMM yyyy, HH:mm" />.{' '}
         <Link href={`/runs/${runId}/sheet`} textDecoration="underline">
           The sheet to work from
         </Link>{' '}

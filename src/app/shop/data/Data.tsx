@@ -6,7 +6,7 @@ import { useRef, useState } from 'react'
 import type { Outcome } from '@/core/quantity'
 import type { Backup } from '@/store/backup'
 import { AskFirst } from '@/ui/Dialog'
-import { sayDay } from '@/ui/day'
+import { useSayDay } from '@/ui/day'
 import { Input, Link } from '@/ui/elements'
 import { Section, TextButton } from '@/ui/Section'
 import { act } from '../../acts/act'
@@ -37,6 +37,7 @@ async function takeArchive(file: File): Promise<Outcome> {
 /** Files in and out, backups and how to get one back. */
 export function Data({ folder, backups }: Props) {
   const router = useRouter()
+  const sayDay = useSayDay()
   const archive = useRef<HTMLInputElement>(null)
   const [asking, setAsking] = useState<Replace>()
   const [notice, setNotice] = useState('')

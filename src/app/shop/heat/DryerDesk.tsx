@@ -4,7 +4,7 @@ import { Box, Flex } from '@chakra-ui/react'
 import { message, type Reason } from '@/core/advice'
 import { type CureJob, dryerDesk } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
-import { sayDay } from '@/ui/day'
+import { Day } from '@/ui/day'
 import { Link } from '@/ui/elements'
 import { Measure } from '@/ui/Measure'
 import { Section, Table } from '@/ui/Section'
@@ -86,7 +86,7 @@ function Tunnel({
             {lines.map(({ job, change }) => (
               <tr key={job.runId}>
                 <Box as="td" display={MIDDLE}>
-                  {sayDay(job.due, 'd MMM')}
+                  <Day at={job.due} as="d MMM" />
                 </Box>
                 <td>
                   <Box maxWidth={{ base: '9.5rem', md: '14rem', lg: 'none' }}>
@@ -95,7 +95,7 @@ function Tunnel({
                     </Link>
                     <Box color="soft" fontSize="small">
                       <Box as="span" display={{ base: 'inline', md: 'none' }}>
-                        {sayDay(job.due, 'd MMM')}{' '}
+                        <Day at={job.due} as="d MMM" />{' '}
                       </Box>
                       {job.runId}
                     </Box>

@@ -8,7 +8,7 @@ import type { Dryer, FlashUnit, ShopAndShelf } from '@/core/equipment'
 import { HEAT } from '@/core/heat'
 import { AskNumber } from '@/ui/AskNumber'
 import { CautionLines } from '@/ui/Cautions'
-import { sayDay } from '@/ui/day'
+import { Day } from '@/ui/day'
 import { Measure } from '@/ui/Measure'
 import { Section, Table, TextButton } from '@/ui/Section'
 import { unlocked } from '../../edits/unlocked'
@@ -63,7 +63,7 @@ export function Heat() {
                     <Box fontWeight="650">{f.name}</Box>
                   </td>
                   <td>{shop.presses.find((p) => p.id === f.pressId)?.name}</td>
-                  <td>{f.calibration ? sayDay(f.calibration.on, 'd MMM yyyy') : 'never: as usual'}</td>
+                  <td>{f.calibration ? <Day at={f.calibration.on} as="d MMM yyyy" /> : 'never: as usual'}</td>
                   <FlashNumbers unit={f} />
                   <Doings
                     name={f.name}
@@ -105,7 +105,7 @@ export function Heat() {
                   <td>
                     <Box fontWeight="650">{d.name}</Box>
                   </td>
-                  <td>{d.calibration ? sayDay(d.calibration.on, 'd MMM yyyy') : 'never: as usual'}</td>
+                  <td>{d.calibration ? <Day at={d.calibration.on} as="d MMM yyyy" /> : 'never: as usual'}</td>
                   <td className="num">
                     <Measure kind="length" value={d.heatedLength} />
                   </td>

@@ -3,7 +3,7 @@ import { X } from 'lucide-react'
 import { useFieldArray, useFormContext } from 'react-hook-form'
 import { type ShopAndShelf, STROKE_USES, type StrokeUse } from '@/core/equipment'
 import { writeQuantity } from '@/core/quantity'
-import { sayDay } from '@/ui/day'
+import { Day } from '@/ui/day'
 import { Section, Table, TextButton } from '@/ui/Section'
 import { useSettings } from '@/ui/settings'
 import { useShop } from '../shopContext'
@@ -48,7 +48,9 @@ export function Approved() {
                 <td>{p.squeegee}</td>
                 <td>{p.pressure}</td>
                 <td className="num">{writeQuantity('duration', p.time, units)}</td>
-                <td className="num">{sayDay(p.on)}</td>
+                <td className="num">
+                  <Day at={p.on} />
+                </td>
                 <td className="num">
                   <TextButton onClick={() => list.remove(i)} aria-label={`Forget ${p.words}`}>
                     <X size={16} aria-hidden="true" />

@@ -6,13 +6,21 @@ import { localNow } from '@/ui/clock'
 import { Fieldset, Input, Label } from '@/ui/elements'
 import { ClockField, CountField, ListMessage, SelectField, TextField } from '@/ui/fields'
 import { Section, TextButton } from '@/ui/Section'
+import { useSettings } from '@/ui/settings'
 
 const Legend = chakra('legend')
 
 const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const
 
+/** Days with their numbers, from the one that a week begins on. */
+const inWeek = (from: 1 | 7) => {
+  const week = DAYS.map((day, i) => [day, i] as const)
+  return from === 7 ? [...week.slice(6), ...week.slice(0, 6)] : week
+}
+
 /** When the shop works: days, hours, breaks, what differs on a day of the week, and days off. */
 export function Hours() {
+  const { units } = useSettings()
   const { control } = useFormContext<ShopAndShelf>()
   const { field } = useController({ control, name: 'shop.hours.days' })
   const breaks = useFieldArray({ control, name: 'shop.hours.breaks', keyName: 'key' })
@@ -28,7 +36,7 @@ export function Hours() {
             Working days
           </Legend>
           <Flex gap="3" pt="1">
-            {DAYS.map((day, i) => (
+            {inWeek(units.weekFrom).map(([day, i]) => (
               <Label key={day} display="inline-flex" gap="1.5" alignItems="center">
                 <Input
                   type="checkbox"

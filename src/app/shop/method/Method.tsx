@@ -11,6 +11,7 @@ import { Section } from '@/ui/Section'
 import { useSettings } from '@/ui/settings'
 import { Approved } from './Approved'
 import { Hours } from './Hours'
+import { Writing } from './Writing'
 
 const Legend = chakra('legend')
 
@@ -19,6 +20,7 @@ export function Method() {
   return (
     <>
       <Hours />
+      <Writing />
       <Prices />
       <Approved />
       <Section title="How this shop works">
@@ -61,7 +63,7 @@ const PRICES = [
   ['pressHour', 'An hour of the press'],
   ['personHour', 'An hour of a person'],
   ['screen', 'A screen, coated to reclaimed'],
-  ['ink', 'A kg of ink, as a rule'],
+  ['ink', 'Ink, as a rule'],
   ['garment', 'A garment spoiled'],
 ] as const
 
@@ -74,7 +76,12 @@ function Prices() {
         alignItems="end"
       >
         {PRICES.map(([field, label]) => (
-          <QuantityField key={field} name={`shop.prices.${field}`} label={label} kind="money" />
+          <QuantityField
+            key={field}
+            name={`shop.prices.${field}`}
+            label={label}
+            kind={field === 'ink' ? 'price' : 'money'}
+          />
         ))}
       </Grid>
     </Section>

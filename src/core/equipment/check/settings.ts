@@ -85,14 +85,21 @@ const ownStep = yup.object({
   off: yup.boolean().required('Left out or not?'),
 })
 
+/** What is said only where it is not as usual; an empty choice is the usual one. */
+const otherwise = <T extends string>(...words: readonly T[]) =>
+  yup
+    .string<T>()
+    .transform((x: unknown) => (x === '' ? undefined : x))
+    .oneOf([...words], `${words.join(' or ')}, or nothing.`)
+    .optional()
+    .default(undefined)
+
 export const settingFields = {
   name,
-  units: yup
-    .string<'inch'>()
-    .transform((x: unknown) => (x === '' ? undefined : x))
-    .oneOf(['inch'], 'Inch, or nothing.')
-    .optional()
-    .default(undefined),
+  units: otherwise('inch'),
+  inches: otherwise('decimals'),
+  dayOrder: otherwise('monthFirst', 'yearFirst'),
+  weekFrom: otherwise('sunday'),
   air: airOfDay,
   setupPerScreen: yup
     .number()

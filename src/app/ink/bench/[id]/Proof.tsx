@@ -16,6 +16,7 @@ import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
 import { SeverityMark } from '@/ui/Severity'
 import { Swatch } from '@/ui/Swatch'
+import { useAsPrinted } from '@/ui/settings'
 import { act } from '../../../acts/act'
 import { useShop } from '../../../shop/shopContext'
 import { Mend } from './Mend'
@@ -36,6 +37,7 @@ const seedOf = (id: string) => Number(id.slice(2)) || 1
 
 /** The drawdown of a mixed batch: read, judged, accepted or mended; and what becomes of the tub. */
 export function Proof({ batch, sample, rack, onMend, onDo }: Props) {
+  const asPrinted = useAsPrinted()
   const { limits } = useShop().shop.inkRoom
   const [who, setWho] = useState('')
   const [busy, setBusy] = useState(false)
@@ -161,7 +163,12 @@ export function Proof({ batch, sample, rack, onMend, onDo }: Props) {
             </PushButton>
           </>
         )}
-        <Anchor href={`/api/ink/batches/${batch.id}/label`} target="_blank" textDecoration="underline" pb="2">
+        <Anchor
+          href={`/api/ink/batches/${batch.id}/label?${asPrinted}`}
+          target="_blank"
+          textDecoration="underline"
+          pb="2"
+        >
           Label (PDF)
         </Anchor>
       </Flex>

@@ -4,7 +4,7 @@ import { type Account, COPY, type Near, type PlanChange } from '@/core/plan'
 import { keysOf, writeQuantity } from '@/core/quantity'
 import { PAUSED_BY, SPOILED_BY } from '@/core/record'
 import { Differences } from '@/ui/Differences'
-import { sayDay } from '@/ui/day'
+import { Day } from '@/ui/day'
 import { Link } from '@/ui/elements'
 import { Section } from '@/ui/Section'
 import { useSettings } from '@/ui/settings'
@@ -77,7 +77,7 @@ function OneBefore({
           {run.words}
         </Link>
         <Box color="soft">
-          {sayDay(run.on, 'd MMM')}, {run.press}.{' '}
+          <Day at={run.on} as="d MMM" />, {run.press}.{' '}
           {sameDesign ? 'The same design. ' : `${distance < COPY ? 'Near' : 'Alike'}. `}
           {because.length > 0 ? `Differs by ${because.join(', ')}.` : 'Nothing differs.'}
         </Box>

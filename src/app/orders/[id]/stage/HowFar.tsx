@@ -2,7 +2,7 @@ import { Box, Flex, Grid } from '@chakra-ui/react'
 import { Check } from 'lucide-react'
 import { useState } from 'react'
 import { isReady, ORDER_STATES, type OrderState, PROGRESS, type Progress } from '@/core/order'
-import { sayDay } from '@/ui/day'
+import { Day } from '@/ui/day'
 import { Button } from '@/ui/elements'
 import { act } from '../../../acts/act'
 import { useOrder } from '../orderContext'
@@ -75,7 +75,7 @@ export function HowFar() {
                   {PROGRESS[which]}
                 </Flex>
                 <Box as="span" display="block" fontSize="small" color="soft" minHeight="1.2em">
-                  {at ? sayDay(at, 'd MMM') : ''}
+                  {at ? <Day at={at} as="d MMM" /> : ''}
                 </Box>
               </Button>
             </Box>

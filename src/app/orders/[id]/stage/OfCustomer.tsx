@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
 import { useFormContext, useWatch } from 'react-hook-form'
 import { type Order, WHITE_LOOKS } from '@/core/order'
-import { sayDay } from '@/ui/day'
+import { Day } from '@/ui/day'
 import { Link } from '@/ui/elements'
 import { TextButton } from '@/ui/Section'
 import { act } from '../../../acts/act'
@@ -48,7 +48,7 @@ export function OfCustomer() {
           <Box color="soft">Copy garments, art and choices from</Box>
           {earlier.map((o) => (
             <TextButton key={o.id} onClick={() => void copy(o.id)}>
-              {o.id} {o.title || sayDay(o.due)}
+              {o.id} {o.title || <Day at={o.due} />}
             </TextButton>
           ))}
         </Flex>

@@ -7,11 +7,13 @@ import { Link } from '@/ui/elements'
 import { PalletDrawing } from '@/ui/PalletDrawing'
 import { Figure } from '@/ui/parts'
 import { Section } from '@/ui/Section'
+import { useAsPrinted } from '@/ui/settings'
 import { OnSizes } from './placement/OnSizes'
 import type { PlanProps } from './planProps'
 
 /** Stage 6: where the print sits on the garment and its pallet, for each group of sizes. */
 export function PlacementStage({ plan }: PlanProps) {
+  const asPrinted = useAsPrinted()
   const { placement, press } = plan
   const isKnown = onSizes(plan.run.placement, placement).length > 0
   return (
@@ -24,7 +26,11 @@ export function PlacementStage({ plan }: PlanProps) {
             <FactMeasure label="Pallet width" kind="length" value={press.palletWidth} rule="STOCK" /> ×{' '}
             <FactMeasure label="Pallet height" kind="length" value={press.palletHeight} rule="STOCK" />
           </Box>
-          <Link href={`/api/runs/${plan.run.id}/pallet.pdf`} prefetch={false} textDecoration="underline">
+          <Link
+            href={`/api/runs/${plan.run.id}/pallet.pdf?${asPrinted}`}
+            prefetch={false}
+            textDecoration="underline"
+          >
             Pallet template (PDF)
           </Link>
         </Flex>

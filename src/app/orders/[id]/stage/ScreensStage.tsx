@@ -13,12 +13,14 @@ import { InOtherUnit, Measure } from '@/ui/Measure'
 import { Figure, Headline, InkName } from '@/ui/parts'
 import { Section, Table, TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
+import { useAsPrinted } from '@/ui/settings'
 import { useOrder } from '../orderContext'
 import type { PlanProps } from './planProps'
 import { useRoomFrames } from './useRoomFrames'
 
 /** Stage 3: a screen for every colour, and where its film is taped. */
 export function ScreensStage({ plan }: PlanProps) {
+  const asPrinted = useAsPrinted()
   const screens = plan.hits.filter((h) => h.sameScreenAs === '')
   const roomFrame = useRoomFrames(plan, useOrder().order.id)
   // By itself the run would have its frames: among all orders it has not.
@@ -35,7 +37,11 @@ export function ScreensStage({ plan }: PlanProps) {
             <Link href="/screens" textDecoration="underline">
               Screen room
             </Link>
-            <Link href={`/api/runs/${plan.run.id}/position.pdf`} prefetch={false} textDecoration="underline">
+            <Link
+              href={`/api/runs/${plan.run.id}/position.pdf?${asPrinted}`}
+              prefetch={false}
+              textDecoration="underline"
+            >
               Position sheet (PDF)
             </Link>
           </Flex>

@@ -8,7 +8,7 @@ import { type Kind, keysOf, writeQuantity } from '@/core/quantity'
 import { fold, PAUSED_BY, type PressEvent, SPOILED_BY, saidOf, sayEvent } from '@/core/record'
 import type { SheetFacts } from '@/formats/sheet'
 import { AskNumber } from '@/ui/AskNumber'
-import { sayDay } from '@/ui/day'
+import { useSayDay } from '@/ui/day'
 import { Link, PageTitle } from '@/ui/elements'
 import { Headline } from '@/ui/parts'
 import { Folded, Section, Table } from '@/ui/Section'
@@ -26,6 +26,7 @@ interface Props {
 /** A run as it was lived: minutes, pace, spoils, ink, readings and changes beside the plan. */
 export function RecordDesk({ facts: { plan, order, shopName }, account, events }: Props) {
   const { units } = useSettings()
+  const sayDay = useSayDay()
   const { said } = useMemo(() => fold(events), [events])
   const names = useMemo(() => recordNames(plan, units), [plan, units])
   return (

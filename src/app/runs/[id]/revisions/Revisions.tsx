@@ -4,7 +4,7 @@ import { Box } from '@chakra-ui/react'
 import type { Order } from '@/core/order'
 import type { PlanChange } from '@/core/plan'
 import { Differences } from '@/ui/Differences'
-import { sayDay } from '@/ui/day'
+import { Day } from '@/ui/day'
 import { Link, PageTitle } from '@/ui/elements'
 import { Section } from '@/ui/Section'
 import { AskFrame } from '../../../AskFrame'
@@ -42,7 +42,7 @@ export function Revisions({ shopName, runId, order, revisions }: Props) {
           }
         >
           <Box color="soft" mb="1">
-            Released {sayDay(r.releasedAt, 'EEE d MMM yyyy, HH:mm')}
+            Released <Day at={r.releasedAt} as="EEE d MMM yyyy, HH:mm" />
           </Box>
           {r.number === 1 ? <Box>The first.</Box> : <Differences changes={r.changes} />}
           {r.number > 1 && r.changes.length === 0 && <Box>No setting differs from the one before.</Box>}

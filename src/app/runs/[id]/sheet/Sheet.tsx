@@ -8,7 +8,7 @@ import { Link } from '@/ui/elements'
 import { PalletDrawing } from '@/ui/PalletDrawing'
 import { TextButton, useMovesSideways } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
-import { useSettings } from '@/ui/settings'
+import { useAsPrinted, useSettings } from '@/ui/settings'
 
 interface SheetProps {
   readonly facts: SheetFacts
@@ -48,11 +48,12 @@ const Ruled = chakra('table', {
 
 /** What the crew holds at the press: black on white, one page for up to eight screens on A4 and Letter. */
 export function Sheet({ facts, mark, standing }: SheetProps) {
+  const asPrinted = useAsPrinted()
   const { units } = useSettings()
   const [own, moves] = useMovesSideways()
   const { order, plan } = facts
   const content = sheetOf(facts, units, mark)
-  const pdf = `/api/runs/${plan.run.id}/sheet.pdf?units=${units}${mark ? `&revision=${mark.number}` : ''}`
+  const pdf = `/api/runs/${plan.run.id}/sheet.pdf?${asPrinted}${mark ? `&revision=${mark.number}` : ''}`
   return (
     <Box bg={{ base: 'work', _print: 'paper' }} minHeight="100vh" py={{ base: '4', _print: '0' }}>
       <Global styles={PAPER} />

@@ -32,7 +32,7 @@ export async function GET(
       if (png) pictures.set(runId, Buffer.from(png))
     }
     const on = format(new Date(), 'yyyy-MM-dd')
-    const pdf = await quotePdf({ content, pictures, priced: asked.priced, on, paper })
+    const pdf = await quotePdf({ content, pictures, priced: asked.priced, on, paper, units })
     return file(pdf, 'application/pdf', `${id}-${asked.priced ? 'quote' : 'proof'}.pdf`)
   })
 }

@@ -1,6 +1,5 @@
-import { format, parseISO } from 'date-fns'
 import { systemName } from '@/core/order'
-import { isMoment, writeQuantity } from '@/core/quantity'
+import { isMoment, sayDay, writeQuantity } from '@/core/quantity'
 import { inkLabelPdf } from '@/formats/inkLabelPdf'
 import { database } from '@/store/database'
 import { loadBatch, lotsOf } from '@/store/inkRoom'
@@ -17,7 +16,7 @@ export async function GET(
     const batch = await loadBatch(db, id)
     if (!batch) return nothing(`batch ${id}`)
     const { units } = printed(request)
-    const say = (at: string | undefined) => (isMoment(at) ? format(parseISO(at), 'd MMM yyyy HH:mm') : '')
+    const say = (at: string | undefined) => (isMoment(at) ? sayDay(at, 'd MMM yyyy HH:mm', units) : '')
     const label = await inkLabelPdf({
       batch: batch.id,
       name: batch.name,
