@@ -19,7 +19,7 @@ const ORDER_FIELDS = [
 
 const ART_FIELDS = [
   ['Width', 'wide', 'Not a length: type, for example, 305 mm or 12 in.'],
-  ['Width', '2 mm', 'Between 10 mm and 1200 mm (0.394 in and 47 1/4 in), please.'],
+  ['Width', '2 mm', 'Between 10 mm and 1200 mm (13/32 in and 47 1/4 in), please.'],
   ['Height', '', 'Not a length: type, for example, 305 mm or 12 in.'],
   ['Name', '', 'Ink is missing.'],
   ['Coverage', '120 %', 'Between 0.1 % and 100 %, please.'],

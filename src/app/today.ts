@@ -1,3 +1,4 @@
+import { warnings } from '@/core/advice'
 import type { Shop } from '@/core/equipment'
 import {
   customerKey,
@@ -22,6 +23,7 @@ import { latestNumbers } from '@/store/revisions'
 import { loadShop } from '@/store/shop'
 import { keptSummaries } from '@/store/summaries'
 import type { Pictured } from '@/ui/Swatch'
+import { filmWarningsOf } from './films/filmWarnings'
 import type { Missing } from './missing'
 import { renewPlans, shopStampOf, summaryStamp } from './planning'
 import { settledAt } from './settledAt'
@@ -108,6 +110,14 @@ export async function orderLines(db: Database, query: OrderQuery): Promise<Order
 /** Whether it is still to be printed: a list plans nothing else, and says of others what was known of them. */
 const isAhead = ({ state = 'open', deletedAt }: StoredOrder) => isToPrint(state) && deletedAt === undefined
 
+/** What stands against the films of orders that are still to be printed. */
+const filmWarningsAhead = async (db: Database, orders: readonly StoredOrder[]) =>
+  new Map(
+    await Promise.all(
+      orders.filter(isAhead).map(async ({ order }) => [order.id, await filmWarningsOf(db, order.id)] as const),
+    ),
+  )
+
 /** What customers want between printed and due, by order, where they want anything of their own. */
 async function leadsOf(db: Database, orders: readonly StoredOrder[]) {
   const known = await customersNamed(
@@ -134,10 +144,11 @@ async function linesOf(db: Database, ids: readonly string[]): Promise<Omit<Order
     .sort((a, b) => (place.get(a.order.id) ?? 0) - (place.get(b.order.id) ?? 0))
     .map(splitOf)
   const runIds = split.flatMap((s) => s.runs.map((r) => r.id))
-  const [pictured, numbers, kept] = await Promise.all([
+  const [pictured, numbers, kept, ofFilms] = await Promise.all([
     picturedPrints(db, ids),
     latestNumbers(db, runIds),
     keptSummaries<RunSummary>(db, runIds),
+    filmWarningsAhead(db, orders),
   ])
   const shop = shopStampOf(shelf.shop)
   const stampOf = ({ stored }: Split, runId: string) =>
@@ -162,7 +173,9 @@ async function linesOf(db: Database, ids: readonly string[]): Promise<Omit<Order
         ...line,
         href: settledAt(line, undefined),
         runs: s.runs.map((run) => {
-          const own = runLine(run, kept.get(run.id)?.facts ?? NO_SUMMARY)
+          const facts = kept.get(run.id)?.facts ?? NO_SUMMARY
+          const films = ofFilms.get(line.id)?.[run.placement.id] ?? []
+          const own = runLine(run, { ...facts, open: warnings([...facts.open, ...films]) })
           return {
             ...own,
             href: settledAt(line, own),

@@ -15,6 +15,7 @@ export {
   type Input,
   type Inputs,
   inputText,
+  inUnits,
   message,
   q,
   type Reason,

@@ -165,7 +165,7 @@ export const PROCEDURES = {
         good: 'each in the middle of its travel, so that it can go both ways',
         when: 'knobs',
       },
-      clamp: { name: 'Load and clamp', good: 'image within 3 mm of the film, clamps even' },
+      clamp: { name: 'Load and clamp', good: 'image within {length:0.003} of the film, clamps even' },
       level: {
         name: 'Level',
         good: 'side to side, then front to back: loosen, hold flat, tighten, feel again',

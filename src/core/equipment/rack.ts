@@ -1,4 +1,5 @@
 import type { Spectrum } from '../color'
+import type { ShelfInk } from './equipment'
 import { type BaseInk, type InkRoom, USUAL_LIMITS, USUAL_SMEAR } from './inkRoom'
 
 const ink = (
@@ -208,10 +209,38 @@ export const STARTER_RACK: readonly BaseInk[] = [
   ),
 ]
 
-/** What a new shop starts from. */
-export const USUAL_INK_ROOM: InkRoom = {
-  limits: USUAL_LIMITS,
-  laid: 1,
-  rack: STARTER_RACK,
-  formulas: [],
+/** Money per kg, and kg/m3, until a shop types its own (from memory). */
+const WHITE_CAN = { cost: 14, density: 1340 }
+const COLOUR_CAN = { cost: 22, density: 1200 }
+
+/**
+ * Inks of the shelf as they stand on a rack: nobody read them, so they are known by what printers call them.
+ *
+ * @param house the ink system that the shop prints where an ink says none of its own
+ * @param taken codes of what stands there already
+ */
+export function rackOfShelf(
+  shelf: readonly ShelfInk[],
+  house: string,
+  taken: readonly string[] = [],
+): readonly BaseInk[] {
+  const codes = new Set(taken)
+  return shelf.map(({ name, hex, opacity, inkType, system }) => {
+    const begin =
+      name
+        .replace(/[^\p{L}\p{N}]/gu, '')
+        .slice(0, 3)
+        .toUpperCase() || 'INK'
+    let code = begin
+    for (let n = 2; codes.has(code); n++) code = `${begin}${n}`
+    codes.add(code)
+    return {
+      ...{ code, name, system: system === 'house' ? house : system },
+      ...(inkType === 'white' ? WHITE_CAN : COLOUR_CAN),
+      characterisation: { how: 'class', hex, opacity },
+    }
+  })
 }
+
+/** What a new shop starts from; its rack is of its own inks. */
+export const USUAL_INK_ROOM: InkRoom = { limits: USUAL_LIMITS, laid: 1, rack: [], formulas: [] }

@@ -3,7 +3,7 @@ import { mm } from '../quantity'
 import { type Dryer, type FlashUnit, type Frame, type Press, USUAL_HOURS } from './equipment'
 import type { ShopAndShelf } from './parts'
 import { USUAL_PRICES } from './prices'
-import { USUAL_INK_ROOM } from './rack'
+import { rackOfShelf, USUAL_INK_ROOM } from './rack'
 import { USUAL_SCREENS } from './screenRoom'
 import { frameStock, shelfCloth, shelfInk, squeegeeStock } from './stock'
 
@@ -74,7 +74,7 @@ const shop = (
     squeegees: SQUEEGEES,
     hours: USUAL_HOURS,
     screens: USUAL_SCREENS,
-    inkRoom: USUAL_INK_ROOM,
+    inkRoom: { ...USUAL_INK_ROOM, rack: rackOfShelf(INKS, DEFAULT_METHOD.ink) },
     prices: USUAL_PRICES,
     approved: [],
   },

@@ -1,10 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import { choiceOf, DEFAULT_METHOD, type Reason } from '../advice'
-import { FABRICS, USUAL_INK_ROOM } from '../equipment'
+import { FABRICS, type InkRoom, STARTER_RACK, USUAL_INK_ROOM } from '../equipment'
 import type { Cloth, InkColour } from '../order'
 import { perCm } from '../quantity'
 import { dryFilm, fabricOf } from '../screen'
 import { baseCoverage, baseFor, expectedLooks, type InkFacts, secondWhiteFor } from './index'
+
+const ROOM: InkRoom = { ...USUAL_INK_ROOM, rack: STARTER_RACK }
 
 // What is said of a base, and in which order; the limits are table values, the words common practice, no source.
 const cloth = (hex: string, more: Partial<Cloth> = {}): Cloth => ({
@@ -31,7 +33,7 @@ const ink = (id: string, hex: string, more: Partial<InkColour> = {}): InkColour 
 const through = (mesh: number, onFilm: boolean) =>
   dryFilm(fabricOf(FABRICS, perCm(mesh)), 1, 'plastisol', onFilm)
 const facts = (more: Partial<InkFacts> = {}, method = {}): InkFacts => ({
-  room: USUAL_INK_ROOM,
+  room: ROOM,
   method: { ...DEFAULT_METHOD, ...method },
   films: () => ({
     direct: through(61, false),
@@ -87,8 +89,8 @@ describe('what is said of a base', () => {
     expect(said(thin, NAVY, {}, { darkCloth: 'direct' })).toEqual(['base', 'BASE_FLAKES_DARK'])
   })
   it('between match and visible: a question on light and in-between cloth, the practice on dark', () => {
-    const limits = { ...USUAL_INK_ROOM.limits, match: 0, visible: 100 }
-    const room = { ...USUAL_INK_ROOM, limits }
+    const limits = { ...ROOM.limits, match: 0, visible: 100 }
+    const room = { ...ROOM, limits }
     expect(said(yellow, GOLDEN, { room })).toEqual(['none', 'BASE_MAYBE', 'KNOWN_CLASS'])
     expect(said(yellow, NAVY, { room })).toEqual(['base', 'BASE_BRIGHT', 'KNOWN_CLASS'])
     expect(said(yellow, NAVY, { room }, { darkCloth: 'direct' })).toEqual([
@@ -101,7 +103,7 @@ describe('what is said of a base', () => {
     const [advice] = baseFor([yellow], NAVY, facts(), {})
     const looks = expectedLooks(yellow, NAVY, facts())
     const { change, based, over, toned } = advice?.reasons[0]?.inputs ?? {}
-    const { visible } = USUAL_INK_ROOM.limits
+    const { visible } = ROOM.limits
     expect(change).toEqual({ kind: 'difference', value: looks?.direct.change })
     expect(based).toEqual({ kind: 'difference', value: looks?.based.change })
     expect(toned).toEqual({ kind: 'difference', value: visible })
@@ -110,13 +112,13 @@ describe('what is said of a base', () => {
     const direct = expectedLooks(yellow, WHITE, facts())?.direct.change ?? 0
     expect(holds?.reasons[0]?.inputs.within).toEqual({
       kind: 'difference',
-      value: USUAL_INK_ROOM.limits.match - direct,
+      value: ROOM.limits.match - direct,
     })
   })
   it('an ink whose formula was read is known by it', () => {
     const formula = { name: 'yellow', parts: [{ code: 'Y1', share: 1 }] }
     const room = {
-      ...USUAL_INK_ROOM,
+      ...ROOM,
       formulas: [{ ...formula, id: 'F', system: 'plastisol', target: { l: 80, a: 0, b: 60 } }],
     } as never
     expect(said(yellow, NAVY, { room })?.at(-1)).toBe('KNOWN_READ')
@@ -195,13 +197,13 @@ describe('the second white', () => {
   })
   it('one hit is enough where it is a match and bright', () => {
     expect(told([white, red], ['w', 'red'], WHITE)).toEqual(['none', ALL, 'WHITE_ONE'])
-    const dull = { ...USUAL_INK_ROOM, limits: { ...USUAL_INK_ROOM.limits, white: 99 } }
+    const dull = { ...ROOM, limits: { ...ROOM.limits, white: 99 } }
     expect(told([white, red], ['w', 'red'], WHITE, { room: dull })[0]).toBe('highlight')
   })
   it('what lies within the error of the prediction is not called dull, what lies beyond is', () => {
     const at = (white_: number) => ({
-      ...USUAL_INK_ROOM,
-      limits: { ...USUAL_INK_ROOM.limits, white: white_ },
+      ...ROOM,
+      limits: { ...ROOM.limits, white: white_ },
     })
     const looks = expectedLooks(white, NAVY, facts())
     const reached = looks?.based.lightness ?? 0

@@ -76,6 +76,8 @@ const COVERS = 0.5
 
 /** An ink that covers a black card well enough to be printed as it is: an extender over white looks white and is none. */
 export function coversAlone(ink: BaseInk): boolean {
+  // What printers call an ink is a colour to print, from the pail; only clear ones look like their ground.
+  if (ink.characterisation.how === 'class') return ink.characterisation.opacity !== 'transparent'
   const { optics } = mixInk(ink)
   const over = (card: number) =>
     xyzOf(

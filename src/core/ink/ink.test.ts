@@ -17,6 +17,8 @@ import {
 } from './index'
 import { issued } from './issued'
 
+const ROOM: InkRoom = { ...USUAL_INK_ROOM, rack: STARTER_RACK }
+
 const cloth = (hex: string, weave: Cloth['weave'] = 'jersey'): Cloth => ({
   name: 'Cloth',
   hex,
@@ -54,7 +56,7 @@ const usual = (i: InkColour): Films => {
 }
 const facts = (method = {}): InkFacts => ({
   films: usual,
-  room: USUAL_INK_ROOM,
+  room: ROOM,
   method: { ...DEFAULT_METHOD, ...method },
   where: 'front',
   look: 'bright',
@@ -83,7 +85,7 @@ const MIXES = {
   white: { W1: 1 },
 } as const
 const MIXED: InkRoom = {
-  ...USUAL_INK_ROOM,
+  ...ROOM,
   formulas: Object.entries(MIXES).map(([name, parts]) => ({
     id: name,
     name,
@@ -193,7 +195,7 @@ describe('base or none from colour and class; common practice, no source', () =>
     expect(words[1]).toMatch(/known by its colour and how it covers.*nine of ten predictions lie within 9\.6/)
   })
   it('another shop with other limits decides otherwise', () => {
-    const strict = { ...USUAL_INK_ROOM, limits: { ...USUAL_INK_ROOM.limits, match: 1, visible: 2 } }
+    const strict = { ...ROOM, limits: { ...ROOM.limits, match: 1, visible: 2 } }
     const green = ink('dark green', '#1d4d33')
     expect(baseFor([green], GOLDEN, { ...facts(), room: strict }, {}).map(choiceOf)).toEqual(['base'])
   })

@@ -108,6 +108,7 @@ export const WHERES = {
   pocket: 'Pocket line',
   backNeck: 'Back neck',
   hemCorner: 'Hem corner',
+  pouch: 'Hood pocket',
   allOver: 'All-over',
   sleeve: 'Sleeve',
   hood: 'Hood',

@@ -70,7 +70,7 @@ describe('every mistake is told at its place', () => {
     ['lines[0].sizes[0].quantity', 1.5, 'A whole number of pieces.'],
     ['lines[0].sizes[0].quantity', -1, 'Not below 0.'],
     ['lines[0].sizes[0].quantity', Number.NaN, 'A whole number of pieces.'],
-    ['placements[0].width', 0, 'Between 10 mm and 1200 mm (0.394 in and 47 1/4 in), please.'],
+    ['placements[0].width', 0, 'Between 10 mm and 1200 mm (13/32 in and 47 1/4 in), please.'],
     ['placements[0].height', undefined, 'Type, for example, 305 mm or 12 in.'],
     ['placements[0].inks[1].name', '', 'Ink is missing.'],
     ['placements[0].inks[1].coverage', 1.2, 'Between 0.1 % and 100 %, please.'],

@@ -1,6 +1,6 @@
 import * as yup from 'yup'
 import { isHex } from '../color'
-import { isDay, KINDS, type Kind, writeQuantity } from '../quantity'
+import { isDay, isWithin, KINDS, type Kind, writeQuantity } from '../quantity'
 import { CLOTH_GROUPS } from './definition'
 import { INK_TYPES, OPACITIES, type Order, WEAVES, WHERES, WHITE_LOOKS } from './order'
 import { SIZE_NAMES } from './sizes'
@@ -17,7 +17,7 @@ const quantity = (kind: Kind, least: number, most: number) =>
         return ctx.createError({
           message: `Not a ${KINDS[kind].name}: type, for example, ${KINDS[kind].example}.`,
         })
-      if (value >= least - 1e-9 && value <= most + 1e-9) return true
+      if (isWithin(kind, value, least, most)) return true
       // Who typed it reads one or the other; the schema knows neither whom nor where.
       const [metric, inch] = (['metric', 'inch'] as const).map((system) => {
         const [low, high] = [least, most].map((x) => writeQuantity(kind, x, system))

@@ -17,6 +17,7 @@ const USUAL: Readonly<Record<Where, PrintSize>> = {
   pocket: size(90, 50),
   backNeck: size(80, 60),
   hemCorner: size(100, 100),
+  pouch: size(150, 60),
   allOver: size(585, 815),
   sleeve: size(75, 75),
   hood: size(100, 100),

@@ -39,7 +39,7 @@ describe('what a lead can choose', () => {
     const names = (id: string) => (id === 'I1' ? 'Bottle red' : id)
     const stored = { offContact: 0.1, 'strokes.I1': 1.5, mesh: 4300, 'nothing.I1': 'x' }
     expect(lostChoices(stored, names, 'inch')).toEqual([
-      'Off-contact: your own 3 15/16 in is left out. Between 0 in and 1.97 in, please.',
+      'Off-contact: your own 3 15/16 in is left out. Between 0 in and 1 15/16 in, please.',
       'Strokes, Bottle red: your own 1.5 is left out. A whole number.',
       expect.stringContaining('There is no setting mesh.'),
       'nothing.I1: your own x is left out. There is no setting nothing.I1.',
@@ -47,7 +47,7 @@ describe('what a lead can choose', () => {
     expect(lostChoices({ offContact: 0.002 })).toEqual([])
   })
   it('is told in the reader’s units', () => {
-    expect(choiceProblem('offContact', 3, 'inch')).toBe('Between 0 in and 1.97 in, please.')
+    expect(choiceProblem('offContact', 3, 'inch')).toBe('Between 0 in and 1 15/16 in, please.')
   })
 })
 

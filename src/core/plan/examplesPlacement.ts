@@ -89,6 +89,7 @@ export const PLACEMENT_EXAMPLES: Readonly<Record<string, Inputs>> = {
   SIZE_OVER: { size: '9-11', part: 'chest', across: length(410), left: length(12) },
   SIZE_MEANT: { size: 'M', part: 'chest', across: length(520) },
   PIECE_BEYOND: { sizes: 'S', part: 'sleeve', width: length(180), height: length(60) },
+  POUCH_WIDE: { sizes: 'S, M', across: length(190), width: length(260) },
   PALLET_WIDE: {
     sizes: '5-6, 7-8',
     part: 'chest',

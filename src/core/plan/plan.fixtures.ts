@@ -4,6 +4,7 @@ import {
   type Press,
   type Shop,
   type Squeegee,
+  STARTER_RACK,
   USUAL_HOURS,
   USUAL_INK_ROOM,
   USUAL_PRICES,
@@ -66,7 +67,7 @@ export const SHOP: Shop = {
   squeegees,
   hours: USUAL_HOURS,
   screens: USUAL_SCREENS,
-  inkRoom: USUAL_INK_ROOM,
+  inkRoom: { ...USUAL_INK_ROOM, rack: STARTER_RACK },
   prices: USUAL_PRICES,
   approved: [],
 }

@@ -11,7 +11,7 @@ import { ARTWORK } from '../artwork'
 import { HEAT } from '../heat'
 import { INK } from '../ink'
 import { ORDER } from '../order'
-import { type Kind, type System, writeQuantity } from '../quantity'
+import { isWithin, type Kind, type System, writeQuantity } from '../quantity'
 import { RATE } from '../rate'
 import { RECORD } from '../record'
 import { REGISTRATION } from '../registration'
@@ -104,7 +104,9 @@ export function choiceProblem(key: string, value: unknown, units: System = 'metr
   const [first] = [kind].flat() as readonly Kind[]
   if (typeof value !== 'number' || !Number.isFinite(value)) return 'A number in SI.'
   const [least, most] = within
-  if (value < least || value > most) {
+  const inside =
+    typeof kind === 'string' ? isWithin(kind, value, least, most) : value >= least && value <= most
+  if (!inside) {
     const [low, high] = within.map((x) =>
       typeof kind === 'string' ? writeQuantity(kind, x, units) : String(x),
     )

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import {
+  isWithin,
   KINDS,
   type Kind,
   measureOf,
@@ -185,6 +186,32 @@ describe('what is shown', () => {
           const large = { h: 3, lb: 0.8 }[symbol]
           const slack = unit.symbol === 'in' ? 1 / 32 : (large ?? 0.5 * 10 ** -digits)
           expect(Math.abs(back - value) / unit.factor).toBeLessThanOrEqual(slack + 1e-9)
+        },
+      ),
+    )
+  })
+})
+
+describe('a value between two others', () => {
+  it.each([
+    [0.003175, 0, 0.003, true],
+    [0.0034, 0, 0.003, false],
+    [0.045, 0.05, 0.1, false],
+    [0.04998, 0.05, 0.1, true],
+    [0.07, 0.05, 0.1, true],
+  ])('%d m from %d to %d: %s', (value, least, most, is) => {
+    expect(isWithin('length', value, least, most)).toBe(is)
+  })
+  it('the end that a message names can be typed, whoever reads it (property)', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...(Object.keys(KINDS) as Kind[])),
+        fc.constantFrom('metric' as const, 'inch' as const, DECIMALS),
+        fc.double({ min: 0.01, max: 900, noNaN: true }),
+        (kind, system, x) => {
+          const unit = shownUnit(kind, 'metric')
+          const most = x * unit.factor + (unit.offset ?? 0)
+          expect(isWithin(kind, si(kind, writeQuantity(kind, most, system), system), 0, most)).toBe(true)
         },
       ),
     )

@@ -213,6 +213,18 @@ export function sayQuantity(kind: Kind, value: number, system: System): string {
   return writeQuantity(kind, unit.symbol === 'in' ? near : value, system)
 }
 
+const READERS: readonly System[] = ['metric', 'inch', { measure: 'inch', decimals: true }]
+
+/**
+ * Whether a value lies between two others, ends included as people read them: what a message names as the most is let
+ * through when it is typed.
+ */
+export function isWithin(kind: Kind, value: number, least: number, most: number): boolean {
+  if (value >= least && value <= most) return true
+  const end = value < least ? least : most
+  return READERS.some((reader) => writeQuantity(kind, value, reader) === writeQuantity(kind, end, reader))
+}
+
 /** Seconds after midnight of a time of day as people write it: `8:00`, `16.30`, `4 pm`; undefined if it is none. */
 export function parseClock(text: string): Duration | undefined {
   const match = /^(\d{1,2})(?:[:.](\d{2}))?\s*(am|pm)?$/i.exec(text.trim())

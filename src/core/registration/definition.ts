@@ -32,6 +32,20 @@ export const REGISTRATION = defineRoom({
       says: 'Above the bottom hem, clear of its stitching. The hem lies at the pallet’s end, so the art stands on its head as the loader sees it.',
       source: 'from memory',
     },
+    PLACE_POUCH: {
+      says: 'On the pocket of a hooded sweatshirt, above its rib and clear of its stitching. The hem lies at the pallet’s end, so the art stands on its head as the loader sees it.',
+      source: 'from memory',
+    },
+    POUCH_EDGE: {
+      says: 'The pocket is a second layer of cloth: its edges are a step under the screen. A board that ends inside the pocket keeps it flat, else more off-contact and a look at the edges of the print.',
+      source: 'from memory',
+      severity: 'Note',
+    },
+    POUCH_WIDE: {
+      says: 'On {sizes} the pocket is about {across} wide between its slanted openings: a print {width} wide runs over their seams.',
+      source: 'from memory',
+      severity: 'Watch',
+    },
     PLACE_ALL: {
       says: 'The whole garment lies on the board, one layer up and without a wrinkle, one or two to load it; seams and collar show as lines in the print.',
       source: 'from memory',

@@ -4,7 +4,7 @@ import { laidFlat, type Run, sizeOf, sizesOf } from '../order'
 import { type Length, mm } from '../quantity'
 import { REGISTRATION } from './definition'
 import { ACROSS, runsOver } from './onSizes'
-import { type PieceKind, pieceOf } from './piece'
+import { about, type PieceKind, pieceOf } from './piece'
 import { type PlacementAdvice, placedOn } from './placement'
 
 /** Where the print sits on the pallets of a press, by group of sizes, and what does not fit. */
@@ -63,6 +63,26 @@ function tooWideFor(run: Run, { palletWidth }: Press): readonly Reason[] {
   ]
 }
 
+/** Width of a hood pocket between its openings, as a share of the chest laid flat (from memory; makers differ). */
+const POUCH = 0.4
+
+/** What a second layer of cloth does to a print on it, and on which sizes it is too narrow. */
+function onPouch(width: Length, sizes: readonly string[]): readonly Reason[] {
+  const across = (size: string) => about(POUCH * sizeOf(size).halfChest)
+  const narrow = sizes.filter((s) => across(s) < width).sort((a, b) => across(a) - across(b))
+  const edge = REGISTRATION.because('POUCH_EDGE')
+  const [first] = narrow
+  if (!first) return [edge]
+  return [
+    edge,
+    REGISTRATION.because('POUCH_WIDE', {
+      sizes: narrow.join(', '),
+      across: q('length', across(first)),
+      width: q('length', width),
+    }),
+  ]
+}
+
 const WIDEST = mm(305)
 const SMALL_SIZES = new Set(['5-6', '7-8', '9-11', '12-13', 'XS', 'S'])
 const TO_SEAM = mm(50)
@@ -103,6 +123,7 @@ function whatDoesNotFit(run: Run, placed: Omit<PlacementAdvice, 'reasons'>, pres
         beside: q('length', TO_SEAM),
       }),
     )
+  if (where === 'pouch') reasons.push(...onPouch(width, sizes))
   reasons.push(...runsOver(run.placement, placed, onBody ? beyond : []))
   reasons.push(...tooWideFor(run, press))
   if (!liesOnPallet(run, press)) {

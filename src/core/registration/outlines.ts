@@ -12,6 +12,7 @@ const SIDE: Readonly<Partial<Record<Where, 'front' | 'back'>>> = {
   back: 'back',
   backNeck: 'back',
   hemCorner: 'front',
+  pouch: 'front',
 }
 
 interface Outline {

@@ -48,6 +48,16 @@ describe('where the print sits', () => {
     for (const where of ['sleeve', 'neckLabel', 'offPallet'] as const)
       expect(place(where).groups[0]?.down.reasons[0]?.source).toBe('from memory')
   })
+  it('a hood pocket: from the hem, its edges told, and too wide a print on which sizes', () => {
+    const placed = (width: number) =>
+      placeOn(runOn('pouch', ['S', 'M', 'XL'], mm(width), mm(60)), press, DEFAULT_METHOD, {})
+    expect(placed(150).origin).toBe('hem')
+    expect(placed(150).groups[0]!.down.reasons[0]!.source).toBe('from memory')
+    expect(placed(150).reasons.map((r) => r.rule)).toEqual(['POUCH_EDGE'])
+    // 40 % of chests of 470, 520 and 620 mm laid flat, to 5 mm: 190, 210 and 250 mm (by hand).
+    const wide = (width: number) => placed(width).reasons.find((r) => r.rule === 'POUCH_WIDE')?.inputs.sizes
+    expect([190, 200, 215, 260].map(wide)).toEqual([undefined, 'S', 'S, M', 'S, M, XL'])
+  })
   it('kids keep the share of the chest that an M has, and stand apart from adults', () => {
     const { groups } = place('front', ['5-6', '9-11', 'M'])
     expect(groups.map((g) => [g.group, g.sizes])).toEqual([

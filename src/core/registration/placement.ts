@@ -32,6 +32,7 @@ const SPOTS: Readonly<Record<Exclude<Where, 'front'>, Spot>> = {
     side: { rule: 'PLACE_SIDE', of: [100, 140, 180] },
     origin: 'hem',
   },
+  pouch: { rule: 'PLACE_POUCH', down: [110, 130, 160], label: 'Above the hem', origin: 'hem' },
   allOver: { rule: 'PLACE_ALL', down: [0, 10, 40], label: COLLAR, origin: 'collar' },
   hood: { rule: 'PLACE_HOOD', down: [40, 50, 75], label: 'From the hood’s edge', origin: 'edge' },
   leg: { rule: 'PLACE_LEG', down: [60, 100, 150], label: 'Above the leg hem', origin: 'hem' },

@@ -1,13 +1,14 @@
 'use client'
 
-import { Box, Grid } from '@chakra-ui/react'
-import { useWatch } from 'react-hook-form'
-import type { BaseInk } from '@/core/equipment'
+import { Box, Flex, Grid } from '@chakra-ui/react'
+import { useFormContext, useWatch } from 'react-hook-form'
+import { type BaseInk, rackOfShelf, type ShelfInk, type ShopAndShelf, STARTER_RACK } from '@/core/equipment'
 import { type Can, doesOf, lookAlikes } from '@/core/ink'
 import { INK_SYSTEMS } from '@/core/order'
 import { QuantityField } from '@/ui/fields'
-import { Section } from '@/ui/Section'
+import { Section, TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
+import { unlocked } from '../../edits/unlocked'
 import type { Column, Row } from '../../shop/columns'
 import { Rows } from '../../shop/Rows'
 import { Cans } from './Cans'
@@ -68,6 +69,7 @@ export function Rack({ cans }: { readonly cans: readonly Can[] }) {
         }
         columns={[...COLUMNS, known('Measured by')]}
       />
+      <Fill />
       <Rows
         title="Additives"
         name="shop.inkRoom.rack"
@@ -106,6 +108,48 @@ export function Rack({ cans }: { readonly cans: readonly Can[] }) {
     </>
   )
 }
+
+/** Inks of the shelf that stand on no rack, and inks to try mixing with. */
+function Fill() {
+  const { getValues, setValue } = useFormContext<ShopAndShelf>()
+  const shelf = useWatch({ name: 'inks' }) as readonly ShelfInk[]
+  const rack = useWatch({ name: 'shop.inkRoom.rack' }) as readonly BaseInk[]
+  const away = shelf.filter((ink) => !rack.some((i) => sameWords(i.name, ink.name)))
+  const stands = new Set(rack.map((i) => i.code))
+  const mixing = STARTER_RACK.filter((i) => !stands.has(i.code))
+  const put = (inks: readonly BaseInk[]) =>
+    setValue('shop.inkRoom.rack', unlocked([...getValues('shop.inkRoom.rack'), ...inks]), {
+      shouldDirty: true,
+      shouldValidate: true,
+    })
+  return (
+    <Flex gap="6" wrap="wrap" mb="4">
+      {away.length > 0 && (
+        <TextButton
+          px="0"
+          onClick={() =>
+            put(
+              rackOfShelf(
+                away,
+                getValues('shop.method.ink'),
+                rack.map((i) => i.code),
+              ),
+            )
+          }
+        >
+          Put on the rack, from the shelf: {away.map((i) => i.name).join(', ')}
+        </TextButton>
+      )}
+      {mixing.length === STARTER_RACK.length && (
+        <TextButton px="0" onClick={() => put(mixing)}>
+          Add {mixing.length} invented inks to try mixing with
+        </TextButton>
+      )}
+    </Flex>
+  )
+}
+
+const sameWords = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase()
 
 function freeCode(rows: readonly Row[]): string {
   const codes = new Set(rows.map((r) => r.code))

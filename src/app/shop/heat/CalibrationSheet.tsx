@@ -2,13 +2,14 @@
 
 import { Box, Flex, Grid } from '@chakra-ui/react'
 import { type ReactNode, useState } from 'react'
-import { q, type Reason } from '@/core/advice'
+import { inUnits, q, type Reason } from '@/core/advice'
 import { HEAT, type Refused } from '@/core/heat'
 import { AskNumber } from '@/ui/AskNumber'
 import { QuantityInput } from '@/ui/given'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
 import { Table, TextButton } from '@/ui/Section'
+import { useSettings } from '@/ui/settings'
 import { Told } from '@/ui/Told'
 import { begun, type Step, type Written, whole } from './readings'
 
@@ -34,6 +35,7 @@ interface Props {
 
 /** What to read in which order, what was read, and what it comes to. Nothing changes before it is used. */
 export function CalibrationSheet({ steps, written, onWrite, readWith, device, wrongWith, workOut }: Props) {
+  const { units } = useSettings()
   const [answer, setAnswer] = useState<{ of: readonly Written[]; found: Result | Refused }>()
   const [busy, setBusy] = useState(false)
   const ready = whole(written, steps)
@@ -61,7 +63,7 @@ export function CalibrationSheet({ steps, written, onWrite, readWith, device, wr
               </Box>
               <Box>
                 <Box fontWeight="650">{step.name}</Box>
-                <Box maxWidth="46rem">{step.how}</Box>
+                <Box maxWidth="46rem">{inUnits(step.how, units)}</Box>
               </Box>
             </Flex>
             {written

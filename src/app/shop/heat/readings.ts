@@ -29,7 +29,7 @@ export const FLASH_STEPS: readonly (Step & { readonly of: FlashReading['of'] })[
   {
     of: 'hot',
     name: 'Film after a flash',
-    how: 'On a pallet of about 30 °C flash 8 s, then read the middle of the print with an infrared gun set to 0.95, and how long after the flash that was.',
+    how: 'On a pallet of about {temperature:303.15} flash 8 s, then read the middle of the print with an infrared gun set to 0.95, and how long after the flash that was.',
     writes: [
       PALLET,
       { field: 'dwell', label: 'Flash', kind: 'duration', usual: seconds(8) },

@@ -3,12 +3,14 @@
 import { Box, Flex, Grid } from '@chakra-ui/react'
 import { useState } from 'react'
 import { useFormContext, useWatch } from 'react-hook-form'
+import { inUnits } from '@/core/advice'
 import { CRAFT_ROOMS, type CraftStep, PROCEDURES, type Procedure } from '@/core/craft'
 import type { OwnStep, ShopAndShelf } from '@/core/equipment'
 import { keysOf } from '@/core/quantity'
 import { Input, Label } from '@/ui/elements'
 import { TextInput } from '@/ui/given'
 import { Folded, Section, TextButton } from '@/ui/Section'
+import { useSettings } from '@/ui/settings'
 
 const PLAIN = { name: '', good: '', off: false } as const
 const isPlain = ({ name, good, off }: OwnStep) => name === '' && good === '' && !off
@@ -49,6 +51,7 @@ function OneList({
   readonly own: readonly OwnStep[]
   readonly onChange: (step: string, part: Partial<OwnStep>) => void
 }) {
+  const { units } = useSettings()
   const [name, setName] = useState('')
   const steps = Object.entries<CraftStep>(list.steps)
   const added = own.filter((o) => o.step.startsWith(`${id}.own`))
@@ -66,6 +69,7 @@ function OneList({
     >
       {steps.map(([step, usual]) => {
         const key = `${id}.${step}`
+        const good = inUnits(usual.good, units)
         const said = own.find((o) => o.step === key)
         return (
           <Grid
@@ -82,8 +86,8 @@ function OneList({
             </Box>
             <TextInput
               label={`${usual.name}: what good looks like`}
-              value={said?.good || usual.good}
-              onWrite={(text) => onChange(key, { good: text === usual.good ? '' : text.slice(0, 200) })}
+              value={said?.good || good}
+              onWrite={(text) => onChange(key, { good: text === good ? '' : text.slice(0, 200) })}
             />
             <Label display="flex" gap="2" alignItems="center" minHeight="2.1rem">
               <Input

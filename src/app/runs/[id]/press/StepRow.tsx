@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { format } from 'date-fns'
 import { type ReactNode, useState } from 'react'
-import { settled } from '@/core/advice'
+import { inUnits, settled } from '@/core/advice'
 import type { ListStep } from '@/core/craft'
 import { writeQuantity } from '@/core/quantity'
 import { pressValues, type StatedOf } from '@/core/record'
@@ -73,7 +73,7 @@ export function StepRow({
                 {step.name}
               </Box>
               <Box color="soft" lineHeight="1.2">
-                {step.good}
+                {inUnits(step.good, units)}
                 {tick &&
                   `. ${[
                     format(new Date(tick.at), 'HH:mm'),

@@ -7,8 +7,8 @@ import { useSettings } from '@/ui/settings'
 import { Garment, type Laid } from './Garment'
 
 /** Metres a key moves, and with Shift. */
-const STEP = 1e-3
-const STRIDE = 1e-2
+export const STEP = 1e-3
+export const STRIDE = 1e-2
 /** So near to a line of the pallet the art jumps onto it. */
 const SNAP = 4e-3
 

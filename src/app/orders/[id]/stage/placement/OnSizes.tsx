@@ -10,7 +10,7 @@ import { SeverityMark } from '@/ui/Severity'
 import { useSettings } from '@/ui/settings'
 import { useOrder } from '../../orderContext'
 import type { PlanProps } from '../planProps'
-import { ArtOnGarment } from './ArtOnGarment'
+import { ArtOnGarment, STEP, STRIDE } from './ArtOnGarment'
 import { Garment, type Laid } from './Garment'
 
 /** A garment laid by hand is off by so much, one standard deviation: careful and hurried, metres (assumed). */
@@ -21,6 +21,7 @@ const SEEN = 10e-3
 /** The print on the garment of every size of the run; the setting of each group of sizes, moved by hand or typed. */
 export function OnSizes({ plan }: PlanProps) {
   const { order, choose, pictured } = useOrder()
+  const { units } = useSettings()
   const { placement: print, lines } = plan.run
   const all = onSizes(print, plan.placement)
   const [wanted, setWanted] = useState<string>()
@@ -53,8 +54,9 @@ export function OnSizes({ plan }: PlanProps) {
           <Groups plan={plan} />
           <ByHand />
           <Box color="soft" fontSize="small" maxWidth="24rem">
-            Drag the art, or move it by the arrow keys: 1 mm, with Shift 10 mm; it jumps onto the pallet’s
-            lines. All sizes of its group go with it. Screens stay where they are: garments are laid anew.
+            Drag the art, or move it by the arrow keys: {writeQuantity('length', STEP, units)}, with Shift{' '}
+            {writeQuantity('length', STRIDE, units)}; it jumps onto the pallet’s lines. All sizes of its group
+            go with it. Screens stay where they are: garments are laid anew.
           </Box>
         </Flex>
       </Flex>
