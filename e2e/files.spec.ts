@@ -26,6 +26,18 @@ test('orders come in from CSV: mapped, mended, previewed, all or none', async ({
     /^3\s*Qty\s*“x” is no number: type, for example, 1250 or 0\.4\./,
   )
   await expect(page.getByRole('button', { name: /^Import/ })).toBeHidden()
+  // Mended where it is told: the shelf's name for the colour, kept for the next file, and the number.
+  await page.getByLabel('Garment colour, line 3, read as').fill('Navy')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('Cloth colour “mauve” is Navy')).toBeVisible()
+  await page.getByLabel('Qty, line 3, read as').fill('12')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('row', { name: /Osprey Rugby/ })).toContainText('42')
+  await expect(page.getByRole('button', { name: 'Import 1 order' })).toBeEnabled()
+  await file.setInputFiles(csv(HEAD, 'Osprey Rugby,2026-12-11,MAUVE,L,5'))
+  await expect(page.getByRole('row', { name: /Osprey Rugby/ })).toContainText('Navy')
+  await page.getByRole('button', { name: 'Read mauve as it is written' }).click()
+  await expect(page.getByText('“MAUVE” is not on the shelf')).toBeVisible()
 
   await file.setInputFiles(
     csv(

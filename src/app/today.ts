@@ -114,7 +114,9 @@ const isAhead = ({ state = 'open', deletedAt }: StoredOrder) => isToPrint(state)
 const filmWarningsAhead = async (db: Database, orders: readonly StoredOrder[]) =>
   new Map(
     await Promise.all(
-      orders.filter(isAhead).map(async ({ order }) => [order.id, await filmWarningsOf(db, order.id)] as const),
+      orders
+        .filter(isAhead)
+        .map(async ({ order }) => [order.id, await filmWarningsOf(db, order.id)] as const),
     ),
   )
 

@@ -5,6 +5,7 @@ import { type Order, SIZE_NAMES, sizeNamed, splitOrder } from '@/core/order'
 import { noDecisions, plan } from '@/core/plan'
 import { DEMO_CLOTHS, DEMO_SHOP, demoOrders } from '@/store/demo'
 import { readCsv } from './csv'
+import { type CellProblem, type Mended, mendedBy, NOT_MENDED } from './orderCells'
 import { guessMapping, ORDER_COLUMN_NAMES } from './orderColumns'
 import { type CsvContext, ordersCsv, ordersFromCsv } from './ordersCsv'
 import { plansCsv, runsCsv } from './plansCsv'
@@ -14,7 +15,8 @@ const CONTEXT = { cloths: DEMO_CLOTHS, taken: new Set(['O-1001']), next: 1011 }
 const take = (text: string, context: CsvContext = CONTEXT) => {
   const { head, records, problems } = readCsv(text)
   const read = ordersFromCsv(head, records, guessMapping(head), context)
-  return { ...read, problems: [...problems, ...read.problems] }
+  const all: readonly CellProblem[] = [...problems, ...read.problems]
+  return { ...read, problems: all }
 }
 const HEAD = 'order,customer,job,due,cloth,size,quantity'
 const lines = (...rows: string[]) => [HEAD, ...rows].join('\r\n')
@@ -92,7 +94,7 @@ describe('orders from CSV', () => {
   })
   it('records of one order that contradict each other are a mistake', () => {
     const { problems } = take(lines('O-3000,A,,2026-12-11,Navy,M,1', 'O-3000,A,,2026-12-18,Navy,L,1'))
-    expect(problems).toEqual([
+    expect(problems).toMatchObject([
       { line: 3, column: 'due', message: 'Differs from line 2 of the same order: “2026-12-11”.' },
     ])
   })
@@ -317,5 +319,56 @@ describe('lists as CSV', () => {
       'F61-2',
       '61',
     ])
+  })
+})
+
+describe('mistakes mended where they are told', () => {
+  const file = lines(
+    ',Tern Tea,,2026-12-11,FRST,XXL,12',
+    ',Tern Tea,,2026-12-11,frst,M,x',
+    ',Tern Tea,,2026-12-11,Navy,L,4',
+  )
+  const read = (mended: Mended) => take(file, { ...CONTEXT, mended })
+  const mend = (mended: Mended, said: RegExp, text: string): Mended => {
+    const found = read(mended).problems.find((p) => said.test(p.message))
+    if (!found?.cell) throw new Error(`nothing says ${said}`)
+    return mendedBy(mended, found.line, found.cell, text)
+  }
+  it('a word is mended in its whole column, a number in its own cell', () => {
+    expect(read(NOT_MENDED).problems.map((p) => [p.line, p.cell?.name, p.cell?.written])).toEqual([
+      [2, 'cloth', 'FRST'],
+      [3, 'cloth', 'frst'],
+      [3, 'quantity', 'x'],
+    ])
+    const words = mend(NOT_MENDED, /not on the shelf/, 'Navy')
+    expect(words).toEqual({ words: { cloth: { frst: 'Navy' } }, cells: {} })
+    expect(read(words).problems.map((p) => p.line)).toEqual([3])
+    const all = mend(words, /is no number/, '7')
+    expect(all.cells).toEqual({ '3 quantity': '7' })
+    const [order] = read(all).orders
+    expect(order?.lines.map((l) => [l.cloth.name, l.sizes])).toEqual([
+      [
+        'Navy',
+        [
+          { size: '2XL', quantity: 12 },
+          { size: 'M', quantity: 7 },
+          { size: 'L', quantity: 4 },
+        ],
+      ],
+    ])
+  })
+  it('mended wrongly it is told again, and said as it is written it is as it was', () => {
+    const wrong = mend(NOT_MENDED, /not on the shelf/, 'Mauve')
+    const again = read(wrong).problems[0]
+    expect(again?.cell).toEqual({ name: 'cloth', written: 'FRST', read: 'Mauve' })
+    expect(mendedBy(wrong, 2, again!.cell!, 'FRST')).toEqual({ words: { cloth: {} }, cells: {} })
+  })
+  it('words that every object knows are words', () => {
+    for (const word of ['__proto__', 'constructor', 'toString']) {
+      const odd = lines(`,Tern Tea,,2026-12-11,${word},M,12`)
+      const found = take(odd).problems.find((p) => p.cell?.name === 'cloth')
+      const mended = mendedBy(NOT_MENDED, 2, found!.cell!, 'Navy')
+      expect(take(odd, { ...CONTEXT, mended }).orders[0]?.lines[0]?.cloth.name).toBe('Navy')
+    }
   })
 })

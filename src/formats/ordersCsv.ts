@@ -1,12 +1,12 @@
 import { type Cloth, checkOrder, type Order, sizeNamed } from '@/core/order'
-import { readNumber } from '@/core/quantity'
-import { type CsvProblem, type CsvRecord, tidy, writeCsv } from './csv'
+import { type CsvRecord, tidy, writeCsv } from './csv'
+import { type CellProblem, Cells, type Mended } from './orderCells'
 import { type Mapping, ORDER_COLUMN_NAMES, ORDER_COLUMNS, type OrderColumn } from './orderColumns'
 import { type DayOrder, dayOrderIn, readDay } from './writtenDays'
 
 export interface OrdersRead {
   readonly orders: readonly Order[]
-  readonly problems: readonly CsvProblem[]
+  readonly problems: readonly CellProblem[]
 }
 
 /** What reading orders needs to know of the shop. */
@@ -18,47 +18,11 @@ export interface CsvContext {
   readonly next: number
   /** How days in numbers are written, if someone said so; else as the days of the file tell. */
   readonly days?: DayOrder | undefined
+  readonly mended?: Mended | undefined
 }
 
-/** What tells a decimal sign from one that parts thousands, by column. */
-const NUMBERS: Readonly<Partial<Record<OrderColumn, { most?: number; whole?: boolean }>>> = {
-  quantity: { whole: true },
-  cotton_percent: { most: 100 },
-  polyester_percent: { most: 100 },
-}
 const ORDER_ID = /^O-\d{1,9}$/
 const SHARED = ['customer', 'job', 'due', 'notes'] as const
-
-/** The cells of a file by what they hold, and what is wrong with them. */
-class Cells {
-  readonly problems: CsvProblem[] = []
-  constructor(
-    private readonly head: readonly string[],
-    private readonly mapping: Mapping,
-    private readonly days: DayOrder | undefined,
-  ) {}
-  text({ cells }: CsvRecord, name: OrderColumn): string {
-    const text = (cells[this.mapping[name] ?? -1] ?? '').trim()
-    return name === 'due' ? this.day(text) : text
-  }
-  /** A day as ISO day; what is none, or may be two, stays as it was written. */
-  private day(text: string): string {
-    const day = readDay(text, this.days)
-    return day === undefined || day === 'either' ? text : day
-  }
-  wrong(line: number, name: OrderColumn, message: string): void {
-    const column = this.head[this.mapping[name] ?? -1] ?? ORDER_COLUMNS[name].label
-    this.problems.push({ line, column, message })
-  }
-  number(r: CsvRecord, name: OrderColumn): number | undefined {
-    const text = this.text(r, name)
-    if (text === '') return undefined
-    const value = readNumber(text, NUMBERS[name])
-    if (value.ok) return value.value
-    this.wrong(r.line, name, value.message)
-    return undefined
-  }
-}
 
 /** Records of one order together: by its number, or without one by customer, job and day. */
 function byOrder(records: readonly CsvRecord[], cells: Cells): ReadonlyMap<string, readonly CsvRecord[]> {
@@ -85,11 +49,7 @@ function clothOf(r: CsvRecord, cells: Cells, shelf: readonly Cloth[]): Cloth | u
   )
   const hex = cells.text(r, 'hex') || known?.hex
   if (!hex) {
-    cells.wrong(
-      r.line,
-      'cloth',
-      `“${name}” is not on the shelf: add it at Shop, or give its colour as #1f2a44.`,
-    )
+    cells.wrong(r, 'cloth', `“${name}” is not on the shelf: add it at Shop, or give its colour as #1f2a44.`)
     return undefined
   }
   return {
@@ -116,7 +76,7 @@ function garmentsOf(rows: readonly CsvRecord[], cells: Cells, shelf: readonly Cl
     const cloth = clothOf(r, cells, shelf)
     const quantity = cells.number(r, 'quantity')
     if (quantity === undefined && cells.text(r, 'quantity') === '')
-      cells.wrong(r.line, 'quantity', 'How many pieces?')
+      cells.wrong(r, 'quantity', 'How many pieces?')
     if (!cloth) continue
     const style = cells.text(r, 'style') || 'Classic tee'
     const key = JSON.stringify([style, cloth])
@@ -146,7 +106,7 @@ function orderOf(
     for (const name of SHARED)
       if (cells.text(r, name) !== cells.text(first, name))
         cells.wrong(
-          r.line,
+          r,
           name,
           `Differs from line ${first.line} of the same order: “${cells.text(first, name)}”.`,
         )
@@ -168,7 +128,7 @@ function orderOf(
       const at = /^lines\[(\d+)\](?:\.sizes\[(\d+)\])?/.exec(path)
       const garment = garments[Number(at?.[1] ?? -1)]
       const r = garment?.at[Number(at?.[2] ?? 0)] ?? first
-      cells.wrong(r.line, columnFor(path), message)
+      cells.wrong(r, columnFor(path), message)
     }
   return checked.ok && cells.problems.length === before ? checked.value : undefined
 }
@@ -181,7 +141,7 @@ export function ordersFromCsv(
   head: readonly string[],
   records: readonly CsvRecord[],
   mapping: Mapping,
-  { cloths, taken, next, days }: CsvContext,
+  { cloths, taken, next, days, mended }: CsvContext,
 ): OrdersRead {
   const missing = ORDER_COLUMN_NAMES.filter((n) => ORDER_COLUMNS[n].needed && mapping[n] === undefined)
   if (missing.length > 0)
@@ -207,7 +167,7 @@ export function ordersFromCsv(
         },
       ],
     }
-  const cells = new Cells(head, mapping, order)
+  const cells = new Cells(head, mapping, order, mended)
   const groups = byOrder(records, cells)
   let free = next
   const freeId = () => {
@@ -221,8 +181,8 @@ export function ordersFromCsv(
     const own = ORDER_ID.test(given)
     const id = own ? given : freeId()
     const free = !(own && taken.has(given)) && !used.has(id)
-    if (own && taken.has(given)) cells.wrong(first.line, 'order', `${given} is there already.`)
-    else if (used.has(id)) cells.wrong(first.line, 'order', `${id} stands twice.`)
+    if (own && taken.has(given)) cells.wrong(first, 'order', `${given} is there already.`)
+    else if (used.has(id)) cells.wrong(first, 'order', `${id} stands twice.`)
     used.add(id)
     const order = orderOf(id, [first, ...others], cells, cloths)
     return free && order ? [order] : []

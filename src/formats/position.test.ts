@@ -32,7 +32,7 @@ describe('the film position sheet', () => {
       expect(first).toContain(words)
     for (const { hit } of run.hits) expect(first).toContain(hit.name)
     const [inch = ''] = await pagesOf(await positionPdf(order, run, 'inch', 'LETTER'))
-    expect(inch).toContain('5.51 in')
+    expect(inch).toContain('5 1/2 in')
   })
   it('has as many sheets at true size as the art with its marks needs, and no page more', async () => {
     const pages = await pagesOf(await positionPdf(order, run, 'metric', 'A4'))

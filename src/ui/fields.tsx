@@ -9,13 +9,17 @@ import {
   useController,
   useFormContext,
   useFormState,
+  useWatch,
 } from 'react-hook-form'
+import { type Reason, message as wordsOf } from '@/core/advice'
 import type { ShopAndShelf } from '@/core/equipment'
 import type { Order } from '@/core/order'
+import { unusual } from '@/core/plan'
 import { type Kind, parseClock, parseQuantity, writeClock, writeQuantity } from '@/core/quantity'
 import { Input, Label, Textarea } from './elements'
 import { usePaint } from './paint'
 import { Select } from './Select'
+import { SeverityMark } from './Severity'
 import { useSettings } from './settings'
 
 type Path = FieldPath<Order> | FieldPath<ShopAndShelf>
@@ -50,6 +54,12 @@ function useMessage(name: Path): string | undefined {
   return error?.message ?? (error?.root as FieldError | undefined)?.message
 }
 
+/** What is to be asked of a value that is possible and unusual. */
+function useDoubt(name: Path): Reason | undefined {
+  const { control } = useFormContext()
+  return unusual(name, useWatch({ control, name }))
+}
+
 /** Label above, message below, both tied to the input. */
 function Labelled({
   name,
@@ -63,6 +73,9 @@ function Labelled({
 }) {
   const id = useId()
   const message = useMessage(name)
+  const doubt = useDoubt(name)
+  const { units } = useSettings()
+  const described = message === undefined ? doubt && `${id}-doubt` : `${id}-message`
   return (
     <Box width={width ?? '100%'} minWidth="0" position="relative">
       <Label htmlFor={id} display="block" fontSize="small" color="soft" srOnly={bare === true}>
@@ -71,8 +84,13 @@ function Labelled({
       {children({
         id,
         'aria-invalid': message !== undefined,
-        ...(message === undefined ? {} : { 'aria-describedby': `${id}-message` }),
+        ...(described && { 'aria-describedby': described }),
       })}
+      {message === undefined && doubt && (
+        <Box id={`${id}-doubt`} fontSize="small" lineHeight="1.2" pt="0.5">
+          <SeverityMark severity={doubt.severity ?? 'Watch'} /> {wordsOf(doubt, units)}
+        </Box>
+      )}
       {message !== undefined && (
         <Box
           id={`${id}-message`}

@@ -57,6 +57,7 @@ export const PLAN = defineRoom({
       says: '{pieces}: the quantities of the sizes this print goes on, added up.',
       source: 'the order',
     },
+    UNUSUAL: { says: 'Usual is {low} to {high}: is it meant?', source: 'from memory', severity: 'Watch' },
     SIZE_PIECES: { says: '{pieces}: as the customer ordered this size.', source: 'the order' },
     TALLEST: {
       says: '{film}: the dry deposits of the hits that lie on one another, added up.',

@@ -12,5 +12,6 @@ export const RECORD_EXAMPLES: Readonly<Record<string, Inputs>> = {
   RECORD_TIME: { planned: work(39), took: work(46) },
   RECORD_PACE: { planned: hourly(120), was: hourly(104), pieces: count(147), took: work(85) },
   RECORD_GAP: { time: work(14), low: hourly(104), high: hourly(124) },
+  UNUSUAL: { low: q('tension', 1500), high: q('tension', 4500) },
   SETUP_OWN: { screens: count(6), each: work(8) },
 }

@@ -1,24 +1,26 @@
 'use client'
 
-import { Box, Flex, Grid } from '@chakra-ui/react'
+import { Box, Flex } from '@chakra-ui/react'
 import { type Remote, wrap } from 'comlink'
 import { useRouter } from 'next/navigation'
 import { type ChangeEvent, useEffect, useMemo, useRef, useState } from 'react'
-import type { Cloth, Order } from '@/core/order'
-import { keysOf } from '@/core/quantity'
-import type { CsvProblem } from '@/formats/csv'
-import { type Mapping, ORDER_COLUMN_NAMES, ORDER_COLUMNS, type OrderColumn } from '@/formats/orderColumns'
-import { DAY_ORDERS, type DayOrder } from '@/formats/writtenDays'
+import { type Cloth, SIZE_NAMES } from '@/core/order'
+import { NOT_MENDED } from '@/formats/orderCells'
+import type { OrdersRead } from '@/formats/ordersCsv'
 import { AskFirst } from '@/ui/Dialog'
-import { Day } from '@/ui/day'
 import { Input, Label, PageTitle } from '@/ui/elements'
-import { Section, Table, TextButton } from '@/ui/Section'
-import { Select } from '@/ui/Select'
+import { Section, TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import type { Importer } from '@/workers/importer'
 import { AskFrame } from '../../AskFrame'
 import { onceId } from '../../acts/act'
-import { keepColumns, keptColumns } from './keptColumns'
+import { Columns, type CsvFile } from './Columns'
+import { type HowRead, howToRead, keepHowRead } from './keptColumns'
+import { Preview } from './Preview'
+import { Problems, ReadOtherwise } from './Problems'
+import { SHOWN } from './shown'
+
+const AS_WRITTEN: HowRead = { mapping: {}, days: undefined, mended: NOT_MENDED }
 
 interface Props {
   readonly shopName: string
@@ -27,41 +29,31 @@ interface Props {
   readonly next: number
 }
 
-interface CsvFile {
-  readonly name: string
-  readonly head: readonly string[]
-  readonly count: number
-  readonly first: readonly { readonly cells: readonly string[] }[]
-}
-
-/** Rows of the preview and of the report that are shown. */
-const SHOWN = 12
-
 /** Takes orders from a CSV file or a job file: mapped, previewed, and all or none. */
 export function ImportDesk({ shopName, cloths, taken, next }: Props) {
   const router = useRouter()
   const importer = useRef<Remote<Importer>>(undefined)
   const [csv, setCsv] = useState<CsvFile>()
-  const [mapping, setMapping] = useState<Mapping>({})
-  const [read, setRead] = useState<{ orders: readonly Order[]; problems: readonly CsvProblem[] }>()
+  const [how, setHow] = useState<HowRead>(AS_WRITTEN)
+  const [read, setRead] = useState<OrdersRead>()
   const [wrong, setWrong] = useState<readonly string[]>([])
   const [job, setJob] = useState<{ readonly name: string; readonly text: string }>()
   const [busy, setBusy] = useState('')
   const [asking, setAsking] = useState(false)
-  const [days, setDays] = useState<DayOrder>()
   const context = useMemo(() => ({ cloths, taken: new Set(taken), next }), [cloths, taken, next])
+  const meant = useMemo(() => ({ cloth: cloths.map((c) => c.name), size: SIZE_NAMES }), [cloths])
   useEffect(() => {
     const worker = new Worker(new URL('../../../workers/importer.ts', import.meta.url), { type: 'module' })
     importer.current = wrap<Importer>(worker)
     return () => worker.terminate()
   }, [])
-  const preview = async (head: readonly string[], m: Mapping, d: DayOrder | undefined) => {
-    setMapping(m)
-    setDays(d)
+  const preview = async (head: readonly string[], next: HowRead) => {
+    setHow(next)
     setBusy('Reading the records …')
-    setRead(await importer.current?.orders(m, { ...context, days: d }))
+    const { mapping, days, mended } = next
+    setRead(await importer.current?.orders(mapping, { ...context, days, mended }))
     setBusy('')
-    keepColumns({ head, mapping: m, days: d })
+    keepHowRead(head, next)
   }
   const open = async (e: ChangeEvent<HTMLInputElement>) => {
     const [file] = e.target.files ?? []
@@ -77,8 +69,7 @@ export function ImportDesk({ shopName, cloths, taken, next }: Props) {
     const opened = await importer.current?.open(text)
     if (!opened) return setBusy('')
     setCsv({ name: file.name, head: opened.head, count: opened.count, first: opened.first })
-    const before = keptColumns(opened.head)
-    await preview(opened.head, before?.mapping ?? opened.mapping, before?.days)
+    await preview(opened.head, howToRead(opened.head, opened.mapping))
   }
   const take = async () => {
     setAsking(false)
@@ -138,9 +129,24 @@ export function ImportDesk({ shopName, cloths, taken, next }: Props) {
         <Box>Job file {job.name}: one order with the decisions of one run. The shop in it is not taken.</Box>
       )}
       {csv && (
-        <Columns csv={csv} mapping={mapping} days={days} onMap={(m, d) => void preview(csv.head, m, d)} />
+        <Columns
+          csv={csv}
+          mapping={how.mapping}
+          days={how.days}
+          onMap={(mapping, days) => void preview(csv.head, { ...how, mapping, days })}
+        />
       )}
-      {read && read.problems.length > 0 && <Problems problems={read.problems} />}
+      {csv && read && read.problems.length > 0 && (
+        <Problems
+          problems={read.problems}
+          mended={how.mended}
+          meant={meant}
+          onMend={(mended) => void preview(csv.head, { ...how, mended })}
+        />
+      )}
+      {csv && (
+        <ReadOtherwise mended={how.mended} onMend={(mended) => void preview(csv.head, { ...how, mended })} />
+      )}
       {read && read.problems.length === 0 && <Preview orders={read.orders} />}
       {asking && (
         <AskFirst
@@ -153,152 +159,5 @@ export function ImportDesk({ shopName, cloths, taken, next }: Props) {
         </AskFirst>
       )}
     </AskFrame>
-  )
-}
-
-interface ColumnsProps {
-  readonly csv: CsvFile
-  readonly mapping: Mapping
-  readonly days: DayOrder | undefined
-  readonly onMap: (mapping: Mapping, days: DayOrder | undefined) => void
-}
-
-/** Which column of the file holds what. */
-function Columns({ csv, mapping, days, onMap }: ColumnsProps) {
-  const set = (name: OrderColumn, value: string) => {
-    const { [name]: _, ...others } = mapping
-    onMap(value === '' ? others : { ...others, [name]: Number(value) }, days)
-  }
-  return (
-    <Section
-      title={`${csv.name}: ${csv.count.toLocaleString('en')} ${csv.count === 1 ? 'record' : 'records'}`}
-    >
-      <Grid
-        templateColumns={{ base: 'repeat(auto-fill, minmax(7.5rem, 1fr))', lg: 'repeat(4, 1fr)' }}
-        gap="3"
-      >
-        {ORDER_COLUMN_NAMES.map((name) => {
-          const { label, needed } = ORDER_COLUMNS[name]
-          const at = mapping[name]
-          return (
-            <Box key={name}>
-              <Label htmlFor={`column-${name}`} display="block" fontSize="small" color="soft">
-                {label}
-                {needed ? ', needed' : ''}
-              </Label>
-              <Select
-                id={`column-${name}`}
-                field
-                own={needed && at === undefined}
-                value={at ?? ''}
-                onChange={(e) => set(name, e.target.value)}
-              >
-                <option value="">not in the file</option>
-                {csv.head.map((h, i) => (
-                  // biome-ignore lint/suspicious/noArrayIndexKey: two columns may have the same head
-                  <option key={i} value={i}>
-                    {h || `column ${i + 1}`}
-                  </option>
-                ))}
-              </Select>
-              <Box fontSize="small" color="soft" truncate>
-                {at === undefined
-                  ? '\u00a0'
-                  : csv.first
-                      .map((r) => r.cells[at])
-                      .filter(Boolean)
-                      .join(' · ') || 'empty'}
-              </Box>
-            </Box>
-          )
-        })}
-        <Box>
-          <Label htmlFor="days-written" display="block" fontSize="small" color="soft">
-            Days are written
-          </Label>
-          <Select
-            id="days-written"
-            field
-            value={days ?? ''}
-            onChange={(e) => onMap(mapping, e.target.value === '' ? undefined : (e.target.value as DayOrder))}
-          >
-            <option value="">as the file tells</option>
-            {keysOf(DAY_ORDERS).map((order) => (
-              <option key={order} value={order}>
-                {DAY_ORDERS[order]}
-              </option>
-            ))}
-          </Select>
-        </Box>
-      </Grid>
-    </Section>
-  )
-}
-
-const Problems = ({ problems }: { readonly problems: readonly CsvProblem[] }) => (
-  <Section title={`${problems.length.toLocaleString('en')} to mend before anything is imported`}>
-    <Table role="alert">
-      <thead>
-        <tr>
-          <th className="num" style={{ width: '5rem' }}>
-            Line
-          </th>
-          <th style={{ width: '12rem' }}>Column</th>
-          <th>What is wrong</th>
-        </tr>
-      </thead>
-      <tbody>
-        {problems.slice(0, SHOWN).map((p) => (
-          <tr key={`${p.line} ${p.column} ${p.message}`}>
-            <td className="num">{p.line}</td>
-            <td>{p.column}</td>
-            <td>{p.message}</td>
-          </tr>
-        ))}
-      </tbody>
-    </Table>
-    {problems.length > SHOWN && (
-      <Box color="soft">and {(problems.length - SHOWN).toLocaleString('en')} more</Box>
-    )}
-  </Section>
-)
-
-function Preview({ orders }: { readonly orders: readonly Order[] }) {
-  const pieces = (o: Order) => o.lines.flatMap((l) => l.sizes).reduce((sum, s) => sum + s.quantity, 0)
-  return (
-    <Section title="What would be taken">
-      <Table>
-        <thead>
-          <tr>
-            <th>Number</th>
-            <th>Customer</th>
-            <th>Job</th>
-            <th>Due</th>
-            <th>Garments</th>
-            <th className="num">Pieces</th>
-          </tr>
-        </thead>
-        <tbody>
-          {orders.slice(0, SHOWN).map((o) => (
-            <tr key={o.id}>
-              <td>{o.id}</td>
-              <td>{o.customer}</td>
-              <td>{o.title}</td>
-              <td>
-                <Day at={o.due} />
-              </td>
-              <td>{o.lines.map((l) => `${l.style}, ${l.cloth.name}`).join('; ')}</td>
-              <td className="num">{pieces(o)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </Table>
-      {orders.length > SHOWN && (
-        <Box color="soft">and {(orders.length - SHOWN).toLocaleString('en')} more</Box>
-      )}
-      <Box mt="3" color="soft">
-        Prints and colours are not in the file: each order comes with one empty full front.
-      </Box>
-    </Section>
   )
 }
