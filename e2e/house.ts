@@ -50,3 +50,24 @@ export const saveStatus = (page: Page): Locator => page.getByRole('status', { na
 export async function deafen(page: Page): Promise<void> {
   await page.route('**/api/changes', (route) => route.fulfill({ status: 204 }))
 }
+
+/**
+ * Tabs until the element of this accessible name has the focus.
+ *
+ * @param press counts the keys where a test counts them
+ */
+export async function tabTo(
+  page: Page,
+  name: string | RegExp,
+  press: (key: string) => Promise<void> = (key) => page.keyboard.press(key),
+): Promise<void> {
+  for (let i = 0; i < 80; i++) {
+    await press('Tab')
+    const here = await page.evaluate(() => {
+      const el = document.activeElement as HTMLInputElement | null
+      return (el?.getAttribute('aria-label') ?? el?.labels?.[0]?.textContent ?? el?.textContent ?? '').trim()
+    })
+    if (typeof name === 'string' ? here === name : name.test(here)) return
+  }
+  throw new Error(`Tab never reached ${name}`)
+}

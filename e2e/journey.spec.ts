@@ -1,4 +1,4 @@
-import { expect, open, saveStatus, test } from './house'
+import { expect, open, saveStatus, tabTo, test } from './house'
 
 /** What a first order to the printed sheet may take beyond typing; it took 120 once. */
 const MOST = 60
@@ -10,19 +10,7 @@ test('a first order to its sheet by keyboard: at most 60 keys beyond typing', as
     await page.keyboard.press(name)
   }
   const type = (text: string) => page.keyboard.type(text)
-  const here = () =>
-    page.evaluate(() => {
-      const el = document.activeElement as HTMLInputElement | null
-      return (el?.getAttribute('aria-label') ?? el?.labels?.[0]?.textContent ?? el?.textContent ?? '').trim()
-    })
-  const tabTo = async (name: string | RegExp) => {
-    for (let i = 0; i < MOST; i++) {
-      await key('Tab')
-      const at = await here()
-      if (typeof name === 'string' ? at === name : name.test(at)) return
-    }
-    throw new Error(`Tab never reached ${name}`)
-  }
+  const to = (name: string | RegExp) => tabTo(page, name, key)
   await open(page, '/')
   await key('n')
   await page.waitForURL(/\/orders\/O-\d+\/order/)
@@ -30,9 +18,9 @@ test('a first order to its sheet by keyboard: at most 60 keys beyond typing', as
   await type('Cormorant Rowing')
   await key('Tab')
   await type('Club shirts')
-  await tabTo('From the shelf')
+  await to('From the shelf')
   await type('Navy')
-  await tabTo('S')
+  await to('S')
   for (const pieces of ['10', '20', '20']) {
     await type(pieces)
     await key('Tab')
@@ -40,7 +28,7 @@ test('a first order to its sheet by keyboard: at most 60 keys beyond typing', as
   await type('10')
   await key('Alt+2')
   await page.waitForURL(/\/art/)
-  await tabTo('Add a colour from the shelf')
+  await to('Add a colour from the shelf')
   await type('Moon')
   await key('Enter')
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Moon yellow')
@@ -54,7 +42,7 @@ test('a first order to its sheet by keyboard: at most 60 keys beyond typing', as
   await expect(page.getByRole('dialog')).toBeVisible()
   await key('Enter')
   await expect(page.getByRole('dialog')).toBeHidden()
-  await tabTo('Set-up sheet')
+  await to('Set-up sheet')
   await key('Enter')
   await page.waitForURL(/\/sheet/)
   await expect(page.locator('main')).toContainText('60 pieces')

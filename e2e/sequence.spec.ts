@@ -214,7 +214,7 @@ const sticksOut = (page: Page) =>
 for (const stations of ['4', '18'])
   test(`the strip reads well on ${stations} stations, on screen and on paper`, async ({ page }, info) => {
     await open(page, '/shop')
-    const places = page.getByLabel('Stations', { exact: true })
+    const places = page.getByLabel('Stations of The Twelve')
     await places.selectOption(stations)
     await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('Saved')
     const [path, run] = stations === '4' ? ['O-1010', 'R-1010-P1-in-between'] : ['O-1003', 'R-1003-P1-dark']

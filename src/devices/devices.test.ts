@@ -1,9 +1,10 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { BANDS, difference, labOf, takeCurve } from '@/core/color'
+import { band } from '@/core/ink'
 import { simulatedCounter } from './pieceCounter'
 import { simulatedReader } from './reader'
 import type { Reading } from './scale'
-import { simulatedScale, TICK } from './simulatedScale'
+import { drops, simulatedScale, TICK } from './simulatedScale'
 
 beforeEach(() => void vi.useFakeTimers())
 afterEach(() => void vi.useRealTimers())
@@ -45,6 +46,28 @@ describe('a simulated scale', () => {
     s.run(3000)
     expect(s.weight()!.mass).toBeGreaterThan(then + 0.005)
     expect(s.weight()!.steady).toBe(true)
+  })
+  it.each([2, 8, 30, 200, 600])('the last gram of %d g is in and steady within 5 s', (grams) => {
+    const wanted = grams / 1000
+    const [low, high] = band(wanted)
+    const s = hearing(simulatedScale({ load: wanted - 0.001 }))
+    s.run(2000)
+    const isRight = () => {
+      const w = s.weight()
+      return w !== undefined && w.steady && w.mass >= low && w.mass <= high
+    }
+    // A hand that holds the key until what is in the air will do, and looks again when the display rests.
+    let took = 0
+    for (let rate = 0; took < 20_000 && !(took > 0 && isRight()); took += TICK) {
+      const left = wanted - s.weight()!.mass
+      if (rate === 0 && s.weight()!.steady && left > 0) s.hand.tip((rate = drops(left, high - low)))
+      else if (rate > 0 && left <= rate * 0.6) {
+        s.hand.stop()
+        rate = 0
+      }
+      s.run(TICK)
+    }
+    expect(took).toBeLessThan(5000)
   })
   it('sets its display to nothing, and drifts slowly from there', () => {
     const s = hearing(simulatedScale({ load: 1, drift: 1e-5, noise: 0 }))

@@ -30,6 +30,18 @@ interface Habits {
 export const TICK = 100
 /** Ink starts to flow slowly and goes on a little once the can is upright, s. */
 const LAG = 0.35
+/** Drops fall no faster, kg/s, unless the part is so large that it does not matter. */
+const DROPS = 0.3e-3
+
+/**
+ * How fast a careful hand lets drops fall, kg/s: the last gram takes a few seconds, and less and less falls the less is left.
+ *
+ * @param left kg still wanted
+ * @param width kg between the least and the most that is right
+ */
+export const drops = (left: number, width: number): number =>
+  Math.max(0.6 * width, Math.min(DROPS, Math.max(0, left) / 3))
+
 /** What it shows is a mean over about this long, s. */
 const SETTLES = 0.25
 /** It calls itself steady when it moved less than this between readings, kg. */

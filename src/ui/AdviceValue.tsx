@@ -12,6 +12,7 @@ import { Measure } from './Measure'
 import { Select } from './Select'
 import { useSettings } from './settings'
 import type { TypeSize } from './system'
+import { Unseen } from './Unseen'
 
 /** Keys every value understands: `w` asks why, Backspace takes the lead's choice back. */
 function useValueKeys(advice: Advice) {
@@ -230,6 +231,7 @@ export function AskButton({ advice, children }: { readonly advice: Advice; reado
       cursor="help"
       textAlign="inherit"
     >
+      <Unseen label={advice.label} />
       {children}
     </Button>
   )

@@ -7,6 +7,7 @@ import type { Kind } from '@/core/quantity'
 import { useDesk } from './desk'
 import { Button } from './elements'
 import { Measure } from './Measure'
+import { Unseen } from './Unseen'
 
 interface AskProps {
   readonly label: string
@@ -34,6 +35,7 @@ export function AskNumber({ label, reasons, children }: AskProps) {
       font="inherit"
       textAlign="inherit"
     >
+      <Unseen label={label} />
       {children}
     </Button>
   )

@@ -39,6 +39,8 @@ const BOX = {
 interface FieldProps {
   readonly name: Path
   readonly label: string
+  /** Which of several: said after the label, not shown. */
+  readonly of?: string | undefined
   /** The label is said but not shown: the column head shows it. */
   readonly bare?: boolean
   readonly width?: string
@@ -64,6 +66,7 @@ function useDoubt(name: Path): Reason | undefined {
 function Labelled({
   name,
   label,
+  of,
   bare,
   width,
   atRight,
@@ -80,6 +83,7 @@ function Labelled({
     <Box width={width ?? '100%'} minWidth="0" position="relative">
       <Label htmlFor={id} display="block" fontSize="small" color="soft" srOnly={bare === true}>
         {label}
+        {of && <Box as="span" srOnly>{` of ${of}`}</Box>}
       </Label>
       {children({
         id,

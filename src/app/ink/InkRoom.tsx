@@ -132,7 +132,7 @@ function Tub({ batch }: { readonly batch: Batch }) {
           : 'no drawdown accepted yet'}
       </Box>
       <PotLife expires={batch.expires} />
-      <Link href={`/ink/bench/${batch.id}`} textDecoration="underline">
+      <Link href={`/ink/bench/${batch.id}`} aria-label={`Open ${batch.id}`} textDecoration="underline">
         Open
       </Link>
     </Flex>

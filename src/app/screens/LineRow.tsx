@@ -11,6 +11,7 @@ import { PushButton } from '@/ui/PushButton'
 import { InkName } from '@/ui/parts'
 import { TextButton } from '@/ui/Section'
 import { Select } from '@/ui/Select'
+import { Unseen } from '@/ui/Unseen'
 import { useShop } from '../shop/shopContext'
 
 /** One screen: its frame, what it is, and one button for what is next. */
@@ -31,6 +32,7 @@ export function LineRow({
   const heads = press && next === 'mount' ? headsOf(press) : []
   const [picked, setPicked] = useState<number>()
   const head = picked ?? screen.head
+  const of = `${screen.name}, ${job.words}, ${job.print}`
   return (
     <Grid
       templateColumns={{
@@ -50,13 +52,14 @@ export function LineRow({
         textDecoration="none"
         onClick={() => ask({ kind: 'event', label: `Frame, ${screen.name}`, reasons: line.frameWhy })}
       >
+        <Unseen label={`Frame, ${of}`} />
         {frame ? frame.id : 'no frame'}
       </TextButton>
       <Flex gap="3" align="baseline" minWidth="0">
         <InkName hex={screen.hex} name={screen.name} />
         {frame?.stencil && (
           <Select
-            aria-label={`Broke, ${screen.name}, ${job.words}`}
+            aria-label={`Broke, ${of}`}
             value=""
             fontSize="small"
             color="soft"
@@ -75,7 +78,7 @@ export function LineRow({
       <Measure kind="meshCount" value={screen.mesh} />
       {heads.length > 0 ? (
         <Select
-          aria-label={`Head, ${screen.name}, ${job.words}`}
+          aria-label={`Head, ${of}`}
           value={head ?? ''}
           onChange={(e) => setPicked(Number(e.target.value))}
         >
@@ -94,7 +97,7 @@ export function LineRow({
           type="button"
           px="3"
           disabled={!frame || (heads.length > 0 && head === undefined)}
-          aria-label={`${STEPS[next]}: done, ${screen.name}, ${job.words}`}
+          aria-label={`${STEPS[next]}: done, ${of}`}
           onClick={() => onAdvance([line], picked)}
         >
           {DONE[next]}

@@ -44,6 +44,7 @@ export function PrintGroups({ lines, now, onAdvance, onBroke }: Props) {
             prefetch={false}
             fontSize="small"
             textDecoration="underline"
+            aria-label={`Lists of ${first.job.runId}`}
           >
             Lists
           </Link>
@@ -76,7 +77,10 @@ function ByWhen({ line, now }: { readonly line: RoomLine | undefined; readonly n
   if (!line?.latestWhy || line.latest === undefined) return null
   const late = now !== undefined && line.latest < now
   return (
-    <AskNumber label={`Latest start, ${line.screen.name}`} reasons={[line.latestWhy]}>
+    <AskNumber
+      label={`Latest start, ${line.screen.name}, ${line.job.words}, ${line.job.print}`}
+      reasons={[line.latestWhy]}
+    >
       <Flex as="span" gap="2" align="baseline" whiteSpace="nowrap">
         {late && <SeverityMark severity="Watch" />}
         <Box as="span" fontWeight={late ? '750' : '650'}>

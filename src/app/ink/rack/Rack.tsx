@@ -2,7 +2,14 @@
 
 import { Box, Flex, Grid } from '@chakra-ui/react'
 import { useFormContext, useWatch } from 'react-hook-form'
-import { type BaseInk, rackOfShelf, type ShelfInk, type ShopAndShelf, STARTER_RACK } from '@/core/equipment'
+import {
+  type BaseInk,
+  type InkRoom,
+  rackOfShelf,
+  type ShelfInk,
+  type ShopAndShelf,
+  STARTER_RACK,
+} from '@/core/equipment'
 import { type Can, doesOf, lookAlikes } from '@/core/ink'
 import { INK_SYSTEMS } from '@/core/order'
 import { QuantityField } from '@/ui/fields'
@@ -114,7 +121,9 @@ function Fill() {
   const { getValues, setValue } = useFormContext<ShopAndShelf>()
   const shelf = useWatch({ name: 'inks' }) as readonly ShelfInk[]
   const rack = useWatch({ name: 'shop.inkRoom.rack' }) as readonly BaseInk[]
-  const away = shelf.filter((ink) => !rack.some((i) => sameWords(i.name, ink.name)))
+  const formulas = useWatch({ name: 'shop.inkRoom.formulas' }) as InkRoom['formulas']
+  const known = new Set([...rack, ...formulas].map((i) => i.name.trim().toLowerCase()))
+  const away = shelf.filter((ink) => !known.has(ink.name.trim().toLowerCase()))
   const stands = new Set(rack.map((i) => i.code))
   const mixing = STARTER_RACK.filter((i) => !stands.has(i.code))
   const put = (inks: readonly BaseInk[]) =>
@@ -125,20 +134,26 @@ function Fill() {
   return (
     <Flex gap="6" wrap="wrap" mb="4">
       {away.length > 0 && (
-        <TextButton
-          px="0"
-          onClick={() =>
-            put(
-              rackOfShelf(
-                away,
-                getValues('shop.method.ink'),
-                rack.map((i) => i.code),
-              ),
-            )
-          }
-        >
-          Put on the rack, from the shelf: {away.map((i) => i.name).join(', ')}
-        </TextButton>
+        <Flex gap="3" align="baseline" minWidth="0" maxWidth="100%">
+          <TextButton
+            px="0"
+            flex="none"
+            onClick={() =>
+              put(
+                rackOfShelf(
+                  away,
+                  getValues('shop.method.ink'),
+                  rack.map((i) => i.code),
+                ),
+              )
+            }
+          >
+            {away.length === 1 ? 'Put 1 ink' : `Put ${away.length} inks`} of the shelf on the rack
+          </TextButton>
+          <Box color="soft" truncate>
+            {away.map((i) => i.name).join(', ')}
+          </Box>
+        </Flex>
       )}
       {mixing.length === STARTER_RACK.length && (
         <TextButton px="0" onClick={() => put(mixing)}>
@@ -148,8 +163,6 @@ function Fill() {
     </Flex>
   )
 }
-
-const sameWords = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase()
 
 function freeCode(rows: readonly Row[]): string {
   const codes = new Set(rows.map((r) => r.code))

@@ -5,6 +5,7 @@ import { type KeyboardEvent, useState } from 'react'
 import { q } from '@/core/advice'
 import type { BaseInk } from '@/core/equipment'
 import { type BenchPart, band, type Can, INK } from '@/core/ink'
+import { drops } from '@/devices/simulatedScale'
 import { AskNumber } from '@/ui/AskNumber'
 import { Measure } from '@/ui/Measure'
 import { PushButton } from '@/ui/PushButton'
@@ -153,7 +154,7 @@ export function Pouring({ part, ink, can, batchName, on, from, onTake, onOtherCa
             hold Space
           </Box>
         </Hold>
-        <Hold type="button" minHeight="4rem" fontSize="lead" {...holding(width * 0.6)}>
+        <Hold type="button" minHeight="4rem" fontSize="lead" {...holding(drops(part.left - poured, width))}>
           Drops
           <Box fontSize="small" fontWeight="400">
             hold Space

@@ -67,13 +67,20 @@ interface PrintProps {
 
 function Print({ at, id, films, only, onRemove, onDuplicate }: PrintProps) {
   const { order } = useOrder()
+  const of = only ? undefined : id
   return (
     <Section
       title={`Print ${id}`}
       side={
         <Flex gap="5">
-          <TextButton onClick={onDuplicate}>Duplicate print</TextButton>
-          {!only && <TextButton onClick={onRemove}>Remove print</TextButton>}
+          <TextButton aria-label={`Duplicate print ${id}`} onClick={onDuplicate}>
+            Duplicate print
+          </TextButton>
+          {!only && (
+            <TextButton aria-label={`Remove print ${id}`} onClick={onRemove}>
+              Remove print
+            </TextButton>
+          )}
         </Flex>
       }
     >
@@ -87,12 +94,18 @@ function Print({ at, id, films, only, onRemove, onDuplicate }: PrintProps) {
             gap="3"
             alignContent="start"
           >
-            <SelectField name={`placements.${at}.where`} label="Where" options={WHERES} />
+            <SelectField name={`placements.${at}.where`} label="Where" options={WHERES} of={of} />
             <SizeOfPlace at={at} />
-            <QuantityField name={`placements.${at}.width`} label="Width" kind="length" />
-            <QuantityField name={`placements.${at}.height`} label="Height" kind="length" />
-            <SelectField name={`placements.${at}.sizes`} label="Printed on" options={FOR_SIZES} />
-            <QuantityField name={`placements.${at}.choke`} label="Base choked by" kind="fine" optional />
+            <QuantityField name={`placements.${at}.width`} label="Width" kind="length" of={of} />
+            <QuantityField name={`placements.${at}.height`} label="Height" kind="length" of={of} />
+            <SelectField name={`placements.${at}.sizes`} label="Printed on" options={FOR_SIZES} of={of} />
+            <QuantityField
+              name={`placements.${at}.choke`}
+              label="Base choked by"
+              kind="fine"
+              of={of}
+              optional
+            />
           </Grid>
         }
       />

@@ -19,12 +19,18 @@ export function CameIn({ at }: { readonly at: number }) {
     )
   const { total, bySize, reason } = sparesOf(order.lines[at]?.sizes ?? [], mostColours(order))
   const name = order.lines[at]?.cloth.name ?? ''
+  const several = order.lines.length > 1
   return (
     <Box role="group" aria-label={`Came in, ${name}`} mt="2">
       <Flex gap="2" align="start" wrap="wrap">
         {sizes.map((s, i) => (
           <Box key={s.size}>
-            <CountField name={`lines.${at}.sizes.${i}.received`} label={`${s.size} in`} width="3.6rem" />
+            <CountField
+              name={`lines.${at}.sizes.${i}.received`}
+              label={`${s.size} in`}
+              of={several ? name : undefined}
+              width="3.6rem"
+            />
             <Box fontSize="small" textAlign="right" fontWeight="650" minHeight="1.3em">
               {overWords(cameOver(s))}
             </Box>

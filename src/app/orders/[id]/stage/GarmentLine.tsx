@@ -25,6 +25,7 @@ export function GarmentLine({
   readonly only: boolean
 }) {
   const { shelf } = useOrder()
+  const of = useOneOf(at)
   const { fieldWidth } = usePaint()
   const { control, getValues, setValue } = useFormContext<Order>()
   const cloth = useWatch({ control, name: `lines.${at}.cloth` })
@@ -49,10 +50,11 @@ export function GarmentLine({
         gap="2.5"
         alignItems="start"
       >
-        <TextField name={`lines.${at}.style`} label="Style" />
+        <TextField name={`lines.${at}.style`} label="Style" of={of} />
         <Box minWidth="0">
           <Label htmlFor={`cloth-${at}`} display="block" fontSize="small" color="soft">
             From the shelf
+            {of && <Box as="span" srOnly>{` of ${of}`}</Box>}
           </Label>
           <Select
             id={`cloth-${at}`}
@@ -66,12 +68,12 @@ export function GarmentLine({
             ))}
           </Select>
         </Box>
-        <TextField name={`lines.${at}.cloth.name`} label="Cloth colour" />
-        <TextField name={`lines.${at}.cloth.hex`} label="Seen" type="color" />
-        <SelectField name={`lines.${at}.cloth.weave`} label="Weave" options={WEAVES} />
-        <QuantityField name={`lines.${at}.cloth.cotton`} label="Cotton" kind="share" />
-        <QuantityField name={`lines.${at}.cloth.polyester`} label="Polyester" kind="share" />
-        <QuantityField name={`lines.${at}.cloth.weight`} label="Weight" kind="arealMass" atRight />
+        <TextField name={`lines.${at}.cloth.name`} label="Cloth colour" of={of} />
+        <TextField name={`lines.${at}.cloth.hex`} label="Seen" type="color" of={of} />
+        <SelectField name={`lines.${at}.cloth.weave`} label="Weave" options={WEAVES} of={of} />
+        <QuantityField name={`lines.${at}.cloth.cotton`} label="Cotton" kind="share" of={of} />
+        <QuantityField name={`lines.${at}.cloth.polyester`} label="Polyester" kind="share" of={of} />
+        <QuantityField name={`lines.${at}.cloth.weight`} label="Weight" kind="arealMass" atRight of={of} />
         <Box pt="6">
           {!only && (
             <TextButton onClick={onRemove} aria-label={`Remove ${cloth.name}`} title="Remove" pt="1">
@@ -99,7 +101,15 @@ export function GarmentLine({
 const sameBody = (a: Cloth, b: Cloth): boolean =>
   a.weave === b.weave && a.cotton === b.cotton && a.polyester === b.polyester && a.weight === b.weight
 
+/** What a garment line is called where there are others. */
+function useOneOf(at: number): string | undefined {
+  const lines = useWatch<Order, 'lines'>({ name: 'lines' })
+  const line = lines[at]
+  return line && lines.length > 1 ? `${line.style}, ${line.cloth.name}` : undefined
+}
+
 function Sizes({ at }: { readonly at: number }) {
+  const of = useOneOf(at)
   const { control } = useFormContext<Order>()
   const sizes = useFieldArray({ control, name: `lines.${at}.sizes`, keyName: 'key' })
   const left = SIZE_NAMES.filter((s) => !sizes.fields.some((f) => f.size === s))
@@ -107,12 +117,19 @@ function Sizes({ at }: { readonly at: number }) {
     <Box>
       <Flex gap="2" align="start" wrap="wrap">
         {sizes.fields.map((s, i) => (
-          <CountField key={s.key} name={`lines.${at}.sizes.${i}.quantity`} label={s.size} width="3.6rem" />
+          <CountField
+            key={s.key}
+            name={`lines.${at}.sizes.${i}.quantity`}
+            label={s.size}
+            of={of}
+            width="3.6rem"
+          />
         ))}
         {left.length > 0 && (
           <Box>
             <Label htmlFor={`size-${at}`} display="block" fontSize="small" color="soft">
               more
+              {of && <Box as="span" srOnly>{` of ${of}`}</Box>}
             </Label>
             <AddSelect
               id={`size-${at}`}
@@ -135,6 +152,7 @@ function Sizes({ at }: { readonly at: number }) {
 
 /** The cloth group decides the run; the lead may put a line with another. */
 function Group({ at }: { readonly at: number }) {
+  const of = useOneOf(at)
   const { control } = useFormContext<Order>()
   const { order } = useOrder()
   const own = useWatch({ control, name: `lines.${at}.group` })
@@ -149,7 +167,7 @@ function Group({ at }: { readonly at: number }) {
   }
   return (
     <Box fontWeight={own ? '650' : '400'}>
-      <SelectField name={`lines.${at}.group`} label="Prints with" options={options} width="15rem" />
+      <SelectField name={`lines.${at}.group`} label="Prints with" of={of} options={options} width="15rem" />
     </Box>
   )
 }

@@ -14,6 +14,7 @@ import { Figure, Headline, InkName } from '@/ui/parts'
 import { Section, Table, TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { useAsPrinted } from '@/ui/settings'
+import { Unseen } from '@/ui/Unseen'
 import { useOrder } from '../orderContext'
 import type { PlanProps } from './planProps'
 import { useRoomFrames } from './useRoomFrames'
@@ -139,6 +140,7 @@ function ScreenRow({ plan, hit: h, room }: RowProps) {
             ask({ kind: 'event', label: `Frame, ${h.hit.name}`, reasons: room?.why ?? plan.frames })
           }
         >
+          <Unseen label={`Frame, ${h.hit.name}`} />
           {frame ?? (
             <>
               <SeverityMark severity={short ? 'Stop' : 'Watch'} />

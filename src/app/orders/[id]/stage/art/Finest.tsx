@@ -3,10 +3,12 @@ import type { Order } from '@/core/order'
 import type { Kind } from '@/core/quantity'
 import { QuantityField } from '@/ui/fields'
 import { Table } from '@/ui/Section'
+import { useOfPrint } from './ofPrint'
 
 /** What each film asks of its mesh: read off the films, or typed. */
 export function Finest({ at }: { readonly at: number }) {
   const { control } = useFormContext<Order>()
+  const ofPrint = useOfPrint(at)
   const inks = useWatch({ control, name: `placements.${at}.inks` })
   if (inks.length === 0) return null
   return (
@@ -29,7 +31,7 @@ export function Finest({ at }: { readonly at: number }) {
                 bare
                 optional
                 name={`${path}.${name}`}
-                label={`${label} of ${ink.name}`}
+                label={`${label} of ${ink.name}${ofPrint}`}
                 kind={kind}
               />
             </td>

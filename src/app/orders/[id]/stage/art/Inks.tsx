@@ -8,6 +8,7 @@ import { usePaint } from '@/ui/paint'
 import { Table, TextButton } from '@/ui/Section'
 import { useOrder } from '../../orderContext'
 import { highest } from '../highest'
+import { useOfPrint } from './ofPrint'
 
 const OPACITY_WORDS = Object.fromEntries(Object.entries(OPACITIES).map(([id, o]) => [id, o.label]))
 
@@ -28,6 +29,7 @@ export function Inks({ at }: { readonly at: number }) {
   const { fieldWidth } = usePaint()
   const { control, getValues, setValue } = useFormContext<Order>()
   const inks = useFieldArray({ control, name: `placements.${at}.inks`, keyName: 'key' })
+  const ofPrint = useOfPrint(at)
   const live = useWatch({ control, name: `placements.${at}.inks` })
   const nextId = () => `I${highest(getValues(`placements.${at}.inks`)) + 1}`
   const fromShelf = (shelfId: string) => {
@@ -80,23 +82,29 @@ export function Inks({ at }: { readonly at: number }) {
         <tbody>
           {inks.fields.map((ink, i) => {
             const path = `placements.${at}.inks.${i}` as const
-            const name = live[i]?.name || 'ink'
+            const name = `${live[i]?.name || 'ink'}${ofPrint}`
             return (
               <tr key={ink.key}>
                 <td>
                   <TextField bare name={`${path}.hex`} label={`Colour of ${name}`} type="color" />
                 </td>
                 <td>
-                  <TextField bare name={`${path}.name`} label="Name" />
+                  <TextField bare name={`${path}.name`} label="Name" of={name} />
                 </td>
                 <td>
-                  <SelectField bare name={`${path}.inkType`} label="Kind" options={INK_TYPES} />
+                  <SelectField bare name={`${path}.inkType`} label="Kind" options={INK_TYPES} of={name} />
                 </td>
                 <td>
-                  <SelectField bare name={`${path}.opacity`} label="Covers" options={OPACITY_WORDS} />
+                  <SelectField
+                    bare
+                    name={`${path}.opacity`}
+                    label="Covers"
+                    options={OPACITY_WORDS}
+                    of={name}
+                  />
                 </td>
                 <td>
-                  <QuantityField bare name={`${path}.coverage`} label="Coverage" kind="share" />
+                  <QuantityField bare name={`${path}.coverage`} label="Coverage" kind="share" of={name} />
                 </td>
                 <td>
                   <QuantityField
@@ -104,11 +112,12 @@ export function Inks({ at }: { readonly at: number }) {
                     optional
                     name={`${path}.ruling`}
                     label="Ruling, empty for flat"
+                    of={name}
                     kind="ruling"
                   />
                 </td>
                 <td>
-                  <SelectField bare name={`${path}.system`} label="Ink system" options={SYSTEMS} />
+                  <SelectField bare name={`${path}.system`} label="Ink system" options={SYSTEMS} of={name} />
                 </td>
                 <td>
                   <CheckField bare name={`${path}.lowCure`} label={`Low cure, ${name}`} />
@@ -125,7 +134,7 @@ export function Inks({ at }: { readonly at: number }) {
       </Table>
       <ListMessage name={`placements.${at}.inks`} />
       <Flex gap="4" mt="2" mb="5" align="center">
-        <AddSelect aria-label="Add a colour from the shelf" onAdd={fromShelf} field width="12rem">
+        <AddSelect aria-label={`Add a colour from the shelf${ofPrint}`} onAdd={fromShelf} field width="12rem">
           <option value="">Add from the shelf …</option>
           {shelf.inks.map((i) => (
             <option key={i.id} value={i.id}>
@@ -133,7 +142,9 @@ export function Inks({ at }: { readonly at: number }) {
             </option>
           ))}
         </AddSelect>
-        <TextButton onClick={() => inks.append(newInk(nextId()))}>Add another colour</TextButton>
+        <TextButton aria-label={`Add another colour${ofPrint}`} onClick={() => inks.append(newInk(nextId()))}>
+          Add another colour
+        </TextButton>
       </Flex>
     </>
   )

@@ -5,6 +5,7 @@ import { ListMessage, QuantityField } from '@/ui/fields'
 import { Table } from '@/ui/Section'
 import { Select } from '@/ui/Select'
 import { Swatch } from '@/ui/Swatch'
+import { useOfPrint } from './ofPrint'
 
 const HOW = { '': 'apart', touch: 'touch', overlap: 'overlap', blend: 'blend' }
 /** Usual width of a trap. */
@@ -13,6 +14,7 @@ const TRAP = 0.0003
 /** How each pair of colours meets, as a table: one line for each colour, one column for each colour before it. */
 export function Meetings({ at }: { readonly at: number }) {
   const { control } = useFormContext<Order>()
+  const ofPrint = useOfPrint(at)
   const inks = useWatch({ control, name: `placements.${at}.inks` })
   const relations = useFieldArray({ control, name: `placements.${at}.relations`, keyName: 'key' })
   if (inks.length < 2) return null
@@ -64,7 +66,7 @@ export function Meetings({ at }: { readonly at: number }) {
                 return (
                   <td key={a.id}>
                     <Select
-                      aria-label={`${a.name || a.id} and ${b.name || b.id}`}
+                      aria-label={`${a.name || a.id} and ${b.name || b.id}${ofPrint}`}
                       value={how}
                       onChange={(e) => set(a.id, b.id, e.target.value)}
                       fontWeight={how ? '650' : '400'}
@@ -80,7 +82,7 @@ export function Meetings({ at }: { readonly at: number }) {
                       <QuantityField
                         bare
                         name={`placements.${at}.relations.${index}.width`}
-                        label={`Width of the overlap of ${a.name || a.id} and ${b.name || b.id}`}
+                        label={`Width of the overlap of ${a.name || a.id} and ${b.name || b.id}${ofPrint}`}
                         kind="length"
                         width="5rem"
                       />

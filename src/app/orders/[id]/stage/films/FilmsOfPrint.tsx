@@ -131,7 +131,11 @@ export function FilmsOfPrint({
               {!empty && 'More can be dropped here.'}
             </Box>
             <Box ml="auto">
-              {!empty && <TextButton onClick={() => picker.current?.click()}>Add films …</TextButton>}
+              {!empty && (
+                <TextButton aria-label={`Add films … of print ${id}`} onClick={() => picker.current?.click()}>
+                  Add films …
+                </TextButton>
+              )}
               <Input
                 ref={picker}
                 type="file"
@@ -157,7 +161,11 @@ export function FilmsOfPrint({
           {empty && !coming && (
             <Box border="2px dashed" borderColor="rule" px="5">
               <Empty says="No films yet. Drop one file for each colour here, or one document (PNG, TIFF, SVG, PDF): coverage, finest lines and overlaps are read off them.">
-                <PushButton type="button" onClick={() => picker.current?.click()}>
+                <PushButton
+                  type="button"
+                  aria-label={`Add films … of print ${id}`}
+                  onClick={() => picker.current?.click()}
+                >
                   Add films …
                 </PushButton>
               </Empty>
