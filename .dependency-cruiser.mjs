@@ -33,7 +33,7 @@ export default {
       {
         path: 'node_modules',
         pathNot:
-          'node_modules/(@types/)?(culori|d3-random|fast-deep-equal|fft.js|ml-matrix|ml-levenberg-marquardt|jstat|tinyqueue|yup)',
+          'node_modules/(@types/)?(culori|d3-random|date-fns|fast-deep-equal|fft.js|ml-matrix|ml-levenberg-marquardt|jstat|tinyqueue|yup)',
       },
     ),
     forbid('core-knows-no-machine', { path: '^src/core' }, { dependencyTypes: ['core'] }),

@@ -1,5 +1,4 @@
-import type { Page } from '@playwright/test'
-import { expect, open, reload, saveStatus, test } from './house'
+import { expect, field, open, reload, saveStatus, test } from './house'
 
 /** Field label, what is typed, the message that must stand at the field. */
 const ORDER_FIELDS = [
@@ -32,9 +31,6 @@ const ART_FIELDS = [
   ],
 ] as const
 
-/** By its label, of the first where there are several. */
-const named = (page: Page, label: string) => page.getByLabel(new RegExp(`^${label}( of .*)?$`)).first()
-
 for (const [stage, fields] of [
   ['order', ORDER_FIELDS],
   ['art', ART_FIELDS],
@@ -44,21 +40,21 @@ for (const [stage, fields] of [
   }) => {
     await open(page, `/orders/O-1001/${stage}`)
     for (const [label, typed, message] of fields) {
-      const field = named(page, label)
-      const before = await field.inputValue()
-      await field.fill(typed)
+      const box = field(page, label).first()
+      const before = await box.inputValue()
+      await box.fill(typed)
       await expect(page.getByText(message, { exact: true })).toBeVisible()
-      await expect(field).toHaveAttribute('aria-invalid', 'true')
-      await expect(field).toHaveAccessibleDescription(message)
+      await expect(box).toHaveAttribute('aria-invalid', 'true')
+      await expect(box).toHaveAccessibleDescription(message)
       await expect(saveStatus(page)).toHaveText(/Not saved yet/)
-      await expect(field).toHaveValue(typed)
-      await field.fill(before)
+      await expect(box).toHaveValue(typed)
+      await box.fill(before)
       await expect(page.getByText(message, { exact: true })).toBeHidden()
       await expect(saveStatus(page)).toHaveText('Saved')
     }
     await reload(page)
     for (const [label] of fields.filter(([name]) => !name.startsWith('Ruling')))
-      await expect(named(page, label)).not.toHaveValue('')
+      await expect(field(page, label).first()).not.toHaveValue('')
   })
 }
 

@@ -71,3 +71,7 @@ export async function tabTo(
   }
   throw new Error(`Tab never reached ${name}`)
 }
+
+/** A field by its label, also where it says of which of several it is: `Width`, `Width of P2`. */
+export const field = (within: Page | Locator, label: string): Locator =>
+  within.getByLabel(new RegExp(`^${label.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}( of .*)?$`))

@@ -31,7 +31,7 @@ test('a first order to its sheet by keyboard: at most 60 keys beyond typing', as
   await to('Add a colour from the shelf')
   await type('Moon')
   await key('Enter')
-  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Moon yellow')
+  await expect(page.getByLabel('Name of Moon yellow')).toHaveValue('Moon yellow')
   await expect(saveStatus(page)).toHaveText('Saved')
   // To the last stage, released, and its sheet.
   await key('Alt+8')
@@ -74,7 +74,7 @@ test('and by hand: at most 60 taps beyond typing', async ({ page }) => {
   await page.waitForURL(/\/art/)
   taps += 2
   await page.getByLabel('Add a colour from the shelf').selectOption({ label: 'Moon yellow' })
-  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Moon yellow')
+  await expect(page.getByLabel('Name of Moon yellow')).toHaveValue('Moon yellow')
   await expect(saveStatus(page)).toHaveText('Saved')
   await tap(page.getByRole('button', { name: 'Release', exact: true }))
   await tap(page.getByRole('dialog').getByRole('button', { name: 'Release' }))

@@ -1,4 +1,4 @@
-import { deafen, expect, open, reload, saveStatus, test } from './house'
+import { deafen, expect, field, open, reload, saveStatus, test } from './house'
 
 test('every field of an order is saved by itself and read back', async ({ page }) => {
   await open(page, '/orders/O-1009/order')
@@ -37,7 +37,7 @@ test('every field of a print is saved by itself and read back', async ({ page })
   await expect(page.getByRole('heading', { name: 'One run' })).toBeVisible()
   await page.getByRole('link', { name: /^2 Art/ }).click()
   await page.getByRole('button', { name: 'Add another colour' }).click()
-  const first = (label: string) => page.getByLabel(label, { exact: true }).first()
+  const first = (label: string) => field(page, label).first()
   await first('Where').selectOption('front')
   await first('Width').fill('10 1/2 in')
   await first('Height').fill('25 cm')
@@ -51,7 +51,7 @@ test('every field of a print is saved by itself and read back', async ({ page })
   await first('Ink system').selectOption('highSolids')
   await page.getByLabel('Low cure, Signal red').check()
   await page.getByRole('button', { name: 'Add another colour' }).click()
-  await page.getByLabel('Name', { exact: true }).nth(1).fill('Chalk')
+  await field(page, 'Name').nth(1).fill('Chalk')
   await page.getByLabel('Signal red and Chalk', { exact: true }).selectOption('overlap')
   await page.getByLabel('Width of the overlap of Signal red and Chalk').fill('0.5 mm')
   await expect(saveStatus(page)).toHaveText('Saved')

@@ -54,16 +54,19 @@ describe('a simulated scale', () => {
     s.run(2000)
     const isRight = () => {
       const w = s.weight()
-      return w !== undefined && w.steady && w.mass >= low && w.mass <= high
+      return w?.steady && w.mass >= low && w.mass <= high
     }
     // A hand that holds the key until what is in the air will do, and looks again when the display rests.
     let took = 0
-    for (let rate = 0; took < 20_000 && !(took > 0 && isRight()); took += TICK) {
+    let rate = 0
+    for (; took < 20_000 && !(took > 0 && isRight()); took += TICK) {
       const left = wanted - s.weight()!.mass
-      if (rate === 0 && s.weight()!.steady && left > 0) s.hand.tip((rate = drops(left, high - low)))
-      else if (rate > 0 && left <= rate * 0.6) {
+      if (rate > 0 && left <= rate * 0.6) {
         s.hand.stop()
         rate = 0
+      } else if (rate === 0 && s.weight()!.steady && left > 0) {
+        rate = drops(left, high - low)
+        s.hand.tip(rate)
       }
       s.run(TICK)
     }

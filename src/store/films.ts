@@ -254,7 +254,7 @@ export const removeFilm = async (
     .execute()
 }
 
-/** What was read, if it was read off just these films. */
+/** What was read, if it was read off just these films; what is stored and cannot be read is read off them again. */
 export async function loadReading(
   db: Database,
   orderId: string,
@@ -268,7 +268,13 @@ export async function loadReading(
     .where('placement_id', '=', placementId)
     .where('stamp', '=', stamp)
     .executeTakeFirst()
-  return row && (JSON.parse(row.facts) as Reading)
+  if (!row) return undefined
+  try {
+    const reading = JSON.parse(row.facts) as Reading | null
+    return Array.isArray(reading?.films) && Array.isArray(reading.facts) ? reading : undefined
+  } catch {
+    return undefined
+  }
 }
 
 export async function saveReading(

@@ -9,16 +9,20 @@ import { Input, Label } from './elements'
 
 const Labelled = ({
   label,
+  of,
   id,
   children,
 }: {
   readonly label: string
+  /** Which of several: said after the label, not shown. */
+  readonly of?: string | undefined
   readonly id: string
   readonly children: ReactNode
 }) => (
   <Box>
     <Label htmlFor={id} display="block" fontSize="small" color="soft">
       {label}
+      {of && <Box as="span" srOnly>{` of ${of}`}</Box>}
     </Label>
     {children}
   </Box>
@@ -53,6 +57,7 @@ export function Pick({
 /** A quantity typed in any unit, for a computation that is not stored; what cannot be read says so. None yet: empty. */
 export function QuantityInput({
   label,
+  of,
   kind,
   value,
   onGive,
@@ -61,6 +66,7 @@ export function QuantityInput({
   density,
 }: {
   readonly label: string
+  readonly of?: string | undefined
   readonly kind: Kind
   /** Of what is weighed, kg/m3: then a volume may be typed. */
   readonly density?: number | undefined
@@ -78,7 +84,7 @@ export function QuantityInput({
   const read = text === undefined || isEmpty ? undefined : parseQuantity(kind, text, units, density)
   const wrong = read && (read.ok ? check?.(read.value) : read.message)
   return (
-    <Labelled label={label} id={id}>
+    <Labelled label={label} of={of} id={id}>
       <Input
         id={id}
         value={text ?? (value === undefined ? '' : writeQuantity(kind, value, units))}

@@ -38,6 +38,7 @@ export function MarkFields({
         <Box key={axis} flex="0 1 7.5rem" minWidth="0">
           <QuantityInput
             label={axis === 'dx' ? 'Right +' : 'Away +'}
+            of={`mark ${MARKS[mark]}`}
             kind={unit}
             value={typed[mark]?.[axis]}
             onGive={(x) => onType(mark, axis, x)}
