@@ -158,6 +158,8 @@ describe('what is shown', () => {
     ['mass', 9.4, 'metric', '9.4 kg'],
     ['mass', 18.232, 'metric', '18.2 kg'],
     ['mass', 9.395, 'inch', '20.7 lb'],
+    ['mass', 2.3276, 'inch', '5.13 lb'],
+    ['mass', 0.68, 'inch', '24 oz'],
     ['difference', 0.0003, 'metric', '0.0'],
     ['difference', 7, 'metric', '7.0'],
     ['money', 0.5, 'metric', '0.50'],

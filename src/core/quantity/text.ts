@@ -161,7 +161,7 @@ export function showQuantity(kind: Kind, value: number, system: System): Shown {
   // Some kilograms of ink are no figure on a scale any more.
   if (unit.symbol === 'g' && x >= MANY_GRAMS)
     return { number: round(x / 1000, x < 10_000 ? 2 : 1), unit: 'kg' }
-  if (unit.symbol === 'oz' && x >= MANY_OUNCES) return { number: round(x / 16, 1), unit: 'lb' }
+  if (unit.symbol === 'oz' && x >= MANY_OUNCES) return { number: round(x / 16, x < 160 ? 2 : 1), unit: 'lb' }
   // No eye tells hundredths apart, and in a column they would stand out as if they mattered.
   if (kind === 'difference' || kind === 'money') return { number: x.toFixed(unit.digits), unit: unit.symbol }
   // A fine length is told in thousandths: no rule has marks for it.
@@ -172,7 +172,7 @@ export function showQuantity(kind: Kind, value: number, system: System): Shown {
 
 const MANY_MINUTES = 300
 const MANY_GRAMS = 2000
-const MANY_OUNCES = 160
+const MANY_OUNCES = 32
 
 /** Rounded, but a small amount keeps its first figure: what is there never reads as nothing, nor as twice as much. */
 function kept(x: number, digits: number, offset = 0): string {
