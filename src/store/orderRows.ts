@@ -85,6 +85,7 @@ export const placementOf = (
       b: r.b,
       how: r.how as ArtRelation['how'],
       ...(r.width === null ? {} : { width: r.width }),
+      ...(r.lies_over === null ? {} : { over: r.lies_over }),
     })),
 })
 
@@ -127,12 +128,11 @@ export async function writeParts(tx: Kysely<Tables>, order: Order): Promise<void
       low_cure: Number(lowCure),
     }))
     if (inks.length > 0) await tx.insertInto('placement_ink').values(inks).execute()
-    const relations = p.relations.map((r, at) => ({
-      order_id,
-      placement_id: id,
-      place: at,
+    const relations = p.relations.map(({ over, width, ...r }, at) => ({
+      ...{ order_id, placement_id: id, place: at },
       ...r,
-      width: r.width ?? null,
+      width: width ?? null,
+      lies_over: over ?? null,
     }))
     if (relations.length > 0) await tx.insertInto('ink_relation').values(relations).execute()
   }

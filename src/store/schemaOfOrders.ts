@@ -96,5 +96,6 @@ export interface OrderTables {
     b: string
     how: string
     width: number | null
+    lies_over: string | null
   }
 }

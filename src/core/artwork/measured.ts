@@ -93,7 +93,9 @@ export function asRead(
     if (!relation || !colours.has(a) || !colours.has(b)) return []
     const was = old.get(pairKey({ a, b }))
     const same = was?.how === relation.how && Math.abs((was.width ?? 0) - (relation.width ?? 0)) <= SAME.width
-    return [was && same ? was : { a, b, ...relation }]
+    // Films do not tell which lies over: what was said stays.
+    const over = was?.over !== undefined && relation.how === 'overlap' ? { over: was.over } : {}
+    return [was && same ? was : { a, b, ...relation, ...over }]
   })
   return {
     ...placement,

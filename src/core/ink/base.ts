@@ -220,6 +220,7 @@ export const whiteOverColours = (
 ): boolean =>
   relations.some((r) => {
     if (r.how !== 'overlap' || (r.a !== ink.id && r.b !== ink.id)) return false
+    if (r.over !== undefined && r.over !== ink.id) return false
     const other = inks.find((x) => x.id === (r.a === ink.id ? r.b : r.a))
     return other !== undefined && !NEVER_BASED.has(other.inkType)
   })

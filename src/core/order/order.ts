@@ -99,6 +99,8 @@ export interface ArtRelation {
   readonly b: string
   readonly how: 'touch' | 'overlap' | 'blend'
   readonly width?: Length
+  /** Which of two that overlap lies over the other: `a` or `b`. Where nobody said it, the order of printing decides. */
+  readonly over?: string
 }
 
 export const WHERES = {

@@ -136,7 +136,16 @@ const relation = yup
     b: yup.string().required('Choose two colours.'),
     how: oneOf({ touch: 1, overlap: 1, blend: 1 }),
     width: quantity('length', 0, 0.05).optional(),
+    over: yup.string().optional(),
   })
+  .test('over', (value, ctx) =>
+    value.over === undefined || (value.how === 'overlap' && [value.a, value.b].includes(value.over))
+      ? true
+      : ctx.createError({
+          path: `${ctx.path}.over`,
+          message: 'Of two colours that overlap, one lies over the other.',
+        }),
+  )
   .test('two', (value, ctx) =>
     value.a !== value.b
       ? true

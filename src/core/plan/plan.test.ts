@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { advicesIn, choiceOf, numberOf } from '../advice'
+import { advicesIn, choiceOf, message, numberOf } from '../advice'
+import type { InkColour } from '../order'
 import { celsius, lpi } from '../quantity'
 import { noDecisions, plan } from './index'
 import { CLOTHS, INKS, ink, PRESSES, planFor, rulesOf, SHOP, sequenceOf } from './plan.fixtures'
@@ -267,5 +268,36 @@ describe('the press that is advised', () => {
     expect(
       advised({ inks: [INKS.white], where: 'offPallet', cloth: CLOTHS.canvas, sizes: { One: 200 } }),
     ).toBe('bench')
+  })
+})
+
+describe('which colour lies over which', () => {
+  const grey: InkColour = { ...INKS.yellow, id: 'grey', name: 'Grey', hex: '#c9c9c6' }
+  const printed = (over: string | undefined, inks = [grey, INKS.red]) => {
+    const relations = [
+      { a: 'grey', b: inks[1]!.id, how: 'overlap' as const, width: 0.0003, ...(over && { over }) },
+    ]
+    const found = planFor({ inks, relations })
+    const cells = found.sequence.cells.flatMap((c) => (c.kind === 'print' ? [c.hitId] : []))
+    return { cells: cells.filter((id) => inks.some((i) => i.id === id)), found }
+  }
+  it('is obeyed, against light before dark and against black last, and the reason says so', () => {
+    expect(printed(undefined).cells).toEqual(['grey', 'red'])
+    const over = printed('grey')
+    expect(over.cells).toEqual(['red', 'grey'])
+    const why = over.found.hits.find((h) => h.hit.id === 'grey')?.reasons.map((r) => r.rule)
+    expect(why).toContain('OVER')
+    expect(printed('grey', [grey, INKS.black]).cells).toEqual(['black', 'grey'])
+    expect(printed(undefined, [grey, INKS.black]).cells).toEqual(['grey', 'black'])
+  })
+  it('goes round in a circle: no order fits, and that is said', () => {
+    const inks = [grey, INKS.red, { ...INKS.yellow, id: 'blue', name: 'Blue', hex: '#1f3a7d' }]
+    const ring = (a: string, b: string) => ({ a, b, how: 'overlap' as const, width: 0.0003, over: a })
+    const { sequence } = planFor({
+      inks,
+      relations: [ring('grey', 'red'), ring('red', 'blue'), ring('blue', 'grey')],
+    })
+    expect(sequence.fits).toBe(false)
+    expect(sequence.reasons.map((r) => message(r, 'metric')).join(' ')).toMatch(/lies over/)
   })
 })

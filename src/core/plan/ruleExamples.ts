@@ -50,6 +50,7 @@ const OF_RULE: Readonly<Record<string, Inputs>> = {
   CYCLE_SWINGS: { unit: 'Black panel', stop: q('duration', 26), dwell: q('duration', 7) },
   CYCLE_STAYS: { unit: 'Black panel', stop: q('duration', 26), dwell: q('duration', 7) },
   BLACK_FLASH: { i: 'Buoy red' },
+  OVER: { i: 'Gull grey', j: 'Pennant red' },
   BLACK_LAST: { i: 'Coal black', j: 'Moon yellow' },
   BLEND_WET: { i: 'Process yellow', j: 'Process magenta' },
   BUILD_TARGET: { low: um(9), high: um(18) },

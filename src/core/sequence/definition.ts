@@ -18,6 +18,7 @@ export const SEQUENCE = defineRoom({
     BLACK_LAST: { says: '{i} cleans up outlines: {j} goes before it.', source: 'common practice' },
     CLEAR_LAST: { says: '{i} is clear and lies over {j}.', source: 'common practice' },
     PUFF_LAST: { says: '{i} rises in the dryer: {j} goes before it.', source: 'common practice' },
+    OVER: { says: '{i} lies over {j} in the art: {j} goes before it.', source: 'the order' },
     EXPLICIT: { says: 'The lead puts {j} before {i}.', source: "the shop's choice" },
     BASE_FLASH: { says: '{j} lies on {i}, which must be gelled first.', source: 'common practice' },
     HL_OVERLAP: { says: '{i} and {j} overlap: wet, they make a grey edge.', source: 'common practice' },

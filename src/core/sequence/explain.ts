@@ -28,6 +28,7 @@ const ORDER_CODES: readonly PairCode[] = [
   'BLACK_LAST',
   'CLEAR_LAST',
   'PUFF_LAST',
+  'OVER',
   'EXPLICIT',
 ]
 

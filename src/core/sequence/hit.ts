@@ -33,13 +33,14 @@ export interface Hit {
 
 export type Meeting = 'touch' | 'overlap' | 'blend'
 
-/** How two inks of the art meet; the order of `a` and `b` means nothing. */
+/** How two inks of the art meet; the order of `a` and `b` means nothing, `over` is the one of them that lies on the other. */
 export interface Relation {
   readonly a: string
   readonly b: string
   readonly how: Meeting
   /** Width of an overlap in metres. */
   readonly width?: number
+  readonly over?: string
 }
 
 /** What the press offers, as far as the order of printing is concerned. */

@@ -37,13 +37,17 @@ interface Case {
   readonly flash?: Job['method']['flash']
   readonly trap?: Job['method']['blackTrap']
   readonly explicit?: readonly string[]
+  readonly over?: string
 }
 
 /** The codes that forbid i before j. */
 function codes(i: Hit, j: Hit, c: Case = {}): readonly PairCode[] {
   const job: Job = {
     hits: [i, j],
-    relations: c.how === undefined ? [] : [{ a: j.id, b: i.id, how: c.how, width: 0.0003 }],
+    relations:
+      c.how === undefined
+        ? []
+        : [{ a: j.id, b: i.id, how: c.how, width: 0.0003, ...(c.over && { over: c.over }) }],
     darkCloth: c.darkCloth ?? true,
     method: {
       flash: c.flash ?? 'where',
@@ -84,6 +88,11 @@ describe('pair rules, i before j', () => {
     ],
     ['CLEAR_LAST', [gloss, black], [gloss, puff]],
     ['PUFF_LAST', [puff, gloss], [gloss, puff]],
+    ['OVER', [red, blue, { how: 'overlap', over: 'red' }], [red, blue, { how: 'overlap', over: 'blue' }]],
+    ['OVER', [red, blue, { how: 'overlap', over: 'red' }], [red, blue, { how: 'overlap' }]],
+    // What the art says goes before what is usual: a colour over black, a colour over a clear.
+    ['BLACK_LAST', [black, red, { how: 'overlap' }], [black, red, { how: 'overlap', over: 'red' }]],
+    ['CLEAR_LAST', [gloss, red, { how: 'overlap' }], [gloss, red, { how: 'overlap', over: 'red' }]],
     ['EXPLICIT', [red, blue, { explicit: ['blue', 'red'] }], [red, blue, { explicit: ['red', 'blue'] }]],
     ['EXPLICIT', [red, blue, { explicit: ['blue', 'red'] }], [red, blue, { explicit: ['blue'] }]],
     ['BASE_FLASH', [base, red], [base, puff]],

@@ -43,10 +43,15 @@ export const PAIR_RULES = {
   SMOOTH_ORDER: { forbids: 'any', applies: (i, j) => j.role === 'smoothing' && i.role !== 'base' },
   BLACK_LAST: {
     forbids: 'any',
-    applies: (i, j) => i.role === 'black' && !role(j, 'black', 'clear', 'expanding'),
+    applies: (i, j, { meet }) =>
+      i.role === 'black' && !role(j, 'black', 'clear', 'expanding') && meet?.over !== j.id,
   },
-  CLEAR_LAST: { forbids: 'any', applies: (i, j) => i.role === 'clear' && !role(j, 'clear', 'expanding') },
+  CLEAR_LAST: {
+    forbids: 'any',
+    applies: (i, j, { meet }) => i.role === 'clear' && !role(j, 'clear', 'expanding') && meet?.over !== j.id,
+  },
   PUFF_LAST: { forbids: 'any', applies: (i, j) => i.role === 'expanding' && j.role !== 'expanding' },
+  OVER: { forbids: 'any', applies: (i, _j, { meet }) => meet?.over === i.id },
   EXPLICIT: {
     forbids: 'any',
     applies: (i, j, { job }) => {

@@ -25,6 +25,7 @@ import { up as record } from './023_record'
 import { up as everyday } from './024_everyday'
 import { up as progress } from './025_progress'
 import { up as writing } from './026_writing'
+import { up as over } from './027_over'
 
 /** Every step from the first version on, in order. */
 export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unknown>) => Promise<void> }>> = {
@@ -54,4 +55,5 @@ export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unkn
   '024_everyday': { up: everyday },
   '025_progress': { up: progress },
   '026_writing': { up: writing },
+  '027_over': { up: over },
 }

@@ -8,6 +8,8 @@ import { Swatch } from '@/ui/Swatch'
 import { useOfPrint } from './ofPrint'
 
 const HOW = { '': 'apart', touch: 'touch', overlap: 'overlap', blend: 'blend' }
+/** An overlap with what lies over, as one choice. */
+const OVER = 'over '
 /** Usual width of a trap. */
 const TRAP = 0.0003
 
@@ -23,12 +25,11 @@ export function Meetings({ at }: { readonly at: number }) {
   const set = (a: string, b: string, how: string) => {
     const index = find(a, b)
     if (how === '') return relations.remove(index)
-    const row: ArtRelation = {
-      a,
-      b,
-      how: how as ArtRelation['how'],
-      ...(how === 'overlap' ? { width: TRAP } : {}),
-    }
+    const over = how.startsWith(OVER) ? how.slice(OVER.length) : undefined
+    const row: ArtRelation =
+      over === undefined && how !== 'overlap'
+        ? { a, b, how: how as ArtRelation['how'] }
+        : { a, b, how: 'overlap', width: relations.fields[index]?.width ?? TRAP, ...(over && { over }) }
     if (index < 0) relations.append(row)
     else relations.update(index, row)
   }
@@ -62,12 +63,12 @@ export function Meetings({ at }: { readonly at: number }) {
               </td>
               {inks.slice(0, row + 1).map((a) => {
                 const index = find(a.id, b.id)
-                const how = relations.fields[index]?.how ?? ''
+                const { how = '', over } = relations.fields[index] ?? {}
                 return (
                   <td key={a.id}>
                     <Select
                       aria-label={`${a.name || a.id} and ${b.name || b.id}${ofPrint}`}
-                      value={how}
+                      value={over ? `${OVER}${over}` : how}
                       onChange={(e) => set(a.id, b.id, e.target.value)}
                       fontWeight={how ? '650' : '400'}
                       color={how ? 'ink' : 'soft'}
@@ -75,6 +76,11 @@ export function Meetings({ at }: { readonly at: number }) {
                       {Object.entries(HOW).map(([value, label]) => (
                         <option key={value} value={value}>
                           {label}
+                        </option>
+                      ))}
+                      {[a, b].map((ink, i) => (
+                        <option key={ink.id} value={`${OVER}${ink.id}`}>
+                          {ink.name || ink.id} over {[b, a][i]?.name || [b, a][i]?.id}
                         </option>
                       ))}
                     </Select>
