@@ -61,6 +61,7 @@ const DERIVED = {
       'practice colourOrder',
       'practice wetMost',
       'practice blackTrap',
+      'practice highlight',
       'practice ink',
     ],
     after: ['base', 'white'],

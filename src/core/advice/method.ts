@@ -14,11 +14,29 @@ export const PRACTICES = {
       smoothing: 'Smoothing screen after the flash, then second white: flattest surface, one more head',
     },
   },
+  highlight: {
+    question: 'Place of the highlight white',
+    options: {
+      art: 'Where the art lets it print cleanest: late, or before what blends with it',
+      last: 'Last, or last before black: brightest, a flash where it overlaps',
+      first: 'First after the base, wet: opens the lights and blends, less bright',
+    },
+  },
+  whiteAgain: {
+    question: 'The same white screen again',
+    options: {
+      alone: 'Where white is all that stands on the base: a screen less, the same art exactly',
+      never: 'Never: a screen of its own on finer mesh, thinner and sharper, a screen more',
+      preferred: 'Wherever it reaches the white that is wanted: a screen less, a thicker plate of ink',
+    },
+  },
   baseMesh: {
     question: 'Mesh of the base',
     options: {
       coarse: 'Coarse, {meshCount:4300} to {meshCount:6400}: one strong hit',
       fine: 'Fine, {meshCount:7700} to {meshCount:9000}: softer hand, second white on top',
+      finer:
+        'As fine as the finest colour on it, or finer: thinnest base, holds what it carries, covers least',
     },
   },
   inBetween: {
@@ -41,6 +59,7 @@ export const PRACTICES = {
       where: 'Where wet ink would spoil the next print: fewest flashes that print clean',
       afterBase: 'After the base only: widest blends, colours may go muddy',
       every: 'After every colour: safest register, slower, no wet blends but declared ones',
+      touch: 'Between colours that touch, and only there: clean edges, what lies apart stays wet',
     },
   },
   colourOrder: {
@@ -69,6 +88,7 @@ export const PRACTICES = {
     options: {
       four: 'At least 4.5 times the ruling: no moire, finer mesh, less ink',
       lean: 'From 3.5 times with thin stencils: more ink, more risk of moire',
+      leanest: 'From 3.1 times, a light touch and the thinnest stencils: most ink, dots at their limit',
     },
   },
   offContact: {
@@ -98,6 +118,13 @@ export const PRACTICES = {
     options: {
       push: 'Push: easier on the wrist, like an automatic',
       pull: 'Pull: sees the print as it comes, harder on the back',
+    },
+  },
+  label: {
+    question: 'Neck label',
+    options: {
+      first: 'First: nothing is pressed or dried over a finished print',
+      last: 'Last, except under raised ink: the main print lies flat and cool when it is printed',
     },
   },
   release: {

@@ -1,5 +1,12 @@
 import type { RuleOf } from '../advice'
-import { type ChoiceAdvice, type NumberAdvice, type Overrides, q, type Reason } from '../advice'
+import {
+  type ChoiceAdvice,
+  type NumberAdvice,
+  type Overrides,
+  q,
+  type Reason,
+  type ShopMethod,
+} from '../advice'
 import {
   type ArtRelation,
   type Cloth,
@@ -148,6 +155,10 @@ export function baseCoverage(onBase: readonly InkColour[], overrides: Overrides)
   )
 }
 
+/** Whether the screen of the base prints once more instead of a highlight of its own. @param reaches the wanted white */
+const sameAgain = (alone: boolean, reaches: boolean, { white, whiteAgain }: ShopMethod): boolean =>
+  white === 'highlight' && (whiteAgain === 'preferred' ? alone || reaches : whiteAgain === 'alone' && alone)
+
 /** How the white is made bright: none where one hit is bright enough, else the practice of the shop. */
 export function secondWhiteFor(
   inks: readonly InkColour[],
@@ -184,16 +195,19 @@ export function secondWhiteFor(
     const bright = (p: Printed, slack = 0) =>
       p.change <= limits.match + slack && p.lightness >= limits.white - slack
     if (bright(direct)) return ['none', [INK.because('WHITE_ONE', inputs)]]
-    // All that stands on the base is white: a screen of its own would carry the same image.
-    const alone = method.white === 'highlight' && inks.every((ink) => ink === white || !based.has(ink.id))
     // What lies within the error of the prediction is not called dull.
     const short = !bright(twice, CONFIDENCE[looks.how].within)
+    // All that stands on the base is white: a screen of its own would carry the same image.
+    const alone = method.white === 'highlight' && inks.every((ink) => ink === white || !based.has(ink.id))
+    const again = sameAgain(alone, !short, method)
+    const way = again ? 'sameScreen' : method.white
     return [
-      alone ? 'sameScreen' : method.white,
+      way,
       [
         INK.because('WHITE_PRACTICE', inputs),
-        ...(alone ? [INK.because('WHITE_ALONE')] : []),
-        ...(short ? [INK.because('WHITE_SHORT', { ...inputs, practice: SECOND_WHITES[method.white] })] : []),
+        ...(again ? [INK.because(alone ? 'WHITE_ALONE' : 'WHITE_AGAIN')] : []),
+        ...(alone && !again ? [INK.because('WHITE_NEVER')] : []),
+        ...(short ? [INK.because('WHITE_SHORT', { ...inputs, practice: SECOND_WHITES[way] })] : []),
       ],
     ]
   }

@@ -121,6 +121,14 @@ export const BASE_RULES = {
     says: 'White is all that stands on the base, so its own screen would carry the same image: the same screen twice.',
     source: 'common practice',
   },
+  WHITE_AGAIN: {
+    says: 'The same screen again reaches the white that is wanted: a screen less, and a thicker plate of ink. House practice.',
+    source: "the shop's choice",
+  },
+  WHITE_NEVER: {
+    says: 'White is all that stands on the base: the same screen again would save a screen. House practice is one of its own, thinner and sharper.',
+    source: "the shop's choice",
+  },
   WHITE_CARRIES: {
     says: 'No white shows, but colours on dark cloth are brighter on two hits. House practice: {practice}.',
     source: "the shop's choice",

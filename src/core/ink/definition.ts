@@ -172,7 +172,7 @@ export const INK = defineRoom({
       kind: 'choice',
       label: 'Second white',
       options: SECOND_WHITES,
-      follows: ['inkType', 'colours', 'clothColour', 'colourLimits', 'practice white'],
+      follows: ['inkType', 'colours', 'clothColour', 'colourLimits', 'practice white', 'practice whiteAgain'],
       after: ['base'],
     },
     coverage: {

@@ -57,7 +57,11 @@ export const PLAN = defineRoom({
       says: '{pieces}: the quantities of the sizes this print goes on, added up.',
       source: 'the order',
     },
-    UNUSUAL: { says: 'Usual is {low} to {high}: is it meant?', source: 'from memory', severity: 'Watch' },
+    UNUSUAL: {
+      says: 'Look whether it is meant: usual is {low} to {high}.',
+      source: 'from memory',
+      severity: 'Watch',
+    },
     SIZE_PIECES: { says: '{pieces}: as the customer ordered this size.', source: 'the order' },
     TALLEST: {
       says: '{film}: the dry deposits of the hits that lie on one another, added up.',
@@ -131,6 +135,10 @@ export const PLAN = defineRoom({
     PRINTS_LABEL: {
       says: 'The label first: nothing is pressed or dried over a finished print.',
       source: 'common practice',
+    },
+    PRINTS_LABEL_LAST: {
+      says: 'House practice is the label last: the main print is laid flat and cool, and is pressed and dried once more.',
+      source: "the shop's choice",
     },
     PRINTS_RAISED: {
       says: 'Raised ink last: it sees the dryer once, and no heat press.',

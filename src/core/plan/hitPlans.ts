@@ -130,7 +130,8 @@ const TOPS: ReadonlySet<ScreenUse> = new Set(['spot', 'halftone', 'process'])
 
 /**
  * The mesh of every screen, one after another: a frame that one takes is not there for the next, which then takes another mesh
- * of its range. One that carries the stencil already is its own. Highlights come last: as fine as the colours round them.
+ * of its range. One that carries the stencil already is its own. Highlights come last, and the base of a shop that wants it fine: as
+ * fine as the colours round them.
  */
 function meshesFor(
   { order, run, shop, method, overrides }: Context,
@@ -146,10 +147,11 @@ function meshesFor(
   // In the order of the art, whites first: the order of printing changes no mesh.
   const placeOf = (s: Separation) => run.placement.inks.findIndex((ink) => ink.id === s.hit.id)
   const inArt = [...separations].sort((a, b) => placeOf(a) - placeOf(b))
-  const highlights = inArt.filter((s) => s.use === 'highlight')
-  for (const s of [...inArt.filter((s) => s.use !== 'highlight'), ...highlights]) {
+  const asTops = (s: Separation) =>
+    s.use === 'highlight' || (s.use === 'base' && method.baseMesh === 'finer' && !driesInScreen(s.system))
+  for (const s of [...inArt.filter((s) => !asTops(s)), ...inArt.filter(asTops)]) {
     const own = carryingFrame(shop, job, s.hit.id)
-    const atLeast = s.use === 'highlight' && finest > 0 ? finest : undefined
+    const atLeast = asTops(s) && finest > 0 ? finest : undefined
     const from = (held: readonly MeshCount[]) =>
       meshFor({ ...needOf(s, again(s)), atLeast }, method, held, fabrics, overrides)
     const spare = own ? undefined : from(left)

@@ -14,7 +14,9 @@ export interface PrintInTurn {
 
 const isRaised = (run: Run) => run.placement.inks.some((i) => i.inkType === 'expanding')
 const area = ({ placement }: Run) => placement.width * placement.height
-const rank = (run: Run) => (isRaised(run) ? 2 : run.placement.where === 'neckLabel' ? 0 : 1)
+const isLabel = (run: Run) => run.placement.where === 'neckLabel'
+/** Labels stand where the shop holds them, raised ink behind all. */
+const rank = (run: Run, last: boolean) => (isRaised(run) ? 3 : isLabel(run) ? (last ? 2 : 0) : 1)
 
 /** Film temperature at the cure of a run as it is advised, kelvin, and the most its inks take. */
 function cureOf(run: Run, method: ShopMethod) {
@@ -37,10 +39,11 @@ export function printsInTurn(
   method: ShopMethod,
   films: Readonly<Record<string, Temperature | undefined>> = {},
 ): readonly PrintInTurn[] {
+  const labelLast = method.label === 'last'
   const garments = new Set(of.lines.map((l) => l.id))
   const runs = splitOrder(order)
     .filter((r) => r.placement.inks.length > 0 && r.lines.some((l) => garments.has(l.id)))
-    .sort((a, b) => rank(a) - rank(b) || area(a) - area(b))
+    .sort((a, b) => rank(a, labelLast) - rank(b, labelLast) || area(a) - area(b))
   const raised = runs.filter(isRaised).length
   const cures = runs.map((r) => {
     const cure = cureOf(r, method)
@@ -50,8 +53,10 @@ export function printsInTurn(
     const again = cures.slice(i + 1).map((c) => c.own)
     const rule = isRaised(run)
       ? 'PRINTS_RAISED'
-      : run.placement.where === 'neckLabel'
-        ? 'PRINTS_LABEL'
+      : isLabel(run)
+        ? labelLast
+          ? 'PRINTS_LABEL_LAST'
+          : 'PRINTS_LABEL'
         : 'PRINTS_SMALL'
     const heat = again.length > 0 ? heatedAgain(cures[i] as Cured, again) : []
     const flat =

@@ -9,9 +9,11 @@ const asked = (path: string, value: unknown) => {
 }
 
 it('asks of a value that is possible and unusual, in words, and of no other', () => {
-  expect(asked('shop.frames.12.tension', 50_000)).toBe('Usual is 15 N/cm to 45 N/cm: is it meant?')
+  expect(asked('shop.frames.12.tension', 50_000)).toBe(
+    'Look whether it is meant: usual is 15 N/cm to 45 N/cm.',
+  )
   // Ten times the ounces, grams typed as kilograms, a mesh by the inch typed by the centimetre: slips of the unit.
-  expect(asked('lines.0.cloth.weight', 1.8)).toBe('Usual is 100 g/m² to 450 g/m²: is it meant?')
+  expect(asked('lines.0.cloth.weight', 1.8)).toBe('Look whether it is meant: usual is 100 g/m² to 450 g/m².')
   expect(asked('shop.frames.0.mesh', 23_000)).toContain('16 T/cm to 185 T/cm')
   expect(asked('placements.0.inks.1.ruling', 55)).toContain('25 lpi to 75 lpi')
   for (const [path, value] of [

@@ -31,6 +31,10 @@ export const SCREEN = defineRoom({
       says: 'Thin base under a second white, {low} to {high}: softer hand.',
       source: 'common practice',
     },
+    MESH_BASE_FINER: {
+      says: 'House practice is a base as fine as the colours on it or finer, {low} to {high}: thin, sharp, and covering least.',
+      source: "the shop's choice",
+    },
     MESH_BASE_TONES: {
       says: 'The base of a halftone carries its tones: {low} to {high} and a lighter deposit, as fine as the ruling asks.',
       source: 'common practice',

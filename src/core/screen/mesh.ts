@@ -39,6 +39,7 @@ const WANTED: Readonly<Record<Exclude<ScreenUse, 'base'>, Wanted>> = {
 }
 
 const wantedBase = (method: ShopMethod, driesInScreen: boolean, tones: boolean): Wanted => {
+  if (method.baseMesh === 'finer' && !driesInScreen) return { rule: 'MESH_BASE_FINER', mesh: [77, 90, 140] }
   if (tones) return { rule: 'MESH_BASE_TONES', mesh: [77, 77, 90] }
   if (driesInScreen) return { rule: 'MESH_BASE_WATER', mesh: [43, 43, 61] }
   return method.baseMesh === 'fine'
@@ -84,7 +85,7 @@ const FINER = 1.15
 const COARSER = 0.7
 
 /** Mesh per ruling by practice. */
-const PER_RULING = { four: 4.5, lean: 3.5 } as const
+const PER_RULING = { four: 4.5, lean: 3.5, leanest: 3.1 } as const
 
 /**
  * The mesh for one screen: what the use wants, raised by the ruling, resolved to a mesh that is on a frame here.

@@ -18,6 +18,18 @@ export const SEQUENCE = defineRoom({
     BLACK_LAST: { says: '{i} cleans up outlines: {j} goes before it.', source: 'common practice' },
     CLEAR_LAST: { says: '{i} is clear and lies over {j}.', source: 'common practice' },
     PUFF_LAST: { says: '{i} rises in the dryer: {j} goes before it.', source: 'common practice' },
+    METAL_WHITE: {
+      says: '{j} is metallic and touches {i}: first the metallic, a flash, then the white, or flakes get into it.',
+      source: 'common practice',
+    },
+    HL_LAST: {
+      says: 'House practice is the highlight last: {j} goes before {i}.',
+      source: "the shop's choice",
+    },
+    HL_FIRST: {
+      says: 'House practice is the highlight first after the base: {j} goes before {i}.',
+      source: "the shop's choice",
+    },
     OVER: { says: '{i} lies over {j} in the art: {j} goes before it.', source: 'the order' },
     EXPLICIT: { says: 'The lead puts {j} before {i}.', source: "the shop's choice" },
     BASE_FLASH: { says: '{j} lies on {i}, which must be gelled first.', source: 'common practice' },
@@ -37,6 +49,10 @@ export const SEQUENCE = defineRoom({
     },
     FLASH_EVERY: {
       says: 'House practice is a flash after every colour: {i}, then {j}.',
+      source: "the shop's choice",
+    },
+    FLASH_TOUCH: {
+      says: 'House practice is a flash between colours that touch: {i}, then {j}.',
       source: "the shop's choice",
     },
     WET_MOST: {

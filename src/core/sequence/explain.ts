@@ -19,6 +19,7 @@ const WET_CODES: readonly PairCode[] = [
   'DIRECT_OPAQUE',
   'INK_MIX',
   'FLASH_EVERY',
+  'FLASH_TOUCH',
   'HAND_FLASH',
   'BENCH_DRY',
 ]
@@ -28,6 +29,9 @@ const ORDER_CODES: readonly PairCode[] = [
   'BLACK_LAST',
   'CLEAR_LAST',
   'PUFF_LAST',
+  'METAL_WHITE',
+  'HL_LAST',
+  'HL_FIRST',
   'OVER',
   'EXPLICIT',
 ]

@@ -80,12 +80,14 @@ export interface StationSpace {
 
 /** The practices that change the order. */
 export interface SequenceMethod {
-  readonly flash: 'where' | 'afterBase' | 'every'
+  readonly flash: 'where' | 'afterBase' | 'every' | 'touch'
   readonly colourOrder: 'overpower' | 'light'
   /** How many inks that dry in the screen may be wet together. */
   readonly wetMost: 'any' | 'three'
   /** Black over a colour on light cloth. */
   readonly blackTrap: 'wet' | 'flash'
+  /** Where the highlight white prints; as the art lets it where nothing is said. */
+  readonly highlight?: 'art' | 'last' | 'first'
 }
 
 export interface Job {

@@ -33,6 +33,15 @@ const trapsWet = (colour: Hit, black: Hit, { darkCloth, method }: Job) =>
   !role(colour, 'highlight', 'metallic') &&
   colour.system === black.system
 
+const isColour = (h: Hit) => !isBase(h) && !role(h, 'smoothing', 'highlight', 'clear', 'expanding')
+
+/** After a smoothing screen its white follows, whatever the school says of highlights. */
+const smoothedWhite = ({ hits }: Job) =>
+  hits.some((h) => h.role === 'smoothing') && !hits.some((h) => h.role === 'base2')
+
+const besideMetal = (metal: Hit, white: Hit, meet: Relation | undefined) =>
+  metal.role === 'metallic' && white.role === 'highlight' && touchesOrOverlaps(meet)
+
 /** Every rule that is a statement about an ordered pair, i before j. */
 export const PAIR_RULES = {
   BASE_FIRST: {
@@ -51,6 +60,30 @@ export const PAIR_RULES = {
     applies: (i, j, { meet }) => i.role === 'clear' && !role(j, 'clear', 'expanding') && meet?.over !== j.id,
   },
   PUFF_LAST: { forbids: 'any', applies: (i, j) => i.role === 'expanding' && j.role !== 'expanding' },
+  /** Shimmer beside a white that touches it: its flakes would get into the white. */
+  METAL_WHITE: {
+    forbids: 'any',
+    applies: (i, j, { meet }) => besideMetal(j, i, meet) && meet?.over !== j.id,
+  },
+  HL_LAST: {
+    forbids: 'any',
+    applies: (i, j, { job, meet }) =>
+      job.method.highlight === 'last' &&
+      i.role === 'highlight' &&
+      isColour(j) &&
+      j.role !== 'black' &&
+      meet?.over !== j.id &&
+      !smoothedWhite(job),
+  },
+  HL_FIRST: {
+    forbids: 'any',
+    applies: (i, j, { job, meet }) =>
+      job.method.highlight === 'first' &&
+      j.role === 'highlight' &&
+      isColour(i) &&
+      meet?.over !== j.id &&
+      !besideMetal(i, j, meet),
+  },
   OVER: { forbids: 'any', applies: (i, _j, { meet }) => meet?.over === i.id },
   EXPLICIT: {
     forbids: 'any',
@@ -89,6 +122,10 @@ export const PAIR_RULES = {
   FLASH_EVERY: {
     forbids: 'wet',
     applies: (_i, _j, { job, meet }) => job.method.flash === 'every' && meet?.how !== 'blend',
+  },
+  FLASH_TOUCH: {
+    forbids: 'wet',
+    applies: (_i, _j, { job, meet }) => job.method.flash === 'touch' && touchesOrOverlaps(meet),
   },
   HAND_FLASH: {
     forbids: 'wet',

@@ -1,0 +1,176 @@
+import { describe, expect, it } from 'vitest'
+import { choiceOf, numberOf, type ShopMethod } from '../advice'
+import type { ArtRelation, InkColour } from '../order'
+import { lpi } from '../quantity'
+import { plan, type RunPlan } from './index'
+import { CLOTHS, INKS, jobFor, planFor, rulesOf } from './plan.fixtures'
+import { printsInTurn } from './prints'
+
+// Schools of practitioners, both sides of each: common practice, no source.
+const order = (p: RunPlan) =>
+  p.sequence.cells.flatMap((c) => (c.kind === 'print' ? [c.hitId] : c.kind === 'flash' ? ['flash'] : []))
+const colours = (p: RunPlan) => order(p).filter((id) => !['flash', 'base', 'base2', 'smoothing'].includes(id))
+const meet = (a: string, b: string, how: ArtRelation['how'], width = 0.0003): ArtRelation => ({
+  ...{ a, b, how },
+  ...(how === 'overlap' && { width }),
+})
+const withMethod = (
+  method: Partial<ShopMethod>,
+  inks?: readonly InkColour[],
+  relations?: readonly ArtRelation[],
+) => planFor({ method, ...(inks && { inks }), ...(relations && { relations }) })
+
+describe('the highlight white', () => {
+  const inks = [INKS.white, INKS.yellow, INKS.red]
+  const blends = [meet('white', 'yellow', 'blend'), meet('white', 'red', 'blend')]
+  it('last, though it would blend; first, though a flash more is needed where it overlaps', () => {
+    expect(colours(withMethod({ highlight: 'last' }, inks, blends)).at(-1)).toBe('white')
+    expect(colours(withMethod({ highlight: 'first' }, inks, blends))[0]).toBe('white')
+    const overlaps = [meet('white', 'yellow', 'overlap')]
+    const first = withMethod({ highlight: 'first' }, inks, overlaps)
+    expect(colours(first)[0]).toBe('white')
+    const last = withMethod({ highlight: 'last' }, inks, overlaps)
+    expect(colours(last).at(-1)).toBe('white')
+    for (const p of [first, last]) expect(p.sequence.fits).toBe(true)
+    expect(rulesOf(last.hits.find((h) => h.hit.id === 'white')?.reasons ?? [])).toContain('HL_LAST')
+    expect(rulesOf(first.hits.find((h) => h.hit.id === 'white')?.reasons ?? [])).toContain('HL_FIRST')
+  })
+  it('last is last before black', () => {
+    const p = withMethod({ highlight: 'last' }, [INKS.white, INKS.yellow, INKS.black])
+    expect(colours(p)).toEqual(['yellow', 'white', 'black'])
+  })
+  it('after a smoothing screen it follows whatever the school says', () => {
+    const p = withMethod({ highlight: 'last', white: 'smoothing' }, inks)
+    expect(p.sequence.fits).toBe(true)
+    const all = order(p).filter((id) => id !== 'flash')
+    expect(all[all.indexOf('smoothing') + 1]).toBe('white')
+  })
+  it('what the art says of it goes before', () => {
+    const under = [{ ...meet('white', 'red', 'overlap'), over: 'red' }]
+    const cells = colours(withMethod({ highlight: 'last' }, inks, under))
+    expect(cells.indexOf('white')).toBeLessThan(cells.indexOf('red'))
+  })
+})
+
+describe('the same white screen again', () => {
+  const way = (method: Partial<ShopMethod>, inks: readonly InkColour[]) => {
+    const p = withMethod(method, inks)
+    return { way: choiceOf(p.secondWhite), rules: rulesOf(p.secondWhite.reasons), hits: p.hits.length }
+  }
+  const bright = { ...INKS.white, hex: '#f6f6f4' }
+  it('where white is all: a screen less; never: one of its own', () => {
+    const alone = way({}, [bright])
+    const never = way({ whiteAgain: 'never' }, [bright])
+    expect([alone.way, never.way]).toEqual(['sameScreen', 'highlight'])
+    expect(alone.rules).toContain('WHITE_ALONE')
+    expect(never.rules).toContain('WHITE_NEVER')
+  })
+  it('beside colours only where it is preferred, and only where it is bright enough', () => {
+    const inks = [bright, INKS.yellow]
+    expect(way({}, inks).way).toBe('highlight')
+    const preferred = way({ whiteAgain: 'preferred' }, inks)
+    expect(preferred.way).toBe('sameScreen')
+    expect(preferred.rules).toContain('WHITE_AGAIN')
+    const dull = way({ whiteAgain: 'preferred' }, [
+      { ...bright, hex: '#b0b0b0', opacity: 'ordinary' },
+      INKS.yellow,
+    ])
+    expect(dull.way).toBe('highlight')
+    expect(dull.rules).toContain('WHITE_SHORT')
+  })
+  it('what falls short is told of the way that is in force', () => {
+    const p = withMethod({}, [{ ...bright, hex: '#b0b0b0', opacity: 'ordinary' }])
+    const short = p.secondWhite.reasons.find((r) => r.rule === 'WHITE_SHORT')
+    expect(choiceOf(p.secondWhite)).toBe('sameScreen')
+    expect(short?.inputs.practice).toMatch(/same screen/i)
+  })
+})
+
+describe('flash between colours that touch, and only there', () => {
+  it('one that touches is kept dry, one that lies apart stays wet', () => {
+    const touch = [meet('yellow', 'red', 'touch')]
+    const flashes = (p: RunPlan) => order(p).filter((id) => id === 'flash').length
+    const inks = [INKS.yellow, INKS.red]
+    expect(flashes(withMethod({ flash: 'touch' }, inks, touch))).toBe(
+      flashes(withMethod({ flash: 'touch' }, inks, [])) + 1,
+    )
+    expect(flashes(withMethod({ flash: 'touch' }, inks, []))).toBe(flashes(withMethod({}, inks, [])))
+    expect(flashes(withMethod({ flash: 'touch' }, inks, [meet('yellow', 'red', 'blend')]))).toBe(
+      flashes(withMethod({ flash: 'touch' }, inks, [])),
+    )
+  })
+})
+
+describe('a metallic beside white', () => {
+  it('prints first, and is flashed, where it touches', () => {
+    const cells = order(
+      planFor({ inks: [INKS.white, INKS.copper], relations: [meet('white', 'copper', 'touch')] }),
+    )
+    const [metal, white] = [cells.indexOf('copper'), cells.indexOf('white')]
+    expect(metal).toBeLessThan(white)
+    expect(cells.slice(metal, white)).toContain('flash')
+  })
+})
+
+describe('mesh', () => {
+  const meshOf = (method: Partial<ShopMethod>, id: string, inks: readonly InkColour[]) => {
+    const found = withMethod(method, inks).hits.find((h) => h.hit.id === id)
+    if (!found) throw new Error(`no ${id}`)
+    return { mesh: numberOf(found.mesh), low: found.mesh.range[0], rules: rulesOf(found.mesh.reasons) }
+  }
+  it('3.1, 3.5 or 4.5 times the ruling', () => {
+    const inks = [{ ...INKS.yellow, ruling: lpi(55) }]
+    const low = (ruling: ShopMethod['ruling']) => meshOf({ ruling }, 'yellow', inks).low
+    const times = (x: number) => Math.max(7900, x * lpi(55))
+    expect(low('leanest')).toBeCloseTo(times(3.1), 0)
+    expect(low('lean')).toBeCloseTo(times(3.5), 0)
+    expect(low('four')).toBeCloseTo(times(4.5), 0)
+  })
+  it('a base as fine as the colours on it, coarse by default, never under ink that dries in the screen', () => {
+    const inks = [INKS.yellow, INKS.red]
+    const coarse = meshOf({}, 'base', inks)
+    const finer = meshOf({ baseMesh: 'finer' }, 'base', inks)
+    const top = meshOf({ baseMesh: 'finer' }, 'yellow', inks)
+    expect(finer.low).toBeGreaterThanOrEqual(top.mesh - 1)
+    expect(coarse.mesh).toBeLessThan(finer.mesh)
+    expect(finer.rules).toContain('MESH_BASE_FINER')
+    const water = meshOf({ baseMesh: 'finer', ink: 'waterBased' }, 'base', inks)
+    expect(water.rules).toContain('MESH_BASE_WATER')
+  })
+})
+
+describe('a neck label', () => {
+  it('first or last of the prints, but always before raised ink', () => {
+    const { order: asked, shop, decisions } = jobFor()
+    const [print] = asked.placements
+    const label = {
+      ...print!,
+      id: 'P2',
+      where: 'neckLabel' as const,
+      width: 0.06,
+      height: 0.05,
+      inks: [INKS.white],
+    }
+    const raised = { ...print!, id: 'P3', where: 'back' as const, inks: [INKS.raised] }
+    const turn = (
+      which: ShopMethod['label'],
+      ...placements: (typeof label | typeof raised | typeof print)[]
+    ) => {
+      const all = { ...asked, placements: placements as typeof asked.placements }
+      const { run } = plan(all, shop, { ...decisions, runId: 'R-1-P1-one' })
+      return printsInTurn(all, run, { ...shop.method, label: which }).map((t) => [
+        t.run.placement.id,
+        t.reasons[0]?.rule,
+      ])
+    }
+    expect(turn('first', print, label)).toEqual([
+      ['P2', 'PRINTS_LABEL'],
+      ['P1', 'PRINTS_SMALL'],
+    ])
+    expect(turn('last', print, label)).toEqual([
+      ['P1', 'PRINTS_SMALL'],
+      ['P2', 'PRINTS_LABEL_LAST'],
+    ])
+    expect(turn('last', print, label, raised).map(([id]) => id)).toEqual(['P1', 'P2', 'P3'])
+  })
+})
