@@ -98,6 +98,16 @@ export const ARTWORK = defineRoom({
       source: 'common practice',
       severity: 'Watch',
     },
+    FILM_COARSE_DOTS: {
+      says: '{film} is {dpi} dpi at its size: its dots of {ruling} are so few pixels wide that they know {levels} steps of tone, and fades show bands. Export it at {wanted} dpi.',
+      source: 'geometry',
+      severity: 'Watch',
+    },
+    FILM_LOW: {
+      says: '{film} is {dpi} dpi at its size: its edges stand in steps of {step}. Art of 300 dpi at print size, or a drawing, has none that are seen.',
+      source: 'common practice',
+      severity: 'Watch',
+    },
     FILM_GRAIN: {
       says: '{film} has {area} of random dots (stochastic, index, or a texture): no ruling, no moire. Where it meets others it blends by its density.',
       source: 'geometry',

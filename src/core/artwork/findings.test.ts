@@ -37,6 +37,12 @@ const facts = (more: Partial<FilmFacts> = {}): FilmFacts => ({
   ...more,
 })
 
+/** 50 dots an inch. */
+const DOTS = {
+  ...{ ruling: 50 / 0.0254, angle: 0, shape: 'dots' as const, tints: [0.3, 0.3] as const, area: 0.01 },
+  ...{ confidence: 0.9, sure: true },
+}
+
 const rules = (...films: readonly FilmFacts[]) =>
   filmFindings(
     films,
@@ -79,6 +85,8 @@ describe('what is said of films', () => {
     ['FILM_TRANSLUCENT', { translucent: 0.2 }],
     ['FILM_GREY', { grey: 0.001 }],
     ['FILM_GRAIN', { grain: 0.001 }],
+    ['FILM_LOW', { dpi: 150 }],
+    ['FILM_COARSE_DOTS', { dpi: 200, halftones: [DOTS] }],
     ['FILM_TURNED', { mislaid: { turn: 'mirrored', dx: 0, dy: 0, then: 0.9, laid: false } }],
     ['FILM_OFF', { mislaid: { turn: undefined, dx: 0.02, dy: 0, then: 0.9, laid: true } }],
     ['FILM_MOVED', { mislaid: { turn: undefined, dx: 0.02, dy: 0, then: 0.9, laid: false } }],
@@ -89,6 +97,26 @@ describe('what is said of films', () => {
     const own = found.find((f) => f.reason.rule === rule)
     expect(own?.film).toBe(rule === 'LEFT_OUT' ? undefined : 1)
     if (rule !== 'LEFT_OUT') expect(message((own as FilmFinding).reason, 'metric')).toContain('blue.png')
+  })
+
+  it('steps of tone follow from the pixels of a dot, and drawings are not coarse', () => {
+    const told = (more: Partial<FilmFacts>) =>
+      filmFindings([facts(), facts(more)], ['a', 'b']).find((f) => f.reason.rule === 'FILM_COARSE_DOTS')
+        ?.reason
+    // 200 dpi at 50 lpi: four pixels across, sixteen in a dot, seventeen tones with none (by hand).
+    const reason = told({ dpi: 200, halftones: [DOTS] })
+    expect(reason && message(reason, 'metric')).toContain(
+      '50 lpi are so few pixels wide that they know 17 steps',
+    )
+    expect(reason && message(reason, 'metric')).toContain('Export it at 500 dpi')
+    expect(told({ dpi: 300, halftones: [DOTS] })).toBeUndefined()
+    expect(told({ dpi: 200, halftones: [{ ...DOTS, sure: false }] })).toBeUndefined()
+    const low = (more: Partial<FilmFacts>) => rules(facts(more)).includes('FILM_LOW')
+    expect([low({ dpi: 199 }), low({ dpi: 200 }), low({ dpi: 150, box: undefined })]).toEqual([
+      true,
+      false,
+      false,
+    ])
   })
 
   it('two tiles are told by their names', () => {

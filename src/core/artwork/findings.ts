@@ -1,6 +1,6 @@
 import type { RuleOf } from '../advice'
 import { type Inputs, q, type Reason } from '../advice'
-import type { Area } from '../quantity'
+import { type Area, INCH } from '../quantity'
 import { ARTWORK } from './definition'
 import type { FilmFacts, PairFacts, Place, SetFacts } from './facts'
 import { SURE } from './halftone'
@@ -36,6 +36,10 @@ export interface FilmFinding {
   readonly place?: Place
 }
 
+/** A dot of fewer pixels across has under 26 steps of tone (geometry; what shows as bands: from memory). */
+const DOT_PIXELS = 5
+/** Edges of coarser art are seen to stand in steps; 300 dots an inch at print size is common practice. */
+const LOW = 200
 /** Less grey than this is a soft rim. */
 const GREY = 2e-5
 /** So much of a file half transparent is meant. */
@@ -68,7 +72,16 @@ export function filmFindings(
     if (f.translucent > TRANSLUCENT) say(i, 'FILM_TRANSLUCENT', { film, share: q('share', f.translucent) })
     if (f.grey > GREY) say(i, 'FILM_GREY', { film, area: q('area', f.grey) })
     if (f.grain > 0) say(i, 'FILM_GRAIN', { film, area: q('area', f.grain) })
-    for (const h of f.halftones)
+    for (const h of f.halftones) {
+      const across = f.dpi / INCH / h.ruling
+      if (h.sure && across < DOT_PIXELS)
+        say(i, 'FILM_COARSE_DOTS', {
+          film,
+          dpi: q('count', f.dpi),
+          ruling: q('ruling', h.ruling),
+          levels: q('count', Math.floor(across ** 2) + 1),
+          wanted: q('count', Math.ceil((10 * h.ruling * INCH) / 50 - 1e-9) * 50),
+        })
       if (!h.sure)
         say(i, 'FILM_REPEATS', {
           film,
@@ -77,6 +90,9 @@ export function filmFindings(
           confidence: q('share', h.confidence),
           sure: q('share', SURE),
         })
+    }
+    if (f.dpi < LOW && f.box && f.halftones.length === 0)
+      say(i, 'FILM_LOW', { film, dpi: q('count', f.dpi), step: q('fine', INCH / f.dpi) })
     if (!f.box && f.grey <= GREY) say(i, 'FILM_EMPTY', { film })
     // Where fades end, single dots stand by themselves.
     const screened = f.grain > 0 || f.halftones.some((h) => h.sure)

@@ -12,6 +12,8 @@ export const RECORD_EXAMPLES: Readonly<Record<string, Inputs>> = {
   RECORD_TIME: { planned: work(39), took: work(46) },
   RECORD_PACE: { planned: hourly(120), was: hourly(104), pieces: count(147), took: work(85) },
   RECORD_GAP: { time: work(14), low: hourly(104), high: hourly(124) },
+  FILM_COARSE_DOTS: { dpi: count(200), levels: count(14), wanted: count(600) },
+  FILM_LOW: { dpi: count(150), step: q('fine', 0.00017) },
   UNUSUAL: { low: q('tension', 1500), high: q('tension', 4500) },
   SETUP_OWN: { screens: count(6), each: work(8) },
 }

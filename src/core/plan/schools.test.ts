@@ -82,7 +82,7 @@ describe('the same white screen again', () => {
     const p = withMethod({}, [{ ...bright, hex: '#b0b0b0', opacity: 'ordinary' }])
     const short = p.secondWhite.reasons.find((r) => r.rule === 'WHITE_SHORT')
     expect(choiceOf(p.secondWhite)).toBe('sameScreen')
-    expect(short?.inputs.practice).toMatch(/same screen/i)
+    expect(short?.inputs.practice).toBe('Base twice')
   })
 })
 
