@@ -90,8 +90,10 @@ export function asRead(
   const told = pairs.flatMap((p): ArtRelation[] => {
     const relation = relationOf(p)
     const [a = '', b = ''] = [inkOf[p.a], inkOf[p.b]]
-    if (!relation || !colours.has(a) || !colours.has(b)) return []
+    if (!colours.has(a) || !colours.has(b)) return []
     const was = old.get(pairKey({ a, b }))
+    // Films know only that they lie apart; that it is meant someone said.
+    if (!relation) return was?.how === 'gap' ? [was] : []
     const same = was?.how === relation.how && Math.abs((was.width ?? 0) - (relation.width ?? 0)) <= SAME.width
     // Films do not tell which lies over: what was said stays.
     const over = was?.over !== undefined && relation.how === 'overlap' ? { over: was.over } : {}

@@ -97,11 +97,19 @@ export interface InkColour {
 export interface ArtRelation {
   readonly a: string
   readonly b: string
-  readonly how: 'touch' | 'overlap' | 'blend'
+  /** A gap is left on purpose, and shows what lies under it; colours that are simply apart have no relation. */
+  readonly how: 'touch' | 'overlap' | 'blend' | 'gap'
+  /** Of an overlap or a gap. */
   readonly width?: Length
   /** Which of two that overlap lies over the other: `a` or `b`. Where nobody said it, the order of printing decides. */
   readonly over?: string
 }
+
+/** Where ink meets ink: a gap keeps it apart. */
+export const meetings = (
+  relations: readonly ArtRelation[],
+): readonly (ArtRelation & { readonly how: Exclude<ArtRelation['how'], 'gap'> })[] =>
+  relations.flatMap(({ how, ...r }) => (how === 'gap' ? [] : [{ ...r, how }]))
 
 export const WHERES = {
   front: 'Full front',

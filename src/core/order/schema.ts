@@ -134,7 +134,7 @@ const relation = yup
   .object({
     a: yup.string().required('Choose two colours.'),
     b: yup.string().required('Choose two colours.'),
-    how: oneOf({ touch: 1, overlap: 1, blend: 1 }),
+    how: oneOf({ touch: 1, overlap: 1, blend: 1, gap: 1 }),
     width: quantity('length', 0, 0.05).optional(),
     over: yup.string().optional(),
   })

@@ -72,6 +72,7 @@ export const PLACEMENT_EXAMPLES: Readonly<Record<string, Inputs>> = {
   REGISTER_TOUCH: { other: 'Buoy red' },
   REGISTER_OVERLAP: { other: 'Buoy red' },
   REGISTER_LOOK: { other: 'Base white', partner: 'Buoy red' },
+  REGISTER_GAP: { other: 'Buoy red' },
   REGISTER_BLEND: { other: 'Buoy red' },
   PLACE_KIDS: { share: share(0.75) },
   BUDGET_CHOKE: BUDGET,
@@ -89,6 +90,20 @@ export const PLACEMENT_EXAMPLES: Readonly<Record<string, Inputs>> = {
   SIZE_OVER: { size: '9-11', part: 'chest', across: length(410), left: length(12) },
   SIZE_MEANT: { size: 'M', part: 'chest', across: length(520) },
   PIECE_BEYOND: { sizes: 'S', part: 'sleeve', width: length(180), height: length(60) },
+  GAP_HOLDS: {
+    a: 'Buoy red',
+    b: 'Coal black',
+    gap: q('fine', 0.0008),
+    low: q('fine', 0.0003),
+    high: q('fine', 0.0013),
+  },
+  GAP_CLOSES: {
+    a: 'Buoy red',
+    b: 'Coal black',
+    gap: q('fine', 0.0003),
+    share: share(0.12),
+    need: q('fine', 0.0005),
+  },
   POUCH_WIDE: { sizes: 'S, M', across: length(190), width: length(260) },
   PALLET_WIDE: {
     sizes: '5-6, 7-8',

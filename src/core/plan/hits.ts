@@ -8,6 +8,7 @@ import {
   type InkSystem,
   type InkType,
   isProcess,
+  meetings,
   OPACITIES,
   type Order,
   type Placement,
@@ -168,7 +169,8 @@ export function separate(
   darkCloth: boolean,
   method: ShopMethod,
 ): { readonly separations: readonly Separation[]; readonly relations: readonly Relation[] } {
-  const { inks, relations } = placement
+  const { inks } = placement
+  const relations = meetings(placement.relations)
   const shownByBase = (ink: InkColour) =>
     ink.inkType === 'white' &&
     based.has(ink.id) &&

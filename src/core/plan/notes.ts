@@ -3,7 +3,7 @@ import type { Press } from '../equipment'
 import { HEAT } from '../heat'
 import { INK } from '../ink'
 import { type Cloth, driesInScreen, type Placement } from '../order'
-import { chokeTooTight } from '../registration'
+import { chokeTooTight, gapHolds, USUAL_GAP } from '../registration'
 import { SCREEN } from '../screen'
 import { PLAN } from './definition'
 import type { Context } from './hitPlans'
@@ -65,6 +65,14 @@ export function chokeNote(
   const based = separations.some((s) => s.hit.role === 'base') && separations.some((s) => s.hit.onBase)
   const tight = based && choke !== undefined ? chokeTooTight(width, height, choke) : undefined
   return tight ? [tight] : []
+}
+
+/** Gaps that are left on purpose, against what a usual set-up misses by. */
+export function gapNotes({ width, height, relations, inks }: Placement): readonly Reason[] {
+  const name = (id: string) => inks.find((ink) => ink.id === id)?.name || id
+  return relations.flatMap((r) =>
+    r.how === 'gap' ? [gapHolds(width, height, r.width ?? USUAL_GAP, [name(r.a), name(r.b)])] : [],
+  )
 }
 
 /** What a bench cannot hold or dry. */

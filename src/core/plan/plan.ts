@@ -20,7 +20,7 @@ import { ownLast } from './goodSample'
 import { boardsAtEnd } from './heatRound'
 import { type Context, planHits } from './hitPlans'
 import type { Separation } from './hits'
-import { cautionNotes, chokeNote, onBench } from './notes'
+import { cautionNotes, chokeNote, gapNotes, onBench } from './notes'
 import { type Ordering, orderingOf } from './ordering'
 import { type Printed, printedIn } from './printed'
 import type { Decisions, FlashPlan, HitPlan, RunPlan } from './runPlan'
@@ -56,6 +56,7 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
     ...overlappingPrints(order, run.placement, method),
     ...cautionNotes(ctx, press, cloth, separations, flashes),
     ...chokeNote(run.placement, separations),
+    ...gapNotes(run.placement),
     ...position.reasons,
     ...hits.flatMap((h) => h.reasons),
     ...advicesIn([pressAdvice, colours, hits, flashes, settings]).flatMap((a) => a.reasons),

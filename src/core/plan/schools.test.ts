@@ -174,3 +174,26 @@ describe('a neck label', () => {
     expect(turn('last', print, label, raised).map(([id]) => id)).toEqual(['P1', 'P2', 'P3'])
   })
 })
+
+describe('a gap left on purpose', () => {
+  const inks = [INKS.yellow, INKS.red]
+  const gap = (width: number) => [{ a: 'yellow', b: 'red', how: 'gap' as const, width }]
+  const told = (width: number) =>
+    withMethod({}, inks, gap(width)).warnings.find((r) => r.rule.startsWith('GAP_'))
+  it('is no meeting: it costs no flash, and touching may', () => {
+    const touch = withMethod({ flash: 'touch' }, inks, [meet('yellow', 'red', 'touch')])
+    const apart = withMethod({ flash: 'touch' }, inks, gap(0.0005))
+    expect(order(apart).filter((id) => id === 'flash').length).toBeLessThan(
+      order(touch).filter((id) => id === 'flash').length,
+    )
+  })
+  it('holds or closes by what a set-up misses, wider never worse (property in steps)', () => {
+    expect(told(0.003)?.rule).toBe('GAP_HOLDS')
+    expect(told(0.0001)?.rule).toBe('GAP_CLOSES')
+    const shares = [0.1, 0.2, 0.3, 0.5, 0.8, 1.2, 2].map((mm) => told(mm / 1000)?.inputs.share)
+    const values = shares.map((s) => (typeof s === 'object' && 'value' in s ? s.value : Number.NaN))
+    expect(values).toEqual([...values].sort((a, b) => b - a))
+    const low = told(0.0001)?.inputs.low
+    expect(low).toEqual({ kind: 'fine', value: 0 })
+  })
+})

@@ -18,6 +18,10 @@ export const AT_PRESS_RULES = {
     says: '{name} laps over {other}: registered on its print the error counts once, by way of a third screen twice.',
     source: 'geometry',
   },
+  REGISTER_GAP: {
+    says: '{name} keeps a gap to {other}: registered on its print the line comes out even, by way of a third screen the error counts twice.',
+    source: 'geometry',
+  },
   REGISTER_BLEND: {
     says: '{name} runs into {other}: registered on its print, what is off shows least.',
     source: 'geometry',

@@ -174,6 +174,16 @@ export const REGISTRATION = defineRoom({
       says: 'Choked by {choke}, {holds} of set-ups hold at once: look at the corners of a test print before the run. {need} holds on 95 of 100.',
       source: 'assumed',
     },
+    GAP_HOLDS: {
+      says: 'A gap of {gap} is left between {a} and {b}: what lies under shows as a line, {low} to {high} wide as a usual set-up has it.',
+      source: 'a model',
+      severity: 'Note',
+    },
+    GAP_CLOSES: {
+      says: 'A gap of {gap} is left between {a} and {b}: at the corner {share} of pieces miss by more, and the colours meet there. A gap of {need} holds on a usual set-up, or a trap.',
+      source: 'a model',
+      severity: 'Watch',
+    },
     BUDGET_HOLDS: {
       says: 'Choked by {choke}, the base shows at the worst corner on {share} of pieces: it holds, colours registered on the printed base.',
       source: 'assumed',

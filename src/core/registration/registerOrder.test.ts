@@ -34,7 +34,7 @@ describe('the order of registering', () => {
   })
   it('has each screen once, on one that is registered already, whatever meets', () => {
     const id = fc.constantFrom('base', 'a', 'b', 'c', 'd', 'x')
-    const how = fc.constantFrom('touch', 'overlap', 'blend')
+    const how = fc.constantFrom('touch', 'overlap', 'blend', 'gap')
     fc.assert(
       fc.property(fc.array(fc.record({ a: id, b: id, how })), fc.boolean(), (relations, based) => {
         const screens = based ? [base, ...colours] : colours

@@ -73,4 +73,5 @@ const MEETS = {
   touch: 'REGISTER_TOUCH',
   overlap: 'REGISTER_OVERLAP',
   blend: 'REGISTER_BLEND',
+  gap: 'REGISTER_GAP',
 } as const satisfies Record<ArtRelation['how'], string>

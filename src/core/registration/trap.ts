@@ -91,6 +91,24 @@ export function chokeTooTight(width: Length, height: Length, choke: Length): Rea
   return verdict === 'tries' || verdict === 'tight' ? reasons[0] : undefined
 }
 
+/** Left between colours where no width is said (common practice: about half a millimetre). */
+export const USUAL_GAP = mm(0.5)
+
+/** A gap that is left on purpose: how even it comes out, and whether it closes. */
+export function gapHolds(
+  width: Length,
+  height: Length,
+  gap: Length,
+  [a, b]: readonly [string, string],
+): Reason {
+  const { direct, directSpread } = registrationBudget(width, height)
+  const closes = missBeyond(directSpread, gap)
+  return REGISTRATION.because(closes <= SHOWS ? 'GAP_HOLDS' : 'GAP_CLOSES', {
+    ...{ a, b, gap: q('fine', gap), share: q('share', closes), need: q('fine', direct) },
+    ...{ low: q('fine', Math.max(0, gap - direct)), high: q('fine', gap + direct) },
+  })
+}
+
 const less = (a: Spread2, b: Spread2): Spread2 => ({ xx: a.xx - b.xx, yy: a.yy - b.yy, xy: a.xy - b.xy })
 
 /** The largest set-up error, along the longer axis of what pieces add, with which few enough pieces show; undefined when none. */

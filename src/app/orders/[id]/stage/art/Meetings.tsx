@@ -1,13 +1,14 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { useFieldArray, useFormContext, useWatch } from 'react-hook-form'
 import type { ArtRelation, Order } from '@/core/order'
+import { USUAL_GAP } from '@/core/registration'
 import { ListMessage, QuantityField } from '@/ui/fields'
 import { Table } from '@/ui/Section'
 import { Select } from '@/ui/Select'
 import { Swatch } from '@/ui/Swatch'
 import { useOfPrint } from './ofPrint'
 
-const HOW = { '': 'apart', touch: 'touch', overlap: 'overlap', blend: 'blend' }
+const HOW = { '': 'apart', touch: 'touch', overlap: 'overlap', blend: 'blend', gap: 'gap, meant' }
 /** An overlap with what lies over, as one choice. */
 const OVER = 'over '
 /** Usual width of a trap. */
@@ -22,14 +23,19 @@ export function Meetings({ at }: { readonly at: number }) {
   if (inks.length < 2) return null
   const find = (a: string, b: string) =>
     relations.fields.findIndex((r) => (r.a === a && r.b === b) || (r.a === b && r.b === a))
+  /** Of the overlap that is there. */
+  const widthAt = (index: number) => {
+    const { how, width } = relations.fields[index] ?? {}
+    return how === 'overlap' ? (width ?? TRAP) : TRAP
+  }
   const set = (a: string, b: string, how: string) => {
     const index = find(a, b)
     if (how === '') return relations.remove(index)
     const over = how.startsWith(OVER) ? how.slice(OVER.length) : undefined
     const row: ArtRelation =
       over === undefined && how !== 'overlap'
-        ? { a, b, how: how as ArtRelation['how'] }
-        : { a, b, how: 'overlap', width: relations.fields[index]?.width ?? TRAP, ...(over && { over }) }
+        ? { a, b, how: how as ArtRelation['how'], ...(how === 'gap' && { width: USUAL_GAP }) }
+        : { a, b, how: 'overlap', width: widthAt(index), ...(over && { over }) }
     if (index < 0) relations.append(row)
     else relations.update(index, row)
   }
@@ -84,11 +90,11 @@ export function Meetings({ at }: { readonly at: number }) {
                         </option>
                       ))}
                     </Select>
-                    {how === 'overlap' && (
+                    {(how === 'overlap' || how === 'gap') && (
                       <QuantityField
                         bare
                         name={`placements.${at}.relations.${index}.width`}
-                        label={`Width of the overlap of ${a.name || a.id} and ${b.name || b.id}${ofPrint}`}
+                        label={`Width of the ${how} of ${a.name || a.id} and ${b.name || b.id}${ofPrint}`}
                         kind="length"
                         width="5rem"
                       />
