@@ -88,6 +88,13 @@ describe('the job file', () => {
     expect(
       wrong(
         change((j: Loose) => {
+          j.decisions.order = ['base', 'flash', 'nobody']
+        }),
+      )[0],
+    ).toMatch(/^decisions.order\[2\]: no screen nobody; there are base, base2, smoothing, flash, /)
+    expect(
+      wrong(
+        change((j: Loose) => {
           j.decisions.overridesSi = { offContact: null }
         }),
       ),

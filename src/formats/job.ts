@@ -2,7 +2,14 @@ import * as yup from 'yup'
 import { DEFAULT_METHOD } from '@/core/advice'
 import { type CheckedShop, type InkRoom, methodSchema, type Shop, shopSchema } from '@/core/equipment'
 import { checkWith, type Order, orderSchema, splitOrder } from '@/core/order'
-import { type Decisions, inTodaysWords, overridesSchema, printOrderSchema, runIdSchema } from '@/core/plan'
+import {
+  type Decisions,
+  inTodaysWords,
+  orderable,
+  overridesSchema,
+  printOrderSchema,
+  runIdSchema,
+} from '@/core/plan'
 import { messageOf } from '@/core/quantity'
 import { filePath, toNamedUnits, toSi } from './namedUnits'
 
@@ -63,6 +70,16 @@ export function readJob(text: string): JobRead {
   return wrong.length > 0 ? { ok: false, wrong } : { ok: true, job }
 }
 
+/** Ids of an order by hand that are no screen of the print. */
+function strangers(order: Order, { runId, order: byHand }: Decisions): readonly string[] {
+  const run = splitOrder(order).find((r) => r.id === runId)
+  if (!run) return []
+  const known = orderable(run.placement)
+  return byHand.flatMap((id, i) =>
+    known.includes(id) ? [] : [`decisions.order[${i}]: no screen ${id}; there are ${known.join(', ')}.`],
+  )
+}
+
 /** References inside the file that lead nowhere. */
 function doesNotBelong({ order, shop, decisions }: JobFile): readonly string[] {
   const runs = splitOrder(order).map((r) => r.id)
@@ -71,6 +88,7 @@ function doesNotBelong({ order, shop, decisions }: JobFile): readonly string[] {
     ...(runs.includes(decisions.runId)
       ? []
       : [`decisions.runId: the order has no run ${decisions.runId}; it has ${runs.join(', ') || 'none'}.`]),
+    ...strangers(order, decisions),
     ...shop.flashes.flatMap((f, i) =>
       presses.includes(f.pressId) ? [] : [`shop.flashes[${i}].pressId: no press ${f.pressId}.`],
     ),

@@ -1,6 +1,7 @@
 import * as yup from 'yup'
 import { methodSchema } from '../equipment'
 import { checkWith } from '../order'
+import { FLASH } from '../sequence'
 import { choiceProblem } from './rooms'
 import type { Decisions } from './runPlan'
 
@@ -54,7 +55,7 @@ const method = methodSchema
   .required('Which practices?')
   .noUnknown(({ unknown }) => `There is no practice ${unknown}.`)
 
-/** Screens in the order the lead wants. */
+/** Screens in the order the lead wants, and `flash` wherever one is wanted between them. */
 export const printOrderSchema = yup
   .array(
     yup
@@ -66,7 +67,10 @@ export const printOrderSchema = yup
   .strict()
   .max(40, 'At most 40 screens.')
   .required('In which order?')
-  .test('once', 'A screen stands in it twice.', (ids) => new Set(ids ?? []).size === (ids ?? []).length)
+  .test('once', 'A screen stands in it twice.', (ids) => {
+    const screens = (ids ?? []).filter((id) => id !== FLASH)
+    return new Set(screens).size === screens.length
+  })
 
 /** What the lead decided for a run. */
 export const decisionsSchema = yup.object({

@@ -16,7 +16,7 @@ import {
 } from '../order'
 import type { Ruling } from '../quantity'
 import type { ScreenUse } from '../screen'
-import type { Hit, Relation, Role } from '../sequence'
+import { FLASH, type Hit, type Relation, type Role } from '../sequence'
 import type { StrokeNeed } from '../stroke'
 
 /** A hit with what the other rooms need to know of it. */
@@ -104,6 +104,13 @@ export function colourHit(
 }
 
 const WHITES = { base: 'Base white', base2: 'Base again', smoothing: 'Smoothing screen' } as const
+
+/** What an order of printing by hand may name: the screens of a print, and a flash. */
+export const orderable = ({ inks }: Pick<Placement, 'inks'>): readonly string[] => [
+  ...Object.keys(WHITES),
+  FLASH,
+  ...inks.map((ink) => ink.id),
+]
 
 /** What a screen of an order is called, by its id; the id itself where there is no such screen. */
 export const screenNames =

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { choiceOf, numberOf, type ShopMethod } from '../advice'
 import type { ArtRelation, InkColour } from '../order'
 import { lpi } from '../quantity'
-import { plan, type RunPlan } from './index'
+import { checkDecisions, plan, type RunPlan } from './index'
 import { CLOTHS, INKS, jobFor, planFor, rulesOf } from './plan.fixtures'
 import { printsInTurn } from './prints'
 
@@ -196,4 +196,13 @@ describe('a gap left on purpose', () => {
     const low = told(0.0001)?.inputs.low
     expect(low).toEqual({ kind: 'fine', value: 0 })
   })
+})
+
+it('as many flashes as the lead wants stand in an order by hand, a screen once', () => {
+  const decided = (order: readonly string[]) =>
+    checkDecisions({ runId: 'R-1-P1-one', method: {}, overrides: {}, order }).ok
+  expect(decided(['base', 'flash', 'yellow', 'flash', 'red'])).toBe(true)
+  expect(decided(['base', 'flash', 'base'])).toBe(false)
+  const p = planFor({ order: ['base', 'flash', 'yellow', 'flash', 'red', 'flash', 'white'] })
+  expect(order(p).filter((id) => id === 'flash')).toHaveLength(3)
 })
