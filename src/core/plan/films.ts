@@ -23,7 +23,13 @@ export function filmsFor(ctx: Context, cloth: Cloth, dark: boolean): (ink: InkCo
   if (!press) throw new Error('the shop has no press')
   const held = freeFrames(shop).map((f) => f.mesh)
   const film = (s: Separation, onFilm: boolean): Film => {
-    const mesh = meshFor({ ...needOf(s, false), onFilm }, method, held, shop.screens.fabrics, overrides)
+    const mesh = meshFor(
+      { ...needOf(s, false, overrides), onFilm },
+      method,
+      held,
+      shop.screens.fabrics,
+      overrides,
+    )
     const struck = strokeNeedOf(s, numberOf(mesh), dark, ctx)
     const stroke = strokeFor(struck, press, shop, method, overrides)
     const fabric = fabricOf(shop.screens.fabrics, numberOf(mesh))

@@ -1,4 +1,12 @@
-import { type NumberAdvice, numberOf, type Overrides, type Reason, type ShopMethod } from '../advice'
+import {
+  type ChoiceAdvice,
+  choiceOf,
+  type NumberAdvice,
+  numberOf,
+  type Overrides,
+  type Reason,
+  type ShopMethod,
+} from '../advice'
 import { freeFrames, type Press, type Shop, type WhichScreen } from '../equipment'
 import { inkMass } from '../ink'
 import { driesInScreen, hardestCloth, type Order, type Run } from '../order'
@@ -10,7 +18,10 @@ import {
   emulsionOf,
   exposureFor,
   FINE_DETAIL,
+  lineRises,
   meshFor,
+  type Rise,
+  riseFor,
   type ScreenNeed,
   type ScreenUse,
   stencilFor,
@@ -58,6 +69,7 @@ export function planHits(
   )
   const hits = screens.map((screen): HitPlan => {
     const { s, mesh } = screen
+    const rise = riseOf(s, overrides)
     const struck = strokeNeedOf(s, numberOf(mesh), darkCloth, ctx)
     const stroke = strokeFor(struck, press, shop, method, overrides)
     const laid = {
@@ -68,7 +80,7 @@ export function planHits(
     }
     const inked = s.hit.role !== 'smoothing'
     const times = s.hit.role === 'base' && separations.some(again) ? 2 : 1
-    const need = needOf(s, again(s))
+    const need = needOf(s, again(s), overrides)
     const ink = {
       id: s.hit.id,
       name: s.hit.name,
@@ -118,7 +130,12 @@ export function planHits(
       deposit: inked
         ? depositFor({ ...laid, hitId: s.hit.id, system: s.system, onFilm: need.onFilm }, fabrics, overrides)
         : undefined,
-      reasons: [...why(s), ...stencil.reasons],
+      rise,
+      reasons: [
+        ...why(s),
+        ...stencil.reasons,
+        ...(rise ? lineRises(s.hit.name, choiceOf(rise), s.drawn.line) : []),
+      ],
     }
   })
   return { hits, frames: reasons }
@@ -153,7 +170,7 @@ function meshesFor(
     const own = carryingFrame(shop, job, s.hit.id)
     const atLeast = asTops(s) && finest > 0 ? finest : undefined
     const from = (held: readonly MeshCount[]) =>
-      meshFor({ ...needOf(s, again(s)), atLeast }, method, held, fabrics, overrides)
+      meshFor({ ...needOf(s, again(s), overrides), atLeast }, method, held, fabrics, overrides)
     const spare = own ? undefined : from(left)
     // Where nothing of its range is left, what it wants is told all the same: frames are short.
     const mesh = spare && left.length > 0 && !isMissing(spare) ? spare : from(own ? [own.mesh] : free)
@@ -165,12 +182,21 @@ function meshesFor(
   return separations.map((s) => ({ s, mesh: found.get(s) as NumberAdvice }))
 }
 
+/** How high a raised ink is to stand; none of any other. */
+const riseOf = (s: Separation, overrides: Overrides): ChoiceAdvice<Rise> | undefined =>
+  s.use === 'expanding' ? riseFor({ id: s.hit.id, name: s.hit.name }, overrides) : undefined
+const heightOf = (s: Separation, overrides: Overrides): Rise | undefined => {
+  const rise = riseOf(s, overrides)
+  return rise && choiceOf(rise)
+}
+
 /** What the screen of a separation has to print; a second base hit by hand shares the base's mesh. */
-export const needOf = (s: Separation, again: boolean): ScreenNeed => ({
+export const needOf = (s: Separation, again: boolean, overrides: Overrides): ScreenNeed => ({
   hitId: again ? 'base' : s.hit.id,
   name: s.hit.name,
   use: s.use,
   driesInScreen: driesInScreen(s.system),
+  rise: heightOf(s, overrides),
   ruling: s.drawn.ruling,
   angle: s.drawn.angle,
   line: s.drawn.line,
@@ -185,7 +211,7 @@ export const strokeNeedOf = (
   s: Separation,
   mesh: number,
   darkCloth: boolean,
-  { order, run }: Pick<Context, 'order' | 'run'>,
+  { order, run, overrides }: Pick<Context, 'order' | 'run' | 'overrides'>,
 ): StrokeNeed => ({
   hitId: s.hit.id,
   screen: screenOf(order, run, s.hit),
@@ -197,6 +223,7 @@ export const strokeNeedOf = (
   driesInScreen: driesInScreen(s.system),
   system: s.system,
   look: s.inkType === 'white' ? order.whiteLook : undefined,
+  rise: heightOf(s, overrides),
   height: run.placement.height,
 })
 

@@ -8,7 +8,7 @@ import type { Duration } from '../quantity'
 import type { RunTime } from '../rate'
 import type { Rounds } from '../record'
 import type { FilmPosition, PlacementAdvice } from '../registration'
-import type { ExposureAdvice, ScreenUse, StencilAdvice, TensionFit } from '../screen'
+import type { ExposureAdvice, Rise, ScreenUse, StencilAdvice, TensionFit } from '../screen'
 import type { Hit } from '../sequence'
 import type { Hold, StrokeAdvice } from '../stroke'
 
@@ -52,6 +52,8 @@ export interface HitPlan {
   readonly mesh: NumberAdvice
   readonly frame: Frame | undefined
   readonly stencil: StencilAdvice
+  /** How high it is to stand; of raised ink only. */
+  readonly rise?: ChoiceAdvice<Rise> | undefined
   readonly exposure: ExposureAdvice | undefined
   readonly stroke: StrokeAdvice
   readonly ink: NumberAdvice | undefined

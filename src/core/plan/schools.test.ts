@@ -206,3 +206,43 @@ it('as many flashes as the lead wants stand in an order by hand, a screen once',
   const p = planFor({ order: ['base', 'flash', 'yellow', 'flash', 'red', 'flash', 'white'] })
   expect(order(p).filter((id) => id === 'flash')).toHaveLength(3)
 })
+
+describe('raised ink by the height that is wanted', () => {
+  const hit = (rise: string | undefined, line?: number) => {
+    const raised = { ...INKS.raised, ...(line && { line }) }
+    const p = planFor({ inks: [raised], overrides: rise ? { 'rise.raised': rise } : {} })
+    const found = p.hits.find((h) => h.hit.id === 'raised')
+    if (!found) throw new Error('no raised ink')
+    return { found, warned: rulesOf(p.warnings) }
+  }
+  const of = (rise?: string) => {
+    const { found } = hit(rise)
+    return [numberOf(found.mesh), numberOf(found.stencil.coats), numberOf(found.stroke.strokes)] as const
+  }
+  it('higher: never a finer mesh, nor fewer coats or strokes', () => {
+    const [subtle, usual, extreme] = [of('subtle'), of(), of('extreme')]
+    for (const [less, more] of [
+      [subtle, usual],
+      [usual, extreme],
+    ] as const) {
+      expect(more[0]).toBeLessThanOrEqual(less[0])
+      expect(more[1]).toBeGreaterThan(less[1])
+      expect(more[2]).toBeGreaterThanOrEqual(less[2])
+    }
+    expect(of('usual')).toEqual(usual)
+    expect(extreme[2]).toBeGreaterThan(subtle[2])
+  })
+  it('a line of a quarter of a millimetre does not stand up, whatever the height; one of 2 mm does', () => {
+    for (const rise of ['subtle', undefined, 'extreme']) {
+      expect(hit(rise, 0.00025).warned).toContain('RISE_LINE')
+      expect(hit(rise, 0.002).warned).not.toContain('RISE_LINE')
+    }
+    expect(hit('subtle', 0.0007).warned).not.toContain('RISE_LINE')
+    expect(hit('extreme', 0.0012).warned).toContain('RISE_LINE')
+    expect(hit(undefined).warned).not.toContain('RISE_LINE')
+  })
+  it('no other ink has a height, and no other word is one', () => {
+    expect(planFor().hits.every((h) => h.rise === undefined)).toBe(true)
+    expect(choiceOf(hit('mountain').found.rise!)).toBe('usual')
+  })
+})

@@ -31,6 +31,20 @@ export const SCREEN = defineRoom({
       says: 'Thin base under a second white, {low} to {high}: softer hand.',
       source: 'common practice',
     },
+    RISE_USUAL: {
+      says: 'Raised as usual. Subtle takes a finer mesh and few coats; as high as it goes takes the most open mesh, the thickest stencil and more strokes, and more of it collapses if the dryer is too hot.',
+      source: 'common practice',
+    },
+    RISE_LINE: {
+      says: '{name}: its thinnest line is {line}. Under {least} it rises less than what stands round it, or closes: draw it wider, or take less height.',
+      source: 'from memory',
+      severity: 'Watch',
+    },
+    MESH_RISE_SUBTLE: { says: 'A subtle rise: {low} to {high}, less ink.', source: 'from memory' },
+    MESH_RISE_EXTREME: {
+      says: 'As high as it goes: the most open mesh, {low} to {high}, and a thick stencil.',
+      source: 'common practice',
+    },
     MESH_BASE_FINER: {
       says: 'House practice is a base as fine as the colours on it or finer, {low} to {high}: thin, sharp, and covering least.',
       source: "the shop's choice",
@@ -231,7 +245,12 @@ export const SCREEN = defineRoom({
         'practice ruling',
         'practice ink',
       ],
-      after: ['base'],
+      after: ['base', 'rise'],
+    },
+    rise: {
+      kind: 'choice',
+      label: 'Height, {name}',
+      follows: ['inkType'],
     },
     emulsion: {
       kind: 'choice',
@@ -243,7 +262,7 @@ export const SCREEN = defineRoom({
       within: [1, 20],
       label: 'Coats, {name}',
       follows: ['inkType'],
-      after: ['emulsion'],
+      after: ['emulsion', 'rise'],
     },
     build: {
       kind: 'thickness',

@@ -6,6 +6,7 @@ import type { InkSystem } from '../order'
 import { type Angle, type Film, type Length, type MeshCount, perCm, type Ruling } from '../quantity'
 import { SCREEN } from './definition'
 import { dryFilm, fabricOf, inkVolume, openArea, opening } from './fabric'
+import { OF_RISE, type Rise } from './rise'
 
 /** What the screen has to print. */
 export type ScreenUse =
@@ -26,8 +27,7 @@ interface Wanted {
   readonly mesh: readonly [number, number, number]
 }
 
-const WANTED: Readonly<Record<Exclude<ScreenUse, 'base'>, Wanted>> = {
-  expanding: { rule: 'MESH_EXPANDING', mesh: [21, 43, 43] },
+const WANTED: Readonly<Record<Exclude<ScreenUse, 'base' | 'expanding'>, Wanted>> = {
   metallic: { rule: 'MESH_METALLIC', mesh: [24, 43, 43] },
   oneHit: { rule: 'MESH_ONE_HIT', mesh: [34, 43, 49] },
   spot: { rule: 'MESH_SPOT', mesh: [61, 77, 90] },
@@ -47,11 +47,18 @@ const wantedBase = (method: ShopMethod, driesInScreen: boolean, tones: boolean):
     : { rule: 'MESH_BASE_COARSE', mesh: [43, 61, 64] }
 }
 
+const wantedOf = ({ use, driesInScreen, ruling, rise }: ScreenNeed, method: ShopMethod): Wanted => {
+  if (use === 'base') return wantedBase(method, driesInScreen, ruling !== undefined)
+  return use === 'expanding' ? OF_RISE[rise ?? 'usual'] : WANTED[use]
+}
+
 export interface ScreenNeed {
   readonly hitId: string
   readonly name: string
   readonly use: ScreenUse
   readonly driesInScreen: boolean
+  /** How high a raised ink is wanted. */
+  readonly rise?: Rise | undefined
   readonly ruling?: Ruling | undefined
   /** As fine as the colours it stands among. */
   readonly atLeast?: MeshCount | undefined
@@ -100,8 +107,7 @@ export function meshFor(
   fabrics: readonly Fabric[],
   overrides: Overrides,
 ): NumberAdvice {
-  const wanted =
-    need.use === 'base' ? wantedBase(method, need.driesInScreen, need.ruling !== undefined) : WANTED[need.use]
+  const wanted = wantedOf(need, method)
   const [lowest, preferred, highest] = wanted.mesh.map(perCm) as [number, number, number]
   const factor = PER_RULING[method.ruling]
   const raised = need.use === 'expanding'

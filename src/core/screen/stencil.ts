@@ -14,12 +14,15 @@ import { mm } from '../quantity'
 import { SCREEN } from './definition'
 import { fabricOf, opening } from './fabric'
 import type { ScreenUse } from './mesh'
+import { OF_RISE, type Rise } from './rise'
 
 export interface StencilNeed {
   readonly hitId: string
   readonly name: string
   readonly use: ScreenUse
   readonly driesInScreen: boolean
+  /** How high a raised ink is wanted. */
+  readonly rise?: Rise | undefined
   readonly mesh: MeshCount
   /** Thinnest line of the film, as read; none when no film was read. */
   readonly line?: Length | undefined
@@ -34,7 +37,6 @@ export interface StencilAdvice {
   readonly reasons: readonly Reason[]
 }
 
-const HIGH_COATS = { range: [6, 7], usual: 6 } as const
 const USUAL_COATS = { range: [2, 3], usual: 2 } as const
 const FILM_COATS = { range: [1, 1], usual: 1 } as const
 const FILM_BUILD: Film = 2e-6
@@ -52,13 +54,15 @@ export function stencilFor(need: StencilNeed, room: ScreenRoom, overrides: Overr
   const chosen = room.emulsions.find((e) => e.id === choiceOf(emulsion))
   const film = chosen?.kind === 'thermal'
   const rule = film ? 'COATS_FILM' : need.use === 'expanding' ? 'COATS_HIGH' : 'COATS_TWO'
-  const { range, usual } = film ? FILM_COATS : need.use === 'expanding' ? HIGH_COATS : USUAL_COATS
+  const [least, usual, most] = OF_RISE[need.rise ?? 'usual'].coats
+  const high = { range: [least, most], usual } as const
+  const { range, usual: coatsAdvised } = film ? FILM_COATS : need.use === 'expanding' ? high : USUAL_COATS
   const of = { id: need.hitId, name: need.name }
   const coats = SCREEN.number(
     'coats',
     {
       of,
-      advised: usual,
+      advised: coatsAdvised,
       range: [...range],
       reasons: [SCREEN.because(rule)],
     },

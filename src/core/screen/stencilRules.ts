@@ -19,7 +19,7 @@ export const STENCIL_RULES = {
   },
   COATS_TWO: { says: 'Two coats, one each side, dried face up in the dark.', source: 'common practice' },
   COATS_HIGH: {
-    says: 'Puff (expanding ink) wants a thick stencil: six or seven coats.',
+    says: 'Puff (expanding ink) wants a thick stencil: six or seven coats as usual, two to four where the rise is to be subtle.',
     source: 'common practice',
   },
   COATS_FILM: {

@@ -94,6 +94,10 @@ export const STROKE = defineRoom({
       source: 'common practice',
     },
     STROKES_EXPANDING: { says: 'Two, wet-on-wet, for height.', source: 'common practice' },
+    STROKES_RISE: {
+      says: 'By the height that is wanted: one where it is subtle, three wet-on-wet where it is extreme.',
+      source: 'from memory',
+    },
     STROKES_DIRECT: { says: 'Opaque ink straight on dark cloth: one or two.', source: 'common practice' },
     STROKES_ONE_PASS: {
       says: 'There is no way back into register off the pallet: one pass.',
@@ -212,7 +216,7 @@ export const STROKE = defineRoom({
       within: [1, 20],
       label: 'Strokes, {name}',
       follows: ['inkType', 'clothColour', 'weave', 'approved', 'where'],
-      after: ['base', 'press'],
+      after: ['base', 'press', 'rise'],
     },
     flood: {
       kind: 'choice',

@@ -18,6 +18,8 @@ export interface StrokeNeed {
   readonly system: InkSystem
   /** How white is to look; of a white only. */
   readonly look?: WhiteLook | undefined
+  /** How high a raised ink is wanted. */
+  readonly rise?: 'subtle' | 'usual' | 'extreme' | undefined
   /** Height of the print: the squeegee's way. */
   readonly height: Length
 }
@@ -105,9 +107,15 @@ export function settingFor(need: StrokeNeed, press: Press): Setting {
       : need.look === 'soft'
         ? { strokes: [[1, 1, 3], 'STROKES_SOFT'] }
         : {}
+  const rise: Partial<Setting> =
+    need.rise === 'subtle'
+      ? { strokes: [[1, 1, 2], 'STROKES_RISE'] }
+      : need.rise === 'extreme'
+        ? { strokes: [[2, 3, 3], 'STROKES_RISE'] }
+        : {}
   const onePass: Partial<Setting> = need.offPallet ? { strokes: [[1, 1, 1], 'STROKES_ONE_PASS'] } : {}
   const water: Partial<Setting> = need.driesInScreen ? { flood: ['full', 'FLOOD_WATER'] } : {}
-  const set = { ...own, ...shear, ...light, ...stiff, ...look, ...onePass, ...water }
+  const set = { ...own, ...shear, ...light, ...stiff, ...look, ...rise, ...onePass, ...water }
   const [times, rule] = set.time
   return { ...set, time: [times.map((t) => t * longer(need.height)) as unknown as Triple, rule] }
 }

@@ -114,6 +114,7 @@ function ScreenRow({ plan, hit: h, room }: RowProps) {
     <tr>
       <td>
         <InkName hex={h.hex} name={h.hit.name} />
+        {h.rise && <AdviceChoice advice={h.rise} />}
       </td>
       <td className="num">
         <AdviceNumber advice={h.mesh} size="title" />

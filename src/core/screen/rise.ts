@@ -1,0 +1,39 @@
+import { type ChoiceAdvice, type Overrides, q, type Reason } from '../advice'
+import { type Length, mm } from '../quantity'
+import { SCREEN } from './definition'
+
+/** How high a raised ink is wanted (common practice for usual and extreme, subtle from memory). */
+export const RISES = {
+  subtle: 'Subtle: felt more than seen',
+  usual: 'Usual',
+  extreme: 'As high as it goes',
+} as const
+export type Rise = keyof typeof RISES
+
+/** What each height asks of the screen. */
+export const OF_RISE = {
+  subtle: { rule: 'MESH_RISE_SUBTLE', mesh: [43, 61, 77], coats: [2, 2, 4], line: mm(0.5) },
+  usual: { rule: 'MESH_EXPANDING', mesh: [21, 43, 43], coats: [6, 6, 7], line: mm(1) },
+  extreme: { rule: 'MESH_RISE_EXTREME', mesh: [21, 21, 34], coats: [6, 7, 8], line: mm(1.5) },
+} as const satisfies Record<Rise, unknown>
+
+/** How high a raised ink is to stand: the lead says so. */
+export const riseFor = (of: { readonly id: string; readonly name: string }, overrides: Overrides) =>
+  SCREEN.choice(
+    'rise',
+    {
+      of,
+      advised: 'usual',
+      choices: (Object.keys(RISES) as Rise[]).map((value) => ({ value, label: RISES[value] })),
+      reasons: [SCREEN.because('RISE_USUAL')],
+    },
+    overrides,
+  ) as ChoiceAdvice<Rise>
+
+/** A line that is too thin to stand up; nothing where no film was read. */
+export function lineRises(name: string, rise: Rise, line: Length | undefined): readonly Reason[] {
+  const least = OF_RISE[rise].line
+  return line === undefined || line >= least
+    ? []
+    : [SCREEN.because('RISE_LINE', { name, line: q('fine', line), least: q('fine', least) })]
+}
