@@ -76,7 +76,7 @@ test('a quote: priced by what printing costs, with the print on its cloth, as a 
   page,
 }) => {
   await open(page, '/quotes/O-1003')
-  const each = page.getByRole('button', { name: /^\d+\.\d\d$/ }).first()
+  const each = page.getByRole('button', { name: /: \d+\.\d\d$/ }).first()
   const before = Number(await each.textContent())
   await page.getByLabel('On top of costs').fill('120 %')
   await page.getByLabel('On top of costs').press('Tab')
