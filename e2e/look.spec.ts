@@ -1,5 +1,5 @@
 import { BLUE, blueColours, bluest } from './blue'
-import { expect, open, test } from './house'
+import { expect, field, open, test } from './house'
 import { PAGES } from './pages'
 import { violations } from './violations'
 
@@ -91,7 +91,7 @@ test('the app’s own font is used, with figures of one width', async ({ page })
 
 test('a page with a question asked and a mistake marked is accessible too', async ({ page }) => {
   await open(page, '/orders/O-1003/art')
-  await page.getByLabel('Coverage', { exact: true }).first().fill('lots')
+  await field(page, 'Coverage').first().fill('lots')
   await expect(page.getByText('Not a share')).toBeVisible()
   expect(await violations(page)).toEqual([])
   await open(page, '/orders/O-1003/heat')

@@ -109,5 +109,18 @@ test('u shows inches and degrees Fahrenheit everywhere, and remembers', async ({
   await page.keyboard.press('u')
   await expect(page.locator('[data-advice="cureFilm"]')).toHaveText('320 °F')
   await open(page, '/orders/O-1001/art')
-  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('11.02 in')
+  const width = page.getByLabel('Width', { exact: true })
+  await expect(width).toHaveValue('11 in')
+  // A caliper reads decimals, and who reads them may write the month first; the shop writes as it did.
+  await open(page, '/shop/method')
+  await page.getByLabel('Inches, on this device').selectOption({ label: 'this device: decimals: 0.125 in' })
+  await page.getByLabel('Days, on this device').selectOption({ label: 'this device: Dec 1, 2026' })
+  await open(page, '/orders/O-1001/art')
+  await expect(width).toHaveValue('11.02 in')
+  await expect(page.getByText(/^due \w{3} [A-Z][a-z]{2} \d+/)).toBeVisible()
+  await open(page, '/orders/O-1001/placement')
+  await expect(page.getByRole('link', { name: 'Pallet template (PDF)' })).toHaveAttribute(
+    'href',
+    /units=inch&inches=decimals&days=monthFirst/,
+  )
 })

@@ -1,5 +1,5 @@
 import { BLUE, blueColours, bluest } from './blue'
-import { expect, open, test } from './house'
+import { expect, field, open, test } from './house'
 
 test.beforeEach(({ page }) => page.addInitScript(() => localStorage.setItem('orvint.mode', 'safelight')))
 
@@ -18,7 +18,7 @@ test('windows, answers, messages and focus give none either', async ({ page }) =
     await page.keyboard.press('Escape')
   }
   await open(page, '/orders/O-1003/art')
-  await page.getByLabel('Coverage', { exact: true }).first().fill('lots')
+  await field(page, 'Coverage').first().fill('lots')
   await expect(page.getByText('Not a share')).toBeVisible()
   expect(await bluest(page)).toBeLessThanOrEqual(BLUE)
 })

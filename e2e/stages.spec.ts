@@ -244,3 +244,50 @@ test('the digits go to the stages, and the runs of an order keep the stage', asy
   await expect(page).toHaveURL(/\/ink\?run=R-1002-P1-dark/)
   await expect(page.getByRole('heading', { name: 'Base under each colour on Navy' })).toBeVisible()
 })
+
+test('which colour lies over which is said at the art and obeyed; a gap is judged; a rise is chosen', async ({
+  page,
+}) => {
+  await open(page, '/orders/O-1001/order')
+  await page.getByRole('button', { name: 'Duplicate this order' }).press('Enter')
+  await page.waitForURL(
+    (url) => /\/orders\/O-\d+\/order/.test(url.pathname) && !url.pathname.includes('O-1001'),
+  )
+  const order = new URL(page.url()).pathname.replace(/\/order$/, '')
+  const strip = page.getByRole('list', { name: 'Lap strip' })
+  const after = async (first: string, then: string) => {
+    await expect(strip).toContainText(then)
+    const text = (await strip.textContent()) ?? ''
+    return text.indexOf(first) < text.indexOf(then)
+  }
+  const meeting = page.getByLabel('Comet blue and Harbour white', { exact: true })
+  for (const [over, under] of [
+    ['Comet blue', 'Harbour white'],
+    ['Harbour white', 'Comet blue'],
+  ] as const) {
+    await open(page, `${order}/art`)
+    await meeting.selectOption({ label: `${over} over ${under}` })
+    await expect(saveStatus(page)).toHaveText('Saved')
+    await open(page, `${order}/sequence`)
+    await expect.poll(() => after(under, over)).toBe(true)
+  }
+  await open(page, `${order}/art`)
+  await meeting.selectOption({ label: 'gap, meant' })
+  const width = page.getByLabel('Width of the gap of Comet blue and Harbour white')
+  await expect(width).toHaveValue('0.5 mm')
+  await width.fill('0.1 mm')
+  await expect(saveStatus(page)).toHaveText('Saved')
+  await page.getByRole('button', { name: /^Open in this run: 1 Watch/ }).click()
+  await expect(
+    page.getByText(/A gap of 0\.1 mm is left between Comet blue and Harbour white/).first(),
+  ).toBeVisible()
+
+  // Raised as high as it goes: the most open mesh that the shop has, and a coat more.
+  await open(page, '/orders/O-1005/screens?run=R-1005-P2-dark')
+  await expect(value(page, 'coats.I2')).toHaveText('6')
+  const run = value(page, 'rise.I2')
+  await run.selectOption({ label: 'Rises as high as it goes' })
+  await expect(value(page, 'coats.I2')).toHaveText('7')
+  await run.selectOption({ label: 'Rises as usual' })
+  await expect(saveStatus(page)).toHaveText('Saved')
+})

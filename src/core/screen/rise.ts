@@ -4,9 +4,9 @@ import { SCREEN } from './definition'
 
 /** How high a raised ink is wanted (common practice for usual and extreme, subtle from memory). */
 export const RISES = {
-  subtle: 'Subtle: felt more than seen',
-  usual: 'Usual',
-  extreme: 'As high as it goes',
+  subtle: 'Rises a little',
+  usual: 'Rises as usual',
+  extreme: 'Rises as high as it goes',
 } as const
 export type Rise = keyof typeof RISES
 

@@ -47,6 +47,15 @@ export function ImportDesk({ shopName, cloths, taken, next }: Props) {
     importer.current = wrap<Importer>(worker)
     return () => worker.terminate()
   }, [])
+  const taking = useRef<HTMLButtonElement>(null)
+  /** By key: to what is still to be mended, else to what takes it all. */
+  const goesOn = useRef(false)
+  useEffect(() => {
+    if (busy || !read || !goesOn.current) return
+    goesOn.current = false
+    const next = document.querySelector<HTMLElement>('[data-mend]') ?? taking.current
+    next?.focus()
+  }, [busy, read])
   const preview = async (head: readonly string[], next: HowRead) => {
     setHow(next)
     setBusy('Reading the records …')
@@ -111,7 +120,7 @@ export function ImportDesk({ shopName, cloths, taken, next }: Props) {
           {busy}
         </Box>
         {ready && !busy && (
-          <TextButton onClick={() => setAsking(true)} fontWeight="700" fontSize="lead">
+          <TextButton ref={taking} onClick={() => setAsking(true)} fontWeight="700" fontSize="lead">
             Import {words}
           </TextButton>
         )}
@@ -141,7 +150,10 @@ export function ImportDesk({ shopName, cloths, taken, next }: Props) {
           problems={read.problems}
           mended={how.mended}
           meant={meant}
-          onMend={(mended) => void preview(csv.head, { ...how, mended })}
+          onMend={(mended, byKey = false) => {
+            goesOn.current = byKey
+            void preview(csv.head, { ...how, mended })
+          }}
         />
       )}
       {csv && (

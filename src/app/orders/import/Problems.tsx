@@ -8,7 +8,8 @@ import { SHOWN } from './shown'
 interface Props {
   readonly problems: readonly CellProblem[]
   readonly mended: Mended
-  readonly onMend: (mended: Mended) => void
+  /** @param byKey the next thing to mend takes the focus */
+  readonly onMend: (mended: Mended, byKey?: boolean) => void
   /** What a cell of a column may say. */
   readonly meant: Readonly<Partial<Record<OrderColumn, readonly string[]>>>
 }
@@ -58,13 +59,14 @@ export function Problems({ problems, mended, onMend, meant }: Props) {
                   <MendCell
                     problem={{ ...p, cell: p.cell }}
                     isChoice={meant[p.cell.name] !== undefined}
-                    onMend={(cell, text) => onMend(mendedBy(mended, p.line, cell, text))}
+                    onMend={(cell, text, byKey) => onMend(mendedBy(mended, p.line, cell, text), byKey)}
                   />
                 )}
               </td>
               <td>
                 {p.message}
-                {lines > 1 && ` And ${(lines - 1).toLocaleString('en')} more lines.`}
+                {lines === 2 && ' And one more line.'}
+                {lines > 2 && ` And ${(lines - 1).toLocaleString('en')} more lines.`}
               </td>
             </tr>
           ))}
@@ -86,9 +88,9 @@ function MendCell({
 }: {
   readonly problem: CellProblem & { readonly cell: Cell }
   readonly isChoice: boolean
-  readonly onMend: (cell: Cell, text: string) => void
+  readonly onMend: (cell: Cell, text: string, byKey: boolean) => void
 }) {
-  const give = (text: string) => text.trim() !== cell.read && onMend(cell, text.trim())
+  const give = (text: string, byKey = false) => text.trim() !== cell.read && onMend(cell, text.trim(), byKey)
   return (
     <Input
       aria-label={`${column}, line ${line}, read as`}
@@ -96,7 +98,8 @@ function MendCell({
       list={isChoice ? `meant-${cell.name}` : undefined}
       autoComplete="off"
       onBlur={(e) => give(e.target.value)}
-      onKeyDown={(e) => e.key === 'Enter' && give(e.currentTarget.value)}
+      onKeyDown={(e) => e.key === 'Enter' && give(e.currentTarget.value, true)}
+      data-mend
       width="100%"
       bg="raised"
       px="1.5"

@@ -35,7 +35,7 @@ export function Hours() {
           <Legend fontSize="small" color="soft">
             Working days
           </Legend>
-          <Flex gap="3" pt="1">
+          <Flex columnGap="3" rowGap="1" pt="1" wrap="wrap">
             {inWeek(units.weekFrom).map(([day, i]) => (
               <Label key={day} display="inline-flex" gap="1.5" alignItems="center">
                 <Input

@@ -37,7 +37,7 @@ export function Writing() {
         maxWidth="62rem"
       >
         {(Object.keys(QUESTIONS) as Question[]).map((q) => (
-          <Box key={q}>
+          <Box key={q} minWidth="0">
             <SelectField name={`shop.${OF_SHOP[q]}`} label={QUESTIONS[q].ask} options={ofShop(q)} />
             <OfDevice question={q} />
           </Box>
@@ -62,7 +62,7 @@ function OfDevice({ question }: { readonly question: Question }) {
       <Label htmlFor={id} srOnly>
         {QUESTIONS[question].ask}, on this device
       </Label>
-      <Select id={id} value={is} onChange={(e) => choose(e.target.value as never)}>
+      <Select id={id} width="100%" value={is} onChange={(e) => choose(e.target.value as never)}>
         <option value="shop">this device: as the shop</option>
         {Object.entries(words).map(([value, says]) => (
           <option key={value} value={value}>
