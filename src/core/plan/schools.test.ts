@@ -112,6 +112,13 @@ describe('a metallic beside white', () => {
   })
 })
 
+it('a white that must follow its smoothing screen may print before a metallic that touches it', () => {
+  const p = withMethod({ white: 'smoothing' }, [INKS.white, INKS.copper], [meet('white', 'copper', 'touch')])
+  expect(p.sequence.fits).toBe(true)
+  const cells = order(p)
+  expect(cells.indexOf('white')).toBeLessThan(cells.indexOf('copper'))
+})
+
 describe('mesh', () => {
   const meshOf = (method: Partial<ShopMethod>, id: string, inks: readonly InkColour[]) => {
     const found = withMethod(method, inks).hits.find((h) => h.hit.id === id)

@@ -250,7 +250,7 @@ export const SCREEN = defineRoom({
     rise: {
       kind: 'choice',
       label: 'Height, {name}',
-      follows: ['inkType'],
+      follows: ['inkType', 'colours'],
     },
     emulsion: {
       kind: 'choice',

@@ -63,7 +63,7 @@ export const PAIR_RULES = {
   /** Shimmer beside a white that touches it: its flakes would get into the white. */
   METAL_WHITE: {
     forbids: 'any',
-    applies: (i, j, { meet }) => besideMetal(j, i, meet) && meet?.over !== j.id,
+    applies: (i, j, { job, meet }) => besideMetal(j, i, meet) && meet?.over !== j.id && !smoothedWhite(job),
   },
   HL_LAST: {
     forbids: 'any',
