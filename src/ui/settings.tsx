@@ -47,18 +47,13 @@ const listeners = new Set<() => void>()
 function useRemembered<T extends string>(
   key: string,
   words: readonly [T, ...T[]],
-  /** Where this device never chose. */
-  usual: T = words[0],
 ): readonly [T, (word: T) => void] {
-  const read = useCallback(
-    () => words.find((w) => w === localStorage.getItem(key)) ?? usual,
-    [key, words, usual],
-  )
+  const read = useCallback(() => words.find((w) => w === localStorage.getItem(key)) ?? words[0], [key, words])
   const subscribe = useCallback((listener: () => void) => {
     listeners.add(listener)
     return () => listeners.delete(listener)
   }, [])
-  const word = useSyncExternalStore(subscribe, read, () => usual)
+  const word = useSyncExternalStore(subscribe, read, () => words[0])
   const set = useCallback(
     (next: T) => {
       localStorage.setItem(key, next)

@@ -45,6 +45,15 @@ describe('the highlight white', () => {
     const all = order(p).filter((id) => id !== 'flash')
     expect(all[all.indexOf('smoothing') + 1]).toBe('white')
   })
+  it('the lead’s own order goes before a practice of the house', () => {
+    const p = planFor({
+      method: { highlight: 'last' },
+      inks,
+      order: ['base', 'flash', 'white', 'yellow', 'red'],
+    })
+    expect(p.sequence.fits).toBe(true)
+    expect(colours(p)).toEqual(['white', 'yellow', 'red'])
+  })
   it('what the art says of it goes before', () => {
     const under = [{ ...meet('white', 'red', 'overlap'), over: 'red' }]
     const cells = colours(withMethod({ highlight: 'last' }, inks, under))

@@ -1,5 +1,5 @@
 import { format, isValid, parseISO } from 'date-fns'
-import { dayOrderOf, type System } from './kinds'
+import { dayOrderOf, type System } from './reader'
 
 /**
  * Days and moments as they are written everywhere: `2026-11-24`, `2026-11-24T08:30`. The calendar is the proleptic

@@ -1,3 +1,5 @@
+import type { Measure } from './reader'
+
 /**
  * Every quantity the trade uses, with its units. Inside the core a quantity is a plain number in its SI base (metre, kelvin,
  * kilogram, second, radian, 1/m, share of one); units exist only where people read and type. Factors: NIST SP 811, appendix B
@@ -10,26 +12,6 @@ export const INCH = 0.0254
 export const GALLON = 231 * INCH ** 3
 const POUND = 0.45359237
 const YARD = 36 * INCH
-
-export type Measure = 'metric' | 'inch'
-
-/** How days are written: `1 Dec`, `Dec 1`, `12-01`. */
-export type DayOrder = 'dayFirst' | 'monthFirst' | 'yearFirst'
-
-/** How a shop, or one of its devices, writes what is read. */
-export interface Reader {
-  readonly measure: Measure
-  /** Inches in decimals; as fractions of a rule where it is not said. */
-  readonly decimals?: boolean | undefined
-  readonly dayOrder?: DayOrder | undefined
-}
-
-/** A bare word is a reader of fractions who writes the day first. */
-export type System = Measure | Reader
-
-export const measureOf = (system: System): Measure => (typeof system === 'string' ? system : system.measure)
-export const dayOrderOf = (system: System): DayOrder =>
-  (typeof system !== 'string' && system.dayOrder) || 'dayFirst'
 
 interface Unit {
   /** Shown after the number. */

@@ -1,7 +1,8 @@
-import { type Duration, GALLON, KINDS, type Kind, measureOf, type System } from './kinds'
+import { type Duration, GALLON, KINDS, type Kind } from './kinds'
 import { meshOfPerInch, soldPerInch } from './mesh'
 import { plainSigns, readNumber } from './number'
 import type { Outcome } from './outcome'
+import { measureOf, type System } from './reader'
 
 /** What parsing gives: the SI value, or a message for the person who typed. */
 export type Parsed = Outcome<{ readonly value: number }>

@@ -37,8 +37,8 @@ export interface StencilAdvice {
   readonly reasons: readonly Reason[]
 }
 
-const USUAL_COATS = { range: [2, 3], usual: 2 } as const
-const FILM_COATS = { range: [1, 1], usual: 1 } as const
+const USUAL_COATS = [2, 2, 3] as const
+const FILM_COATS = [1, 1, 1] as const
 const FILM_BUILD: Film = 2e-6
 const NO_EMULSION = 'none'
 /** Coats differ by hand: a third either way (from memory). */
@@ -54,16 +54,18 @@ export function stencilFor(need: StencilNeed, room: ScreenRoom, overrides: Overr
   const chosen = room.emulsions.find((e) => e.id === choiceOf(emulsion))
   const film = chosen?.kind === 'thermal'
   const rule = film ? 'COATS_FILM' : need.use === 'expanding' ? 'COATS_HIGH' : 'COATS_TWO'
-  const [least, usual, most] = OF_RISE[need.rise ?? 'usual'].coats
-  const high = { range: [least, most], usual } as const
-  const { range, usual: coatsAdvised } = film ? FILM_COATS : need.use === 'expanding' ? high : USUAL_COATS
+  const [least, usual, most] = film
+    ? FILM_COATS
+    : need.use === 'expanding'
+      ? OF_RISE[need.rise ?? 'usual'].coats
+      : USUAL_COATS
   const of = { id: need.hitId, name: need.name }
   const coats = SCREEN.number(
     'coats',
     {
       of,
-      advised: coatsAdvised,
-      range: [...range],
+      advised: usual,
+      range: [least, most],
       reasons: [SCREEN.because(rule)],
     },
     overrides,

@@ -39,6 +39,9 @@ const isColour = (h: Hit) => !isBase(h) && !role(h, 'smoothing', 'highlight', 'c
 const smoothedWhite = ({ hits }: Job) =>
   hits.some((h) => h.role === 'smoothing') && !hits.some((h) => h.role === 'base2')
 
+/** The lead put them in their order: a practice of the house says nothing more. */
+const byHand = ({ explicit = [] }: Job, i: Hit, j: Hit) => explicit.includes(i.id) && explicit.includes(j.id)
+
 const besideMetal = (metal: Hit, white: Hit, meet: Relation | undefined) =>
   metal.role === 'metallic' && white.role === 'highlight' && touchesOrOverlaps(meet)
 
@@ -73,7 +76,8 @@ export const PAIR_RULES = {
       isColour(j) &&
       j.role !== 'black' &&
       meet?.over !== j.id &&
-      !smoothedWhite(job),
+      !smoothedWhite(job) &&
+      !byHand(job, i, j),
   },
   HL_FIRST: {
     forbids: 'any',
@@ -82,7 +86,8 @@ export const PAIR_RULES = {
       j.role === 'highlight' &&
       isColour(i) &&
       meet?.over !== j.id &&
-      !besideMetal(i, j, meet),
+      !besideMetal(i, j, meet) &&
+      !byHand(job, i, j),
   },
   OVER: { forbids: 'any', applies: (i, _j, { meet }) => meet?.over === i.id },
   EXPLICIT: {
