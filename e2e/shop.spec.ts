@@ -1,4 +1,4 @@
-import { deafen, expect, open, reload, saveStatus, test } from './house'
+import { deafen, expect, field, open, reload, saveStatus, test } from './house'
 
 test('presses are edited: kind, heads, stations, pallets, heads down, flash places', async ({ page }) => {
   await open(page, '/shop')
@@ -89,7 +89,7 @@ for (const [path, one, field, value, shown] of LISTS)
 test('hours, breaks and practices are the shop’s own, and plans follow', async ({ page }) => {
   await open(page, '/shop/method')
   await page.getByLabel('Sat').check()
-  await page.getByLabel('Opens').fill('7')
+  await field(page, 'Opens').fill('7')
   await page.getByRole('button', { name: 'Add a break' }).click()
   await page.getByLabel('A palm, 100 mm', { exact: false }).check()
   await expect(saveStatus(page)).toHaveText('Saved')
@@ -104,7 +104,7 @@ test('hours, breaks and practices are the shop’s own, and plans follow', async
     await expect(note).toHaveText('Nothing to undo', { timeout: 500 })
   }).toPass()
   await expect(page.getByLabel('Sat')).not.toBeChecked()
-  await expect(page.getByLabel('Opens')).toHaveValue('08:00')
+  await expect(field(page, 'Opens')).toHaveValue('08:00')
   await expect(page.getByLabel('Remove break 2')).toBeHidden()
 })
 

@@ -37,6 +37,22 @@ it('two raised prints: one of them is heated again, and that is watched', () => 
   const [first] = turn(print('P1', 'front', 0.3, true), print('P2', 'back', 0.2, true))
   expect(first!.reasons.at(-1)).toMatchObject({ rule: 'PRINTS_RAISED_AGAIN', severity: 'Watch' })
 })
+it('art for adults and art for children never meet on one garment', () => {
+  const adults = { ...print('P1', 'front', 0.3), sizes: 'adult' as const }
+  const kids = { ...print('P2', 'front', 0.2), sizes: 'kids' as const }
+  const [line] = order.lines
+  const sizes = [
+    { size: 'L', quantity: 10 },
+    { size: '7-8', quantity: 10 },
+  ]
+  const asked = { ...order, lines: [{ ...line!, sizes }], placements: [adults, kids] }
+  const runs = splitOrder(asked)
+  expect(runs).toHaveLength(2)
+  for (const run of runs) expect(printsInTurn(asked, run, DEFAULT_METHOD).map((p) => p.run)).toEqual([run])
+  const both = { ...asked, placements: [adults, kids, print('P3', 'back', 0.35)] }
+  const turns = printsInTurn(both, splitOrder(both)[2]!, DEFAULT_METHOD)
+  expect(turns.map((p) => p.heatedAgain)).toEqual([1, 1, 0])
+})
 it('one print alone has no turn to take', () => {
   expect(turn(print('P1', 'front', 0.3))).toHaveLength(1)
 })

@@ -14,6 +14,8 @@ export interface PrintInTurn {
 
 const isRaised = (run: Run) => run.placement.inks.some((i) => i.inkType === 'expanding')
 const area = ({ placement }: Run) => placement.width * placement.height
+/** Each size of each line by itself: art for children and for adults never meet on one. */
+const garmentsOf = ({ lines }: Run) => lines.flatMap((l) => l.sizes.map((s) => `${l.id} ${s.size}`))
 const isLabel = (run: Run) => run.placement.where === 'neckLabel'
 /** Labels stand where the shop holds them, raised ink behind all. */
 const rank = (run: Run, last: boolean) => (isRaised(run) ? 3 : isLabel(run) ? (last ? 2 : 0) : 1)
@@ -40,9 +42,9 @@ export function printsInTurn(
   films: Readonly<Record<string, Temperature | undefined>> = {},
 ): readonly PrintInTurn[] {
   const labelLast = method.label === 'last'
-  const garments = new Set(of.lines.map((l) => l.id))
+  const garments = new Set(garmentsOf(of))
   const runs = splitOrder(order)
-    .filter((r) => r.placement.inks.length > 0 && r.lines.some((l) => garments.has(l.id)))
+    .filter((r) => r.placement.inks.length > 0 && garmentsOf(r).some((g) => garments.has(g)))
     .sort((a, b) => rank(a, labelLast) - rank(b, labelLast) || area(a) - area(b))
   const raised = runs.filter(isRaised).length
   const cures = runs.map((r) => {
@@ -50,7 +52,9 @@ export function printsInTurn(
     return { ...cure, own: films[r.id] ?? cure.own }
   })
   return runs.map((run, i): PrintInTurn => {
-    const again = cures.slice(i + 1).map((c) => c.own)
+    const own = garmentsOf(run)
+    const meets = (j: number) => garmentsOf(runs[j] as Run).some((g) => garments.has(g) && own.includes(g))
+    const again = cures.flatMap((c, j) => (j > i && meets(j) ? [c.own] : []))
     const rule = isRaised(run)
       ? 'PRINTS_RAISED'
       : isLabel(run)

@@ -3,7 +3,7 @@ import { choiceOf, numberOf, type ShopMethod } from '../advice'
 import type { ArtRelation, InkColour } from '../order'
 import { lpi } from '../quantity'
 import { checkDecisions, plan, type RunPlan } from './index'
-import { CLOTHS, INKS, jobFor, planFor, rulesOf } from './plan.fixtures'
+import { INKS, jobFor, planFor, rulesOf } from './plan.fixtures'
 import { printsInTurn } from './prints'
 
 // Schools of practitioners, both sides of each: common practice, no source.

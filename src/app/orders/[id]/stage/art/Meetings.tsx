@@ -13,6 +13,9 @@ const HOW = { '': 'apart', touch: 'touch', overlap: 'overlap', blend: 'blend', g
 const OVER = 'over '
 /** Usual width of a trap. */
 const TRAP = 0.0003
+/** Widths of the names and of one meeting, rem: with many colours the table moves within itself. */
+const NAMES = 8
+const MEETING = 7.5
 
 /** How each pair of colours meets, as a table: one line for each colour, one column for each colour before it. */
 export function Meetings({ at }: { readonly at: number }) {
@@ -40,14 +43,14 @@ export function Meetings({ at }: { readonly at: number }) {
     else relations.update(index, row)
   }
   return (
-    <Box>
+    <Box overflowX="auto" position="relative">
       <Box fontWeight="650" mb="1">
         Where colours meet
       </Box>
-      <Table width="auto">
+      <Table width={`${NAMES + MEETING * (inks.length - 1)}rem`} tableLayout="fixed">
         <thead>
           <tr>
-            <th>
+            <th style={{ width: `${NAMES}rem` }}>
               <Box srOnly>Meets</Box>
             </th>
             {inks.slice(0, -1).map((ink) => (
@@ -76,6 +79,7 @@ export function Meetings({ at }: { readonly at: number }) {
                       aria-label={`${a.name || a.id} and ${b.name || b.id}${ofPrint}`}
                       value={over ? `${OVER}${over}` : how}
                       onChange={(e) => set(a.id, b.id, e.target.value)}
+                      width="100%"
                       fontWeight={how ? '650' : '400'}
                       color={how ? 'ink' : 'soft'}
                     >
