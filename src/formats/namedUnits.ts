@@ -23,6 +23,8 @@ const NAMES: Readonly<Record<string, readonly [fileName: string, factor: number]
   weight: ['weightGsm', unit('arealMass', 'g/m²')],
   cotton: ['cottonPercent', PERCENT],
   polyester: ['polyesterPercent', PERCENT],
+  elastane: ['elastanePercent', PERCENT],
+  airDry: ['airDryHours', 3600],
   coverage: ['coveragePercent', PERCENT],
   ruling: ['rulingLpi', unit('ruling', 'lpi')],
   mesh: ['meshPerCm', unit('meshCount', 'T/cm')],

@@ -2,6 +2,10 @@ import type { Kysely } from 'kysely'
 import { isHex } from '@/core/color'
 import {
   type ArtRelation,
+  CLOTH_DRAWS,
+  type Cloth,
+  canSchema,
+  DYES,
   type GarmentLine,
   INK_TYPES,
   type InkColour,
@@ -42,11 +46,28 @@ export const lineOf = (
     cotton: l.cotton,
     polyester: l.polyester,
     weight: l.weight,
+    ...(l.elastane !== null && { elastane: l.elastane }),
+    ...(l.dye !== null && Object.hasOwn(DYES, l.dye) && { dye: l.dye as keyof typeof DYES }),
   },
   sizes: sizes
     .filter((s) => s.line_id === l.id)
     .map(({ size, quantity, received }) => ({ size, quantity, ...(received !== null && { received }) })),
   group: l.cloth_group,
+})
+
+/** What a can says as it is stored; what cannot be was never said. */
+export function canIn({ can }: { readonly can: string | null }): Pick<InkColour, 'can'> {
+  if (can === null) return {}
+  const said: unknown = JSON.parse(can)
+  return canSchema.isValidSync(said) ? { can: canSchema.cast(said, { stripUnknown: true }) } : {}
+}
+export const canRow = ({ can }: Pick<InkColour, 'can'>): string | null => (can ? JSON.stringify(can) : null)
+
+/** A cloth as it stands in a row. */
+export const clothRow = ({ elastane, dye, ...cloth }: Cloth) => ({
+  ...cloth,
+  elastane: elastane ?? null,
+  dye: dye ?? null,
 })
 
 export const placementOf = (
@@ -61,6 +82,10 @@ export const placementOf = (
   height: p.height,
   sizes: p.sizes as Placement['sizes'],
   ...(p.choke === null ? {} : { choke: p.choke }),
+  ...(p.cloth_draws !== null &&
+    Object.hasOwn(CLOTH_DRAWS, p.cloth_draws) && {
+      clothDraws: p.cloth_draws as keyof typeof CLOTH_DRAWS,
+    }),
   inks: inks
     .filter((i) => i.placement_id === p.id)
     .map((i) => ({
@@ -77,6 +102,7 @@ export const placementOf = (
       ...(i.deposit === null ? {} : { deposit: i.deposit }),
       system: mend<InkColour['system']>(i.system, oneOf(SYSTEMS), 'house', `${i.name}: the ink system`),
       lowCure: i.low_cure === 1,
+      ...canIn(i),
     })),
   relations: relations
     .filter((r) => r.placement_id === p.id)
@@ -93,7 +119,7 @@ export const placementOf = (
 export async function writeParts(tx: Kysely<Tables>, order: Order): Promise<void> {
   const order_id = order.id
   for (const [place, { id, style, cloth, sizes, group }] of order.lines.entries()) {
-    const { name, ...fabric } = cloth
+    const { name, ...fabric } = clothRow(cloth)
     await tx
       .insertInto('garment_line')
       .values({ order_id, id, place, style, cloth_name: name, ...fabric, cloth_group: group })
@@ -109,10 +135,10 @@ export async function writeParts(tx: Kysely<Tables>, order: Order): Promise<void
     if (rows.length > 0) await tx.insertInto('size_quantity').values(rows).execute()
   }
   for (const [place, p] of order.placements.entries()) {
-    const { id, where, width, height, sizes, choke } = p
+    const { id, where, width, height, sizes, choke = null, clothDraws: cloth_draws = null } = p
     await tx
       .insertInto('placement')
-      .values({ order_id, id, place, location: where, width, height, sizes, choke: choke ?? null })
+      .values({ order_id, id, place, location: where, width, height, sizes, choke, cloth_draws })
       .execute()
     const inks = p.inks.map(({ lowCure, inkType, ...i }, at) => ({
       order_id,
@@ -126,6 +152,7 @@ export async function writeParts(tx: Kysely<Tables>, order: Order): Promise<void
       deposit: i.deposit ?? null,
       ink_type: inkType,
       low_cure: Number(lowCure),
+      can: canRow(i),
     }))
     if (inks.length > 0) await tx.insertInto('placement_ink').values(inks).execute()
     const relations = p.relations.map(({ over, width, ...r }, at) => ({

@@ -78,7 +78,20 @@ export async function loadOrders(
     by(relations),
   ]
   return orders.map(
-    ({ version, deleted_at, state, ended_at, id, customer, title, due, notes, white_look, reorder_of }) => {
+    ({
+      version,
+      deleted_at,
+      state,
+      ended_at,
+      id,
+      customer,
+      title,
+      due,
+      notes,
+      white_look,
+      reorder_of,
+      pvc_free,
+    }) => {
       const wrong = isDay(due) ? [] : [`Due on ${due || 'no day'}: there is no such day.`]
       const mend = mendInto(wrong)
       const look = mend<WhiteLook>(
@@ -95,6 +108,7 @@ export async function loadOrders(
         notes,
         ...(look === 'bright' ? {} : { whiteLook: look }),
         ...(reorder_of !== null && { reorderOf: reorder_of }),
+        ...(pvc_free === 1 && { pvcFree: true }),
         lines: (linesBy.get(id) ?? []).map((l) => lineOf(l, sizesBy.get(id) ?? [], mend)),
         placements: (placementsBy.get(id) ?? []).map((p) =>
           placementOf(p, inksBy.get(id) ?? [], relationsBy.get(id) ?? [], mend),
@@ -167,13 +181,13 @@ export async function addOrders(db: Database, orders: readonly Order[]): Promise
 }
 
 export async function insertOrder(tx: Kysely<Tables>, stored: StoredOrder): Promise<void> {
-  const { id, customer, title, due, notes, whiteLook = 'bright', reorderOf } = stored.order
+  const { id, customer, title, due, notes, whiteLook = 'bright', reorderOf, pvcFree } = stored.order
   const { version, deletedAt, state = 'open', endedAt, said = {} } = stored
   await tx
     .insertInto('customer_order')
     .values({
       ...{ id, customer, title, due, notes, version, state },
-      ...{ white_look: whiteLook, reorder_of: reorderOf ?? null },
+      ...{ white_look: whiteLook, reorder_of: reorderOf ?? null, pvc_free: Number(pvcFree ?? false) },
       ...{ ended_at: endedAt ?? null, deleted_at: deletedAt ?? null },
     })
     .execute()
@@ -190,11 +204,12 @@ async function writeSaid(tx: Kysely<Tables>, order_id: string, said: Said): Prom
 /** Replaces an order if it is still at `version`; a stale write changes nothing and returns what is there. */
 export async function saveOrder(db: Database, order: Order, version: number): Promise<Saved<StoredOrder>> {
   const done = await inOne(db, async (tx) => {
-    const { id, customer, title, due, notes, whiteLook = 'bright', reorderOf = null } = order
+    const { id, customer, title, due, notes, whiteLook = 'bright', reorderOf = null, pvcFree } = order
     const { numUpdatedRows } = await tx
       .updateTable('customer_order')
       .set({
         ...{ customer, title, due, notes, white_look: whiteLook, reorder_of: reorderOf },
+        pvc_free: Number(pvcFree ?? false),
         version: version + 1,
       })
       .where('id', '=', id)

@@ -12,7 +12,7 @@ import type {
   Squeegee,
   Step,
 } from '@/core/equipment'
-import type { InkColour, Weave } from '@/core/order'
+import type { Cloth, InkColour, Weave } from '@/core/order'
 import type { AtPressTables } from './schemaAtPress'
 import type { InkTables } from './schemaOfInk'
 import type { OrderTables } from './schemaOfOrders'
@@ -147,6 +147,7 @@ export interface Tables extends InkTables, AtPressTables, OrderTables {
     ink_type: InkColour['inkType']
     opacity: InkColour['opacity']
     system: string
+    can: string | null
   }
   cloth: ClothColumns & { place: number }
   price: {
@@ -234,4 +235,6 @@ interface ClothColumns {
   cotton: number
   polyester: number
   weight: number
+  elastane: number | null
+  dye: Cloth['dye'] | null
 }

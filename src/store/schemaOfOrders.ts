@@ -12,6 +12,7 @@ export interface OrderTables {
     white_look: Generated<string>
     /** The order that it prints again. */
     reorder_of: Generated<string | null>
+    pvc_free: Generated<number>
     version: ColumnType<number, number | undefined, number>
     deleted_at: ColumnType<string | null, string | null | undefined, string | null>
     /** On how many days it was found deleted. */
@@ -50,6 +51,8 @@ export interface OrderTables {
     cotton: number
     polyester: number
     weight: number
+    elastane: number | null
+    dye: string | null
     cloth_group: string
   }
   size_quantity: {
@@ -69,6 +72,7 @@ export interface OrderTables {
     height: number
     sizes: string
     choke: number | null
+    cloth_draws: string | null
   }
   placement_ink: {
     order_id: string
@@ -87,6 +91,8 @@ export interface OrderTables {
     deposit: number | null
     system: string
     low_cure: number
+    /** JSON of what its can says; none where nothing is said. */
+    can: string | null
   }
   ink_relation: {
     order_id: string

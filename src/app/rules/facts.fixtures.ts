@@ -161,6 +161,7 @@ const CHANGES: Readonly<Record<Exclude<BasicFact, `practice ${Practice}`>, Vary>
     first({ system: 'waterBased' }),
   ),
   lowCure: order(ink({ lowCure: true }), first({ lowCure: true })),
+  inkCan: order(ink({ can: { flashesFast: true } })),
   ruling: order(ink({ ruling: 2165, angle: degrees(22.5) }), ink({ ruling: 1575, angle: degrees(45) })),
   line: order(ink({ line: mm(0.12) }), ink({ line: mm(0.2) })),
   flakes: order(ink({ particle: mm(0.06) }), ink({ particle: mm(0.02) })),

@@ -37,7 +37,8 @@ interface RowsProps {
   readonly above?: ReactNode
 }
 
-const isKind = (as: As): as is { readonly kind: Kind } => typeof as === 'object' && 'kind' in as
+const isKind = (as: As): as is { readonly kind: Kind; readonly optional?: boolean } =>
+  typeof as === 'object' && 'kind' in as
 const isShown = (as: As): as is { readonly show: (row: Row, path: string) => ReactNode } =>
   typeof as === 'object' && 'show' in as && typeof as.show === 'function'
 
@@ -56,7 +57,11 @@ function Field({
   if (as === 'text' || as === 'color') return <TextField {...props} type={as} />
   if (as === 'count') return <CountField {...props} />
   if (isShown(as)) return null
-  return isKind(as) ? <QuantityField {...props} kind={as.kind} /> : <SelectField {...props} options={as} />
+  return isKind(as) ? (
+    <QuantityField {...props} kind={as.kind} optional={as.optional === true} />
+  ) : (
+    <SelectField {...props} options={as} />
+  )
 }
 
 /** A list of equipment: a line each, with a way to add and to remove. */

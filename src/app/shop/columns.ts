@@ -8,7 +8,7 @@ export type As =
   | 'text'
   | 'color'
   | 'count'
-  | { readonly kind: Kind }
+  | { readonly kind: Kind; readonly optional?: boolean }
   | { readonly show: (row: Row, path: string) => ReactNode }
   | Readonly<Record<string, string>>
 

@@ -18,6 +18,7 @@ const FACTS = {
   coverage: 'coverage of the colours',
   inkSystem: 'ink system',
   lowCure: 'low-cure additive',
+  inkCan: 'what the can of the ink says',
   ruling: 'ruling and angle of halftones',
   line: 'smallest line',
   flakes: 'particle size of the ink',

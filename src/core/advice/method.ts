@@ -139,6 +139,7 @@ export const PRACTICES = {
     options: {
       tunnel: 'Dryer: even heat, keeps up with the press',
       panel: 'Flash panel for a minute a piece: at most 60 an hour',
+      press: 'Heat press: quickest a piece and a flat face, one at a time; nothing that stands up',
     },
   },
   cureTemperature: {

@@ -190,6 +190,7 @@ export interface ShelfInk {
   readonly inkType: InkColour['inkType']
   readonly opacity: InkColour['opacity']
   readonly system: string
+  readonly can?: InkColour['can']
 }
 
 /** When the shop works; times of day in seconds after midnight. */

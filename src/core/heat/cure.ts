@@ -55,7 +55,8 @@ export interface Cure {
 }
 
 function migration(cloth: Cloth, film: Temperature): Reason[] {
-  const rule = isPolyester(cloth) ? 'POLY_HOT' : isBlend(cloth) ? 'BLEND_HOT' : undefined
+  const rule =
+    isPolyester(cloth) || cloth.dye === 'bleeds' ? 'POLY_HOT' : isBlend(cloth) ? 'BLEND_HOT' : undefined
   if (rule === undefined) return []
   const limit = rule === 'POLY_HOT' ? BLEEDS.polyester : BLEEDS.blend
   if (isUndyed(cloth)) return film > limit ? [HEAT.because('POLY_WHITE', { cloth: cloth.name })] : []
@@ -147,12 +148,41 @@ export const whatCures = (
   ...(cure === 'panel' && flashes.every((f) => f.kind === 'gun') ? [HEAT.because('NO_PANEL')] : []),
 ]
 
+/** Seconds under a heat press: of a part of the time in a tunnel, as the plate touches the film (from memory). */
+const PRESSED = 0.5
+
+/** Time under what the shop cures with. */
+function dwellBy(by: ShopMethod['cure'], rows: readonly CureRow[]) {
+  const longest = (at: 0 | 1 | 2) => Math.max(...rows.map((r) => r.dwell[at]))
+  const range = [longest(0), longest(2)] as const
+  switch (by) {
+    case 'tunnel':
+      return { advised: longest(1), range, reasons: [HEAT.because('DWELL')] }
+    case 'panel':
+      return {
+        label: 'Under the panel',
+        advised: Math.max(60, longest(0)),
+        range,
+        reasons: [HEAT.because('DWELL_PANEL')],
+      }
+    case 'press':
+      return {
+        label: 'Under the heat press',
+        advised: longest(1) * PRESSED,
+        range: [range[0] * PRESSED, range[1] * PRESSED] as const,
+        reasons: [HEAT.because('DWELL_PRESS')],
+      }
+    default:
+      return by satisfies never
+  }
+}
+
 /**
  * Film temperature, time in the tunnel and belt speed for a print: tables of common practice, the strictest ink
  * decides; belt speed = heated length / dwell (geometry).
  *
  * @param garment the largest of the run, and its print, laid flat
- * @returns no belt speed where the shop cures under a panel or has no dryer
+ * @returns no belt speed where the shop cures under a panel or a heat press, or has no dryer
  */
 export function cureFor(
   needs: readonly CureNeed[],
@@ -164,21 +194,10 @@ export function cureFor(
 ): Cure {
   const rows = needs.length > 0 ? needs.map(rowOf) : [CURES[method.ink]]
   const dryer = dryerFor(dryers, garment, print, overrides)
-  const panel = method.cure === 'panel'
-  const longest = (at: 0 | 1 | 2) => Math.max(...rows.map((r) => r.dwell[at]))
-  const dwell = HEAT.number(
-    'cureDwell',
-    {
-      ...(panel && { label: 'Under the panel' }),
-      advised: panel ? Math.max(60, longest(0)) : longest(1),
-      range: [longest(0), longest(2)],
-      reasons: [HEAT.because(panel ? 'DWELL_PANEL' : 'DWELL')],
-    },
-    overrides,
-  )
+  const dwell = HEAT.number('cureDwell', dwellBy(method.cure, rows), overrides)
   const chosen = dryers.find((d) => d.id === (dryer && choiceOf(dryer)))
   const film = filmTemperature(rows, cloth, method, overrides)
-  if (panel || !chosen) return { inkFilm: film, dwell, dryer, belt: undefined }
+  if (method.cure !== 'tunnel' || !chosen) return { inkFilm: film, dwell, dryer, belt: undefined }
   const time = numberOf(dwell)
   const [fast, slow] = [dwell.range[0], dwell.range[1]].map((t) => chosen.heatedLength / t) as [
     number,

@@ -27,6 +27,35 @@ export const CURE_RULES = {
     says: 'Low-cure additive: as its data sheet says, here {temperature:403.15}.',
     source: 'common practice',
   },
+  NO_GUN: {
+    says: '{name} must not be dried with a hot gun, and {unit} is one: let it dry in the air, or take a panel.',
+    source: 'common practice',
+    severity: 'Watch',
+  },
+  AIR_DRY: {
+    says: '{name} dries {time} in the air before any heat: printed one day, cured {days} later, and {pieces} pieces lie out for as long.',
+    source: 'common practice',
+    severity: 'Note',
+  },
+  AIR_DRY_FLASH: {
+    says: '{name} dries in the air before any heat, and a flash comes right behind it: print it last, or let it dry between.',
+    source: 'common practice',
+    severity: 'Watch',
+  },
+  DWELL_PRESS: {
+    says: 'Under a heat press at the temperature of the film: plastisol about half a minute, water-based longer, its water out first. A release sheet between. No model reckons a press: wash a piece.',
+    source: 'from memory',
+  },
+  PRESS_FLATTENS: {
+    says: '{name} stands up, and a heat press presses it flat: cure it in a dryer, or under a panel.',
+    source: 'common practice',
+    severity: 'Watch',
+  },
+  PRESS_WET: {
+    says: '{name} goes under the press dry to the touch: wet ink gives steam that lifts it. Flash it, or let it dry.',
+    source: 'from memory',
+    severity: 'Note',
+  },
   CURE_HOTTER: {
     says: 'This shop cures at {temperature:438.15} to {temperature:443.15}.',
     source: "the shop's choice",

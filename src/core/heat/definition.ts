@@ -143,7 +143,7 @@ export const HEAT = defineRoom({
       kind: 'duration',
       within: [0.1, 600],
       label: 'Flash after {name}',
-      follows: ['flashUnits', 'inkSystem', 'polyester', 'practice ink', 'printOrder'],
+      follows: ['flashUnits', 'inkSystem', 'inkCan', 'polyester', 'practice ink', 'printOrder'],
       after: [
         'press',
         'air',

@@ -66,6 +66,21 @@ export const INK = defineRoom({
       source: 'common practice',
       severity: 'Watch',
     },
+    STRETCH: {
+      says: '{cloth} stretches ({share} elastane): {names} cracks on it. Take an ink that stretches, or what makes it stretch, cure it in full, and pull a print by hand.',
+      source: 'common practice',
+      severity: 'Watch',
+    },
+    PVC_ASKED: {
+      says: 'The customer wants no PVC: {names} is plastisol, which is PVC unless its can says otherwise.',
+      source: 'from memory',
+      severity: 'Watch',
+    },
+    ADDITIVE_FOREIGN: {
+      says: '{additive} by {maker} in {name} by {of}: only what the maker of the ink names is sure to cure and hold. Test a cured print.',
+      source: 'from memory',
+      severity: 'Watch',
+    },
     STIR: {
       says: '{name}: flakes settle. Stir before it goes into the screen, and now and then.',
       source: 'common practice',

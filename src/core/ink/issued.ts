@@ -33,7 +33,13 @@ const BY_SYSTEM: Readonly<Record<InkSystem, Share>> = {
 const WHITE = 1.34 / 1.17
 
 /** Rough and open cloth takes more of the first hit (assumed). */
-const BY_WEAVE: Readonly<Record<Weave, number>> = { jersey: 1, coarse: 1.25, fleece: 1.35, canvas: 1.4 }
+const BY_WEAVE: Readonly<Record<Weave, number>> = {
+  jersey: 1,
+  coarse: 1.25,
+  fleece: 1.35,
+  canvas: 1.4,
+  openKnit: 1.3,
+}
 
 /** From least to most of what is advised (assumed). */
 export const ISSUED_RANGE = [0.7, 1.4] as const

@@ -27,6 +27,7 @@ const TOPS: Readonly<Record<Cloth['weave'], Share>> = {
   coarse: 0.12,
   fleece: 0.12,
   canvas: 0.12,
+  openKnit: 0.12,
 }
 /** What stays of a film there: the first hit, and later ones on a flashed film (tuned). */
 const FIRST_ON_TOPS = 0.25

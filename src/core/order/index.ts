@@ -1,3 +1,4 @@
+export * from './can'
 export * from './customer'
 export { ORDER } from './definition'
 export * from './order'

@@ -1,5 +1,6 @@
 import type { Hex } from '../color'
 import type { Angle, ArealMass, Film, Length, Ruling, Share } from '../quantity'
+import type { Can } from './can'
 import type { OrderedSystem } from './systems'
 
 /** Weave decides how much ink the cloth drinks and how far its fibres stand. */
@@ -8,8 +9,12 @@ export const WEAVES = {
   fleece: 'Fleece',
   canvas: 'Canvas, open weave',
   coarse: 'Coarse jersey',
+  openKnit: 'Open knit, mesh',
 } as const
 export type Weave = keyof typeof WEAVES
+
+/** What its dye does, where its colour does not tell. */
+export const DYES = { undyed: 'Undyed', bleeds: 'Bleeds: sublimated, or known to' } as const
 
 export interface Cloth {
   readonly name: string
@@ -20,6 +25,9 @@ export interface Cloth {
   readonly polyester: Share
   /** 0.02 to 0.6 kg/m2. */
   readonly weight: ArealMass
+  /** What makes it stretch. */
+  readonly elastane?: Share | undefined
+  readonly dye?: keyof typeof DYES | undefined
 }
 
 export interface SizeQuantity {
@@ -91,6 +99,7 @@ export interface InkColour {
   readonly system: OrderedSystem
   /** A low-cure additive is mixed in. */
   readonly lowCure: boolean
+  readonly can?: Can | undefined
 }
 
 /** How two colours of the art meet. */
@@ -128,6 +137,9 @@ export const WHERES = {
 } as const
 export type Where = keyof typeof WHERES
 
+/** Parts of the art that are cloth which shows: drawn by nothing else. */
+export const CLOTH_DRAWS = { dark: 'Its dark parts', light: 'Its light parts' } as const
+
 export interface Placement {
   readonly id: string
   readonly where: Where
@@ -137,6 +149,8 @@ export interface Placement {
   readonly sizes: 'all' | 'adult' | 'kids'
   /** By how much the film of the base is smaller than what lies on it; below 0 it is larger. Unknown until it is read or typed. */
   readonly choke?: Length
+  /** What the cloth draws of the art; nothing where it is not said. */
+  readonly clothDraws?: keyof typeof CLOTH_DRAWS | undefined
   readonly inks: readonly InkColour[]
   readonly relations: readonly ArtRelation[]
 }
@@ -160,6 +174,8 @@ export interface Order {
   readonly notes: string
   /** Bright where nothing else is said. */
   readonly whiteLook?: WhiteLook
+  /** The customer wants no PVC on it. */
+  readonly pvcFree?: boolean | undefined
   /** The order that it prints again. */
   readonly reorderOf?: string
   readonly lines: readonly GarmentLine[]

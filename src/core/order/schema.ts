@@ -1,8 +1,9 @@
 import * as yup from 'yup'
 import { isHex } from '../color'
 import { isDay, isWithin, KINDS, type Kind, writeQuantity } from '../quantity'
+import { CAN_NAMES, CAN_SAYS, type CanSays } from './can'
 import { CLOTH_GROUPS } from './definition'
-import { INK_TYPES, OPACITIES, type Order, WEAVES, WHERES, WHITE_LOOKS } from './order'
+import { CLOTH_DRAWS, DYES, INK_TYPES, OPACITIES, type Order, WEAVES, WHERES, WHITE_LOOKS } from './order'
 import { SIZE_NAMES } from './sizes'
 import { SYSTEMS } from './systems'
 
@@ -72,6 +73,18 @@ const oneOf = <T extends string>(table: Readonly<Record<T, unknown>>) =>
     .mixed<T>()
     .oneOf(Object.keys(table) as T[], 'Choose one of the list.')
     .required('Choose one of the list.')
+/** A choice of a table, or nothing said. */
+const oneOfOrNone = <T extends string>(table: Readonly<Record<T, unknown>>) =>
+  yup
+    .mixed<T>()
+    .transform((x: unknown) => (x === '' || x === null ? undefined : x))
+    .oneOf(Object.keys(table) as T[], 'Choose one of the list.')
+    .optional()
+/** What is said only where it is so. */
+const saidIfSo = yup
+  .boolean()
+  .transform((x: unknown) => (x === true ? true : undefined))
+  .optional()
 export const hexSchema = yup
   .string()
   .required('Choose a colour.')
@@ -104,15 +117,42 @@ export const clothSchema = yup
     cotton: quantity('share', 0, 1),
     polyester: quantity('share', 0, 1),
     weight: quantity('arealMass', 0.02, 0.6),
+    elastane: quantity('share', 0, 0.4).optional(),
+    dye: oneOfOrNone(DYES),
   })
   .test('blend', (value, ctx) =>
-    Number(value.cotton) + Number(value.polyester) <= 1 + 1e-9
+    Number(value.cotton) + Number(value.polyester) + Number(value.elastane ?? 0) <= 1 + 1e-9
       ? true
       : ctx.createError({
           path: `${ctx.path}.polyester`,
-          message: 'Cotton and polyester are more than 100 % together.',
+          message: 'The fibres are more than 100 % together.',
         }),
   )
+
+const isSaid = (x: unknown) => x !== undefined && x !== false && x !== ''
+
+/** What a can says, as orders and the shelf check it; nothing where it says nothing. */
+export const canSchema = yup
+  .object({
+    ...(Object.fromEntries(Object.keys(CAN_SAYS).map((k) => [k, saidIfSo])) as Record<
+      CanSays,
+      typeof saidIfSo
+    >),
+    airDry: quantity('workTime', 0, 7 * 86_400).optional(),
+    ...Object.fromEntries(
+      Object.entries(CAN_NAMES).map(([k, what]) => [
+        k,
+        wordsSchema(what, 60)
+          .optional()
+          .transform((x: unknown) => (x === '' ? undefined : x)),
+      ]),
+    ),
+  })
+  .transform((x: unknown) =>
+    typeof x === 'object' && x !== null && !Object.values(x).some(isSaid) ? undefined : x,
+  )
+  .optional()
+  .default(undefined)
 
 const ink = yup.object({
   id: idSchema,
@@ -128,6 +168,7 @@ const ink = yup.object({
   deposit: quantity('thickness', 0.000001, 0.002).optional(),
   system: oneOf(SYSTEMS),
   lowCure: yup.boolean().required(),
+  can: canSchema,
 })
 
 const relation = yup
@@ -159,6 +200,7 @@ const placement = yup.object({
   height: quantity('length', 0.01, 1.2),
   sizes: oneOf({ all: 1, adult: 1, kids: 1 }),
   choke: quantity('fine', -0.005, 0.005).optional(),
+  clothDraws: oneOfOrNone(CLOTH_DRAWS),
   inks: yup
     .array(ink)
     .defined()
@@ -213,6 +255,7 @@ export const orderSchema = yup.object({
     .string()
     .oneOf([...Object.keys(WHITE_LOOKS), undefined], 'Choose one of the list.')
     .transform((x) => (x === 'bright' || x === '' ? undefined : x)),
+  pvcFree: saidIfSo,
   lines: yup
     .array(line)
     .defined()

@@ -3,6 +3,12 @@ import { count, heat, length, share, work } from './exampleQuantities'
 
 /** Of rules of flash, cure and the run. */
 export const HEAT_EXAMPLES: Readonly<Record<string, Inputs>> = {
+  NO_GUN: { name: 'Gull white', unit: 'Heat gun' },
+  AIR_DRY: { name: 'Gull white', time: q('workTime', 86_400), days: 'a day', pieces: q('count', 40) },
+  AIR_DRY_FLASH: { name: 'Gull white' },
+  PRESS_FLATTENS: { name: 'Foam white' },
+  PRESS_WET: { name: 'Gull white' },
+  RATE_PRESS: { handling: q('duration', 12), most: q('rate', 85 / 3600) },
   PANEL_USUAL: { unit: 'Flash 1', panel: heat(425) },
   FLASH_NEEDS: { boards: heat(45), needed: q('duration', 6.6) },
   FLASH_CLOSES: { limit: q('duration', 11.3) },

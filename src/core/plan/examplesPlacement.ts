@@ -29,6 +29,21 @@ const HEAD: Inputs = {
 }
 /** Of rules of placement and registration. */
 export const PLACEMENT_EXAMPLES: Readonly<Record<string, Inputs>> = {
+  CLOTH_OPEN: { cloth: 'Team mesh' },
+  CLOTH_THIN: { cloth: 'Summer white', weight: q('arealMass', 0.115) },
+  CLOTH_FIBRES: { cloth: 'Harbour fleece' },
+  CLOTH_DYE: { cloth: 'Signal red poly' },
+  CLOTH_UNDYED: { cloth: 'Raw cotton', ink: 'Tide bleach' },
+  ART_CLOTH: { cloth: 'Sail white', parts: 'its dark parts', tone: 'light' },
+  ART_CLOTH_WEAK: { cloth: 'Heather', parts: 'its dark parts' },
+  STRETCH: { cloth: 'Dance black', share: share(0.08), names: 'Base white, Buoy red' },
+  PVC_ASKED: { names: 'Base white, Buoy red' },
+  ADDITIVE_FOREIGN: {
+    name: 'Buoy red',
+    of: 'Northlight',
+    additive: 'Stretch, 5 %',
+    maker: 'Quayside Chemicals',
+  },
   AID_LIES: { ...MOVED, spread: fine(0.09) },
   AID_SETUP: { total: work(7), planned: work(6.5) },
   AID_MOVED: MOVED,

@@ -18,7 +18,7 @@ import {
   type UnitOver,
   type WetInk,
 } from '../heat'
-import { type Cloth, isBlend, isPolyester, type Placement } from '../order'
+import { type Can, type Cloth, isBlend, isPolyester, type Placement } from '../order'
 import { mm } from '../quantity'
 
 /** A shade as heat sees it: by lightness (assumed). */
@@ -34,6 +34,7 @@ export interface HeatedHit {
   readonly hex: string
   readonly lowCure: boolean
   readonly hit: { readonly role: string; readonly system: string }
+  readonly can?: Can | undefined
 }
 
 /** Roles of the whites. */
@@ -47,9 +48,14 @@ export function inkKindOf({ hit, lowCure }: HeatedHit): InkKind {
   return WHITES.has(hit.role) ? 'base' : 'top'
 }
 
+/** An ink whose can says that it flashes fast gels so much cooler, K: the coolest that plastisols gel at (the model's own range). */
+const COOLER = 8
+const flashing = (ink: WetInk, can: Can | undefined): WetInk =>
+  can?.flashesFast ? { ...ink, kinetics: { ...ink.kinetics, gelAt: ink.kinetics.gelAt - COOLER } } : ink
+
 /** The wet film that a hit leaves, and how it and its cloth take heat. */
 export function wetFilm(hit: HeatedHit, cloth: Cloth): { readonly ink: WetInk; readonly takes: Takes } {
-  const ink = INKS[inkKindOf(hit)]
+  const ink = flashing(INKS[inkKindOf(hit)], hit.can)
   return {
     ink,
     takes: { ink: INK_TAKES[shadeOf(hit.hex)], cloth: CLOTH_TAKES[shadeOf(cloth.hex)], lets: ink.lets },

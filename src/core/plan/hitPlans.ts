@@ -119,6 +119,7 @@ export function planHits(
       use: s.use,
       strokeUse: s.stroke,
       lowCure: s.lowCure,
+      can: s.can,
       sameScreenAs: again(s) ? 'base' : '',
       head: heads.get(again(s) ? 'base' : s.hit.id),
       mesh,

@@ -2,6 +2,7 @@ import type { ShopMethod } from '../advice'
 import { type Hex, lightness } from '../color'
 import { type SecondWhite, whiteOverColours } from '../ink'
 import {
+  type Can,
   type Cloth,
   COVERS_ALONE,
   type InkColour,
@@ -28,6 +29,7 @@ export interface Separation {
   readonly system: InkSystem
   readonly inkType: InkType
   readonly lowCure: boolean
+  readonly can: Can
   /** What the film asks of the mesh. */
   readonly drawn: Pick<InkColour, 'ruling' | 'angle' | 'line' | 'particle' | 'deposit'>
 }
@@ -99,6 +101,7 @@ export function colourHit(
     system,
     inkType: ink.inkType,
     lowCure: ink.lowCure,
+    can: ink.can ?? {},
     drawn: ink,
   }
 }
@@ -151,6 +154,7 @@ export function whiteHit(
     inkType: 'white',
     drawn: ruling === undefined || smoothing ? {} : { ruling },
     lowCure,
+    can: on.can ?? {},
   }
 }
 

@@ -116,6 +116,9 @@ interface Asked {
   readonly overrides?: Decisions['overrides']
   readonly order?: readonly string[]
   readonly shop?: Partial<Shop>
+  /** What else the order, or its print, says. */
+  readonly said?: Partial<Order>
+  readonly print?: Partial<Placement>
 }
 
 /** A one-print order; what is not asked for is an everyday navy tee on the manual carousel. */
@@ -145,7 +148,8 @@ export function jobFor(asked: Asked = {}) {
         group: 'one',
       },
     ],
-    placements: [{ id: 'P1', where, width, height, sizes: 'all', inks, relations }],
+    placements: [{ id: 'P1', where, width, height, sizes: 'all', inks, relations, ...asked.print }],
+    ...asked.said,
   }
   const decisions: Decisions = {
     ...noDecisions('R-1-P1-one'),

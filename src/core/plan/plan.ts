@@ -15,6 +15,8 @@ import {
 import { SAFETY } from '../safety'
 import { anglesTooNear, offContactFor, tensionFit } from '../screen'
 import { directionFor, holdFor, squeegeeLengthFor } from '../stroke'
+import { canNotes } from './canNotes'
+import { clothNotes } from './clothNotes'
 import { planFlashes } from './flashes'
 import { ownLast } from './goodSample'
 import { boardsAtEnd } from './heatRound'
@@ -55,6 +57,8 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
     ...placement.reasons,
     ...overlappingPrints(order, run.placement, method),
     ...cautionNotes(ctx, press, cloth, separations, flashes),
+    ...clothNotes(cloth, run.placement, separations),
+    ...canNotes(ctx, separations, events, flashes),
     ...chokeNote(run.placement, separations),
     ...gapNotes(run.placement),
     ...position.reasons,

@@ -3,7 +3,7 @@ import type { Hex } from '../color'
 import type { FlashUnit, Frame, Press, StrokeUse } from '../equipment'
 import type { Cure, ShopAir } from '../heat'
 import type { BaseOrNone, Films, SecondWhite } from '../ink'
-import type { Cloth, Run } from '../order'
+import type { Can, Cloth, Run } from '../order'
 import type { Duration } from '../quantity'
 import type { RunTime } from '../rate'
 import type { Rounds } from '../record'
@@ -49,6 +49,8 @@ export interface HitPlan {
   readonly strokeUse: StrokeUse
   /** Cures at a lower temperature than its system does. */
   readonly lowCure: boolean
+  /** Plans released before cans were written down have none. */
+  readonly can?: Can | undefined
   readonly mesh: NumberAdvice
   readonly frame: Frame | undefined
   readonly stencil: StencilAdvice

@@ -14,6 +14,7 @@ import {
   whyLatest,
 } from '../schedule'
 import { allocateFrames, SCREEN, stencilWords } from '../screen'
+import { airDays, airDryOf } from './canNotes'
 import { jobWords } from './hitPlans'
 import { mountedAt } from './mounted'
 import type { RunPlan } from './runPlan'
@@ -65,6 +66,8 @@ export interface ScreenJob {
   readonly due: string
   /** Days between printed and due as its customer wants them; the shop's where none are said. */
   readonly leadDays?: number
+  /** Days that pieces lie in the air between printing and cure. */
+  readonly airDays?: number
   /** How long the run takes at most, seconds. */
   readonly takes: Duration
   readonly screens: readonly ScreenSpec[]
@@ -73,6 +76,7 @@ export interface ScreenJob {
 /** What a plan asks of the screen room. */
 export function screenJobOf(order: Order, plan: RunPlan): ScreenJob {
   const { placement, id } = plan.run
+  const air = airDays(airDryOf(placement.inks))
   return {
     orderId: order.id,
     print: placement.id,
@@ -82,6 +86,7 @@ export function screenJobOf(order: Order, plan: RunPlan): ScreenJob {
     width: placement.width,
     height: placement.height,
     due: order.due,
+    ...(air > 0 && { airDays: air }),
     takes: plan.time?.total.range[1] ?? 0,
     screens: plan.hits
       .filter((h) => h.sameScreenAs === '')
@@ -124,8 +129,8 @@ const keyOf = (job: Pick<ScreenJob, 'orderId' | 'print'>, hitId: string) =>
   `${job.orderId}.${job.print}.${hitId}`
 
 /** The day on which a run must be printed: it is due so many days later. ISO day. */
-const printedOn = ({ due, leadDays }: ScreenJob, shop: Shop): string => {
-  const day = momentOf(due) - (leadDays ?? shop.leadDays ?? 0) * DAY
+const printedOn = ({ due, leadDays, airDays: air = 0 }: ScreenJob, shop: Shop): string => {
+  const day = momentOf(due) - ((leadDays ?? shop.leadDays ?? 0) + air) * DAY
   return Number.isFinite(day) ? isoOf(day).slice(0, 10) : due
 }
 

@@ -28,7 +28,7 @@ export interface RunSummary {
 }
 
 /** Goes up when a summary holds other facts than before: what was kept is computed anew. */
-export const SUMMARY_FACTS = 10
+export const SUMMARY_FACTS = 11
 
 export const NO_SUMMARY: RunSummary = {
   press: '',

@@ -70,8 +70,16 @@ function struckIn(events: readonly Event[], hits: readonly HitPlan[], height: Le
   return groups
 }
 
+/** Laying a piece under a heat press and lifting it, s (from memory). */
+const LAID_UNDER: Duration = 12
+
 /** What the cure lets through: a panel one at a time, a belt what lies on it. */
 function capOf({ ctx: { run, shop, method }, cure }: Timed): Cap | undefined {
+  if (method.cure === 'press') {
+    const most = 1 / (numberOf(cure.dwell) + LAID_UNDER)
+    const inputs = { handling: q('duration', LAID_UNDER), most: q('rate', most) }
+    return { most, why: RATE.because('RATE_PRESS', inputs) }
+  }
   if (method.cure === 'panel') {
     const most = 1 / numberOf(cure.dwell)
     return { most, why: RATE.because('RATE_PANEL', { most: q('rate', most) }) }

@@ -79,6 +79,10 @@ export const RATE = defineRoom({
       says: 'In strict turns {pallets} pallets take {cycle} a piece, slower than fewer; crews skip or double a turn, so the quicker pace is taken.',
       source: 'assumed',
     },
+    RATE_PRESS: {
+      says: 'A heat press cures one piece at a time, {handling} to lay and lift it: at most {most}.',
+      source: 'from memory',
+    },
     RATE_PANEL: {
       says: 'A panel that cures for a minute caps the line at {most}.',
       source: 'geometry',

@@ -26,6 +26,7 @@ import { up as everyday } from './024_everyday'
 import { up as progress } from './025_progress'
 import { up as writing } from './026_writing'
 import { up as over } from './027_over'
+import { up as facts } from './028_facts'
 
 /** Every step from the first version on, in order. */
 export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unknown>) => Promise<void> }>> = {
@@ -56,4 +57,5 @@ export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unkn
   '025_progress': { up: progress },
   '026_writing': { up: writing },
   '027_over': { up: over },
+  '028_facts': { up: facts },
 }

@@ -1,5 +1,6 @@
 import { DEFAULT_METHOD, knownPractices } from '@/core/advice'
 import { airOfDay, USUAL_HOURS, USUAL_PRICES } from '@/core/equipment'
+import { canIn, canRow, clothRow } from '../orderRows'
 import { bare, placed, type Row, type StoredPart } from './part'
 
 /** Name, practices, hours, prices, squeegees, and the shelf. */
@@ -58,8 +59,12 @@ export const settings: StoredPart<'settings'> = {
         ...(head?.lead_days && { leadDays: head.lead_days }),
         ...(steps.length > 0 && { ownSteps: steps.map(bare).map((s) => ({ ...s, off: s.off === 1 })) }),
       },
-      inks: inks.map(bare).map(({ ink_type, ...i }) => ({ ...i, inkType: ink_type })),
-      cloths: cloths.map(bare),
+      inks: inks.map(bare).map(({ ink_type, can, ...i }) => ({ ...i, inkType: ink_type, ...canIn({ can }) })),
+      cloths: cloths.map(bare).map(({ elastane, dye, ...c }) => ({
+        ...c,
+        ...(elastane !== null && { elastane }),
+        ...(dye && { dye }),
+      })),
     }
   },
   rows: ({ shop, inks, cloths }) => {
@@ -107,8 +112,8 @@ export const settings: StoredPart<'settings'> = {
       day_off: (hours.off ?? []).map((d, place) => ({ place, on_day: d.on, closes: d.to ?? null })),
       price: [{ id: 1, press_hour: pressHour, person_hour: personHour, ...price }],
       squeegee: placed(squeegees),
-      ink: placed(inks).map(({ inkType, ...i }) => ({ ...i, ink_type: inkType })),
-      cloth: placed(cloths),
+      ink: placed(inks).map(({ inkType, ...i }) => ({ ...i, ink_type: inkType, can: canRow(i) })),
+      cloth: placed(cloths.map(clothRow)),
       own_step: placed(ownSteps).map((s) => ({ ...s, off: Number(s.off) })),
     }
   },

@@ -1,6 +1,7 @@
 'use client'
 
-import { INK_TYPES, OPACITIES, SYSTEMS, WEAVES } from '@/core/order'
+import { DYES, INK_TYPES, OPACITIES, SYSTEMS, WEAVES } from '@/core/order'
+import { CanTable } from '@/ui/CanTable'
 import { usePaint } from '@/ui/paint'
 import { nextId, nextName, Rows } from '../Rows'
 
@@ -31,6 +32,7 @@ export function Shelf() {
           { field: 'system', label: 'Ink system', as: SYSTEMS },
         ]}
       />
+      <CanTable name="inks" />
       <Rows
         title="Cloths"
         name="cloths"
@@ -49,7 +51,9 @@ export function Shelf() {
           { field: 'weave', label: 'Weave', as: WEAVES },
           { field: 'cotton', label: 'Cotton', as: { kind: 'share' }, width: '7rem' },
           { field: 'polyester', label: 'Polyester', as: { kind: 'share' }, width: '7rem' },
-          { field: 'weight', label: 'Weight', as: { kind: 'arealMass' }, width: '8rem' },
+          { field: 'weight', label: 'Weight', as: { kind: 'arealMass' }, width: '7rem' },
+          { field: 'elastane', label: 'Elastane', as: { kind: 'share', optional: true }, width: '6rem' },
+          { field: 'dye', label: 'Dye', as: { '': 'As its colour tells', ...DYES } },
         ]}
       />
     </>

@@ -1,6 +1,15 @@
 import * as yup from 'yup'
 import { PRACTICES, type Practice } from '../../advice'
-import { clothSchema, daySchema, each, hexSchema, INK_TYPES, OPACITIES, SYSTEMS } from '../../order'
+import {
+  canSchema,
+  clothSchema,
+  daySchema,
+  each,
+  hexSchema,
+  INK_TYPES,
+  OPACITIES,
+  SYSTEMS,
+} from '../../order'
 import { EDGES, USUAL_HOURS } from '../equipment'
 import { USUAL_PRICES } from '../prices'
 import { airOfDay } from './calibration'
@@ -142,6 +151,7 @@ const ink = yup.object({
   inkType: oneOf(INK_TYPES),
   opacity: oneOf(OPACITIES),
   system: oneOf(SYSTEMS),
+  can: canSchema,
 })
 
 /** Every practice is chosen. */

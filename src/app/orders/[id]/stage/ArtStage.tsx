@@ -3,8 +3,9 @@
 import { Box, Flex, Grid } from '@chakra-ui/react'
 import { useCallback, useEffect, useRef } from 'react'
 import { useFieldArray, useFormContext, useWatch } from 'react-hook-form'
-import { isSize, type Order, type PrintSize, sizeMoved, usualSize, WHERES } from '@/core/order'
+import { CLOTH_DRAWS, isSize, type Order, type PrintSize, sizeMoved, usualSize, WHERES } from '@/core/order'
 import { writeQuantity } from '@/core/quantity'
+import { CanTable } from '@/ui/CanTable'
 import { QuantityField, SelectField } from '@/ui/fields'
 import { Section, TextButton } from '@/ui/Section'
 import { useSettings } from '@/ui/settings'
@@ -14,10 +15,12 @@ import { useOrder } from '../orderContext'
 import { Finest } from './art/Finest'
 import { Inks } from './art/Inks'
 import { Meetings } from './art/Meetings'
+import { useOfPrint } from './art/ofPrint'
 import { FilmsOfPrint } from './films/FilmsOfPrint'
 import type { Films, FilmsByPrint } from './films/useFilms'
 import { highest } from './highest'
 
+const DRAWS = { '': 'Nothing of it', ...CLOTH_DRAWS }
 const FOR_SIZES = { all: 'All sizes', adult: 'Adult sizes', kids: 'Kids’ sizes' }
 
 /** Stage 2: the prints, their colours, and how the colours meet. */
@@ -68,6 +71,7 @@ interface PrintProps {
 function Print({ at, id, films, only, onRemove, onDuplicate }: PrintProps) {
   const { order } = useOrder()
   const of = only ? undefined : id
+  const ofPrint = useOfPrint(at)
   return (
     <Section
       title={`Print ${id}`}
@@ -106,10 +110,17 @@ function Print({ at, id, films, only, onRemove, onDuplicate }: PrintProps) {
               of={of}
               optional
             />
+            <SelectField
+              name={`placements.${at}.clothDraws`}
+              label="The cloth draws"
+              options={DRAWS}
+              of={of}
+            />
           </Grid>
         }
       />
       <Inks at={at} />
+      <CanTable name={`placements.${at}.inks`} of={ofPrint} />
       <Finest at={at} />
       <Meetings at={at} />
       <Box mt="4">

@@ -1,7 +1,7 @@
 import { Box, Flex, Grid } from '@chakra-ui/react'
 import { X } from 'lucide-react'
 import { useFieldArray, useFormContext, useWatch } from 'react-hook-form'
-import { type Cloth, clothGroup, groupLabel, type Order, SIZE_NAMES, WEAVES } from '@/core/order'
+import { type Cloth, clothGroup, DYES, groupLabel, type Order, SIZE_NAMES, WEAVES } from '@/core/order'
 import { AddSelect } from '@/ui/AddSelect'
 import { Label } from '@/ui/elements'
 import { CountField, ListMessage, QuantityField, SelectField, TextField } from '@/ui/fields'
@@ -90,16 +90,29 @@ export function GarmentLine({
       )}
       <Flex mt="2" gap="5" align="start" justify="space-between" wrap={{ base: 'wrap', lg: 'nowrap' }}>
         <Sizes at={at} />
-        <Group at={at} />
+        <Flex gap="2.5" align="start">
+          <QuantityField
+            name={`lines.${at}.cloth.elastane`}
+            label="Elastane"
+            kind="share"
+            width="4.6rem"
+            optional
+            of={of}
+          />
+          <SelectField name={`lines.${at}.cloth.dye`} label="Dye" options={DYE} width="9rem" of={of} />
+          <Group at={at} />
+        </Flex>
       </Flex>
       {counting && <CameIn at={at} />}
     </Box>
   )
 }
 
+const DYE = { '': 'As its colour tells', ...DYES }
+
 /** Whether two cloths are the same but for their colour. */
 const sameBody = (a: Cloth, b: Cloth): boolean =>
-  a.weave === b.weave && a.cotton === b.cotton && a.polyester === b.polyester && a.weight === b.weight
+  (['weave', 'cotton', 'polyester', 'weight', 'elastane', 'dye'] as const).every((k) => a[k] === b[k])
 
 /** What a garment line is called where there are others. */
 function useOneOf(at: number): string | undefined {

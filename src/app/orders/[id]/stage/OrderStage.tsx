@@ -9,7 +9,7 @@ import { PLAN } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
 import { Cautions } from '@/ui/Cautions'
 import { Link } from '@/ui/elements'
-import { SelectField, TextField } from '@/ui/fields'
+import { CheckField, SelectField, TextField } from '@/ui/fields'
 import { Section, TextButton } from '@/ui/Section'
 import { InkRow } from '@/ui/Swatch'
 import { useSettings } from '@/ui/settings'
@@ -60,7 +60,10 @@ export function OrderStage() {
       </Grid>
       <Grid templateColumns={{ base: '1fr', md: '1fr 20rem' }} gap="4" mb="6" alignItems="start">
         <TextField name="notes" label="Notes" rows={2} />
-        <SelectField name="whiteLook" label="White is to look" options={WHITE_LOOKS} />
+        <Box>
+          <SelectField name="whiteLook" label="White is to look" options={WHITE_LOOKS} />
+          <CheckField name="pvcFree" label="The customer wants no PVC on it" />
+        </Box>
       </Grid>
       <OfCustomer />
       <Section

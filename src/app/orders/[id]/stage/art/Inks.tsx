@@ -42,6 +42,7 @@ export function Inks({ at }: { readonly at: number }) {
       inkType: found.inkType,
       opacity: found.opacity,
       system: orderedSystem(found.system, shelf.shop.method.ink),
+      ...(found.can && { can: found.can }),
     }
     // The next colour is chosen at the same place.
     inks.append(added, { shouldFocus: false })
