@@ -18,6 +18,8 @@ const NAMES: Readonly<Record<string, readonly [fileName: string, factor: number]
   length: ['lengthMm', MM],
   palletWidth: ['palletWidthMm', MM],
   palletHeight: ['palletHeightMm', MM],
+  frameWidth: ['frameWidthMm', MM],
+  frameHeight: ['frameHeightMm', MM],
   heatedLength: ['heatedLengthMm', MM],
   beltWidth: ['beltWidthMm', MM],
   weight: ['weightGsm', unit('arealMass', 'g/m²')],

@@ -5,6 +5,7 @@ import type {
   Fabric,
   FlashKind,
   FlashMount,
+  FlashUnit,
   FrameState,
   Lamp,
   Press,
@@ -54,6 +55,8 @@ export interface Tables extends InkTables, AtPressTables, OrderTables {
     pallet_material: Press['palletMaterial']
     heads: number | null
     pallets: number | null
+    frame_width: number | null
+    frame_height: number | null
   }
   station: { press_id: string; number: number; usable: number; flash_allowed: number }
   /** What the words for pressure come to at a press: turns, or pascal. */
@@ -73,6 +76,8 @@ export interface Tables extends InkTables, AtPressTables, OrderTables {
     takes: ColumnType<number, number | undefined, number>
     station: number | null
     mount: FlashMount | null
+    side: FlashUnit['side'] | null
+    suits: FlashUnit['suits'] | null
     /** JSON. */
     calibration: string | null
   }

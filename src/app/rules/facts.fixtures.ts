@@ -194,7 +194,14 @@ const CHANGES: Readonly<Record<Exclude<BasicFact, `practice ${Practice}`>, Vary>
     (s) => ({ ...s, dryers: s.dryers.map((d) => ({ ...d, heatedLength: d.heatedLength * 1.7 })) }),
     (s) => ({ ...s, dryers: [{ id: 'new', name: 'New', heatedLength: 4, beltWidth: 0.9 }, ...s.dryers] }),
   ),
-  frames: shop(frames(43), frames(77), frames(120), (s) => ({ ...s, frames: [] })),
+  frames: shop(
+    frames(43),
+    frames(77),
+    frames(120),
+    (s) => ({ ...s, frames: [] }),
+    (s) => ({ ...s, frames: s.frames.map((f) => ({ ...f, width: f.width + mm(200) })) }),
+  ),
+  filmLine: shop(screens((r) => ({ frameToPallet: r.frameToPallet + mm(30) }))),
   fabrics: shop(
     screens((r) => ({
       fabrics: r.fabrics.map((f) =>

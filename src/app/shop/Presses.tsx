@@ -5,6 +5,8 @@ import { useFieldArray, useFormContext, useWatch } from 'react-hook-form'
 import {
   FLASH_KINDS,
   FLASH_MOUNTS,
+  FLASH_SIDES,
+  FLASH_SUITS,
   PALLET_MATERIALS,
   PRESS_KINDS,
   type Press,
@@ -66,7 +68,7 @@ export function Presses() {
           id: nextId(rows, 'flash'),
           name: nextName(rows, 'Flash'),
           kind: 'panel',
-          mount: 'swings',
+          mount: 'timed',
           pressId: shop.presses[0]?.id ?? '',
           takes: 1,
         })}
@@ -79,7 +81,9 @@ export function Presses() {
             as: Object.fromEntries(shop.presses.map((p) => [p.id, p.name])),
           },
           { field: 'mount', label: 'After its dwell it', as: FLASH_MOUNTS },
-          { field: 'takes', label: 'Stations it takes', as: 'count', width: '9rem' },
+          { field: 'side', label: 'Stands', as: { '': 'not said', ...FLASH_SIDES }, width: '6.5rem' },
+          { field: 'suits', label: 'For', as: { '': 'Any ink', ...FLASH_SUITS } },
+          { field: 'takes', label: 'Stations', as: 'count', width: '5.5rem' },
         ]}
       />
     </>
@@ -113,7 +117,7 @@ function PressEditor({ at, onRemove }: { readonly at: number; readonly onRemove:
           <Grid
             templateColumns={{
               base: 'repeat(auto-fill, minmax(7.5rem, 1fr))',
-              lg: '1.2fr 1.4fr 4.6rem 4.2rem 5.6rem 5.6rem 7.6rem',
+              lg: '1.2fr 1.4fr 4.6rem 4.2rem 5.6rem 5.6rem 7.2rem 5.6rem 5.6rem',
             }}
             gap="3"
           >
@@ -168,6 +172,20 @@ function PressEditor({ at, onRemove }: { readonly at: number; readonly onRemove:
               onChoose={(palletMaterial) =>
                 become({ ...press, palletMaterial: palletMaterial as Press['palletMaterial'] })
               }
+            />
+            <QuantityField
+              name={`shop.presses.${at}.frameWidth`}
+              label="Frames up to"
+              kind="length"
+              of={of}
+              optional
+            />
+            <QuantityField
+              name={`shop.presses.${at}.frameHeight`}
+              label="by, high"
+              kind="length"
+              of={of}
+              optional
             />
           </Grid>
           <Strip press={press} of={of} onChange={become} />

@@ -10,8 +10,17 @@ const stations = (count: number) =>
 
 /** The same press as another kind: what both kinds have is kept. */
 export function asKind(press: Press, kind: Press['kind']): Press {
-  const { id, name, palletWidth, palletHeight, palletMaterial, pressure } = press
-  const base = { id, name, palletWidth, palletHeight, palletMaterial, ...(pressure && { pressure }) }
+  const { id, name, palletWidth, palletHeight, palletMaterial, frameWidth, frameHeight, pressure } = press
+  const frame = { ...(frameWidth && { frameWidth }), ...(frameHeight && { frameHeight }) }
+  const base = {
+    id,
+    name,
+    palletWidth,
+    palletHeight,
+    palletMaterial,
+    ...frame,
+    ...(pressure && { pressure }),
+  }
   const heads = 'heads' in press ? { heads: press.heads, down: press.down } : { heads: HEADS, down: [] }
   switch (kind) {
     case 'bench':

@@ -31,6 +31,7 @@ const FACTS = {
   dryers: 'dryers of the shop',
   airToday: 'air of the shop as it was said today',
   frames: 'frames in stock',
+  filmLine: 'how frames sit over the pallet',
   fabrics: 'mesh table of the shop',
   emulsions: 'emulsions of the shop',
   lamps: 'lamps of the shop and their distance',

@@ -22,6 +22,9 @@ interface PressBase {
   readonly palletWidth: Length
   readonly palletHeight: Length
   readonly palletMaterial: keyof typeof PALLET_MATERIALS
+  /** Outer size of the largest frame that it takes; any where it is not said. */
+  readonly frameWidth?: Length | undefined
+  readonly frameHeight?: Length | undefined
   /** None where the press has no scale: pressure is a word there. */
   readonly pressure?: PressureNote | undefined
 }
@@ -100,8 +103,17 @@ export const FLASH_KINDS = {
 } as const
 export type FlashKind = keyof typeof FLASH_KINDS
 
-export const FLASH_MOUNTS = { swings: 'swings away or is timed', fixed: 'stays over the pallet' } as const
+export const FLASH_MOUNTS = {
+  timed: 'goes out or away by itself',
+  swings: 'is swung away by hand',
+  fixed: 'stays over the pallet',
+} as const
 export type FlashMount = keyof typeof FLASH_MOUNTS
+
+/** Inks that a unit is kept for. */
+export const FLASH_SUITS = { plastisol: 'Plastisol', water: 'Water-based inks' } as const
+/** Where it stands, as who prints sees it. */
+export const FLASH_SIDES = { left: 'left', right: 'right', behind: 'behind' } as const
 
 /** A flash unit stands at one press. */
 export interface FlashUnit {
@@ -113,8 +125,11 @@ export interface FlashUnit {
   readonly takes: number
   /** Where it stands in the ring of an automatic now, if it is known. */
   readonly station?: number | undefined
-  /** It swings away, or goes out, after its dwell where no one said. */
+  /** It goes out, or away, after its dwell where no one said. */
   readonly mount?: FlashMount | undefined
+  readonly side?: keyof typeof FLASH_SIDES | undefined
+  /** Any ink where no one said. */
+  readonly suits?: keyof typeof FLASH_SUITS | undefined
   readonly calibration?: FlashCalibration | undefined
 }
 

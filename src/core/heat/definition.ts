@@ -20,6 +20,15 @@ export const HEAT = defineRoom({
     },
     FLASH_QUARTZ: { says: 'Quartz gels faster than a black panel.', source: 'from memory' },
     FLASH_AIR: { says: 'Moving air takes the vapour away.', source: 'from memory' },
+    UNIT_SUITS: {
+      says: '{unit}: of {units} units here it suits {name} best.',
+      source: 'common practice',
+    },
+    UNIT_LEFT: {
+      says: '{unit} is what is left for {name}: another of the {units} units suits it better, and is taken.',
+      source: 'common practice',
+      severity: 'Note',
+    },
     FLASH_GUN: { says: 'A heat gun takes 30 to 45 s.', source: 'common practice' },
     FLASH_NEEDS: {
       says: 'On a board of {boards} the corners of this print are dry to the touch after {needed}.',

@@ -74,7 +74,7 @@ const oneOf = <T extends string>(table: Readonly<Record<T, unknown>>) =>
     .oneOf(Object.keys(table) as T[], 'Choose one of the list.')
     .required('Choose one of the list.')
 /** A choice of a table, or nothing said. */
-const oneOfOrNone = <T extends string>(table: Readonly<Record<T, unknown>>) =>
+export const oneOfOrNone = <T extends string>(table: Readonly<Record<T, unknown>>) =>
   yup
     .mixed<T>()
     .transform((x: unknown) => (x === '' || x === null ? undefined : x))

@@ -120,12 +120,16 @@ export const PLAN = defineRoom({
       says: 'Fastest cycle for {crew} on {pallets} pallets: {pattern}; {rate} in a burst. Turn after each line, then repeat.',
       source: 'geometry',
     },
+    CYCLE_TIMED: {
+      says: 'A pallet stands about {stop} {where}, and the film wants {dwell}: let the timer end it after that.',
+      source: 'a model',
+    },
     CYCLE_SWINGS: {
-      says: 'A pallet stands about {stop} under {unit}, and the film wants {dwell}: swing it away, or let its timer end it, after that.',
+      says: 'A pallet stands about {stop} {where}, and the film wants {dwell}: swing it away after that, before the next pallet is turned in.',
       source: 'a model',
     },
     CYCLE_STAYS: {
-      says: '{unit} stays over the pallet for all of the stop, about {stop}, where the film wants {dwell}: Heat tells whether its middle stands that.',
+      says: 'It stays lit for all of the stop, about {stop} {where}, and the film wants {dwell}: Heat tells whether its middle stands that.',
       source: 'a model',
     },
     BATCH: {

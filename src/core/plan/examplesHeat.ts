@@ -3,6 +3,8 @@ import { count, heat, length, share, work } from './exampleQuantities'
 
 /** Of rules of flash, cure and the run. */
 export const HEAT_EXAMPLES: Readonly<Record<string, Inputs>> = {
+  UNIT_SUITS: { unit: 'Quartz', name: 'Base white', units: q('count', 2) },
+  UNIT_LEFT: { unit: 'Black panel', name: 'Gull white', units: q('count', 2) },
   NO_GUN: { name: 'Gull white', unit: 'Heat gun' },
   AIR_DRY: { name: 'Gull white', time: q('workTime', 86_400), days: 'a day', pieces: q('count', 40) },
   AIR_DRY_FLASH: { name: 'Gull white' },

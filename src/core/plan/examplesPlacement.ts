@@ -29,6 +29,16 @@ const HEAD: Inputs = {
 }
 /** Of rules of placement and registration. */
 export const PLACEMENT_EXAMPLES: Readonly<Record<string, Inputs>> = {
+  FRAME_SIZE: { width: length(580), height: length(790), margin: length(50) },
+  FRAME_SIZES: { sizes: q('count', 2) },
+  FRAME_PRESS: { press: 'Four by four', width: length(600), height: length(800) },
+  POSITION_PUT: {
+    label: 'Left edge to left mark',
+    chosen: length(90),
+    advised: length(83),
+    off: length(7),
+    way: 'farther from the left edge, print side up',
+  },
   CLOTH_OPEN: { cloth: 'Team mesh' },
   CLOTH_THIN: { cloth: 'Summer white', weight: q('arealMass', 0.115) },
   CLOTH_FIBRES: { cloth: 'Harbour fleece' },

@@ -7,6 +7,7 @@ import type { Event } from '../sequence'
 import { boardOf, fittedOf, heatedCloth, type UnitsSet, unitOver, wetFilm } from './heatedOf'
 import type { Separation } from './hits'
 import type { FlashPlan } from './runPlan'
+import { unitsFor } from './unitsFor'
 
 /** Before, choices were kept by the flash's place in the order. */
 const placeKey = (at: number) => `dwell.${at + 1}`
@@ -37,9 +38,14 @@ export function planFlashes(
     const below = printed.slice(0, -1).filter((s) => s.hit.role !== 'smoothing')
     return separation ? [{ separation, below: below.map((s) => wetFilm(s, cloth).ink) }] : []
   })
+  const taken = unitsFor(
+    behind.map((b) => b.separation),
+    units,
+    press,
+  )
   return behind.map(({ separation, below }, i) => {
     const { hit } = separation
-    const unit = units[i % units.length]
+    const { unit, why: suits = [] } = taken[i] ?? {}
     const old = overrides[placeKey(i)]
     const own = old === undefined ? overrides : { [`dwell.${hit.id}`]: old, ...overrides }
     if (!unit) return { unit, dwell: rackDry(hit, own), reasons: why[i] ?? [] }
@@ -54,6 +60,6 @@ export function planFlashes(
     }
     const dwell = flashDwell(hit, unit, waiting, boards, own)
     const cold = coldDwell(waiting, numberOf(dwell))
-    return { unit, dwell, ...(cold !== undefined && { cold }), reasons: why[i] ?? [] }
+    return { unit, dwell, ...(cold !== undefined && { cold }), reasons: [...(why[i] ?? []), ...suits] }
   })
 }

@@ -7,7 +7,7 @@ import {
   type Reason,
   type ShopMethod,
 } from '../advice'
-import { freeFrames, type Press, type Shop, type WhichScreen } from '../equipment'
+import { type Frame, freeFrames, type Press, type Shop, type WhichScreen } from '../equipment'
 import { inkMass } from '../ink'
 import { driesInScreen, hardestCloth, type Order, type Run } from '../order'
 import type { MeshCount } from '../quantity'
@@ -18,12 +18,14 @@ import {
   emulsionOf,
   exposureFor,
   FINE_DETAIL,
+  framesMissing,
   lineRises,
   meshFor,
   type Rise,
   riseFor,
   type ScreenNeed,
   type ScreenUse,
+  sizeTaken,
   stencilFor,
   stencilWords,
 } from '../screen'
@@ -60,11 +62,11 @@ export function planHits(
   const { fabrics } = shop.screens
   // By hand the second base hit goes through the same screen; on an automatic it is a screen of its own.
   const again = (s: Separation) => s.hit.role === 'base2' && press.kind !== 'automatic'
-  const screens = meshesFor(ctx, separations, again)
+  const screens = meshesFor(ctx, press, separations, again)
   const mountedNow = screens.filter(({ s }) => !again(s))
   const { frames, reasons } = allocateFrames(
     shop,
-    { orderId: ctx.order.id, print: run.placement.id, words: jobWords(ctx.order), width, height },
+    { orderId: ctx.order.id, print: run.placement.id, words: jobWords(ctx.order), width, height, press },
     mountedNow.map(({ s, mesh }) => ({ hitId: s.hit.id, name: s.hit.name, mesh: numberOf(mesh) })),
   )
   const hits = screens.map((screen): HitPlan => {
@@ -152,12 +154,45 @@ const TOPS: ReadonlySet<ScreenUse> = new Set(['spot', 'halftone', 'process'])
  * fine as the colours round them.
  */
 function meshesFor(
-  { order, run, shop, method, overrides }: Context,
+  ctx: Context,
+  press: Press,
   separations: readonly Separation[],
   again: (s: Separation) => boolean,
-): readonly { readonly s: Separation; readonly mesh: NumberAdvice }[] {
+): readonly Meshed[] {
+  const { order, run, shop } = ctx
+  const { width, height } = run.placement
+  const job = { orderId: order.id, print: run.placement.id }
+  const held = separations.flatMap((s) => carryingFrame(shop, job, s.hit.id) ?? [])
+  const on = (frames: readonly Frame[]) => meshesOn(ctx, frames, separations, again)
+  const short = (frames: readonly Frame[]) => {
+    const open = on(frames).filter(({ s }) => !again(s) && !carryingFrame(shop, job, s.hit.id))
+    const none = open.filter(({ mesh }) => isMissing(mesh)).length
+    return (
+      none +
+      framesMissing(
+        frames,
+        open.map(({ mesh }) => ({ mesh: numberOf(mesh) })),
+      )
+    )
+  }
+  return on(sizeTaken(freeFrames(shop), { width, height, press }, held, short))
+}
+
+/** A separation with the mesh of its screen. */
+interface Meshed {
+  readonly s: Separation
+  readonly mesh: NumberAdvice
+}
+
+/** The same on certain frames. */
+function meshesOn(
+  { order, run, shop, method, overrides }: Context,
+  frames: readonly Frame[],
+  separations: readonly Separation[],
+  again: (s: Separation) => boolean,
+): readonly Meshed[] {
   const { fabrics } = shop.screens
-  const free = freeFrames(shop).map((f) => f.mesh)
+  const free = frames.map((f) => f.mesh)
   const left = [...free]
   const job = { orderId: order.id, print: run.placement.id }
   const found = new Map<Separation, NumberAdvice>()

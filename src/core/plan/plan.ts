@@ -167,7 +167,7 @@ const cautionsFor = (press: Press): readonly Reason[] => [
 const USUAL_FRAME = { width: mm(580), height: mm(790) }
 
 /** One position for all films of the run: garments of other sizes are moved, never the screens. */
-function positionOn(hits: readonly HitPlan[], placement: PlacementAdvice, { run, shop }: Context) {
+function positionOn(hits: readonly HitPlan[], placement: PlacementAdvice, { run, shop, overrides }: Context) {
   const frame = hits.find((h) => h.frame)?.frame ?? USUAL_FRAME
   const { width, height } = run.placement
   const first = placement.groups[0]
@@ -182,5 +182,6 @@ function positionOn(hits: readonly HitPlan[], placement: PlacementAdvice, { run,
       side: first?.side ? numberOf(first.side) : 0,
     },
     shop.screens,
+    overrides,
   )
 }

@@ -84,12 +84,15 @@ function standsUnder(plan: RunPlan, time: RunTime): Reason | undefined {
   const lit = plan.flashes.flatMap(({ unit, dwell }) => (unit ? [{ unit, dwell: numberOf(dwell) }] : []))
   const [longest] = lit.sort((a, b) => b.dwell - a.dwell)
   if (!longest) return undefined
-  return PLAN.because(longest.unit.mount === 'fixed' ? 'CYCLE_STAYS' : 'CYCLE_SWINGS', {
-    unit: longest.unit.name,
+  const { name, side, mount = 'timed' } = longest.unit
+  return PLAN.because(CYCLE[mount], {
+    where: `under ${name}${side ? `, ${side === 'behind' ? side : `on the ${side}`}` : ''}`,
     stop: q('duration', Math.round(stopOf(plan, time))),
     dwell: q('duration', longest.dwell),
   })
 }
+
+const CYCLE = { timed: 'CYCLE_TIMED', swings: 'CYCLE_SWINGS', fixed: 'CYCLE_STAYS' } as const
 
 const PATTERN_WORDS = {
   lap: 'one round before the flash, one after it',

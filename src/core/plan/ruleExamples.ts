@@ -19,6 +19,12 @@ import { HEAT_EXAMPLES } from './examplesHeat'
 import { PLACEMENT_EXAMPLES } from './examplesPlacement'
 import { RECORD_EXAMPLES } from './examplesRecord'
 
+const CYCLED: Inputs = {
+  where: 'under Black panel, on the left',
+  stop: q('duration', 26),
+  dwell: q('duration', 7),
+}
+
 /** Where the usual example would be of the wrong kind, or make no sense. */
 const OF_RULE: Readonly<Record<string, Inputs>> = {
   ...HEAT_EXAMPLES,
@@ -47,8 +53,9 @@ const OF_RULE: Readonly<Record<string, Inputs>> = {
   ART: { value: share(0.34) },
   BASE_FIRST: { i: 'Moon yellow', j: 'Base white' },
   BASE_FLAKES_DARK: { ink: 'Copper shimmer' },
-  CYCLE_SWINGS: { unit: 'Black panel', stop: q('duration', 26), dwell: q('duration', 7) },
-  CYCLE_STAYS: { unit: 'Black panel', stop: q('duration', 26), dwell: q('duration', 7) },
+  CYCLE_TIMED: CYCLED,
+  CYCLE_SWINGS: CYCLED,
+  CYCLE_STAYS: CYCLED,
   BLACK_FLASH: { i: 'Buoy red' },
   METAL_WHITE: { i: 'Harbour white', j: 'Copper shimmer' },
   HL_LAST: { i: 'Harbour white', j: 'Moon yellow' },

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { choiceOf, numberOf, type ShopMethod } from '../advice'
 import type { ArtRelation, InkColour } from '../order'
-import { lpi } from '../quantity'
+import { lpi, mm, perCm } from '../quantity'
 import { checkDecisions, plan, type RunPlan } from './index'
 import { INKS, jobFor, planFor, rulesOf } from './plan.fixtures'
 import { printsInTurn } from './prints'
@@ -260,5 +260,32 @@ describe('raised ink by the height that is wanted', () => {
   it('no other ink has a height, and no other word is one', () => {
     expect(planFor().hits.every((h) => h.rise === undefined)).toBe(true)
     expect(choiceOf(hit('mountain').found.rise!)).toBe('usual')
+  })
+})
+
+describe('frames and films', () => {
+  const sized = (width: number, height: number, id: string, mesh: number) => ({
+    ...{ id, width: mm(width), height: mm(height), mesh: perCm(mesh) },
+    ...{ tension: 2500, state: 'clean' as const, readings: [] },
+  })
+  const two = [43, 61, 90].flatMap((mesh) =>
+    [1, 2, 3].flatMap((n) => [sized(580, 790, `S${mesh}-${n}`, mesh), sized(1190, 1320, `L${mesh}-${n}`, mesh)]),
+  )
+  const on = (width: number, height: number) => planFor({ width, height, shop: { frames: two } })
+  it('an all-over print is given the large frames, and all of one size; an everyday one the small', () => {
+    const large = on(0.9, 1.0)
+    expect(large.hits.every((h) => !h.frame || h.frame.width > 1)).toBe(true)
+    expect(rulesOf(large.frames)).not.toContain('FRAME_SMALL')
+    const small = on(0.28, 0.35)
+    expect(small.hits.every((h) => !h.frame || h.frame.width < 0.6)).toBe(true)
+    expect(rulesOf(small.frames)).toContain('FRAME_SIZE')
+  })
+  it('a film put on otherwise than told is followed by the next, and said', () => {
+    const told = planFor()
+    const put = planFor({ overrides: { filmLeft: numberOf(told.position.put.left) + mm(7) } })
+    expect(put.position.left).toBeCloseTo(told.position.left + mm(7))
+    expect(put.position.right).toBeCloseTo(told.position.right - mm(7))
+    expect(rulesOf(put.position.reasons)).toContain('POSITION_PUT')
+    expect(rulesOf(told.position.reasons)).not.toContain('POSITION_PUT')
   })
 })

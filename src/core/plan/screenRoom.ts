@@ -128,6 +128,8 @@ export interface RoomLine {
 const keyOf = (job: Pick<ScreenJob, 'orderId' | 'print'>, hitId: string) =>
   `${job.orderId}.${job.print}.${hitId}`
 
+const pressOf = ({ pressId }: ScreenJob, { presses }: Shop) => presses.find((p) => p.id === pressId)
+
 /** The day on which a run must be printed: it is due so many days later. ISO day. */
 const printedOn = ({ due, leadDays, airDays: air = 0 }: ScreenJob, shop: Shop): string => {
   const day = momentOf(due) - ((leadDays ?? shop.leadDays ?? 0) + air) * DAY
@@ -156,7 +158,11 @@ export function roomLines(jobs: readonly ScreenJob[], shop: Shop): readonly Room
     for (const s of screens) seen.add(keyOf(job, s.hitId))
     const earlier = new Map(given)
     const left = shop.frames.filter((f) => !earlier.has(f.id))
-    const { frames, reasons } = allocateFrames({ ...shop, frames: left }, job, screens)
+    const { frames, reasons } = allocateFrames(
+      { ...shop, frames: left },
+      { ...job, press: pressOf(job, shop) },
+      screens,
+    )
     for (const f of frames) if (f) given.set(f.id, job.words)
     return screens.map((screen, i) => {
       const frame = frames[i]
@@ -268,7 +274,7 @@ export function advanced(line: RoomLine, shop: Shop, at: string, head = line.scr
   const { frame, next, job, screen } = line
   if (!frame || !next) return []
   if (next === 'mount') {
-    const press = shop.presses.find((p) => p.id === job.pressId)
+    const press = pressOf(job, shop)
     // A bench takes one screen after another, at its one place.
     const place = head ?? (press?.kind === 'bench' ? 1 : undefined)
     if (!press || place === undefined) return []

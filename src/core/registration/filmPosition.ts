@@ -1,4 +1,4 @@
-import { q, type Reason, type RuleOf } from '../advice'
+import { type NumberAdvice, numberOf, type Overrides, q, type Reason, type RuleOf } from '../advice'
 import type { ScreenRoom } from '../equipment'
 import { type Length, mm } from '../quantity'
 import { FRAME_WALL, SCREEN } from '../screen'
@@ -36,6 +36,8 @@ export interface FilmPosition extends PositionNeed {
   /** Left edge to the left mark and right edge to the right mark. */
   readonly left: Length
   readonly right: Length
+  /** Top and left as they are told, and as the first film was put on if that was otherwise. */
+  readonly put: { readonly top: NumberAdvice; readonly left: NumberAdvice }
   readonly reasons: readonly Reason[]
 }
 
@@ -59,20 +61,41 @@ export const ENDS = {
 } as const satisfies Record<Origin, string>
 
 /**
- * The numbers to measure for every film of a job. Geometry; checked with worked examples in the tests.
+ * The numbers to measure for every film of a job. Geometry; checked with worked examples in the tests. Where the first film was
+ * put on otherwise than told, all others follow it.
  *
  * @returns metres, seen from the print side, where the film is taped
  */
 export function filmPosition(
   need: PositionNeed,
   { frameToPallet, collarLine }: Pick<ScreenRoom, 'frameToPallet' | 'collarLine'>,
+  overrides: Overrides = {},
 ): FilmPosition {
   const { frameWidth, frameHeight, width, height, origin, down, side } = need
-  const top = frameToPallet + fromPallet(origin, collarLine) + down
+  const reasons = [
+    SCREEN.because(TOPS[origin], {
+      frame: q('length', frameToPallet),
+      collar: q('length', collarLine),
+      down: q('length', down),
+      drop: q('length', NECK_DROP),
+    }),
+    SCREEN.because(side === 0 ? 'POSITION_MIDDLE' : 'POSITION_SIDE'),
+  ]
   // From the print side left and right swap.
   const centre = frameWidth / 2 - seenAside(origin, side)
-  const left = centre - width / 2 - MARK_GAP
-  const right = frameWidth - centre - width / 2 - MARK_GAP
+  const advice = (setting: 'filmTop' | 'filmLeft', advised: Length, span: Length) =>
+    SCREEN.number(setting, { advised, range: freely(advised, span), reasons }, overrides)
+  const put = {
+    top: advice(
+      'filmTop',
+      frameToPallet + fromPallet(origin, collarLine) + down - MARK_GAP,
+      frameHeight - height,
+    ),
+    left: advice('filmLeft', centre - width / 2 - MARK_GAP, frameWidth - width),
+  }
+  const top = numberOf(put.top) + MARK_GAP
+  const left = numberOf(put.left)
+  const right = frameWidth - width - 2 * MARK_GAP - left
   const ends = [
     { end: 'top', room: top - FRAME_WALL, least: LEAST_END },
     { end: 'bottom', room: frameHeight - FRAME_WALL - top - height, least: LEAST_END },
@@ -98,17 +121,39 @@ export function filmPosition(
     bottomMark: top + height + MARK_GAP,
     left,
     right,
+    put,
     reasons: [
-      SCREEN.because(TOPS[origin], {
-        frame: q('length', frameToPallet),
-        collar: q('length', collarLine),
-        down: q('length', down),
-        drop: q('length', NECK_DROP),
-      }),
-      SCREEN.because(side === 0 ? 'POSITION_MIDDLE' : 'POSITION_SIDE'),
+      ...reasons,
+      ...putOtherwise(put.top, ['nearer to', 'farther from'], `the ${ENDS[origin]}`),
+      ...putOtherwise(put.left, ['nearer to', 'farther from'], 'the left edge, print side up'),
       ...tight,
     ],
   }
+}
+
+/** Between the walls of the frame, whatever is advised. @param span of the frame that the art leaves free */
+const freely = (advised: Length, span: Length): readonly [Length, Length] => [
+  Math.min(advised, FRAME_WALL),
+  Math.max(advised, span - FRAME_WALL - 2 * MARK_GAP),
+]
+
+/** A film that was put on otherwise than told: what that does to the print. */
+function putOtherwise(
+  put: NumberAdvice,
+  [near, far]: readonly [string, string],
+  end: string,
+): readonly Reason[] {
+  const off = numberOf(put) - put.advised
+  if (Math.abs(off) < 0.0005) return []
+  return [
+    SCREEN.because('POSITION_PUT', {
+      label: put.label,
+      chosen: q('length', numberOf(put)),
+      advised: q('length', put.advised),
+      off: q('length', Math.abs(off)),
+      way: `${off < 0 ? near : far} ${end}`,
+    }),
+  ]
 }
 
 /** Where the collar lies when the film must be mounted at a given height: the inverse of the top distance. */

@@ -128,6 +128,25 @@ export const SCREEN = defineRoom({
       source: 'common practice',
       severity: 'Watch',
     },
+    FRAME_SIZE: {
+      says: 'Frames of {width} x {height}: the smallest of the free ones that hold the print with {margin} round it, all screens alike.',
+      source: 'common practice',
+    },
+    FRAME_SIZES: {
+      says: 'No size of frame has all the meshes free: {sizes} sizes in one job. Off-contact, pins and film positions differ between them.',
+      source: 'common practice',
+      severity: 'Watch',
+    },
+    FRAME_PRESS: {
+      says: '{press} takes frames up to {width} x {height}, and none that is free and fits it holds this print.',
+      source: 'geometry',
+      severity: 'Stop',
+    },
+    POSITION_PUT: {
+      says: '{label}: put on at {chosen}, told {advised}. The next films follow it, and the print lies {off} {way}: move the pallet, or load, by as much.',
+      source: 'geometry',
+      severity: 'Note',
+    },
     FRAME_HELD: {
       says: '{frames} with {mesh} {carry} stencils of other jobs: {jobs}.',
       source: 'the order',
@@ -277,6 +296,20 @@ export const SCREEN = defineRoom({
       label: 'Exposure, {name}',
       follows: ['stepTests', 'lamps', 'fabrics'],
       after: ['mesh', 'coats', 'emulsion', 'lamp'],
+    },
+    filmTop: {
+      kind: 'length',
+      within: [0, 2],
+      label: 'Top edge to top mark',
+      follows: ['where', 'printHeight', 'filmLine'],
+      after: ['down'],
+    },
+    filmLeft: {
+      kind: 'length',
+      within: [0, 2],
+      label: 'Left edge to left mark',
+      follows: ['where', 'printWidth', 'frames'],
+      after: ['aside'],
     },
     lamp: { kind: 'choice', label: 'Lamp', follows: ['lamps'] },
     offContact: {

@@ -1,12 +1,10 @@
 import { q, type Reason } from '../advice'
-import { type Frame, freeFrames, type Shop, type Stencil } from '../equipment'
-import { type Length, type MeshCount, mm } from '../quantity'
+import { type Frame, freeFrames, type Press, type Shop, type Stencil } from '../equipment'
+import type { Length, MeshCount } from '../quantity'
 import { SCREEN } from './definition'
+import { fits, holds, ROOM, sizesIn, sizeTaken } from './frameSize'
 import { slackFrames } from './tension'
 
-/** Profile of the frame, each side. */
-export const FRAME_WALL = mm(40)
-const MARGIN = mm(50)
 const SPREAD = 300
 
 /** Frames for a job, one for each screen, in order; `undefined` where none is left. */
@@ -31,6 +29,8 @@ export interface FrameJob {
   /** Print size in metres. */
   readonly width: Length
   readonly height: Length
+  /** Where they are mounted. */
+  readonly press?: Pick<Press, 'name' | 'frameWidth' | 'frameHeight'> | undefined
 }
 
 /** How a stencil is called once its order is gone. */
@@ -85,8 +85,9 @@ export function allocateFrames(shop: Shop, job: FrameJob, wanted: readonly Frame
   const carries = (hitId: string) => carryingFrame(shop, job, hitId)
   const own = new Map(wanted.map((w) => [w.hitId, carries(w.hitId)]))
   const open = wanted.filter((w) => !own.get(w.hitId))
-  const left = [...freeFrames(shop)].sort((a, b) => a.id.localeCompare(b.id))
   const held = [...own.values()].filter((f) => f !== undefined)
+  const taken = sizeTaken(freeFrames(shop), job, held, (frames) => framesMissing(frames, open))
+  const left = [...taken].sort((a, b) => a.id.localeCompare(b.id))
   const tension = bestTension(left, open, held)
   const frames = wanted.map((w) => own.get(w.hitId) ?? takeNearest(left, w.mesh, tension))
   const reasons = [
@@ -105,20 +106,51 @@ export function allocateFrames(shop: Shop, job: FrameJob, wanted: readonly Frame
     ...shortages(shop, job, open),
   ]
   const found = frames.filter((f) => f !== undefined)
-  const room = 2 * (FRAME_WALL + MARGIN)
-  if (found.some((f) => job.width > f.width - room || job.height > f.height - room))
-    reasons.push(
-      SCREEN.because('FRAME_SMALL', {
-        width: q('length', job.width),
-        height: q('length', job.height),
-        margin: q('length', MARGIN),
-      }),
-    )
+  reasons.push(...sizeReasons(found, job, freeFrames(shop)))
   const tensions = found.map((f) => f.tension)
   const spread = tensions.length > 0 ? Math.max(...tensions) - Math.min(...tensions) : 0
   reasons.push(...slackFrames(found, shop.screens))
   if (spread > SPREAD) reasons.push(SCREEN.because('TENSION_SPREAD', { spread: q('tension', spread) }))
   return { frames, reasons: reasons.length > 0 ? reasons : [SCREEN.because('TENSION_BEST')] }
+}
+
+/** Screens for which frames have none of their mesh. */
+export function framesMissing(frames: readonly Frame[], wanted: readonly Pick<FrameNeed, 'mesh'>[]): number {
+  const left = [...frames]
+  return wanted.filter(({ mesh }) => !takeNearest(left, mesh, 0)).length
+}
+
+/** What is to be said of the sizes of the frames that a job gets. */
+function sizeReasons(found: readonly Frame[], job: FrameJob, free: readonly Frame[]): readonly Reason[] {
+  const [first] = found
+  if (!first) return []
+  const sizes = sizesIn(found)
+  const print = { width: q('length', job.width), height: q('length', job.height) }
+  const { frameWidth, frameHeight, name = '' } = job.press ?? {}
+  return [
+    ...(sizes.length > 1 ? [SCREEN.because('FRAME_SIZES', { sizes: q('count', sizes.length) })] : []),
+    ...(sizes.length === 1 && sizesIn(free).length > 1 && holds(first, job)
+      ? [
+          SCREEN.because('FRAME_SIZE', {
+            width: q('length', first.width),
+            height: q('length', first.height),
+            margin: q('length', ROOM),
+          }),
+        ]
+      : []),
+    ...(found.every((f) => holds(f, job))
+      ? []
+      : [SCREEN.because('FRAME_SMALL', { ...print, margin: q('length', ROOM) })]),
+    ...(found.some((f) => !fits(f, job))
+      ? [
+          SCREEN.because('FRAME_PRESS', {
+            press: name,
+            width: q('length', frameWidth ?? first.width),
+            height: q('length', frameHeight ?? first.height),
+          }),
+        ]
+      : []),
+  ]
 }
 
 /** Meshes of which too few frames are clean, and which jobs hold the others. */

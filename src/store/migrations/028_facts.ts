@@ -1,6 +1,6 @@
 import { type Kysely, sql } from 'kysely'
 
-/** What a cloth and a can say beyond colour, and what of the art is cloth. */
+/** What a cloth and a can say beyond colour, what of the art is cloth, what frames a press takes, and what flash units are for. */
 export async function up(db: Kysely<unknown>): Promise<void> {
   const run = (query: string) => sql.raw(query).execute(db)
   for (const table of ['cloth', 'garment_line']) {
@@ -9,6 +9,14 @@ export async function up(db: Kysely<unknown>): Promise<void> {
   }
   for (const table of ['ink', 'placement_ink'])
     await run(`ALTER TABLE ${table} ADD COLUMN can TEXT CHECK (can IS NULL OR json_valid(can))`)
+  for (const side of ['frame_width', 'frame_height'])
+    await run(`ALTER TABLE press ADD COLUMN ${side} REAL CHECK (${side} > 0)`)
+  await run('ALTER TABLE flash_unit RENAME COLUMN mount TO mounted')
+  await run("ALTER TABLE flash_unit ADD COLUMN mount TEXT CHECK (mount IN ('timed', 'swings', 'fixed'))")
+  await run('UPDATE flash_unit SET mount = mounted')
+  await run('ALTER TABLE flash_unit DROP COLUMN mounted')
+  await run("ALTER TABLE flash_unit ADD COLUMN side TEXT CHECK (side IN ('left', 'right', 'behind'))")
+  await run("ALTER TABLE flash_unit ADD COLUMN suits TEXT CHECK (suits IN ('plastisol', 'water'))")
   await run('ALTER TABLE placement ADD COLUMN cloth_draws TEXT')
   await run(
     'ALTER TABLE customer_order ADD COLUMN pvc_free INTEGER NOT NULL DEFAULT 0 CHECK (pvc_free IN (0, 1))',

@@ -29,6 +29,8 @@ export const presses: StoredPart<'presses'> = {
           takes: f.takes,
           ...(f.station === null ? {} : { station: f.station }),
           ...(f.mount === null ? {} : { mount: f.mount }),
+          ...(f.side && { side: f.side }),
+          ...(f.suits && { suits: f.suits }),
           ...calibrationIn(f, flashCalibration),
         })),
         dryers: dryers.map((d) => ({
@@ -53,14 +55,18 @@ export const presses: StoredPart<'presses'> = {
       pallet_material: p.palletMaterial,
       heads: p.kind === 'manual' || p.kind === 'single' ? p.heads : null,
       pallets: p.kind === 'manual' ? p.pallets : null,
+      frame_width: p.frameWidth ?? null,
+      frame_height: p.frameHeight ?? null,
     })),
     station: presses.flatMap(stationsOf),
     pressure_note: presses.flatMap(({ id, pressure }) => (pressure ? [{ ...pressure, press_id: id }] : [])),
-    flash_unit: placed(flashes).map(({ pressId, station, mount, calibration, ...f }) => ({
+    flash_unit: placed(flashes).map(({ pressId, station, mount, side, suits, calibration, ...f }) => ({
       ...f,
       press_id: pressId,
       station: station ?? null,
       mount: mount ?? null,
+      side: side ?? null,
+      suits: suits ?? null,
       calibration: calibration ? JSON.stringify(calibration) : null,
     })),
     dryer: placed(dryers).map(({ heatedLength, beltWidth, heat, calibration, ...d }) => ({
@@ -100,6 +106,8 @@ function pressOf(
     palletHeight: p.pallet_height,
     palletMaterial: p.pallet_material,
     ...(pressure && { pressure }),
+    ...(p.frame_width !== null && { frameWidth: p.frame_width }),
+    ...(p.frame_height !== null && { frameHeight: p.frame_height }),
   }
   const down = places.filter((s) => s.usable === 0).map((s) => s.number)
   switch (p.kind) {

@@ -1,9 +1,11 @@
 import * as yup from 'yup'
-import { each } from '../../order'
+import { each, oneOfOrNone } from '../../order'
 import {
   DRYER_HEATS,
   FLASH_KINDS,
   FLASH_MOUNTS,
+  FLASH_SIDES,
+  FLASH_SUITS,
   PALLET_MATERIALS,
   PRESS_KINDS,
   PRESSURE_SCALES,
@@ -39,6 +41,8 @@ const press = yup.object({
   palletWidth: positive('Pallet width', 3),
   palletHeight: positive('Pallet height', 3),
   palletMaterial: oneOf(PALLET_MATERIALS),
+  frameWidth: positive('Frames up to', 3).optional(),
+  frameHeight: positive('Frames up to', 3).optional(),
   heads: whole('Heads', 40).when('kind', {
     is: (kind: string) => kind !== 'manual' && kind !== 'single',
     then: (s) => s.optional().strip(),
@@ -78,6 +82,8 @@ export const pressFields = {
         takes: whole('Stations it takes', 6).default(1),
         station: whole('Station', 40).optional(),
         mount: oneOf(FLASH_MOUNTS).optional(),
+        side: oneOfOrNone(FLASH_SIDES),
+        suits: oneOfOrNone(FLASH_SUITS),
         calibration: flashCalibration,
       }),
     )

@@ -194,8 +194,8 @@ function Position({ plan }: { readonly plan: RunPlan }) {
       <Flex gap="6" align="start">
         <FilmPositionDrawing position={p} height={400} />
         <Flex direction="column" gap="3">
-          {number('Top edge to top mark', p.topMark)}
-          {number('Left edge to left mark', p.left)}
+          <Figure advice={p.put.top} />
+          <Figure advice={p.put.left} />
           {number('Right edge to right mark', p.right)}
           {number('Top edge to side marks', p.sideMarks)}
         </Flex>
