@@ -137,6 +137,12 @@ const SPECIAL: readonly ((c: Case) => Case)[] = [
     ]),
     flashes: s.flashes.flatMap((f) => [f, { ...f, id: `${f.id} large`, pressId: `${f.pressId} large` }]),
   })),
+  (c) =>
+    inShop((s) => ({
+      method: { ...s.method, ink: 'highSolids', highSolids: 'layered' },
+      presses: s.presses.filter((p) => p.kind === 'automatic'),
+      approved: [],
+    }))(changed('ruling', c)[0] ?? c),
 ]
 const byChance = (c: Case): Case =>
   [pick(BASIC_FACTS), pick(BASIC_FACTS)].reduce((now, fact) => pick(changed(fact, now)), c)

@@ -120,6 +120,20 @@ export const PRACTICES = {
       pull: 'Pull: sees the print as it comes, harder on the back',
     },
   },
+  blade: {
+    question: 'Squeegee for halftones and fine tops',
+    options: {
+      hard: 'Straight and hard, 80: the sharpest dots',
+      layered: 'Layered, 70/90/70: even shear across the print, dots a little softer',
+    },
+  },
+  highSolids: {
+    question: 'High-solids ink on an automatic',
+    options: {
+      upright: 'Near vertical, low off-contact: white shears off the mesh',
+      layered: '15° to 20°, {length:0.0032} off-contact, medium pressure and speed: lays more, smears sooner',
+    },
+  },
   label: {
     question: 'Neck label',
     options: {

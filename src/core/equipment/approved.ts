@@ -7,6 +7,7 @@ export const STROKE_USES = {
   smoothing: 'Smoothing',
   halftone: 'Halftone',
   expanding: 'Puff',
+  metallic: 'Metallic',
   direct: 'Opaque, straight on the cloth',
   top: 'Colour',
 } as const

@@ -66,6 +66,18 @@ export const INK = defineRoom({
       source: 'common practice',
       severity: 'Watch',
     },
+    LOAD_ALL: {
+      says: '{name}: all {mass} at once, for {pieces} pieces. Plenty, but not pressed into the image before the first print.',
+      source: 'common practice',
+    },
+    LOAD_FIRST: {
+      says: '{name}: {mass} to begin with, {left} of it stays in the screen. Plenty, but not pressed into the image before the first print.',
+      source: 'common practice',
+    },
+    LOAD_AGAIN: {
+      says: 'Every {every} prints scoop back what crept behind the squeegee, and add {mass}: {times} times.',
+      source: 'common practice',
+    },
     STRETCH: {
       says: '{cloth} stretches ({share} elastane): {names} cracks on it. Take an ink that stretches, or what makes it stretch, cure it in full, and pull a print by hand.',
       source: 'common practice',
@@ -82,7 +94,7 @@ export const INK = defineRoom({
       severity: 'Watch',
     },
     STIR: {
-      says: '{name}: flakes settle. Stir before it goes into the screen, and now and then.',
+      says: '{name}: flakes settle. Stir before it goes into the screen and again about every {every} prints, and keep plenty of it before the squeegee.',
       source: 'common practice',
       severity: 'Note',
     },

@@ -19,6 +19,7 @@ import {
   exposureFor,
   FINE_DETAIL,
   framesMissing,
+  isThin,
   lineRises,
   meshFor,
   type Rise,
@@ -72,7 +73,10 @@ export function planHits(
   const hits = screens.map((screen): HitPlan => {
     const { s, mesh } = screen
     const rise = riseOf(s, overrides)
-    const struck = strokeNeedOf(s, numberOf(mesh), darkCloth, ctx)
+    const need = needOf(s, again(s), overrides)
+    const stencil = stencilFor({ ...need, mesh: numberOf(mesh) }, shop.screens, overrides)
+    const thin = isThin(stencil, numberOf(mesh), shop.screens)
+    const struck = strokeNeedOf(s, numberOf(mesh), darkCloth, ctx, thin)
     const stroke = strokeFor(struck, press, shop, method, overrides)
     const laid = {
       name: s.hit.name,
@@ -82,7 +86,6 @@ export function planHits(
     }
     const inked = s.hit.role !== 'smoothing'
     const times = s.hit.role === 'base' && separations.some(again) ? 2 : 1
-    const need = needOf(s, again(s), overrides)
     const ink = {
       id: s.hit.id,
       name: s.hit.name,
@@ -102,7 +105,6 @@ export function planHits(
       hits: times,
       pieces: run.quantity,
     }
-    const stencil = stencilFor({ ...need, mesh: numberOf(mesh) }, shop.screens, overrides)
     const exposure = exposureFor(
       {
         hitId: need.hitId,
@@ -247,7 +249,8 @@ export const strokeNeedOf = (
   s: Separation,
   mesh: number,
   darkCloth: boolean,
-  { order, run, overrides }: Pick<Context, 'order' | 'run' | 'overrides'>,
+  { order, run, method, overrides }: Pick<Context, 'order' | 'run' | 'method' | 'overrides'>,
+  thin = false,
 ): StrokeNeed => ({
   hitId: s.hit.id,
   screen: screenOf(order, run, s.hit),
@@ -261,6 +264,8 @@ export const strokeNeedOf = (
   look: s.inkType === 'white' ? order.whiteLook : undefined,
   rise: heightOf(s, overrides),
   height: run.placement.height,
+  thin,
+  schools: method,
 })
 
 /** How a screen is known when a sample of it was good. */

@@ -68,7 +68,7 @@ function screenUseOf(ink: InkColour, based: boolean, cloth: Cloth, label: boolea
 function strokeOf(ink: InkColour, based: boolean, darkCloth: boolean, label: boolean): StrokeNeed['use'] {
   if (label) return 'top'
   if (ink.inkType === 'white' && based) return 'white'
-  if (ink.inkType === 'expanding') return 'expanding'
+  if (ink.inkType === 'expanding' || ink.inkType === 'metallic') return ink.inkType
   if (ink.ruling !== undefined || isProcess(ink)) return 'halftone'
   return !based && darkCloth && ink.inkType !== 'black' ? 'direct' : 'top'
 }

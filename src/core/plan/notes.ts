@@ -15,6 +15,8 @@ import type { FlashPlan } from './runPlan'
 const HOT_AFTER = 20
 /** Rough cloth holds no finer dots (from memory). */
 const ROUGH_RULING = 45 / 0.0254
+/** Prints between two stirs of an ink with flakes (from memory). */
+const STIRRED = 25
 /** Cloth lighter than this puckers under raised ink (from memory). */
 const THIN = 0.15
 
@@ -41,7 +43,7 @@ export function cautionNotes(
           }),
         ]
       : []),
-    ...named('metallic').map((s) => INK.because('STIR', { name: s.hit.name })),
+    ...named('metallic').map((s) => INK.because('STIR', { name: s.hit.name, every: q('count', STIRRED) })),
     ...named('expanding')
       .filter(() => cloth.weight < THIN)
       .map((s) =>

@@ -13,7 +13,7 @@ import {
   placeOn,
 } from '../registration'
 import { SAFETY } from '../safety'
-import { anglesTooNear, offContactFor, tensionFit } from '../screen'
+import { anglesTooNear, isThin, offContactFor, tensionFit } from '../screen'
 import { directionFor, holdFor, squeegeeLengthFor } from '../stroke'
 import { canNotes } from './canNotes'
 import { clothNotes } from './clothNotes'
@@ -133,7 +133,14 @@ function jobSettings(
   return {
     secondWhite: found.secondWhite,
     baseCoverage: found.baseCoverage,
-    offContact: offContactFor(press, cloth, method, ownLast(shop.approved, run), overrides),
+    offContact: offContactFor(
+      press,
+      cloth,
+      method,
+      ownLast(shop.approved, run),
+      stencilsOf(hits, shop),
+      overrides,
+    ),
     squeegeeLength: squeegeeLengthFor(width, shop.squeegees, overrides),
     direction: directionFor(press, method, overrides),
     hold: halftones ? holdFor(press, overrides) : undefined,
@@ -146,6 +153,12 @@ function jobSettings(
     ...unitsSet,
   }
 }
+
+/** What of its screens the off-contact of a job follows: one is thin, and all are low; any prints high-solids ink. */
+const stencilsOf = (hits: readonly HitPlan[], { screens }: Shop) => ({
+  thin: hits.some((h) => isThin(h.stencil, numberOf(h.mesh), screens)),
+  highSolids: hits.some((h) => h.hit.system === 'highSolids'),
+})
 
 /** How the frames of the job fit each other at the edge of its print. */
 const tensionOn = (hits: readonly HitPlan[], { run, shop }: Context) =>

@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { choiceOf, numberOf, type ShopMethod } from '../advice'
 import type { ArtRelation, InkColour } from '../order'
 import { lpi, mm, perCm } from '../quantity'
-import { checkDecisions, plan, type RunPlan } from './index'
-import { INKS, jobFor, planFor, rulesOf } from './plan.fixtures'
+import { checkDecisions, loadOf, openingOf, plan, type RunPlan } from './index'
+import { INKS, jobFor, planFor, rulesOf, SHOP } from './plan.fixtures'
 import { printsInTurn } from './prints'
 
 // Schools of practitioners, both sides of each: common practice, no source.
@@ -269,7 +269,10 @@ describe('frames and films', () => {
     ...{ tension: 2500, state: 'clean' as const, readings: [] },
   })
   const two = [43, 61, 90].flatMap((mesh) =>
-    [1, 2, 3].flatMap((n) => [sized(580, 790, `S${mesh}-${n}`, mesh), sized(1190, 1320, `L${mesh}-${n}`, mesh)]),
+    [1, 2, 3].flatMap((n) => [
+      sized(580, 790, `S${mesh}-${n}`, mesh),
+      sized(1190, 1320, `L${mesh}-${n}`, mesh),
+    ]),
   )
   const on = (width: number, height: number) => planFor({ width, height, shop: { frames: two } })
   it('an all-over print is given the large frames, and all of one size; an everyday one the small', () => {
@@ -287,5 +290,76 @@ describe('frames and films', () => {
     expect(put.position.right).toBeCloseTo(told.position.right - mm(7))
     expect(rulesOf(put.position.reasons)).toContain('POSITION_PUT')
     expect(rulesOf(told.position.reasons)).not.toContain('POSITION_PUT')
+  })
+})
+
+describe('squeegee and stroke', () => {
+  const stroke = (asked: Parameters<typeof planFor>[0], id: string) => {
+    const { stroke } = planFor(asked).hits.find((h) => h.hit.id === id)!
+    return {
+      blade: choiceOf(stroke.squeegee),
+      angle: Math.round((stroke.angle.advised * 180) / Math.PI),
+      flood: choiceOf(stroke.flood),
+      rules: rulesOf([...stroke.squeegee.reasons, ...stroke.angle.reasons, ...stroke.flood.reasons]),
+    }
+  }
+  const tones = { ...INKS.red, ruling: lpi(45) }
+  it('halftones: hard and straight, or layered', () => {
+    expect(stroke({ inks: [tones] }, 'red').blade).toBe('80')
+    expect(stroke({ inks: [tones], method: { blade: 'layered' } }, 'red').blade).toBe('70/90/70')
+    expect(stroke({ inks: [INKS.red], method: { blade: 'layered' } }, 'red').blade).not.toBe('80')
+  })
+  it('high-solids ink: layered for all of it; on an automatic upright, or laid down with more off-contact', () => {
+    const water = { ...tones, system: 'highSolids' as const }
+    const on = (highSolids: ShopMethod['highSolids'], press: 'automatic' | 'manual') => {
+      const asked = { inks: [water], press, method: { highSolids } }
+      return { ...stroke(asked, 'base'), off: numberOf(planFor(asked).offContact), top: stroke(asked, 'red') }
+    }
+    expect(on('upright', 'automatic')).toMatchObject({ blade: '70/90/70', angle: 5 })
+    expect(on('layered', 'automatic')).toMatchObject({ blade: '70/90/70', angle: 15 })
+    expect(on('upright', 'automatic').top.blade).toBe('70/90/70')
+    expect(on('layered', 'automatic').off).toBeCloseTo(mm(3.2))
+    expect(on('upright', 'automatic').off).toBeCloseTo(mm(1.6))
+    expect(on('layered', 'manual').off).toBeCloseTo(on('upright', 'manual').off)
+  })
+  it('thin stencils drive off-contact and flood, base too', () => {
+    const film = SHOP.screens.emulsions.map((e) => ({ ...e, kind: 'thermal' as const }))
+    const asked = { inks: [INKS.red], shop: { screens: { ...SHOP.screens, emulsions: film } } }
+    expect(numberOf(planFor(asked).offContact)).toBeCloseTo(mm(1.35))
+    expect(stroke(asked, 'base')).toMatchObject({ flood: 'hard' })
+    expect(stroke({ inks: [INKS.red] }, 'base')).toMatchObject({ flood: 'even' })
+  })
+  it('metallic: pushed slowly with a generous flood, stirred every so many prints', () => {
+    const p = planFor({ inks: [INKS.copper] })
+    expect(stroke({ inks: [INKS.copper] }, 'copper').flood).toBe('full')
+    const stir = p.warnings.find((r) => r.rule === 'STIR')
+    expect(stir?.inputs.every).toMatchObject({ value: 25 })
+  })
+})
+
+describe('before the first good print', () => {
+  it('more pieces never open with less, and what is loaded comes to what is ready', () => {
+    for (const pieces of [1, 12, 100, 10_000]) {
+      const p = planFor({ sizes: { M: pieces } })
+      for (const h of p.hits) {
+        const load = loadOf(h, pieces)
+        if (!load) continue
+        const all = load.first + (load.again ? load.again.mass * load.again.times : 0)
+        expect(all).toBeCloseTo(numberOf(h.ink!), 6)
+        expect(load.again === undefined || load.again.every >= 12).toBe(true)
+      }
+    }
+  })
+  it('strokes, squares, garments, and wet inks to settle: each with time and ink', () => {
+    const rows = openingOf(planFor({ inks: [INKS.yellow, INKS.red, INKS.white] }))
+    expect(rows.map((r) => r.what).slice(0, 3)).toEqual(['open', 'squares', 'scrap'])
+    for (const r of rows) {
+      expect(r.time).toBeGreaterThan(0)
+      expect(r.ink).toBeGreaterThan(0)
+      expect(r.reasons).toHaveLength(1)
+    }
+    const few = openingOf(planFor({ inks: [INKS.red] }))
+    expect(few[0]!.time).toBeLessThan(rows[0]!.time)
+    expect(few.map((r) => r.what)).not.toContain('first')
   })
 })

@@ -57,6 +57,22 @@ export const RATE = defineRoom({
       source: 'geometry',
       severity: 'Note',
     },
+    OPEN_STROKES: {
+      says: 'About three strokes of 3 to 4 s open a screen, {screens} of them: {time} and {ink}, within the set-up.',
+      source: 'common practice',
+    },
+    OPEN_SQUARES: {
+      says: '{prints} test squares to bring the screens into register: {time} and {ink}, within the set-up. How many it takes depends on the screens.',
+      source: 'from memory',
+    },
+    OPEN_SCRAP: {
+      says: '{prints}: one scrap garment, then one or two real ones before the run: {time} and {ink}, within the set-up.',
+      source: 'common practice',
+    },
+    OPEN_FIRST: {
+      says: '{prints} first prints until the ink on the backs of the screens is steady: {time} and {ink}. Squares or spoiled garments, counted in the time of the run.',
+      source: 'common practice',
+    },
     FIRST_PRINTS: {
       says: 'Inks that meet wet: the first {low} to {high} prints build up on the backs of the screens and are not good. {first} are counted as spoiled, and in the time: print them on squares.',
       source: 'common practice',

@@ -207,6 +207,14 @@ export const SCREEN = defineRoom({
     },
     OFF_MANUAL: { says: 'By hand with normal stencils.', source: 'common practice' },
     OFF_AUTOMATIC: { says: 'An automatic or a tight screen wants less.', source: 'common practice' },
+    OFF_THIN: {
+      says: 'A stencil that stands hardly over the mesh wants it very low, and a hard flood: watch for sticking and smears.',
+      source: 'common practice',
+    },
+    OFF_STIFF: {
+      says: 'House practice is {length:0.0032} for high-solids ink on an automatic, with a flatter squeegee.',
+      source: "the shop's choice",
+    },
     OFF_LOW: {
       says: 'As low as the stencil allows: watch for sticking and smears.',
       source: 'common practice',
@@ -316,8 +324,15 @@ export const SCREEN = defineRoom({
       kind: 'length',
       within: [0, 0.05],
       label: 'Off-contact',
-      follows: ['weave', 'approved', 'practice offContact'],
-      after: ['press'],
+      follows: [
+        'weave',
+        'approved',
+        'inkSystem',
+        'practice ink',
+        'practice offContact',
+        'practice highSolids',
+      ],
+      after: ['press', 'build'],
     },
     deposit: {
       kind: 'thickness',

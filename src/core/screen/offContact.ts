@@ -10,10 +10,11 @@ export function offContactFor(
   cloth: Cloth,
   method: ShopMethod,
   approved: readonly ApprovedSetting[],
+  screens: { readonly thin: boolean; readonly highSolids: boolean },
   overrides: Overrides,
 ): NumberAdvice {
   const automatic = press.kind === 'automatic'
-  const rule = method.offContact === 'low' ? 'OFF_LOW' : automatic ? 'OFF_AUTOMATIC' : 'OFF_MANUAL'
+  const rule = ruleOf(automatic, method, screens)
   const [low, usual, high] = GAPS[rule]
   const fleece = cloth.weave === 'fleece' ? mm(1) : 0
   const found = approved.findLast((p) => p.pressId === press.id && p.fleece === fleece > 0)
@@ -43,6 +44,17 @@ export function offContactFor(
   )
 }
 
+function ruleOf(
+  automatic: boolean,
+  method: ShopMethod,
+  { thin, highSolids }: { readonly thin: boolean; readonly highSolids: boolean },
+): keyof typeof GAPS {
+  if (thin) return 'OFF_THIN'
+  if (method.offContact === 'low') return 'OFF_LOW'
+  if (!automatic) return 'OFF_MANUAL'
+  return highSolids && method.highSolids === 'layered' ? 'OFF_STIFF' : 'OFF_AUTOMATIC'
+}
+
 const gaps = (low: number, usual: number, high: number): readonly [Length, Length, Length] => [
   mm(low),
   mm(usual),
@@ -52,4 +64,6 @@ const GAPS = {
   OFF_MANUAL: gaps(2.5, 3.2, 4),
   OFF_AUTOMATIC: gaps(1.2, 1.6, 2.4),
   OFF_LOW: gaps(1, 1.35, 1.6),
+  OFF_THIN: gaps(1, 1.35, 1.6),
+  OFF_STIFF: gaps(2.5, 3.2, 4),
 } as const

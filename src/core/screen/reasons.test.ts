@@ -178,7 +178,14 @@ describe('off-contact says why', () => {
     method: object
     known: readonly ApprovedSetting[]
   }> = {}): NumberAdvice =>
-    offContactFor(press(kind), cloth(weave), { ...DEFAULT_METHOD, ...method }, known, {})
+    offContactFor(
+      press(kind),
+      cloth(weave),
+      { ...DEFAULT_METHOD, ...method },
+      known,
+      { thin: false, highSolids: false },
+      {},
+    )
   const inMm = (a: NumberAdvice) => [a.range[0], a.advised, a.range[1]].map((x) => Math.round(x * 1e5) / 100)
 
   it.each([

@@ -163,8 +163,15 @@ describe('frames', () => {
 // Common practice, no source: 1/8 in by hand, 1/16 in on an automatic, more on fleece.
 it('off-contact by press, practice and cloth', () => {
   const tee = { weave: 'jersey' } as Cloth
-  const at = (kind: Press['kind'], cloth = tee, method = {}) =>
-    offContactFor({ kind } as Press, cloth, { ...DEFAULT_METHOD, ...method }, [], {}).advised * 1000
+  const usual = { thin: false, highSolids: false }
+  const at = (kind: Press['kind'], cloth = tee, method = {}, screens = usual) =>
+    offContactFor({ kind } as Press, cloth, { ...DEFAULT_METHOD, ...method }, [], screens, {}).advised * 1000
+  // A thin stencil wants about 1.35 mm, whatever the shop's school (common practice).
+  expect(at('manual', tee, {}, { ...usual, thin: true })).toBeCloseTo(1.35)
+  const stiff = { ...usual, highSolids: true }
+  expect(at('automatic', tee, { highSolids: 'layered' }, stiff)).toBeCloseTo(3.2)
+  expect(at('automatic', tee, {}, stiff)).toBeCloseTo(1.6)
+  expect(at('automatic', tee, { highSolids: 'layered' })).toBeCloseTo(1.6)
   expect(at('manual')).toBeCloseTo(3.2)
   expect(at('automatic')).toBeCloseTo(1.6)
   expect(at('manual', { weave: 'fleece' } as Cloth)).toBeCloseTo(4.2)

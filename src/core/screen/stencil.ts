@@ -137,5 +137,12 @@ function emulsionFor(need: StencilNeed, room: ScreenRoom, overrides: Overrides):
   )
 }
 
+/** Of the mesh's thickness: under this a stencil is thin (from memory; a twentieth). */
+const THIN = 0.05
+
+/** Whether a stencil stands hardly over its mesh: a film stencil, or too few coats. Off-contact and flood follow. */
+export const isThin = ({ build }: StencilAdvice, mesh: MeshCount, { fabrics }: ScreenRoom): boolean =>
+  numberOf(build) < fabricOf(fabrics, mesh).thickness * THIN
+
 /** The thinnest line a mesh is asked to carry when none was read: coarse detail starts above this. */
 export const FINE_DETAIL: Length = mm(0.5)

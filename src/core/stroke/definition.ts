@@ -23,6 +23,14 @@ export const STROKE = defineRoom({
       says: 'Layered squeegee: soft edge on a stiff core, for white and high-solids ink.',
       source: 'common practice',
     },
+    SQUEEGEE_STIFF: {
+      says: 'High-solids ink is stiff: a layered squeegee for all of it.',
+      source: 'common practice',
+    },
+    SQUEEGEE_SHEAR: {
+      says: 'House practice is a layered squeegee for halftones: it shears evenly across the print.',
+      source: "the shop's choice",
+    },
     SQUEEGEE_HALFTONE: { says: 'Hard squeegee: dots stay open.', source: 'common practice' },
     SQUEEGEE_SOFT: { says: 'Soft squeegee: heavy deposit.', source: 'common practice' },
     SQUEEGEE_SMOOTH: { says: 'The hardest squeegee flattens best.', source: 'common practice' },
@@ -59,6 +67,10 @@ export const STROKE = defineRoom({
       says: 'Near vertical: white shears off the mesh on an automatic.',
       source: 'common practice',
     },
+    ANGLE_STIFF: {
+      says: 'House practice is high-solids ink at 15° to 20° on an automatic: more ink, and it smears sooner.',
+      source: "the shop's choice",
+    },
     ANGLE_SMOOTH: {
       says: 'The smoothing squeegee stands as upright as possible.',
       source: 'common practice',
@@ -76,6 +88,10 @@ export const STROKE = defineRoom({
     TIME_LONG: {
       says: 'The squeegee goes {height}: longer than usual, so the stroke takes longer at the same speed.',
       source: 'assumed',
+    },
+    TIME_METAL: {
+      says: 'Metallic is pushed slowly, with plenty of ink before the squeegee: flakes need time to go through.',
+      source: 'common practice',
     },
     TIME_THICK: { says: 'Slow clears thick white and lays more.', source: 'common practice' },
     STROKES_BASE: { says: 'Base on dark: two.', source: 'common practice' },
@@ -103,7 +119,14 @@ export const STROKE = defineRoom({
       says: 'There is no way back into register off the pallet: one pass.',
       source: 'common practice',
     },
-    FLOOD_THIN: { says: 'Hard flood for thin stencils and halftones.', source: 'common practice' },
+    FLOOD_THIN: {
+      says: 'Hard flood for thin stencils, base too, and for halftones.',
+      source: 'common practice',
+    },
+    FLOOD_METAL: {
+      says: 'Metallic: a generous flood keeps the open mesh full of flakes.',
+      source: 'common practice',
+    },
     FLOOD_SLOW: { says: 'Slow flood fills a thick stencil.', source: 'common practice' },
     FLOOD_WATER: {
       says: 'Full flood after every print, or ink dries in the openings.',
@@ -173,7 +196,16 @@ export const STROKE = defineRoom({
       kind: 'choice',
       label: 'Squeegee, {name}',
       options: SQUEEGEES,
-      follows: ['inkType', 'ruling', 'clothColour', 'approved', 'where'],
+      follows: [
+        'inkType',
+        'inkSystem',
+        'ruling',
+        'clothColour',
+        'approved',
+        'where',
+        'practice ink',
+        'practice blade',
+      ],
       after: ['base', 'press'],
     },
     edge: {
@@ -187,14 +219,14 @@ export const STROKE = defineRoom({
       kind: 'angle',
       within: [0, Math.PI / 2],
       label: 'Angle, {name}',
-      follows: ['inkType', 'ruling', 'approved', 'where'],
+      follows: ['inkType', 'inkSystem', 'ruling', 'approved', 'where', 'practice ink', 'practice highSolids'],
       after: ['press'],
     },
     pressure: {
       kind: 'choice',
       label: 'Pressure, {name}',
       options: PRESSURES,
-      follows: ['inkType', 'ruling', 'approved', 'where'],
+      follows: ['inkType', 'inkSystem', 'ruling', 'approved', 'where', 'practice ink', 'practice highSolids'],
       after: ['base', 'press'],
     },
     gauge: {
@@ -208,7 +240,15 @@ export const STROKE = defineRoom({
       kind: 'duration',
       within: [0.1, 60],
       label: 'Stroke time, {name}',
-      follows: ['inkType', 'approved', 'where', 'printHeight'],
+      follows: [
+        'inkType',
+        'inkSystem',
+        'approved',
+        'where',
+        'printHeight',
+        'practice ink',
+        'practice highSolids',
+      ],
       after: ['base', 'press'],
     },
     strokes: {
@@ -223,7 +263,7 @@ export const STROKE = defineRoom({
       label: 'Flood, {name}',
       options: FLOODS,
       follows: ['inkType', 'inkSystem', 'ruling', 'approved', 'where', 'practice ink'],
-      after: ['press'],
+      after: ['press', 'build'],
     },
     squeegeeLength: {
       kind: 'length',

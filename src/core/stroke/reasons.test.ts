@@ -24,7 +24,9 @@ const need = (use: StrokeUse, more: Partial<StrokeNeed> = {}): StrokeNeed => ({
   offPallet: false,
   driesInScreen: false,
   height: 0.33,
-  system: 'plastisol' as const,
+  system: 'plastisol',
+  thin: false,
+  schools: DEFAULT_METHOD,
   ...more,
 })
 const stroke = (

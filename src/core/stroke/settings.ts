@@ -1,4 +1,4 @@
-import type { RuleOf } from '../advice'
+import type { RuleOf, ShopMethod } from '../advice'
 import type { Press, Squeegee, StrokeUse, WhichScreen } from '../equipment'
 import type { InkSystem, WhiteLook } from '../order'
 import type { Length, MeshCount } from '../quantity'
@@ -20,6 +20,10 @@ export interface StrokeNeed {
   readonly look?: WhiteLook | undefined
   /** How high a raised ink is wanted. */
   readonly rise?: 'subtle' | 'usual' | 'extreme' | undefined
+  /** The stencil stands hardly over the mesh: film stencils, too few coats. */
+  readonly thin: boolean
+  /** Schools of the shop or the job. */
+  readonly schools: Pick<ShopMethod, 'blade' | 'highSolids'>
   /** Height of the print: the squeegee's way. */
   readonly height: Length
 }
@@ -78,8 +82,20 @@ const SETTINGS: Readonly<Record<StrokeUse, Partial<Setting>>> = {
     strokes: [[2, 2, 2], 'STROKES_EXPANDING'],
     flood: ['slow', 'FLOOD_SLOW'],
   },
+  metallic: {
+    time: [[1.3, 1.6, 2.5], 'TIME_METAL'],
+    strokes: [[1, 1, 2], 'STROKES_TOP'],
+    flood: ['full', 'FLOOD_METAL'],
+  },
   direct: { squeegee: ['70/90/70', 'SQUEEGEE_WHITE'], strokes: [[1, 2, 2], 'STROKES_DIRECT'] },
   top: {},
+}
+
+/** High-solids ink on an automatic as one school strikes it. */
+const LAID_DOWN: Partial<Setting> = {
+  angle: [[15, 15, 20], 'ANGLE_STIFF'],
+  pressure: ['medium', 'PRESSURE_LEAST'],
+  time: USUAL.time,
 }
 
 /** Print height that the usual seconds of a stroke are meant for; a longer way takes longer in proportion (assumed). */
@@ -97,9 +113,16 @@ export function settingFor(need: StrokeNeed, press: Press): Setting {
       : {}
   const light: Partial<Setting> =
     need.use === 'base' && !need.darkCloth ? { strokes: [[1, 1, 2], 'STROKES_TOP'] } : {}
+  const layered: Partial<Setting> =
+    need.use === 'halftone' && need.schools.blade === 'layered'
+      ? { squeegee: ['70/90/70', 'SQUEEGEE_SHEAR'] }
+      : {}
   const stiff: Partial<Setting> =
-    need.system === 'highSolids' && (need.use === 'top' || need.use === 'direct')
-      ? { squeegee: ['70/90/70', 'SQUEEGEE_WHITE'] }
+    need.system === 'highSolids' && need.use !== 'smoothing' && need.use !== 'expanding'
+      ? {
+          squeegee: ['70/90/70', 'SQUEEGEE_STIFF'],
+          ...(press.kind === 'automatic' && need.schools.highSolids === 'layered' && LAID_DOWN),
+        }
       : {}
   const look: Partial<Setting> =
     need.look === 'worn'
@@ -114,8 +137,12 @@ export function settingFor(need: StrokeNeed, press: Press): Setting {
         ? { strokes: [[2, 3, 3], 'STROKES_RISE'] }
         : {}
   const onePass: Partial<Setting> = need.offPallet ? { strokes: [[1, 1, 1], 'STROKES_ONE_PASS'] } : {}
+  const thin: Partial<Setting> = need.thin ? { flood: ['hard', 'FLOOD_THIN'] } : {}
   const water: Partial<Setting> = need.driesInScreen ? { flood: ['full', 'FLOOD_WATER'] } : {}
-  const set = { ...own, ...shear, ...light, ...stiff, ...look, ...rise, ...onePass, ...water }
+  const set = {
+    ...{ ...own, ...shear, ...light, ...layered, ...stiff, ...look, ...rise, ...onePass },
+    ...{ ...thin, ...water },
+  }
   const [times, rule] = set.time
   return { ...set, time: [times.map((t) => t * longer(need.height)) as unknown as Triple, rule] }
 }

@@ -30,7 +30,9 @@ const need = (use: StrokeNeed['use'], more: Partial<StrokeNeed> = {}): StrokeNee
   offPallet: false,
   driesInScreen: false,
   height: 0.33,
-  system: 'plastisol' as const,
+  system: 'plastisol',
+  thin: false,
+  schools: DEFAULT_METHOD,
   ...more,
 })
 const stroke = (n: StrokeNeed, kind: Press['kind'] = 'manual', squeegees = RACK, overrides = {}) =>

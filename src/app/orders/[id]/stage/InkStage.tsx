@@ -3,8 +3,10 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { numberOf } from '@/core/advice'
 import { SYSTEMS } from '@/core/order'
+import { type HitPlan, loadOf } from '@/core/plan'
 import { AdviceNumber } from '@/ui/AdviceValue'
-import { FactMeasure } from '@/ui/AskNumber'
+import { AskNumber, FactMeasure } from '@/ui/AskNumber'
+import { Measure } from '@/ui/Measure'
 import { ChoiceFigure, Headline, InkName } from '@/ui/parts'
 import { Section, Table } from '@/ui/Section'
 import { InkRow } from '@/ui/Swatch'
@@ -45,6 +47,8 @@ export function InkStage({ plan }: PlanProps) {
             <tr>
               <th>Screen</th>
               <th className="num">Ready</th>
+              <th className="num">First load</th>
+              <th>Then</th>
               <th className="num">Coverage</th>
               <th>System</th>
             </tr>
@@ -56,6 +60,7 @@ export function InkStage({ plan }: PlanProps) {
                   <InkName hex={h.hex} name={h.hit.name} />
                 </td>
                 <td className="num">{h.ink && <AdviceNumber advice={h.ink} size="title" />}</td>
+                <Load hit={h} pieces={plan.run.quantity} />
                 <td className="num">
                   {h.hit.role === 'base' && plan.baseCoverage ? (
                     <AdviceNumber advice={plan.baseCoverage} />
@@ -80,6 +85,40 @@ export function InkStage({ plan }: PlanProps) {
         variants={variants?.whites ?? []}
         lead={hasWhite ? WHITE : CHANGE}
       />
+    </>
+  )
+}
+
+/** What goes into the screen at first, and on the way. */
+function Load({ hit, pieces }: { readonly hit: HitPlan; readonly pieces: number }) {
+  const load = loadOf(hit, pieces)
+  if (!load) return <td colSpan={2} />
+  const { first, again, reasons } = load
+  return (
+    <>
+      <td className="num">
+        <AskNumber label={`First load of ${hit.hit.name}`} reasons={reasons}>
+          <Measure kind="mass" value={first} />
+        </AskNumber>
+      </td>
+      <td>
+        {again ? (
+          <>
+            <AskNumber label={`Refill of ${hit.hit.name}`} reasons={reasons}>
+              <Measure kind="mass" value={again.mass} />
+            </AskNumber>{' '}
+            every{' '}
+            <AskNumber label={`Prints between refills of ${hit.hit.name}`} reasons={reasons}>
+              {again.every}
+            </AskNumber>{' '}
+            prints
+          </>
+        ) : (
+          <Box as="span" color="soft">
+            nothing more
+          </Box>
+        )}
+      </td>
     </>
   )
 }

@@ -13,6 +13,7 @@ import { Before } from './Before'
 import { InkAtPress } from './InkAtPress'
 import { CostSection } from './pace/CostSection'
 import { Finish } from './pace/Finish'
+import { OpeningSection } from './pace/OpeningSection'
 import { PaceSection } from './pace/PaceSection'
 import { Timeline } from './pace/Timeline'
 import type { PlanProps } from './planProps'
@@ -26,6 +27,7 @@ export function RunStage({ plan }: PlanProps) {
         <>
           <PaceSection time={time} />
           <Finish time={time} driesIn={plan.hits.some((h) => driesInScreen(h.hit.system))} />
+          <OpeningSection plan={plan} />
           <Timeline time={time} />
           <CostSection plan={plan} />
         </>
