@@ -79,13 +79,16 @@ test('only inks and cloths have a hue', async ({ page }) => {
 test('the app’s own font is used, with figures of one width', async ({ page }) => {
   await page.goto('/')
   await page.evaluate(() => document.fonts.ready)
-  const { family, variant, loaded } = await page.evaluate(() => ({
+  const { family, variant } = await page.evaluate(() => ({
     family: getComputedStyle(document.body).fontFamily,
     variant: getComputedStyle(document.body).fontVariantNumeric,
-    loaded: [...document.fonts].filter((f) => f.status === 'loaded').map((f) => f.family.replaceAll('"', '')),
   }))
   expect(family).toContain('Archivo Variable')
-  expect(loaded).toContain('Archivo Variable')
+  const loaded = () =>
+    page.evaluate(() =>
+      [...document.fonts].filter((f) => f.status === 'loaded').map((f) => f.family.replaceAll('"', '')),
+    )
+  await expect.poll(loaded).toContain('Archivo Variable')
   expect(variant).toContain('tabular-nums')
 })
 

@@ -43,6 +43,10 @@ for (const name of MANY)
       .map((n) => ({ role: n.role?.value as string, name: String(n.name?.value ?? '').trim() }))
     expect(controls.length).toBeGreaterThan(3)
     expect(controls.filter((c) => c.name === '' || BARE.test(c.name))).toEqual([])
-    const typed = controls.filter((c) => TYPED.has(c.role)).map((c) => `${c.role}: ${c.name}`)
+    // Month, day and year of a date field are the browser's, under the name of the field.
+    const ofDay = /^(Month|Day|Year)\b/
+    const typed = controls
+      .filter((c) => TYPED.has(c.role) && !(c.role === 'spinbutton' && ofDay.test(c.name)))
+      .map((c) => `${c.role}: ${c.name}`)
     expect(typed.filter((t, i) => typed.indexOf(t) !== i)).toEqual([])
   })

@@ -6,8 +6,10 @@ import type {
   FlashKind,
   FlashMount,
   FlashUnit,
+  Frame,
   FrameState,
   Lamp,
+  Medium,
   Press,
   ShopPart,
   Squeegee,
@@ -99,6 +101,7 @@ export interface Tables extends InkTables, AtPressTables, OrderTables {
     mesh: number
     tension: number
     state: FrameState
+    standing: Frame['standing'] | null
   }
   frame_mounted: { frame_id: string; press_id: string; head: number }
   tension_reading: { frame_id: string; place: number; on_day: string; tension: number }
@@ -110,6 +113,7 @@ export interface Tables extends InkTables, AtPressTables, OrderTables {
     words: string
     emulsion_id: string
     coats: number
+    hardens: number
   }
   stencil_step: { frame_id: string; place: number; step: Step; at: string }
   screen_room: {
@@ -119,6 +123,7 @@ export interface Tables extends InkTables, AtPressTables, OrderTables {
     collar_line: number
     least_tension: number
     most_tension: number
+    medium: Medium | null
   }
   fabric: { place: number; count: number; thread: number; thickness: number; dyed: Fabric['dyed'] }
   emulsion: {
@@ -128,6 +133,8 @@ export interface Tables extends InkTables, AtPressTables, OrderTables {
     kind: Emulsion['kind']
     water: Emulsion['water']
     build: number
+    mixed_on: string | null
+    keeps: number | null
   }
   lamp: { id: string; place: number; name: string; kind: Lamp['kind']; distance: number }
   step_test: {
@@ -142,6 +149,7 @@ export interface Tables extends InkTables, AtPressTables, OrderTables {
     time: number
     low: number
     high: number
+    medium: Medium | null
   }
   squeegee: { id: string; place: number; hardness: string; length: number; edge: Squeegee['edge'] }
   ink: {

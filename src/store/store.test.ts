@@ -193,12 +193,16 @@ describe('any order', () => {
       sizes: fc.constantFrom('all' as const, 'adult' as const, 'kids' as const),
       inks: fc.array(ink, { maxLength: 4 }),
       meets: fc.boolean(),
+      clothDraws: fc.constantFrom(undefined, 'dark' as const, 'light' as const),
+      can: fc.constantFrom(undefined, { stretches: true, airDry: 86_400, maker: 'Northlight' }),
     })
     const line = fc.record({
       style: text,
       name: text,
       weave: word(WEAVES),
       cotton: share,
+      elastane: fc.constantFrom(undefined, 0.05),
+      dye: fc.constantFrom(undefined, 'undyed' as const, 'bleeds' as const),
       group: fc.constantFrom('', 'dark', 'apart'),
       sizes: fc.uniqueArray(fc.constantFrom(...SIZE_NAMES), { maxLength: 4 }),
       quantity: fc.nat(1000),
@@ -207,27 +211,39 @@ describe('any order', () => {
       .record({
         customer: text,
         notes: text,
+        pvcFree: fc.boolean(),
         lines: fc.array(line, { maxLength: 3 }),
         prints: fc.array(print, { maxLength: 3 }),
       })
       .map(
-        ({ customer, notes, lines, prints }): Order => ({
+        ({ customer, notes, pvcFree, lines, prints }): Order => ({
           id: 'O-2000',
           customer,
           title: '',
           due: TODAY,
           notes,
-          lines: lines.map(({ style, name, weave, cotton, group, sizes, quantity }, i) => ({
+          ...(pvcFree && { pvcFree }),
+          lines: lines.map(({ style, name, weave, cotton, elastane, dye, group, sizes, quantity }, i) => ({
             id: `G${i}`,
             style,
-            cloth: { name, hex: '#1f2a44', weave, cotton, polyester: 1 - cotton, weight: 0.18 },
+            cloth: {
+              ...{ name, hex: '#1f2a44', weave, cotton, polyester: 1 - cotton, weight: 0.18 },
+              ...(elastane && { elastane }),
+              ...(dye && { dye }),
+            },
             sizes: sizes.map((size) => ({ size, quantity })),
             group,
           })),
-          placements: prints.map(({ inks, meets, ...p }, i) => ({
+          placements: prints.map(({ inks, meets, clothDraws, can, ...p }, i) => ({
             ...p,
+            ...(clothDraws && { clothDraws }),
             id: `P${i}`,
-            inks: inks.map((x, k) => ({ ...x, id: `I${k}`, ...(k === 0 ? { ruling: 2000 } : {}) })),
+            inks: inks.map((x, k) => ({
+              ...x,
+              id: `I${k}`,
+              ...(k === 0 && { ruling: 2000 }),
+              ...(can && { can }),
+            })),
             relations: meets && inks.length > 1 ? [{ a: 'I0', b: 'I1', how: 'overlap', width: 0.0003 }] : [],
           })),
         }),

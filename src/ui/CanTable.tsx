@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react'
 import { useFormContext } from 'react-hook-form'
-import { CAN_NAMES, CAN_SAYS, type Can } from '@/core/order'
+import { CAN_NAMES, CAN_SAYS, type Can, canSchema } from '@/core/order'
 import { CheckField, QuantityField, TextField } from './fields'
 import type { FieldProps } from './labelled'
 import { Folded, Table } from './Section'
@@ -13,7 +13,7 @@ interface Row {
 
 /** How many inks have a can that says anything. */
 const says = (rows: readonly Row[]): string => {
-  const said = rows.filter(({ can }) => Object.values(can ?? {}).some((x) => x !== undefined && x !== false))
+  const said = rows.filter(({ can }) => canSchema.cast(can) !== undefined)
   return said.length === 0 ? 'nothing beyond what is usual' : said.map((r) => r.name).join(', ')
 }
 

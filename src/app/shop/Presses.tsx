@@ -1,6 +1,6 @@
 'use client'
 
-import { Box, Grid } from '@chakra-ui/react'
+import { Box, Flex, Grid } from '@chakra-ui/react'
 import { useFieldArray, useFormContext, useWatch } from 'react-hook-form'
 import {
   FLASH_KINDS,
@@ -117,7 +117,7 @@ function PressEditor({ at, onRemove }: { readonly at: number; readonly onRemove:
           <Grid
             templateColumns={{
               base: 'repeat(auto-fill, minmax(7.5rem, 1fr))',
-              lg: '1.2fr 1.4fr 4.6rem 4.2rem 5.6rem 5.6rem 7.2rem 5.6rem 5.6rem',
+              lg: '1.2fr 1.4fr 4.6rem 4.2rem 5.6rem 5.6rem 7.6rem',
             }}
             gap="3"
           >
@@ -173,23 +173,27 @@ function PressEditor({ at, onRemove }: { readonly at: number; readonly onRemove:
                 become({ ...press, palletMaterial: palletMaterial as Press['palletMaterial'] })
               }
             />
+          </Grid>
+          <Strip press={press} of={of} onChange={become} />
+          <Flex columnGap="6" rowGap="2" wrap="wrap" align="end">
+            <PressureEditor at={at} of={of} press={press} onChange={become} />
             <QuantityField
               name={`shop.presses.${at}.frameWidth`}
-              label="Frames up to"
+              label="Frames up to, wide"
               kind="length"
+              width="8rem"
               of={of}
               optional
             />
             <QuantityField
               name={`shop.presses.${at}.frameHeight`}
-              label="by, high"
+              label="Frames up to, high"
               kind="length"
+              width="8rem"
               of={of}
               optional
             />
-          </Grid>
-          <Strip press={press} of={of} onChange={become} />
-          <PressureEditor at={at} of={of} press={press} onChange={become} />
+          </Flex>
           <Box color="soft" fontSize="small" mt="1.5">
             {flashes.length === 0
               ? 'No flash stands here.'

@@ -54,7 +54,7 @@ function Field({
 }) {
   const { as } = column
   const props = { name: name as FieldPath<ShopAndShelf>, label: `${column.label}, ${of}`, bare: true }
-  if (as === 'text' || as === 'color') return <TextField {...props} type={as} />
+  if (as === 'text' || as === 'color' || as === 'date') return <TextField {...props} type={as} />
   if (as === 'count') return <CountField {...props} />
   if (isShown(as)) return null
   return isKind(as) ? (

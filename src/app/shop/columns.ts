@@ -7,6 +7,7 @@ export type Row = Readonly<Record<string, unknown>>
 export type As =
   | 'text'
   | 'color'
+  | 'date'
   | 'count'
   | { readonly kind: Kind; readonly optional?: boolean }
   | { readonly show: (row: Row, path: string) => ReactNode }

@@ -5,7 +5,7 @@ const key = (text: string) => text.toLowerCase().replace(/[^\p{L}\p{N}]/gu, '')
 
 /** What a cell says for a column; what cannot be read stays as it is written, and the list says so at its place. */
 function read(as: As, cell: string, units: System): unknown {
-  if (as === 'text' || as === 'color') return cell
+  if (as === 'text' || as === 'color' || as === 'date') return cell
   if (as === 'count') return /^\d+$/.test(cell) ? Number(cell) : cell
   if ('kind' in as) {
     const parsed = parseQuantity(as.kind as Kind, cell, units)

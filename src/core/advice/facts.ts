@@ -34,6 +34,7 @@ const FACTS = {
   filmLine: 'how frames sit over the pallet',
   fabrics: 'mesh table of the shop',
   emulsions: 'emulsions of the shop',
+  medium: 'what films are printed on',
   lamps: 'lamps of the shop and their distance',
   stepTests: 'step tests of the shop',
   squeegees: 'squeegees of the shop',
@@ -65,8 +66,9 @@ const DERIVED = {
       'practice blackTrap',
       'practice highlight',
       'practice ink',
+      'practice smooth',
     ],
-    after: ['base', 'white'],
+    after: ['base', 'white', 'smooth'],
   },
 } as const satisfies Record<string, { words: string; from: readonly BasicFact[]; after: readonly string[] }>
 

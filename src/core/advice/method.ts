@@ -22,6 +22,14 @@ export const PRACTICES = {
       first: 'First after the base, wet: opens the lights and blends, less bright',
     },
   },
+  smooth: {
+    question: 'Smoothing a base for the colours on it',
+    options: {
+      no: 'No: a screen or a head less',
+      rough: 'On cloth whose fibres stand up: flat where it shows most',
+      always: 'Always: the flattest face, one hard stroke more on every base',
+    },
+  },
   whiteAgain: {
     question: 'The same white screen again',
     options: {
@@ -60,6 +68,13 @@ export const PRACTICES = {
       afterBase: 'After the base only: widest blends, colours may go muddy',
       every: 'After every colour: safest register, slower, no wet blends but declared ones',
       touch: 'Between colours that touch, and only there: clean edges, what lies apart stays wet',
+    },
+  },
+  cool: {
+    question: 'After a flash on a single station',
+    options: {
+      wait: 'Wait about half a minute: nothing sticks',
+      on: 'Print straight on, with care: quicker, may stick where the film is hot',
     },
   },
   colourOrder: {

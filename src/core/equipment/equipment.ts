@@ -104,7 +104,7 @@ export const FLASH_KINDS = {
 export type FlashKind = keyof typeof FLASH_KINDS
 
 export const FLASH_MOUNTS = {
-  timed: 'goes out or away by itself',
+  timed: 'goes out by itself',
   swings: 'is swung away by hand',
   fixed: 'stays over the pallet',
 } as const
@@ -154,6 +154,9 @@ export const FRAME_STATES = {
 } as const
 export type FrameState = keyof typeof FRAME_STATES
 
+/** Screens that a shop keeps. */
+export const STANDING = { smoothing: 'Smoothing screen' } as const
+
 export interface Frame {
   readonly id: string
   readonly width: Length
@@ -164,6 +167,8 @@ export interface Frame {
   readonly state: FrameState
   /** Earlier readings, oldest first. */
   readonly readings: readonly TensionReading[]
+  /** A tool of the shop that is kept from job to job: neither coated nor exposed for one. */
+  readonly standing?: keyof typeof STANDING | undefined
   readonly stencil?: Stencil | undefined
   /** Where it is mounted now: the head of a manual press, the station of an automatic. */
   readonly mounted?: MountedAt | undefined
@@ -283,4 +288,4 @@ export const flashesAt = (shop: Shop, press: Press): readonly FlashUnit[] =>
 
 /** Frames a job may be burnt on: clean, and nothing is mounted on them. */
 export const freeFrames = (shop: Shop): readonly Frame[] =>
-  shop.frames.filter((f) => f.state === 'clean' && f.stencil === undefined)
+  shop.frames.filter((f) => f.state === 'clean' && f.stencil === undefined && f.standing === undefined)

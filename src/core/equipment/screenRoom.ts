@@ -35,7 +35,18 @@ export interface Emulsion {
   readonly water: keyof typeof WATER
   /** What each coat adds over the mesh once dry. */
   readonly build: Film
+  /** ISO day on which it was mixed, or opened; and days that it keeps then. */
+  readonly mixedOn?: string | undefined
+  readonly keeps?: number | undefined
 }
+
+/** What the image is printed on. */
+export const MEDIA = {
+  film: 'Clear film',
+  vellum: 'Vellum',
+  paper: 'Paper made clear with oil',
+} as const
+export type Medium = keyof typeof MEDIA
 
 export const LAMP_KINDS = {
   led: 'LED panel',
@@ -63,6 +74,8 @@ export interface StepTest {
   readonly mesh: MeshCount
   readonly coats: number
   readonly distance: Length
+  /** Clear film where it was not said. */
+  readonly medium?: Medium | undefined
   /** What holds, and between which times it was found. */
   readonly time: Duration
   readonly low: Duration
@@ -76,6 +89,7 @@ export const STEPS = {
   expose: 'Expose',
   wash: 'Wash out',
   dryOff: 'Dry',
+  harden: 'Harden, or expose again',
   check: 'Check, spot out',
   tape: 'Tape',
   mount: 'Mount',
@@ -92,6 +106,8 @@ export interface Stencil {
   readonly words: string
   readonly emulsionId: string
   readonly coats: number
+  /** It is for ink that dries in the screen: hardened, or exposed once more. */
+  readonly hardens?: boolean | undefined
   /** Done so far, each with its moment as ISO time. */
   readonly done: readonly { readonly step: Step; readonly at: string }[]
 }
@@ -114,6 +130,8 @@ export interface ScreenRoom {
   /** Tension that frames work at here, N/m. */
   readonly leastTension: number
   readonly mostTension: number
+  /** What films are printed on here; clear film where it is not said. */
+  readonly medium?: Medium | undefined
   readonly fabrics: readonly Fabric[]
   readonly emulsions: readonly Emulsion[]
   readonly lamps: readonly Lamp[]

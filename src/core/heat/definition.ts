@@ -97,6 +97,10 @@ export const HEAT = defineRoom({
     FLASH_HEIGHT: { says: '{length:0.05} to {length:0.075} above the pallet.', source: 'common practice' },
     COOL_BENCH: { says: 'Off the hinge it cools while others are printed.', source: 'common practice' },
     COOL_SINGLE: { says: 'On a single station the garment waits.', source: 'common practice' },
+    COOL_ON: {
+      says: 'House practice prints straight on at a single station: quicker, and with care. Heat tells how hot the film still is under the next screen.',
+      source: "the shop's choice",
+    },
     COOL_MANUAL: {
       says: '{pallets} pallets: the print cools on {idle} idle ones on its way round.',
       source: 'common practice',
@@ -183,7 +187,7 @@ export const HEAT = defineRoom({
       kind: ['count', 'duration'],
       within: [0, 3_600],
       label: 'Cool-down',
-      follows: ['printOrder'],
+      follows: ['printOrder', 'practice cool'],
       after: ['press'],
     },
     air: { kind: 'temperature', within: [253, 333], label: 'Air of the shop', follows: ['airToday'] },

@@ -1,5 +1,5 @@
 import type { RuleOf } from '../advice'
-import { type NumberAdvice, type Overrides, q, type Reason, type Subject } from '../advice'
+import { type NumberAdvice, type Overrides, q, type Reason, type ShopMethod, type Subject } from '../advice'
 import type { FlashKind, FlashUnit, Press } from '../equipment'
 import { celsius, mm, seconds, type Temperature } from '../quantity'
 import { HEAT } from './definition'
@@ -132,7 +132,7 @@ export function panelTemperature(
 /**
  * Cool-down between a flash and the next print: seconds where the garment waits, empty heads on an automatic.
  */
-export function coolDown(press: Press, overrides: Overrides): NumberAdvice {
+export function coolDown(press: Press, method: Pick<ShopMethod, 'cool'>, overrides: Overrides): NumberAdvice {
   const sticks = HEAT.because('COOL_STICKS')
   const advice = (kind: 'count' | 'duration', values: readonly [number, number, number], why: Reason) => {
     const [low, advised, high] = values
@@ -150,7 +150,9 @@ export function coolDown(press: Press, overrides: Overrides): NumberAdvice {
       return advice('duration', [10, 20, 30], why)
     }
     case 'single':
-      return advice('duration', [20, 30, 40], HEAT.because('COOL_SINGLE'))
+      return method.cool === 'on'
+        ? advice('duration', [0, 0, 40], HEAT.because('COOL_ON'))
+        : advice('duration', [20, 30, 40], HEAT.because('COOL_SINGLE'))
     case 'bench':
       return advice('duration', [20, 30, 40], HEAT.because('COOL_BENCH'))
     default:

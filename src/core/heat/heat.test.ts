@@ -100,7 +100,7 @@ describe('flash', () => {
 })
 
 describe('cool-down', () => {
-  const at = (press: object) => coolDown(press as Press, {})
+  const at = (press: object) => coolDown(press as Press, { cool: 'wait' }, {})
   it('one empty head, idle pallets, a wait; the rack of a bench without a unit', () => {
     expect(at({ kind: 'automatic', stations: [] })).toMatchObject({ kind: 'count', advised: 1 })
     expect(at({ kind: 'manual', pallets: 6, heads: 6, down: [] })).toMatchObject({

@@ -179,14 +179,18 @@ describe('the flash says why', () => {
   ] as const)('%s, water-based %s', (kind, wet, told) => expect(rules(flash(kind, wet))).toEqual(told))
   it('height and cool-down give their reasons', () => {
     expect(rules(flashHeight({}))).toEqual(['FLASH_HEIGHT'])
-    const cool = (press: object) => rules(coolDown(press as Press, {}))
+    const cool = (press: object) => rules(coolDown(press as Press, { cool: 'wait' }, {}))
     expect(cool({ kind: 'automatic', stations: [] })).toEqual(['COOL_AUTOMATIC', 'COOL_STICKS'])
     expect(cool({ kind: 'manual', pallets: 1, heads: 1, down: [] })).toEqual(['COOL_MANUAL', 'COOL_STICKS'])
     expect(cool({ kind: 'single', heads: 1, down: [] })).toEqual(['COOL_SINGLE', 'COOL_STICKS'])
     expect(cool({ kind: 'bench' })).toEqual(['COOL_BENCH', 'COOL_STICKS'])
   })
   it('no pallet less than none is idle', () => {
-    const { reasons } = coolDown({ kind: 'manual', pallets: 1, heads: 1, down: [] } as never, {})
+    const { reasons } = coolDown(
+      { kind: 'manual', pallets: 1, heads: 1, down: [] } as never,
+      { cool: 'wait' },
+      {},
+    )
     expect(reasons[0]?.inputs.idle).toEqual({ kind: 'count', value: 0 })
   })
 })

@@ -16,7 +16,7 @@ import {
   OPACITIES,
   toneOf,
 } from '../order'
-import { type BaseOrNone, INK, SECOND_WHITES, type SecondWhite } from './definition'
+import { type BaseOrNone, INK, SECOND_WHITES, type SecondWhite, type Smooth } from './definition'
 import { type Expected, expectedLooks, type InkFacts } from './expected'
 import { CONFIDENCE } from './optics'
 import type { Printed } from './predict'
@@ -222,6 +222,36 @@ export function secondWhiteFor(
   return INK.choice(
     'white',
     { advised, choices: possible.map((value) => ({ value, label: SECOND_WHITES[value] })), reasons },
+    overrides,
+  )
+}
+
+/**
+ * Whether the base is smoothed for the colours on it: a decision of its own, whatever makes the white.
+ *
+ * @returns none where nothing stands on a base, or the white is smoothed anyway
+ */
+export function smoothFor(
+  based: ReadonlySet<string>,
+  white: SecondWhite,
+  cloth: Cloth,
+  method: ShopMethod,
+  overrides: Overrides,
+): ChoiceAdvice<Smooth> | undefined {
+  if (based.size === 0 || white === 'smoothing') return undefined
+  const rough = cloth.weave === 'fleece' || cloth.weave === 'coarse'
+  const rule =
+    method.smooth === 'always'
+      ? 'SMOOTH_ALWAYS'
+      : method.smooth === 'rough' && rough
+        ? 'SMOOTH_ROUGH'
+        : 'SMOOTH_NO'
+  return INK.choice(
+    'smooth',
+    {
+      advised: rule === 'SMOOTH_NO' ? 'no' : 'base',
+      reasons: [INK.because(rule, { cloth: cloth.name })],
+    },
     overrides,
   )
 }

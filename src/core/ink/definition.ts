@@ -8,6 +8,10 @@ export const SECOND_WHITES = {
   smoothing: 'Smoothed, then white',
 } as const
 
+/** Whether a base is smoothed for the colours on it. */
+export const SMOOTHS = { no: 'No', base: 'Yes, straight after its flash' } as const
+export type Smooth = keyof typeof SMOOTHS
+
 /** Base and whites, what inks look like, how much is mixed and how. */
 export const INK = defineRoom({
   id: 'ink',
@@ -77,6 +81,18 @@ export const INK = defineRoom({
     LOAD_AGAIN: {
       says: 'Every {every} prints scoop back what crept behind the squeegee, and add {mass}: {times} times.',
       source: 'common practice',
+    },
+    SMOOTH_NO: {
+      says: 'A smoothing screen on the flashed base lays its face flat for the colours on it: one hard stroke, a head more.',
+      source: 'common practice',
+    },
+    SMOOTH_ROUGH: {
+      says: '{cloth} stands up in fibres, and house practice lays them flat under colours.',
+      source: "the shop's choice",
+    },
+    SMOOTH_ALWAYS: {
+      says: 'House practice smooths every base that carries colours.',
+      source: "the shop's choice",
     },
     STRETCH: {
       says: '{cloth} stretches ({share} elastane): {names} cracks on it. Take an ink that stretches, or what makes it stretch, cure it in full, and pull a print by hand.',
@@ -175,6 +191,13 @@ export const INK = defineRoom({
     },
   },
   settings: {
+    smooth: {
+      kind: 'choice',
+      label: 'Base smoothed for colours',
+      options: SMOOTHS,
+      follows: ['weave', 'practice smooth'],
+      after: ['base', 'white'],
+    },
     base: {
       kind: 'choice',
       label: 'Base under {name}',

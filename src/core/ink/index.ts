@@ -10,7 +10,7 @@ export * from './base'
 export * from './batch'
 export { type Bench, type BenchPart, benchOf, isCanOf } from './bench'
 export { type Correction, mendingFor } from './correct'
-export { type BaseOrNone, INK, SECOND_WHITES, type SecondWhite } from './definition'
+export { type BaseOrNone, INK, SECOND_WHITES, type SecondWhite, type Smooth } from './definition'
 export {
   expectedLooks,
   type InkFacts,

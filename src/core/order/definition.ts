@@ -18,7 +18,7 @@ export const ORDER = defineRoom({
   title: 'Runs',
   model: 'An order splits by placement and cloth group.',
   sources: 'Common practice. Lightness after CIE 1976 L*.',
-  pages: ['sequence', 'art'],
+  pages: ['sequence'],
   rules: {
     CLOTH_GROUP: {
       says: '{cloth} is {tone} cloth (L* {L}): colours on {tone} cloth share one decision about the base.',

@@ -14,7 +14,7 @@ export const WEAVES = {
 export type Weave = keyof typeof WEAVES
 
 /** What its dye does, where its colour does not tell. */
-export const DYES = { undyed: 'Undyed', bleeds: 'Bleeds: sublimated, or known to' } as const
+export const DYES = { undyed: 'Undyed', bleeds: 'Known to bleed' } as const
 
 export interface Cloth {
   readonly name: string

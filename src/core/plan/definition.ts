@@ -63,6 +63,10 @@ export const PLAN = defineRoom({
       severity: 'Watch',
     },
     SIZE_PIECES: { says: '{pieces}: as the customer ordered this size.', source: 'the order' },
+    HAND: {
+      says: '{word}: {film} of dry ink at its thickest place. Soft under {thickness:0.000025}, felt up to {thickness:0.00006}, heavy up to {thickness:0.00014}.',
+      source: 'from memory',
+    },
     TALLEST: {
       says: '{film}: the dry deposits of the hits that lie on one another, added up.',
       source: 'geometry',

@@ -29,6 +29,11 @@ const HEAD: Inputs = {
 }
 /** Of rules of placement and registration. */
 export const PLACEMENT_EXAMPLES: Readonly<Record<string, Inputs>> = {
+  GANG_SCREEN: { count: q('count', 3), gap: length(50) },
+  GANG_FILM: { count: q('count', 3), gap: length(12) },
+  GANG_LEFT: { names: 'Full back' },
+  FRAME_STANDING: { frame: 'F61-9', name: 'Smoothing screen' },
+  SMOOTH_ROUGH: { cloth: 'Harbour fleece' },
   FRAME_SIZE: { width: length(580), height: length(790), margin: length(50) },
   FRAME_SIZES: { sizes: q('count', 2) },
   FRAME_PRESS: { press: 'Four by four', width: length(600), height: length(800) },

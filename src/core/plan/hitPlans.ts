@@ -7,7 +7,7 @@ import {
   type Reason,
   type ShopMethod,
 } from '../advice'
-import { type Frame, freeFrames, type Press, type Shop, type WhichScreen } from '../equipment'
+import { type Frame, freeFrames, type Medium, type Press, type Shop, type WhichScreen } from '../equipment'
 import { inkMass } from '../ink'
 import { driesInScreen, hardestCloth, type Order, type Run } from '../order'
 import type { MeshCount } from '../quantity'
@@ -21,6 +21,7 @@ import {
   framesMissing,
   isThin,
   lineRises,
+  mediumFor,
   meshFor,
   type Rise,
   riseFor,
@@ -47,6 +48,7 @@ export interface Context {
 interface PlannedHits {
   readonly hits: readonly HitPlan[]
   readonly frames: readonly Reason[]
+  readonly medium: ChoiceAdvice<Medium>
 }
 
 /** Screen, frame, stroke, film and ink for every hit, in print order. */
@@ -70,6 +72,7 @@ export function planHits(
     { orderId: ctx.order.id, print: run.placement.id, words: jobWords(ctx.order), width, height, press },
     mountedNow.map(({ s, mesh }) => ({ hitId: s.hit.id, name: s.hit.name, mesh: numberOf(mesh) })),
   )
+  const medium = mediumFor(shop.screens, overrides)
   const hits = screens.map((screen): HitPlan => {
     const { s, mesh } = screen
     const rise = riseOf(s, overrides)
@@ -105,18 +108,22 @@ export function planHits(
       hits: times,
       pieces: run.quantity,
     }
-    const exposure = exposureFor(
-      {
-        hitId: need.hitId,
-        name: s.hit.name,
-        mesh: numberOf(mesh),
-        coats: numberOf(stencil.coats),
-        fine: need.ruling !== undefined || (need.line !== undefined && need.line < FINE_DETAIL),
-      },
-      shop.screens,
-      emulsionOf(shop.screens, stencil),
-      overrides,
-    )
+    const frame = frames[mountedNow.indexOf(screen)]
+    const exposure = frame?.standing
+      ? undefined
+      : exposureFor(
+          {
+            hitId: need.hitId,
+            name: s.hit.name,
+            mesh: numberOf(mesh),
+            coats: numberOf(stencil.coats),
+            medium: choiceOf(medium),
+            fine: need.ruling !== undefined || (need.line !== undefined && need.line < FINE_DETAIL),
+          },
+          shop.screens,
+          emulsionOf(shop.screens, stencil),
+          overrides,
+        )
     return {
       hit: s.hit,
       hex: s.hex,
@@ -127,7 +134,7 @@ export function planHits(
       sameScreenAs: again(s) ? 'base' : '',
       head: heads.get(again(s) ? 'base' : s.hit.id),
       mesh,
-      frame: frames[mountedNow.indexOf(screen)],
+      frame,
       stencil,
       exposure,
       stroke,
@@ -143,7 +150,7 @@ export function planHits(
       ],
     }
   })
-  return { hits, frames: reasons }
+  return { hits, frames: reasons, medium }
 }
 
 const isMissing = (mesh: NumberAdvice) => mesh.reasons.some((r) => r.rule === 'MESH_NOT_HELD')

@@ -170,6 +170,7 @@ export const finestRuling = (inks: readonly InkColour[]): Ruling | undefined => 
  *
  * @param based ids of the inks that stand on a base
  * @param coverage of the base, 0..1
+ * @param smoothsBase the base is smoothed for the colours on it
  */
 export function separate(
   placement: Placement,
@@ -179,6 +180,7 @@ export function separate(
   cloth: Cloth,
   darkCloth: boolean,
   method: ShopMethod,
+  smoothsBase = false,
 ): { readonly separations: readonly Separation[]; readonly relations: readonly Relation[] } {
   const { inks } = placement
   const relations = meetings(placement.relations)
@@ -195,8 +197,8 @@ export function separate(
   const first = onBase.find(isProcess) ?? (onBase[0] as InkColour)
   const lowCure = onBase.every((ink) => ink.lowCure)
   const whites: ('base' | 'base2' | 'smoothing')[] = ['base']
+  if (secondWhite === 'smoothing' || smoothsBase) whites.push('smoothing')
   if (secondWhite === 'sameScreen') whites.push('base2')
-  if (secondWhite === 'smoothing') whites.push('smoothing')
   const ruling = finestRuling(onBase)
   const separations = [
     ...whites.map((role) => whiteHit(role, coverage, first, method, ruling, lowCure)),

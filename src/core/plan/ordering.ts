@@ -1,7 +1,7 @@
 import { type ChoiceAdvice, choiceOf, type NumberAdvice, numberOf, type ShopMethod } from '../advice'
 import type { Press, Shop } from '../equipment'
 import { coolDown } from '../heat'
-import { baseCoverage, baseFor, type SecondWhite, secondWhiteFor } from '../ink'
+import { baseCoverage, baseFor, type SecondWhite, type Smooth, secondWhiteFor, smoothFor } from '../ink'
 import { type Cloth, hardestCloth, type InkColour, type Order, type Run, splitOrder, toneOf } from '../order'
 import { liesOnPallet } from '../registration'
 import { type Job, type PressSpace, type Relation, type Solver, solverFor } from '../sequence'
@@ -23,6 +23,8 @@ export interface Parts {
   readonly dark: boolean
   readonly colours: readonly ColourPlan[]
   readonly secondWhite: ChoiceAdvice<SecondWhite>
+  readonly smooth: ChoiceAdvice<Smooth> | undefined
+  readonly smoothsBase: boolean
   readonly baseCoverage: NumberAdvice | undefined
   readonly separations: readonly Separation[]
   readonly relations: readonly Relation[]
@@ -68,6 +70,8 @@ export function partsOf(order: Order, shop: Shop, decisions: Decisions): Parts {
   })
   const based = new Set(colours.filter((c) => choiceOf(c.base) === 'base').map((c) => c.inkId))
   const secondWhite = secondWhiteFor(inks, based, cloth, facts, overrides)
+  const smooth = smoothFor(based, choiceOf(secondWhite), cloth, method, overrides)
+  const smoothsBase = smooth !== undefined && choiceOf(smooth) === 'base'
   const onBase = inks.filter((ink) => based.has(ink.id))
   const coverage = onBase.length > 0 ? baseCoverage(onBase, overrides) : undefined
   const { separations, relations } = separate(
@@ -78,13 +82,17 @@ export function partsOf(order: Order, shop: Shop, decisions: Decisions): Parts {
     cloth,
     dark,
     method,
+    smoothsBase,
   )
-  return { ctx, cloth, dark, colours, secondWhite, baseCoverage: coverage, separations, relations }
+  return {
+    ...{ ctx, cloth, dark, colours, secondWhite, smooth, smoothsBase, baseCoverage: coverage },
+    ...{ separations, relations },
+  }
 }
 
 /** What is to be printed in an order by hand, complete or not; empty leaves it free. */
 export function ordered(parts: Parts, explicit: readonly string[]): Ordering {
-  const { ctx, dark, separations, relations } = parts
+  const { ctx, dark, separations, relations, smoothsBase } = parts
   const { shop, method, overrides } = ctx
   const job: Job = {
     hits: separations.map((s) => s.hit),
@@ -92,10 +100,11 @@ export function ordered(parts: Parts, explicit: readonly string[]): Ordering {
     darkCloth: dark,
     method,
     explicit,
+    smoothsBase,
   }
   const solver = solverFor(job)
   const { press, advice } = choosePress(ctx, separations.length, solver)
-  const cool = coolDown(press, overrides)
+  const cool = coolDown(press, method, overrides)
   const space = spaceOf(press, shop, press.kind === 'automatic' ? numberOf(cool) : 0, printOf(ctx))
   return { ...parts, job, solver, press, pressAdvice: advice, cool, space }
 }

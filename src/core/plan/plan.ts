@@ -43,7 +43,7 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
   const { events, sequence } = printed
   const inOrder = events.flatMap((e) => (e.kind === 'print' ? (separations[e.hit] ?? []) : []))
   const why = (s: Separation) => printed.whyHit.get(separations.indexOf(s)) ?? []
-  const { hits, frames } = planHits(ctx, press, dark, inOrder, why, printed.heads)
+  const { hits, frames, medium } = planHits(ctx, press, dark, inOrder, why, printed.heads)
   const settings = jobSettings(found, printed, hits)
   const { flashes, placement, time } = settings
   const position = positionOn(hits, placement, ctx)
@@ -76,6 +76,7 @@ export function plan(order: Order, shop: Shop, decisions: Decisions): RunPlan {
     sequence,
     hits,
     frames,
+    medium,
     tension: tensionOn(hits, ctx),
     position,
     ...settings,
@@ -132,6 +133,7 @@ function jobSettings(
   const flashes = boards === undefined ? first : flashesOn(boards)
   return {
     secondWhite: found.secondWhite,
+    smooth: found.smooth,
     baseCoverage: found.baseCoverage,
     offContact: offContactFor(
       press,

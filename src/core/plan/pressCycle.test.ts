@@ -27,15 +27,20 @@ describe('the press cycle', () => {
   })
   it('tells how long a pallet stands under the flash, longer than the film wants, and what a unit that stays does', () => {
     const { card } = cardFor(dark)
-    expect(card.stands?.rule).toBe('CYCLE_SWINGS')
+    expect(card.stands?.rule).toBe('CYCLE_TIMED')
     const of = (name: string) => {
       const input = card.stands?.inputs[name]
       return typeof input === 'object' && 'value' in input ? input.value : Number.NaN
     }
     expect(of('stop')).toBeGreaterThan(of('dwell'))
     const { flashes } = jobFor(dark).shop
-    const fixed = flashes.map((f) => ({ ...f, mount: 'fixed' as const }))
-    expect(cardFor({ ...dark, shop: { flashes: fixed } }).card.stands?.rule).toBe('CYCLE_STAYS')
+    const on = (mount: 'swings' | 'fixed') => {
+      const units = flashes.map((f) => ({ ...f, mount, side: 'left' as const }))
+      return cardFor({ ...dark, shop: { flashes: units } }).card.stands
+    }
+    expect(on('fixed')?.rule).toBe('CYCLE_STAYS')
+    expect(on('swings')?.rule).toBe('CYCLE_SWINGS')
+    expect(on('swings')?.inputs.where).toMatch(/on the left$/)
     expect(
       cardFor({ cloth: CLOTHS.white, inks: [INKS.red], overrides: { press: 'manual' } }).card.stands,
     ).toBeUndefined()

@@ -28,7 +28,9 @@ export interface Printed {
 /** Looks for the order of printing, and says why each hit and flash stands where it does. */
 export function printedIn(found: Ordering, byHand: boolean): Printed {
   const { job, separations, press, space } = found
-  const solution = found.solver(space, press.name, { laps: 2 })
+  const advised = found.solver(space, press.name, { laps: 2 })
+  const wished = press.kind === 'automatic' && advised.fits && found.ctx.overrides.laps === 'two'
+  const solution = wished ? found.solver(space, press.name, { laps: 2, twice: true }) : advised
   const wide = (space.kind === 'stations' && space.flashWidth) || 1
   if (!solution.fits) {
     const events = separations.map((_, hit): Event => ({ kind: 'print', hit }))
@@ -48,11 +50,14 @@ export function printedIn(found: Ordering, byHand: boolean): Printed {
       fits: true,
       byHand,
       laps,
+      revolutions: revolutions(found, advised.fits ? advised.laps : 1),
       wetRisk: wetRiskOf(job, tables, events),
       moves,
       cells: cellsOf(press, events, separations, wide),
       reasons: [
-        ...(laps === 2 ? [SEQUENCE.because('TWO_LAPS')] : []),
+        ...(laps === 2
+          ? [SEQUENCE.because(wished && advised.fits && advised.laps === 1 ? 'LAPS_WISHED' : 'TWO_LAPS')]
+          : []),
         ...notApproved(best),
         ...wetPairs(job, tables, events),
       ],
@@ -63,6 +68,19 @@ export function printedIn(found: Ordering, byHand: boolean): Printed {
     whyFlash: explained.filter((e) => e.event.kind === 'flash').map((e) => e.reasons),
   }
 }
+
+/** How often every garment goes round an automatic: once where it fits, unless the lead wants room and time between. */
+const revolutions = ({ press, ctx: { overrides } }: Ordering, laps: 1 | 2) =>
+  press.kind === 'automatic'
+    ? SEQUENCE.choice(
+        'laps',
+        {
+          advised: laps === 1 ? 'one' : 'two',
+          reasons: [SEQUENCE.because(laps === 1 ? 'LAPS_ONE' : 'LAPS_TWO')],
+        },
+        overrides,
+      )
+    : undefined
 
 /** Where every screen is mounted, and the set-up moves that takes. */
 function mountedFor({ ctx, job, press, space }: Ordering, events: readonly Event[]): Mounted {

@@ -1,8 +1,8 @@
 import type { ChoiceAdvice, NumberAdvice, Overrides, Reason, ShopMethod } from '../advice'
 import type { Hex } from '../color'
-import type { FlashUnit, Frame, Press, StrokeUse } from '../equipment'
+import type { FlashUnit, Frame, Medium, Press, StrokeUse } from '../equipment'
 import type { Cure, ShopAir } from '../heat'
-import type { BaseOrNone, Films, SecondWhite } from '../ink'
+import type { BaseOrNone, Films, SecondWhite, Smooth } from '../ink'
 import type { Can, Cloth, Run } from '../order'
 import type { Duration } from '../quantity'
 import type { RunTime } from '../rate'
@@ -91,6 +91,8 @@ export interface SequencePlan {
   readonly fits: boolean
   readonly byHand: boolean
   /** Revolutions of every garment. */
+  /** The lead's choice of them; on an automatic alone. */
+  readonly revolutions?: ChoiceAdvice | undefined
   readonly laps: 1 | 2
   /** Wet contact risk: a fitted score, to compare orders of the same job with. */
   readonly wetRisk: number
@@ -110,12 +112,15 @@ export interface RunPlan {
   readonly method: ShopMethod
   readonly colours: readonly ColourPlan[]
   readonly secondWhite: ChoiceAdvice<SecondWhite>
+  /** None where no base carries colours, or the white is smoothed anyway. */
+  readonly smooth?: ChoiceAdvice<Smooth> | undefined
   readonly baseCoverage: NumberAdvice | undefined
   readonly sequence: SequencePlan
   /** In print order; in the order of the art when no order fits. */
   readonly hits: readonly HitPlan[]
   /** Why these frames, and what is wrong with them. */
   readonly frames: readonly Reason[]
+  readonly medium: ChoiceAdvice<Medium>
   readonly tension: TensionFit
   /** Where every film of the run is taped. */
   readonly position: FilmPosition

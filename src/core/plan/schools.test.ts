@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { choiceOf, numberOf, type ShopMethod } from '../advice'
 import type { ArtRelation, InkColour } from '../order'
 import { lpi, mm, perCm } from '../quantity'
-import { checkDecisions, loadOf, openingOf, plan, type RunPlan } from './index'
-import { INKS, jobFor, planFor, rulesOf, SHOP } from './plan.fixtures'
+import { checkDecisions, handOf, loadOf, openingOf, plan, type RunPlan, screenJobOf } from './index'
+import { CLOTHS, INKS, jobFor, planFor, rulesOf, SHOP } from './plan.fixtures'
 import { printsInTurn } from './prints'
 
 // Schools of practitioners, both sides of each: common practice, no source.
@@ -362,4 +362,88 @@ describe('before the first good print', () => {
     expect(few[0]!.time).toBeLessThan(rows[0]!.time)
     expect(few.map((r) => r.what)).not.toContain('first')
   })
+})
+
+describe('smoothing a base for the colours on it', () => {
+  const inks = [INKS.yellow, INKS.red]
+  const smoothed = { overrides: { smooth: 'base' } }
+  it('no, on rough cloth, always: and the lead may say otherwise', () => {
+    const roles = (asked: Parameters<typeof planFor>[0]) =>
+      planFor({ inks, ...asked }).hits.filter((h) => h.hit.role === 'smoothing').length
+    expect(roles({})).toBe(0)
+    expect(roles({ method: { smooth: 'rough' } })).toBe(0)
+    expect(roles({ method: { smooth: 'rough' }, cloth: CLOTHS.hood })).toBe(1)
+    expect(roles({ method: { smooth: 'always' } })).toBe(1)
+    expect(roles({ overrides: { smooth: 'base' } })).toBe(1)
+    expect(roles({ method: { smooth: 'always' }, overrides: { smooth: 'no' } })).toBe(0)
+    // On light cloth nothing stands on a base.
+    expect(roles({ method: { smooth: 'always' }, cloth: CLOTHS.white })).toBe(0)
+  })
+  it.each(['manual', 'automatic', 'single'] as const)(
+    'on %s: straight after the flash of the base, then colours',
+    (press) => {
+      const p = planFor({ inks, press, overrides: { press, ...smoothed.overrides } })
+      const cells = order(p)
+      expect(p.sequence.fits).toBe(true)
+      expect(cells.slice(0, 3)).toEqual(['base', 'flash', 'smoothing'])
+      expect(cells[3]).not.toBe('flash')
+      const s = p.hits.find((h) => h.hit.role === 'smoothing')!
+      expect(numberOf(s.stroke.strokes)).toBe(1)
+      expect(s.stroke.strokes.range[1]).toBe(2)
+      const next = p.hits[p.hits.indexOf(s) + 1]!
+      expect(rulesOf(next.reasons)).toContain('SMOOTH_BASE')
+    },
+  )
+  it('the same white screen may follow it', () => {
+    const cells = order(planFor({ inks, overrides: { smooth: 'base', white: 'sameScreen' } }))
+    expect(cells.slice(0, 4)).toEqual(['base', 'flash', 'smoothing', 'base2'])
+  })
+  it('a screen that the shop keeps is used, and the screen room makes none', () => {
+    const kept = SHOP.frames.map((f, i) => (i === 9 ? { ...f, standing: 'smoothing' as const } : f))
+    const asked = { inks, ...smoothed, shop: { frames: kept } }
+    const s = planFor(asked).hits.find((h) => h.hit.role === 'smoothing')!
+    expect(s.frame?.id).toBe(kept[9]!.id)
+    expect(s.exposure).toBeUndefined()
+    expect(rulesOf(planFor(asked).frames)).toContain('FRAME_STANDING')
+    const made = (shop: Parameters<typeof planFor>[0]) =>
+      screenJobOf(jobFor(shop).order, planFor(shop)).screens.map((x) => x.hitId)
+    expect(made(asked)).not.toContain('smoothing')
+    expect(made({ inks, ...smoothed })).toContain('smoothing')
+    // Nor is it given to anything else.
+    expect(planFor({ inks, shop: { frames: kept } }).hits.every((h) => h.frame?.id !== kept[9]!.id)).toBe(
+      true,
+    )
+  })
+})
+
+describe('laps and cooling', () => {
+  it('a second lap by wish: it takes longer, and is said; by hand there is nothing to wish', () => {
+    const on = (laps?: string) =>
+      planFor({ press: 'automatic', overrides: { press: 'automatic', ...(laps && { laps }) } })
+    const [once, twice] = [on(), on('two')]
+    expect([once.sequence.laps, twice.sequence.laps]).toEqual([1, 2])
+    expect(twice.sequence.revolutions?.advised).toBe('one')
+    expect(rulesOf(twice.sequence.reasons)).toContain('LAPS_WISHED')
+    expect(numberOf(twice.time!.total)).toBeGreaterThan(numberOf(once.time!.total))
+    expect(planFor().sequence.revolutions).toBeUndefined()
+    expect(planFor({ overrides: { laps: 'two' } }).sequence.laps).toBe(1)
+  })
+  it('a single station waits, or prints straight on and is quicker', () => {
+    const on = (cool: ShopMethod['cool']) =>
+      planFor({ press: 'single', overrides: { press: 'single' }, method: { cool } })
+    expect(numberOf(on('wait').coolDown!)).toBe(30)
+    expect(numberOf(on('on').coolDown!)).toBe(0)
+    expect(numberOf(on('on').time!.total)).toBeLessThan(numberOf(on('wait').time!.total))
+  })
+})
+
+it('looks of white: worn is the softest hand, flattest the thickest; the word follows the thickness', () => {
+  const hand = (whiteLook: 'bright' | 'soft' | 'worn' | 'flattest') =>
+    handOf(planFor({ said: { whiteLook } }))!
+  expect(hand('worn').film).toBeLessThan(hand('bright').film)
+  expect(hand('soft').film).toBeLessThan(hand('flattest').film)
+  const words = ['soft', 'felt', 'heavy', 'a plate']
+  const rank = (look: Parameters<typeof hand>[0]) => words.indexOf(hand(look).word)
+  expect(rank('worn')).toBeLessThanOrEqual(rank('bright'))
+  expect(Math.min(...(['worn', 'soft', 'bright', 'flattest'] as const).map(rank))).toBeGreaterThanOrEqual(0)
 })

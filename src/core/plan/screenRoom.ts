@@ -1,7 +1,7 @@
 import { choiceOf, numberOf, q, type Reason } from '../advice'
 import type { Hex } from '../color'
 import type { Frame, Shop, Stencil, Step } from '../equipment'
-import type { Order } from '../order'
+import { driesInScreen, type Order } from '../order'
 import type { Duration, Length, MeshCount } from '../quantity'
 import {
   isoOf,
@@ -46,6 +46,8 @@ export interface ScreenSpec {
   readonly mesh: MeshCount
   readonly emulsionId: string
   readonly coats: number
+  /** Its ink dries in the screen: the stencil is hardened, or exposed once more. */
+  readonly hardens: boolean
   /** The head it is planned for; none where the order of printing does not fit, and on a bench. */
   readonly head?: number | undefined
   /** Seconds; none for a film stencil or without a lamp. */
@@ -89,7 +91,7 @@ export function screenJobOf(order: Order, plan: RunPlan): ScreenJob {
     ...(air > 0 && { airDays: air }),
     takes: plan.time?.total.range[1] ?? 0,
     screens: plan.hits
-      .filter((h) => h.sameScreenAs === '')
+      .filter((h) => h.sameScreenAs === '' && !h.frame?.standing)
       .map((h) => ({
         hitId: h.hit.id,
         name: h.hit.name,
@@ -97,6 +99,7 @@ export function screenJobOf(order: Order, plan: RunPlan): ScreenJob {
         mesh: numberOf(h.mesh),
         emulsionId: choiceOf(h.stencil.emulsion),
         coats: numberOf(h.stencil.coats),
+        hardens: driesInScreen(h.hit.system) && h.exposure !== undefined,
         head: h.head,
         expose: h.exposure && {
           time: numberOf(h.exposure.time),
@@ -204,8 +207,9 @@ function lineOf(
     frameWhy,
     next,
     dryAt: drying && since !== undefined ? momentOf(since) + stepTime(next, humidity) : undefined,
-    latest: next && press !== undefined ? latestStart(next, press, hours, humidity) : undefined,
-    latestWhy: next && press !== undefined ? whyLatest(next, printedOn(job, shop), humidity) : undefined,
+    latest: next && press !== undefined ? latestStart(next, press, hours, humidity, screen) : undefined,
+    latestWhy:
+      next && press !== undefined ? whyLatest(next, printedOn(job, shop), humidity, screen) : undefined,
   }
 }
 
@@ -288,6 +292,7 @@ export function advanced(line: RoomLine, shop: Shop, at: string, head = line.scr
     words: stencilWords(job.words, screen.name),
     emulsionId: screen.emulsionId,
     coats: screen.coats,
+    ...(screen.hardens && { hardens: true }),
     done: [],
   }
   return [{ ...frame, stencil: { ...stencil, done: [...stencil.done, { step: next, at }] } }]

@@ -144,6 +144,7 @@ export const RATE = defineRoom({
         'flood',
         'dwell',
         'coolDown',
+        'laps',
         'cureDwell',
         'dryer',
         'belt',

@@ -17,6 +17,10 @@ export const SCHEDULE = defineRoom({
       source: 'common practice',
       severity: 'Watch',
     },
+    COAT_ROUNDS: {
+      says: '{time}: {coats} coats in {rounds} rounds, one on each side, and {drying} of drying between two rounds.',
+      source: 'common practice',
+    },
     SCREEN_BY_HAND: { says: '{time} by hand for one screen.', source: 'from memory' },
     LATEST: {
       says: 'At press {press}, less {hands} of work in working hours and {drying} of drying, which may run overnight.',

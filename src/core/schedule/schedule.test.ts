@@ -175,3 +175,33 @@ describe('hours of a day of the week, and days off', () => {
     expect(isoOf(start ?? 0)).toBe('2026-12-18T16:00')
   })
 })
+
+describe('how a screen is made', () => {
+  const hands = (step: Parameters<typeof stepTime>[0], made?: Parameters<typeof stepTime>[2]) =>
+    stepTime(step, 0.45, made) / 60
+  it('six coats dry three times, two once: the last drying is a step of its own', () => {
+    const six = { coats: 6, hardens: false }
+    // 45 to 60 min for each round (common practice).
+    expect(hands('coat', six) - 3 * hands('coat')).toBeCloseTo(2 * 52)
+    expect(hands('dry', six)).toBeCloseTo(52)
+    const press = at('2026-11-24T12:00')
+    const start = (coats: number) =>
+      latestStart('coat', press, USUAL_HOURS, 0.45, { coats, hardens: false }) ?? 0
+    expect(start(6)).toBeLessThan(start(2))
+    expect(start(2)).toBe(start(1))
+    expect(whyStepTime('coat', 0.45, six).map((r) => r.rule)).toEqual(['COAT_ROUNDS'])
+  })
+  it('only what is for ink that dries in the screen is hardened, and its marks are closed against water', () => {
+    const done = (until: string) => {
+      const all = STEP_NAMES.slice(0, STEP_NAMES.indexOf(until as (typeof STEP_NAMES)[number]))
+      return all.filter((s) => s !== 'harden').map((step) => ({ step, at: '2026-11-24T07:30' }))
+    }
+    expect(nextStep({ stencil: { done: done('harden'), hardens: true } })).toBe('harden')
+    expect(nextStep({ stencil: { done: done('harden') } })).toBe('check')
+    expect(hands('check', { coats: 2, hardens: true })).toBeGreaterThan(hands('check'))
+    const press = at('2026-11-24T12:00')
+    const start = (hardens: boolean) =>
+      latestStart('wash', press, USUAL_HOURS, 0.45, { coats: 2, hardens }) ?? 0
+    expect((start(false) - start(true)) / 60).toBeCloseTo(8)
+  })
+})

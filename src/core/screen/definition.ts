@@ -1,4 +1,5 @@
 import { defineRoom } from '../advice'
+import { FRAME_RULES } from './frameRules'
 import { STENCIL_RULES } from './stencilRules'
 
 /** Mesh, frames, stencils and light. */
@@ -118,74 +119,7 @@ export const SCREEN = defineRoom({
       source: 'common practice',
       severity: 'Watch',
     },
-    FRAMES_SHORT: {
-      says: '{need} screens at {mesh} are wanted and {have} clean frames have it: too few.',
-      source: 'geometry',
-      severity: 'Stop',
-    },
-    FRAME_SMALL: {
-      says: 'A print of {width} x {height} leaves less than {margin} to the frame: the mesh does not give evenly.',
-      source: 'common practice',
-      severity: 'Watch',
-    },
-    FRAME_SIZE: {
-      says: 'Frames of {width} x {height}: the smallest of the free ones that hold the print with {margin} round it, all screens alike.',
-      source: 'common practice',
-    },
-    FRAME_SIZES: {
-      says: 'No size of frame has all the meshes free: {sizes} sizes in one job. Off-contact, pins and film positions differ between them.',
-      source: 'common practice',
-      severity: 'Watch',
-    },
-    FRAME_PRESS: {
-      says: '{press} takes frames up to {width} x {height}, and none that is free and fits it holds this print.',
-      source: 'geometry',
-      severity: 'Stop',
-    },
-    POSITION_PUT: {
-      says: '{label}: put on at {chosen}, told {advised}. The next films follow it, and the print lies {off} {way}: move the pallet, or load, by as much.',
-      source: 'geometry',
-      severity: 'Note',
-    },
-    FRAME_HELD: {
-      says: '{frames} with {mesh} {carry} stencils of other jobs: {jobs}.',
-      source: 'the order',
-      severity: 'Note',
-    },
-    FRAME_GIVEN: {
-      says: 'Frames with {mesh} are taken by jobs that print earlier: {jobs}.',
-      source: 'the order',
-      severity: 'Watch',
-    },
-    FRAME_CARRIES: {
-      says: '{frame} already carries {name} of this print: use it again.',
-      source: 'the order',
-    },
-    FRAME_OLD: {
-      says: 'An old stencil of {name} is on {frame}: {words}. Same art? Print from it.',
-      source: 'the order',
-      severity: 'Note',
-    },
-    TENSION_SPREAD: {
-      says: 'The frames differ by {spread} in tension: over {tension:300} they register badly against each other.',
-      source: 'from memory',
-      severity: 'Watch',
-    },
-    FRAME_SLACK: {
-      says: '{frame} is slack: {tension}, under the {least} that frames work at here. It registers badly; stretch it anew or take another.',
-      source: 'from memory',
-      severity: 'Watch',
-    },
-    FRAME_SLACK_FAR: {
-      says: '{frame} is far too slack: {tension} where {least} is the least. It smears and registers nowhere.',
-      source: 'from memory',
-      severity: 'Stop',
-    },
-    FRAME_TIGHT: {
-      says: '{frame} reads {tension}, over the {most} that frames work at here: read it again; it may tear.',
-      source: 'from memory',
-      severity: 'Watch',
-    },
+    ...FRAME_RULES,
     RULING_ROUGH: {
       says: '{ruling} on {cloth}: rough cloth holds no dots finer than about {most}. Coarsen the film.',
       source: 'from memory',
@@ -303,7 +237,7 @@ export const SCREEN = defineRoom({
       within: [0.1, 86_400],
       label: 'Exposure, {name}',
       follows: ['stepTests', 'lamps', 'fabrics'],
-      after: ['mesh', 'coats', 'emulsion', 'lamp'],
+      after: ['mesh', 'coats', 'emulsion', 'lamp', 'medium'],
     },
     filmTop: {
       kind: 'length',
@@ -319,6 +253,7 @@ export const SCREEN = defineRoom({
       follows: ['where', 'printWidth', 'frames'],
       after: ['aside'],
     },
+    medium: { kind: 'choice', label: 'Films on', follows: ['medium'] },
     lamp: { kind: 'choice', label: 'Lamp', follows: ['lamps'] },
     offContact: {
       kind: 'length',

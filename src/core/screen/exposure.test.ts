@@ -1,9 +1,26 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { numberOf } from '../advice'
-import { type Emulsion, type Lamp, type ScreenRoom, type StepTest, USUAL_SCREENS } from '../equipment'
+import {
+  type Emulsion,
+  type Lamp,
+  type Medium,
+  type ScreenRoom,
+  type StepTest,
+  USUAL_SCREENS,
+} from '../equipment'
 import { mm, perCm } from '../quantity'
-import { byDistance, exposureFor, readScale, readStrips, SCALE_STEP, strips, unsuitable } from './index'
+import {
+  byDistance,
+  emulsionAge,
+  exposureFor,
+  readScale,
+  readStrips,
+  SCALE_STEP,
+  sensitiserFor,
+  strips,
+  unsuitable,
+} from './index'
 
 const lamp = (kind: Lamp['kind'], distance = mm(400)): Lamp => ({ id: 'L', name: 'Lamp', kind, distance })
 const emulsion: Emulsion = { id: 'E', name: 'Dual', kind: 'dual', water: 'resistant', build: 5e-6 }
@@ -174,5 +191,47 @@ describe('a step test', () => {
     const { low, time: right, high } = readScale(30, 6)
     expect(high / low).toBeCloseTo(SCALE_STEP)
     expect(low).toBeLessThan(right)
+  })
+})
+
+describe('what films are printed on, and emulsion that is mixed', () => {
+  const tested = {
+    ...USUAL_SCREENS,
+    tests: [
+      {
+        ...{ id: 'T1', on: '2026-11-01', lampId: 'led', emulsionId: 'dual', mesh: 7700, coats: 2 },
+        ...{ distance: 0.1, time: 30, low: 26, high: 36 },
+      },
+    ],
+  }
+  const [dual] = tested.emulsions
+  const need = { hitId: 'a', name: 'a', mesh: 7700, coats: 2, fine: false }
+  const on = (medium: Medium) => exposureFor({ ...need, medium }, tested, dual, {})!
+  // Common practice: vellum and oiled paper are less clear and their black is thinner; how much is from memory.
+  it('less clear wants more light, thinner black a narrower range', () => {
+    const [film, vellum, paper] = (['film', 'vellum', 'paper'] as const).map((m) => on(m).time)
+    expect(vellum!.advised).toBeGreaterThan(film!.advised)
+    expect(paper!.advised).toBeGreaterThan(vellum!.advised)
+    const wide = (t: typeof film) => t!.range[1] / t!.advised
+    expect(wide(vellum)).toBeLessThan(wide(film))
+    expect(wide(paper)).toBeLessThan(wide(vellum))
+    expect(film!.reasons.map((r) => r.rule)).not.toContain('EXPOSE_MEDIUM')
+    expect(paper!.reasons.map((r) => r.rule)).toContain('EXPOSE_MEDIUM')
+  })
+  it('a test on the very medium needs no factor', () => {
+    const own = { ...tested, tests: tested.tests.map((t) => ({ ...t, medium: 'vellum' as const })) }
+    expect(exposureFor({ ...need, medium: 'vellum' }, own, dual, {})!.time.advised).toBeCloseTo(30)
+  })
+  // 10 % by weight (common practice).
+  it('sensitiser is a tenth of the weight', () => expect(sensitiserFor(0.9).mass).toBeCloseTo(0.09))
+  it('emulsion past its days is watched, near its end told, else silent', () => {
+    const mixed = { ...dual!, mixedOn: '2026-11-01', keeps: 28 }
+    const rules = (today: string) => emulsionAge(mixed, today).map((r) => r.rule)
+    expect(rules('2026-11-10')).toEqual([])
+    expect(rules('2026-11-27')).toEqual(['EMULSION_SOON'])
+    expect(rules('2026-11-29')).toEqual(['EMULSION_SOON'])
+    expect(rules('2026-11-30')).toEqual(['EMULSION_OLD'])
+    expect(emulsionAge({ ...mixed, mixedOn: 'soon' }, '2026-12-30')).toEqual([])
+    expect(emulsionAge(dual!, '2026-12-30')).toEqual([])
   })
 })

@@ -1,6 +1,14 @@
 import type { RuleOf } from '../advice'
 import { type Inputs, type NumberAdvice, type Overrides, q, type Reason } from '../advice'
-import type { Emulsion, Fabric, Lamp, ScreenRoom, StepTest } from '../equipment'
+import {
+  type Emulsion,
+  type Fabric,
+  type Lamp,
+  MEDIA,
+  type Medium,
+  type ScreenRoom,
+  type StepTest,
+} from '../equipment'
 import type { Duration, Length, MeshCount, Share } from '../quantity'
 import { SCREEN } from './definition'
 import { fabricOf } from './fabric'
@@ -39,6 +47,15 @@ const MESH_POWER = 0.145
 /** Dyed against white mesh (from memory: half as much again to double). */
 const DYED = 1.75
 
+/** Of the light, what comes through the clear parts of a medium (from memory): vellum and oiled paper want more of it. */
+const LETS_THROUGH: Readonly<Record<Medium, Share>> = { film: 1, vellum: 0.83, paper: 0.7 }
+/** Their black is thinner, too: this much longer and the image begins to fill (from memory). */
+const MOST_OVER: Readonly<Record<Medium, number>> = {
+  film: Number.POSITIVE_INFINITY,
+  vellum: 1.15,
+  paper: 1.08,
+}
+
 /** What one screen asks of the light. */
 export interface ExposureNeed {
   readonly hitId: string
@@ -47,6 +64,8 @@ export interface ExposureNeed {
   readonly coats: number
   /** Lines or dots that a work lamp would lose. */
   readonly fine: boolean
+  /** What its film is printed on; clear film where it is not said. */
+  readonly medium?: Medium
 }
 
 /** How sure an exposure is: the same screen as in the test, one a little or far away, or no test at all. */
@@ -90,6 +109,12 @@ function factorsFrom(
   add('EXPOSE_MESH', (here.thickness / there.thickness) ** MESH_POWER, {
     mesh: q('meshCount', need.mesh),
     before: q('meshCount', test.mesh),
+  })
+  const then = test.medium ?? 'film'
+  const medium = need.medium ?? 'film'
+  add('EXPOSE_MEDIUM', LETS_THROUGH[then] / LETS_THROUGH[medium], {
+    medium: MEDIA[medium].toLowerCase(),
+    before: MEDIA[then].toLowerCase(),
   })
   const dyed = (f: Fabric) => (f.dyed === 'yellow' ? DYED : 1)
   add('EXPOSE_DYED', dyed(here) / dyed(there), {})
@@ -151,7 +176,10 @@ export function exposureFor(
     {
       of,
       advised: test.time * by,
-      range: [test.low * by * (1 - spread), test.high * by * (1 + spread)],
+      range: [
+        test.low * by * (1 - spread),
+        Math.min(test.high * by * (1 + spread), test.time * by * MOST_OVER[need.medium ?? 'film']),
+      ],
       reasons: [
         SCREEN.because('EXPOSE_TESTED', {
           day: test.on,
@@ -161,6 +189,7 @@ export function exposureFor(
           distance: q('length', test.distance),
         }),
         ...factors.map((f) => f.why),
+        ...((need.medium ?? 'film') === 'film' ? [] : [SCREEN.because('EXPOSE_THIN_BLACK')]),
         ...(confidence === 'far' ? [SCREEN.because('EXPOSE_FAR')] : []),
         ...unfit,
       ],

@@ -44,12 +44,17 @@ const same = (a: MeshCount, b: MeshCount) => Math.abs(a - b) < 1
 const isOf = (s: Stencil, { orderId, print }: Pick<FrameJob, 'orderId' | 'print'>, hitId: string): boolean =>
   s.order === orderId && s.print === print && s.hit === hitId
 
-/** The frame that carries the very stencil already. */
+/** The frame that carries the very stencil already, or the tool of the shop that is kept for it. */
 export const carryingFrame = (
   { frames }: Pick<Shop, 'frames'>,
   job: Pick<FrameJob, 'orderId' | 'print'>,
   hitId: string,
-): Frame | undefined => frames.find((f) => f.state !== 'retired' && f.stencil && isOf(f.stencil, job, hitId))
+): Frame | undefined =>
+  frames.find(
+    (f) =>
+      f.state !== 'retired' &&
+      (f.standing === undefined ? f.stencil && isOf(f.stencil, job, hitId) : f.standing === hitId),
+  )
 
 /** The tension about which the free frames of the wanted meshes lie closest: the job registers best with these. */
 function bestTension(free: readonly Frame[], wanted: readonly FrameNeed[], fixed: readonly Frame[]): number {
@@ -93,7 +98,9 @@ export function allocateFrames(shop: Shop, job: FrameJob, wanted: readonly Frame
   const reasons = [
     ...wanted.flatMap(({ hitId, name }) => {
       const frame = own.get(hitId)
-      return frame ? [SCREEN.because('FRAME_CARRIES', { frame: frame.id, name })] : []
+      if (!frame) return []
+      const rule = frame.standing ? 'FRAME_STANDING' : 'FRAME_CARRIES'
+      return [SCREEN.because(rule, { frame: frame.id, name })]
     }),
     ...open.flatMap(({ name }) => {
       const old = shop.frames.find(

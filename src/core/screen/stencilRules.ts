@@ -69,6 +69,28 @@ export const STENCIL_RULES = {
     source: 'common practice',
     severity: 'Note',
   },
+  EXPOSE_MEDIUM: {
+    says: 'Film on {medium}, tested on {before}: {factor} times the light. From memory: step-test each medium.',
+    source: 'from memory',
+  },
+  EXPOSE_THIN_BLACK: {
+    says: 'Its black is thinner than on clear film: a narrower range, or the image fills.',
+    source: 'common practice',
+  },
+  EMULSION_OLD: {
+    says: '{name} was mixed on {day}, {days} days ago, and keeps {keeps}: it washes out badly or breaks down. Mix new.',
+    source: 'common practice',
+    severity: 'Watch',
+  },
+  EMULSION_SOON: {
+    says: '{name} was mixed on {day} and keeps {keeps} days: {left} left.',
+    source: 'common practice',
+    severity: 'Note',
+  },
+  EMULSION_MIX: {
+    says: '{part} of the emulsion by weight: {sensitiser} to {base}, {all} together. Stir, let the air out, write the day on it. Topping up old with new, its colour is the judge.',
+    source: 'common practice',
+  },
   EXPOSE_FAR: {
     says: 'The nearest step test is far from this screen: make another one.',
     source: 'from memory',

@@ -73,6 +73,17 @@ export const SEQUENCE = defineRoom({
       says: 'After the smoothing screen comes the second white, with no flash between.',
       source: 'common practice',
     },
+    LAPS_ONE: { says: 'One revolution does: fewest minutes, fewest chances to shift.', source: 'geometry' },
+    LAPS_TWO: { says: 'It does not fit into one revolution of this press.', source: 'geometry' },
+    LAPS_WISHED: {
+      says: 'Two revolutions as the lead wants it, though one would do: film cools and heads stay free, for twice the time at the press and one more chance to shift.',
+      source: "the shop's choice",
+      severity: 'Note',
+    },
+    SMOOTH_BASE: {
+      says: 'On a smoothed base, as flat as it gets; dry, and with no flash between.',
+      source: 'common practice',
+    },
     PUFF_NOFLASH: { says: 'Expanding ink is not flashed: it rises in the dryer.', source: 'common practice' },
     MUD: {
       says: '{i} before {j}, {state}: wet contact risk {points}, {why}.',
@@ -184,5 +195,13 @@ export const SEQUENCE = defineRoom({
       severity: 'Stop',
     },
   },
-  settings: {},
+  settings: {
+    laps: {
+      kind: 'choice',
+      label: 'Laps',
+      options: { one: 'One', two: 'Two' },
+      follows: ['presses', 'printOrder'],
+      after: ['press'],
+    },
+  },
 })

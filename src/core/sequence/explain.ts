@@ -127,7 +127,8 @@ function whyHere(
   const blends = group
     .filter((i) => earlier.includes(i))
     .flatMap((i) => (codesOf(t, i, hit).includes('BLEND_WET') ? [pairReason(t, 'BLEND_WET', i, hit)] : []))
-  const white = roleOf(t, earlier.at(-1)) === 'smoothing' ? [SEQUENCE.because('SMOOTH_WHITE')] : []
+  const smoothed = roleOf(t, earlier.at(-1)) === 'smoothing'
+  const white = smoothed ? [SEQUENCE.because(t.whites === 0 ? 'SMOOTH_BASE' : 'SMOOTH_WHITE')] : []
   const puff = roleOf(t, hit) === 'expanding' ? [SEQUENCE.because('PUFF_NOFLASH')] : []
   return [
     ...white,

@@ -100,6 +100,8 @@ export interface Job {
    * goes before is flashed before what comes after.
    */
   readonly explicit?: readonly string[]
+  /** The smoothing screen flattens a base that carries colours: no white has to follow it. */
+  readonly smoothsBase?: boolean
 }
 
 /** Stands in an order by hand where the lead wants a flash. */

@@ -36,8 +36,8 @@ const trapsWet = (colour: Hit, black: Hit, { darkCloth, method }: Job) =>
 const isColour = (h: Hit) => !isBase(h) && !role(h, 'smoothing', 'highlight', 'clear', 'expanding')
 
 /** After a smoothing screen its white follows, whatever the school says of highlights. */
-const smoothedWhite = ({ hits }: Job) =>
-  hits.some((h) => h.role === 'smoothing') && !hits.some((h) => h.role === 'base2')
+const smoothedWhite = ({ hits, smoothsBase = false }: Job) =>
+  !smoothsBase && hits.some((h) => h.role === 'smoothing') && !hits.some((h) => h.role === 'base2')
 
 /** The lead put them in their order: a practice of the house says nothing more. */
 const byHand = ({ explicit = [] }: Job, i: Hit, j: Hit) => explicit.includes(i.id) && explicit.includes(j.id)

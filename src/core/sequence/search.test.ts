@@ -28,6 +28,20 @@ describe('the search against trying everything', () => {
     )
     expect(fits).toBeGreaterThan(80)
   }, 120_000)
+  it('finds the cheapest where the base is smoothed for the colours on it', () => {
+    let fits = 0
+    const smoothed = anyJob(6).filter((job) => job.hits.some((h) => h.role === 'smoothing'))
+    fc.assert(
+      fc.property(smoothed, anyRing, fc.boolean(), (job, ring, byHand) => {
+        const press: PressSpace = byHand
+          ? { kind: 'heads', heads: 'unlimited', hasFlash: true, wetOnWet: true }
+          : ring
+        fits += agree({ ...job, smoothsBase: true }, press)
+      }),
+      { numRuns: 150, seed: 13 },
+    )
+    expect(fits).toBeGreaterThan(20)
+  }, 120_000)
 })
 
 describe('the least moving', () => {

@@ -34,6 +34,8 @@ export interface Search {
   readonly wanted?: number
   /** Two revolutions where one does not do. */
   readonly laps?: 1 | 2
+  /** Two revolutions though one would do: the lead wants room and time between. */
+  readonly twice?: boolean
   /** Least set-up moves before least wet contact risk. */
   readonly leastMoving?: boolean
   /** How much is tried before the search is given up, of the usual 1. */
@@ -63,7 +65,11 @@ export function solverFor(job: Job): Solver {
     known.set(`${wetOnWet} ${inTurn}`, made)
     return made
   }
-  return (press, pressName, { wanted = 1, laps = 1, leastMoving = false, effort = 1 } = {}) => {
+  return (
+    press,
+    pressName,
+    { wanted = 1, laps = 1, twice: wished = false, leastMoving = false, effort = 1 } = {},
+  ) => {
     if (job.hits.length > MOST_HITS)
       return refuse(SEQUENCE.because('TOO_MANY', { screens: count(job.hits.length), most: count(MOST_HITS) }))
     const wetOnWet = press.kind === 'stations' || press.wetOnWet
@@ -71,7 +77,8 @@ export function solverFor(job: Job): Solver {
     const mounted = press.kind === 'stations' && press.stations.some((s) => s.mounted !== undefined)
     const inTurn = wanted === 1 && !mounted
     const { tables, relaxed } = known.get(`${wetOnWet} ${inTurn}`) ?? prepare(wetOnWet, inTurn)
-    if (tables.smoothing && !tables.whites) return refuse(SEQUENCE.because('SMOOTH_ALONE'))
+    if (tables.smoothing && !tables.whites && !job.smoothsBase)
+      return refuse(SEQUENCE.because('SMOOTH_ALONE'))
     const free = relaxed(0, 0)
     if (free >= FORBIDDEN) return refuse(...clash(job, wetOnWet))
     const short = whatIsShort(job, press, pressName, tables, flashesIn(free))
@@ -80,6 +87,8 @@ export function solverFor(job: Job): Solver {
       return some(orders(tables, relaxed, wanted), 1, tables) ?? noRoom(short)
     }
     const move = leastMoving ? COST.moveFirst : COST.move
+    const byWish = wished ? twoLaps(tables, press, relaxed, effort) : undefined
+    if (byWish && byWish !== 'unknown') return { fits: true, best: byWish, others: [], laps: 2, tables }
     const one =
       short.length > 0 ? undefined : some(layOut(tables, press, relaxed, wanted, move, effort), 1, tables)
     if (one) return one
@@ -238,7 +247,8 @@ const againstHand = ({ explicit = [] }: Job, i: string, j: string): boolean =>
 function clash(job: Job, wetOnWet: boolean): readonly Reason[] {
   const impossible = (hits: Job['hits'], explicit = job.explicit ?? []) => {
     const t = buildTables({ ...job, hits, explicit }, wetOnWet)
-    return !(t.smoothing && !t.whites) && relax(t)(0, 0) >= FORBIDDEN
+    const alone = t.smoothing !== 0 && t.whites === 0 && !job.smoothsBase
+    return !alone && relax(t)(0, 0) >= FORBIDDEN
   }
   let left = job.hits
   for (const hit of job.hits) {

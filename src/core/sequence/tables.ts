@@ -132,7 +132,7 @@ export function buildTables(job: Job, wetOnWet: boolean, inTurn = false): Tables
     notDry: collect((i, j) => at(i, j).dry === FORBIDDEN),
     cares: collect((j, i) => at(i, j).wet !== at(i, j).dry),
     smoothing: maskOf(hits, (h) => h.role === 'smoothing'),
-    whites: base2 || maskOf(hits, (h) => h.role === 'highlight'),
+    whites: base2 || (job.smoothsBase ? 0 : maskOf(hits, (h) => h.role === 'highlight')),
     expanding: maskOf(hits, (h) => h.role === 'expanding'),
     drying: job.method.wetMost === 'three' ? maskOf(hits, driesIn) : 0,
     mostWet: MOST_WET,
@@ -157,9 +157,9 @@ export function printCost(t: Tables, j: number, mask: number, wet: number): numb
   return cost
 }
 
-/** The smoothing screen has printed and its white has not. */
+/** The smoothing screen has printed and its white has not; one that flattens a base for colours has none. */
 export const whiteOwed = (t: Tables, mask: number): boolean =>
-  (mask & t.smoothing) !== 0 && (mask & t.whites) === 0
+  (mask & t.smoothing) !== 0 && t.whites !== 0 && (mask & t.whites) === 0
 
 /** The smoothing screen could print now. */
 export const smoothingDue = (t: Tables, mask: number): boolean =>

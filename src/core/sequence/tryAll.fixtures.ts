@@ -42,8 +42,9 @@ export function score(job: Job, events: readonly Event[], press: PressSpace): nu
         press.kind === 'heads' || e.station === (before?.station ?? 0) + (press.flashWidth ?? 1)
       if (before?.kind !== 'flash' || !adjacent) return undefined
     }
-    if (beforeRole === 'smoothing') {
-      const white = job.hits.some((h) => h.role === 'base2') ? 'base2' : 'highlight'
+    const again = job.hits.some((h) => h.role === 'base2')
+    if (beforeRole === 'smoothing' && (again || !job.smoothsBase)) {
+      const white = again ? 'base2' : 'highlight'
       if (me.role !== white) return undefined
     }
     const dries = (h: Hit) => h.system !== 'plastisol' && h.role !== 'smoothing'

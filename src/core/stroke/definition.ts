@@ -104,6 +104,7 @@ export const STROKE = defineRoom({
       source: 'common practice',
     },
     STROKES_SOFT: { says: 'A soft white: thin ink, one to three passes.', source: 'common practice' },
+    STROKES_SMOOTH: { says: 'One hard stroke, two when in doubt.', source: 'common practice' },
     STROKES_TOP: { says: 'One stroke on a base or on light cloth.', source: 'common practice' },
     STROKES_HIGHLIGHT: {
       says: 'Highlight: one firm, or two for extra brightness.',

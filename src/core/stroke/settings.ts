@@ -70,6 +70,7 @@ const SETTINGS: Readonly<Record<StrokeUse, Partial<Setting>>> = {
     squeegee: ['90', 'SQUEEGEE_SMOOTH'],
     angle: [[0, 3, 5], 'ANGLE_SMOOTH'],
     pressure: ['firm', 'PRESSURE_FIRM'],
+    strokes: [[1, 1, 2], 'STROKES_SMOOTH'],
   },
   halftone: {
     squeegee: ['80', 'SQUEEGEE_HALFTONE'],

@@ -1,5 +1,6 @@
 import { addDays, formatISO, parseISO } from 'date-fns'
-import { type Frame, type MountedAt, STEP_NAMES, type Stencil, type Step } from '@/core/equipment'
+import type { Frame, MountedAt, Stencil, Step } from '@/core/equipment'
+import { stepsOf } from '@/core/schedule'
 
 interface Carried {
   readonly frame: string
@@ -47,7 +48,8 @@ const iso = (today: string, ago: number) =>
   formatISO(addDays(parseISO(today), -ago), { representation: 'date' })
 
 function stencilOf({ order, hit, words, until, ago }: Carried, today: string): Stencil {
-  const done = STEP_NAMES.slice(0, STEP_NAMES.indexOf(until) + 1)
+  const steps = stepsOf({ hardens: false })
+  const done = steps.slice(0, steps.indexOf(until) + 1)
   return {
     order,
     print: 'P1',

@@ -17,6 +17,12 @@ export async function up(db: Kysely<unknown>): Promise<void> {
   await run('ALTER TABLE flash_unit DROP COLUMN mounted')
   await run("ALTER TABLE flash_unit ADD COLUMN side TEXT CHECK (side IN ('left', 'right', 'behind'))")
   await run("ALTER TABLE flash_unit ADD COLUMN suits TEXT CHECK (suits IN ('plastisol', 'water'))")
+  await run('ALTER TABLE stencil ADD COLUMN hardens INTEGER NOT NULL DEFAULT 0 CHECK (hardens IN (0, 1))')
+  for (const table of ['screen_room', 'step_test'])
+    await run(`ALTER TABLE ${table} ADD COLUMN medium TEXT CHECK (medium IN ('film', 'vellum', 'paper'))`)
+  await run("ALTER TABLE frame ADD COLUMN standing TEXT CHECK (standing IN ('smoothing'))")
+  await run('ALTER TABLE emulsion ADD COLUMN mixed_on TEXT')
+  await run('ALTER TABLE emulsion ADD COLUMN keeps INTEGER CHECK (keeps > 0)')
   await run('ALTER TABLE placement ADD COLUMN cloth_draws TEXT')
   await run(
     'ALTER TABLE customer_order ADD COLUMN pvc_free INTEGER NOT NULL DEFAULT 0 CHECK (pvc_free IN (0, 1))',

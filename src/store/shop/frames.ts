@@ -25,10 +25,13 @@ export const frames: StoredPart<'frames'> = {
             words: s.words,
             emulsionId: s.emulsion_id,
             coats: s.coats,
+            ...(s.hardens === 1 && { hardens: true }),
             done: (stepsOf.get(f.id) ?? []).map(({ step, at }) => ({ step, at })),
           }
+          const { standing, ...plain } = bare(f)
           return {
-            ...bare(f),
+            ...plain,
+            ...(standing && { standing }),
             readings: (readingsOf.get(f.id) ?? []).map((r) => ({ on: r.on_day, tension: r.tension })),
             ...(stencil && { stencil }),
             ...(at && { mounted: { pressId: at.press_id, head: at.head } }),
@@ -40,7 +43,10 @@ export const frames: StoredPart<'frames'> = {
   rows: ({ shop: { frames } }) => {
     const carried = frames.flatMap(({ id, stencil }) => (stencil ? [{ id, stencil }] : []))
     return {
-      frame: placed(frames).map(({ readings: _, stencil: __, mounted: ___, ...f }) => f),
+      frame: placed(frames).map(({ readings: _, stencil: __, mounted: ___, standing, ...f }) => ({
+        ...f,
+        standing: standing ?? null,
+      })),
       frame_mounted: frames.flatMap(({ id, mounted }) =>
         mounted ? [{ frame_id: id, press_id: mounted.pressId, head: mounted.head }] : [],
       ),
@@ -55,6 +61,7 @@ export const frames: StoredPart<'frames'> = {
         words: s.words,
         emulsion_id: s.emulsionId,
         coats: s.coats,
+        hardens: Number(s.hardens ?? false),
       })),
       stencil_step: carried.flatMap(({ id, stencil }) =>
         stencil.done.map((d, place) => ({ frame_id: id, place, ...d })),

@@ -18,11 +18,17 @@ export const screens: StoredPart<'screens'> = {
       collarLine: head.collar_line,
       leastTension: head.least_tension,
       mostTension: head.most_tension,
+      ...(head.medium && { medium: head.medium }),
       fabrics: fabrics.map(bare),
-      emulsions: emulsions.map(bare),
+      emulsions: emulsions.map(bare).map(({ mixed_on, keeps, ...e }) => ({
+        ...e,
+        ...(mixed_on !== null && { mixedOn: mixed_on }),
+        ...(keeps !== null && { keeps }),
+      })),
       lamps: lamps.map(bare),
-      tests: tests.map(({ place: _, on_day, lamp_id, emulsion_id, ...t }) => ({
+      tests: tests.map(({ place: _, on_day, lamp_id, emulsion_id, medium, ...t }) => ({
         ...t,
+        ...(medium && { medium }),
         on: on_day,
         lampId: lamp_id,
         emulsionId: emulsion_id,
@@ -39,13 +45,19 @@ export const screens: StoredPart<'screens'> = {
         collar_line: screens.collarLine,
         least_tension: screens.leastTension,
         most_tension: screens.mostTension,
+        medium: screens.medium ?? null,
       },
     ],
     fabric: placed(screens.fabrics),
-    emulsion: placed(screens.emulsions),
+    emulsion: placed(screens.emulsions).map(({ mixedOn, keeps, ...e }) => ({
+      ...e,
+      mixed_on: mixedOn ?? null,
+      keeps: keeps ?? null,
+    })),
     lamp: placed(screens.lamps),
-    step_test: placed(screens.tests).map(({ on, lampId, emulsionId, ...t }) => ({
+    step_test: placed(screens.tests).map(({ on, lampId, emulsionId, medium, ...t }) => ({
       ...t,
+      medium: medium ?? null,
       on_day: on,
       lamp_id: lampId,
       emulsion_id: emulsionId,

@@ -8,10 +8,23 @@ export const STAGES = {
   order: { label: 'Order', practices: [] },
   art: { label: 'Art', practices: [] },
   screens: { label: 'Screens', practices: ['baseMesh', 'ruling', 'offContact'] },
-  ink: { label: 'Ink', practices: ['white', 'inBetween', 'darkCloth', 'ink'] },
-  sequence: { label: 'Sequence', practices: ['flash', 'colourOrder', 'wetMost', 'stroke', 'release'] },
+  ink: { label: 'Ink', practices: ['white', 'whiteAgain', 'smooth', 'inBetween', 'darkCloth', 'ink'] },
+  sequence: {
+    label: 'Sequence',
+    practices: [
+      'flash',
+      'colourOrder',
+      'highlight',
+      'blackTrap',
+      'wetMost',
+      'blade',
+      'highSolids',
+      'stroke',
+      'release',
+    ],
+  },
   placement: { label: 'Placement', practices: ['placement', 'placementSizes'] },
-  heat: { label: 'Heat', practices: ['cure', 'cureTemperature'] },
+  heat: { label: 'Heat', practices: ['cool', 'cure', 'cureTemperature'] },
   run: { label: 'Run', practices: [] },
 } as const satisfies Record<string, { label: string; practices: readonly Practice[] }>
 

@@ -3,6 +3,8 @@
 import { Box, Flex, Grid } from '@chakra-ui/react'
 import { useState } from 'react'
 import { numberOf } from '@/core/advice'
+import { MEDIA, type Medium } from '@/core/equipment'
+import { keysOf } from '@/core/quantity'
 import { type Confidence, exposureFor } from '@/core/screen'
 import { AskNumber } from '@/ui/AskNumber'
 import { Pick, QuantityInput } from '@/ui/given'
@@ -28,6 +30,7 @@ export function Calculator() {
   const can = useCan()
   const [mesh, setMesh] = useState(7700)
   const [coats, setCoats] = useState(2)
+  const [medium, setMedium] = useState<Medium>(screens.medium ?? 'film')
   const lamp = screens.lamps.find((l) => l.id === lampId)
   const [distance, setDistance] = useState<number>()
   const room = {
@@ -35,7 +38,14 @@ export function Calculator() {
     lamps: lamp ? [{ ...lamp, distance: distance ?? lamp.distance }] : [],
   }
   const emulsion = screens.emulsions.find((e) => e.id === emulsionId)
-  const need = { hitId: 'any', name: 'this screen', mesh, coats: Math.max(1, Math.round(coats)), fine: false }
+  const need = {
+    hitId: 'any',
+    name: 'this screen',
+    mesh,
+    coats: Math.max(1, Math.round(coats)),
+    fine: false,
+    medium,
+  }
   const found = exposureFor(need, room, emulsion, {})
   const stop = found?.time.reasons.find((r) => r.severity === 'Stop')
   return (
@@ -45,6 +55,12 @@ export function Calculator() {
         <Pick label="Emulsion" value={emulsionId} options={screens.emulsions} onPick={setEmulsion} />
         <QuantityInput label="Mesh" kind="meshCount" value={mesh} onGive={setMesh} check={can('mesh')} />
         <QuantityInput label="Coats" kind="count" value={coats} onGive={setCoats} check={can('coats')} />
+        <Pick
+          label="Film on"
+          value={medium}
+          options={keysOf(MEDIA).map((id) => ({ id, name: MEDIA[id] }))}
+          onPick={(id) => setMedium(id as Medium)}
+        />
         <QuantityInput
           label="Lamp to the glass"
           kind="length"

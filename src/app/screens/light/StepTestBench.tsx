@@ -79,6 +79,7 @@ export function StepTestBench() {
       mesh,
       coats: Math.max(1, Math.round(coats)),
       distance: lamp.distance,
+      ...(screens.medium && { medium: screens.medium }),
       ...found,
     }
     setValue('shop.screens.tests', unlocked([...before, test]))

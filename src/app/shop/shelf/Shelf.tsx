@@ -53,7 +53,7 @@ export function Shelf() {
           { field: 'polyester', label: 'Polyester', as: { kind: 'share' }, width: '7rem' },
           { field: 'weight', label: 'Weight', as: { kind: 'arealMass' }, width: '7rem' },
           { field: 'elastane', label: 'Elastane', as: { kind: 'share', optional: true }, width: '6rem' },
-          { field: 'dye', label: 'Dye', as: { '': 'As its colour tells', ...DYES } },
+          { field: 'dye', label: 'Dye', as: { '': 'As its colour', ...DYES } },
         ]}
       />
     </>

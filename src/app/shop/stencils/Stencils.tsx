@@ -1,23 +1,30 @@
 'use client'
 
 import { Box, Grid } from '@chakra-ui/react'
-import { EMULSION_KINDS, LAMP_KINDS, WATER } from '@/core/equipment'
-import { QuantityField } from '@/ui/fields'
+import { EMULSION_KINDS, LAMP_KINDS, MEDIA, WATER } from '@/core/equipment'
+import { QuantityField, SelectField } from '@/ui/fields'
 import { Section } from '@/ui/Section'
 import { nextId, Rows } from '../Rows'
+import { MixEmulsion } from './MixEmulsion'
+
+const ON = { '': MEDIA.film, vellum: MEDIA.vellum, paper: MEDIA.paper }
 
 /** Where films are taped, and what stencils are made of and with. */
 export function Stencils() {
   return (
     <>
       <Section title="Where every film is measured from">
-        <Grid templateColumns={{ base: 'repeat(auto-fill, minmax(7.5rem, 1fr))', lg: '12rem 12rem' }} gap="6">
+        <Grid
+          templateColumns={{ base: 'repeat(auto-fill, minmax(7.5rem, 1fr))', lg: '12rem 12rem 14rem' }}
+          gap="6"
+        >
           <QuantityField
             name="shop.screens.frameToPallet"
             label="Frame’s edge to pallet’s end"
             kind="length"
           />
           <QuantityField name="shop.screens.collarLine" label="Pallet’s end to collar" kind="length" />
+          <SelectField name="shop.screens.medium" label="Films on" options={ON} />
         </Grid>
       </Section>
       <Section title="Tension that frames work at">
@@ -41,9 +48,12 @@ export function Stencils() {
           { field: 'name', label: 'Name', as: 'text' },
           { field: 'kind', label: 'Kind', as: EMULSION_KINDS },
           { field: 'water', label: 'Water', as: WATER },
-          { field: 'build', label: 'EOM, each coat', as: { kind: 'thickness' }, width: '9rem' },
+          { field: 'build', label: 'EOM, each coat', as: { kind: 'thickness' }, width: '7rem' },
+          { field: 'mixedOn', label: 'Mixed on', as: 'date', width: '9rem' },
+          { field: 'keeps', label: 'Keeps, days', as: 'count', width: '6rem' },
         ]}
       />
+      <MixEmulsion />
       <Rows
         title="Lamps"
         name="shop.screens.lamps"

@@ -1,7 +1,7 @@
 'use client'
 
 import { Box, Flex } from '@chakra-ui/react'
-import { DRYER_HEATS, FRAME_STATES, type Frame } from '@/core/equipment'
+import { DRYER_HEATS, FRAME_STATES, type Frame, STANDING } from '@/core/equipment'
 import { PLAN } from '@/core/plan'
 import { writeQuantity } from '@/core/quantity'
 import { AskNumber } from '@/ui/AskNumber'
@@ -21,7 +21,11 @@ export function Stock() {
         one="a frame"
         above={<Tensions frames={shop.frames} />}
         newRow={(rows) => {
-          const { id: _, ...last } = rows.at(-1) ?? { width: 0.58, height: 0.79, mesh: 7700, tension: 2500 }
+          const {
+            id: _,
+            standing: __,
+            ...last
+          } = rows.at(-1) ?? { width: 0.58, height: 0.79, mesh: 7700, tension: 2500 }
           const before = `F${Math.round(Number(last.mesh) / 100)}-`
           return { ...last, id: nextId(rows, before), state: 'clean' }
         }}
@@ -31,7 +35,8 @@ export function Stock() {
           { field: 'tension', label: 'Tension', as: { kind: 'tension' } },
           { field: 'width', label: 'Width', as: { kind: 'length' } },
           { field: 'height', label: 'Height', as: { kind: 'length' } },
-          { field: 'state', label: 'State', as: FRAME_STATES, width: '12rem' },
+          { field: 'state', label: 'State', as: FRAME_STATES, width: '10rem' },
+          { field: 'standing', label: 'Kept as', as: { '': 'made for jobs', ...STANDING } },
         ]}
       />
       <Rows

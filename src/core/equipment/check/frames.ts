@@ -1,6 +1,6 @@
 import * as yup from 'yup'
-import { each, wordsSchema } from '../../order'
-import { FRAME_STATES, type MountedAt } from '../equipment'
+import { each, oneOfOrNone, wordsSchema } from '../../order'
+import { FRAME_STATES, type MountedAt, STANDING } from '../equipment'
 import { STEPS } from '../screenRoom'
 import { coats, day, id, moment, oneOf, positive, whole } from './fields'
 
@@ -12,6 +12,10 @@ const stencil = yup
     words: wordsSchema('What it is', 200),
     emulsionId: wordsSchema('Emulsion', 60),
     coats,
+    hardens: yup
+      .boolean()
+      .transform((x: unknown) => (x === true ? true : undefined))
+      .optional(),
     done: yup.array(yup.object({ step: oneOf(STEPS), at: moment })).default([]),
   })
   .default(undefined)
@@ -25,6 +29,7 @@ const frame = yup.object({
   tension: positive('Tension', 10_000),
   state: oneOf(FRAME_STATES),
   readings: yup.array(yup.object({ on: day, tension: positive('Tension', 10_000) })).default([]),
+  standing: oneOfOrNone(STANDING),
   stencil,
   mounted: yup
     .object({ pressId: yup.string().required('On which press?'), head: whole('Head', 40) })

@@ -1,7 +1,8 @@
 import * as yup from 'yup'
-import { each } from '../../order'
-import { EMULSION_KINDS, LAMP_KINDS, USUAL_SCREENS, WATER } from '../screenRoom'
-import { coats, day, id, name, oneOf, positive } from './fields'
+import { each, oneOfOrNone } from '../../order'
+import { isDay } from '../../quantity'
+import { EMULSION_KINDS, LAMP_KINDS, MEDIA, USUAL_SCREENS, WATER } from '../screenRoom'
+import { coats, day, id, name, oneOf, positive, whole } from './fields'
 
 const fabric = yup.object({
   count: positive('Mesh', 30_000),
@@ -41,6 +42,7 @@ const screenRoom = yup.object({
     .test('over', 'The most is more than the least.', function (most) {
       return (most ?? 0) > (this.parent as { leastTension: number }).leastTension
     }),
+  medium: oneOfOrNone(MEDIA),
   fabrics: yup
     .array(fabric)
     .min(1, 'At least one mesh.')
@@ -58,6 +60,12 @@ const screenRoom = yup.object({
         kind: oneOf(EMULSION_KINDS),
         water: oneOf(WATER),
         build: positive('Build', 0.001),
+        mixedOn: yup
+          .string()
+          .transform((x: unknown) => (x === '' ? undefined : x))
+          .test('day', 'A day that there is: 2026-12-01.', (x) => x === undefined || isDay(x))
+          .optional(),
+        keeps: whole('Days that it keeps', 730).optional(),
       }),
     )
     .default([]),
@@ -74,6 +82,7 @@ const screenRoom = yup.object({
         mesh: positive('Mesh', 30_000),
         coats,
         distance: positive('Distance', 20),
+        medium: oneOfOrNone(MEDIA),
         time: seconds('Time'),
         low: seconds('Lowest time'),
         high: seconds('Highest time'),

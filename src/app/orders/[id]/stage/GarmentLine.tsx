@@ -90,7 +90,7 @@ export function GarmentLine({
       )}
       <Flex mt="2" gap="5" align="start" justify="space-between" wrap={{ base: 'wrap', lg: 'nowrap' }}>
         <Sizes at={at} />
-        <Flex gap="2.5" align="start">
+        <Flex gap="2.5" align="start" wrap={{ base: 'wrap', md: 'nowrap' }}>
           <QuantityField
             name={`lines.${at}.cloth.elastane`}
             label="Elastane"
@@ -99,7 +99,7 @@ export function GarmentLine({
             optional
             of={of}
           />
-          <SelectField name={`lines.${at}.cloth.dye`} label="Dye" options={DYE} width="9rem" of={of} />
+          <SelectField name={`lines.${at}.cloth.dye`} label="Dye" options={DYE} width="9.5rem" of={of} />
           <Group at={at} />
         </Flex>
       </Flex>
@@ -108,7 +108,7 @@ export function GarmentLine({
   )
 }
 
-const DYE = { '': 'As its colour tells', ...DYES }
+const DYE = { '': 'As its colour', ...DYES }
 
 /** Whether two cloths are the same but for their colour. */
 const sameBody = (a: Cloth, b: Cloth): boolean =>

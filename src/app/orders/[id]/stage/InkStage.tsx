@@ -3,7 +3,7 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { numberOf } from '@/core/advice'
 import { SYSTEMS } from '@/core/order'
-import { type HitPlan, loadOf } from '@/core/plan'
+import { type HitPlan, handOf, loadOf } from '@/core/plan'
 import { AdviceNumber } from '@/ui/AdviceValue'
 import { AskNumber, FactMeasure } from '@/ui/AskNumber'
 import { Measure } from '@/ui/Measure'
@@ -24,11 +24,20 @@ export function InkStage({ plan }: PlanProps) {
   const { inks } = plan.run.placement
   const hasWhite = inks.some((ink) => ink.inkType === 'white')
   const inked = plan.hits.filter((h) => h.ink !== undefined)
+  const hand = handOf(plan)
   const total = inked.reduce((sum, h) => sum + (h.ink ? numberOf(h.ink) : 0), 0)
   return (
     <>
       <Flex wrap="wrap" columnGap="12" rowGap="3" mb="5" align="end">
         <ChoiceFigure advice={plan.secondWhite} size="figure" />
+        {plan.smooth && <ChoiceFigure advice={plan.smooth} />}
+        {hand && (
+          <Headline label="Hand">
+            <AskNumber label="Hand" reasons={hand.reasons}>
+              {hand.word}, <Measure kind="thickness" value={hand.film} />
+            </AskNumber>
+          </Headline>
+        )}
         <Headline label="Ink to have ready">
           <FactMeasure label="Ink to have ready" kind="mass" value={total} rule="INK_TOTAL" />
         </Headline>
@@ -101,7 +110,7 @@ function Load({ hit, pieces }: { readonly hit: HitPlan; readonly pieces: number 
           <Measure kind="mass" value={first} />
         </AskNumber>
       </td>
-      <td>
+      <td style={{ whiteSpace: 'nowrap' }}>
         {again ? (
           <>
             <AskNumber label={`Refill of ${hit.hit.name}`} reasons={reasons}>

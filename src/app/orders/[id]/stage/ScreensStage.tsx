@@ -10,13 +10,14 @@ import { useDesk } from '@/ui/desk'
 import { Link } from '@/ui/elements'
 import { FilmPositionDrawing } from '@/ui/FilmPositionDrawing'
 import { InOtherUnit, Measure } from '@/ui/Measure'
-import { Figure, Headline, InkName } from '@/ui/parts'
+import { ChoiceFigure, Figure, Headline, InkName } from '@/ui/parts'
 import { Section, Table, TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { useAsPrinted } from '@/ui/settings'
 import { Unseen } from '@/ui/Unseen'
 import { useOrder } from '../orderContext'
 import type { PlanProps } from './planProps'
+import { Together } from './Together'
 import { useRoomFrames } from './useRoomFrames'
 
 /** Stage 3: a screen for every colour, and where its film is taped. */
@@ -92,6 +93,7 @@ export function ScreensStage({ plan }: PlanProps) {
         <Position plan={plan} />
         <Fit plan={plan} />
       </Grid>
+      <Together plan={plan} />
     </>
   )
 }
@@ -212,6 +214,7 @@ function Fit({ plan }: { readonly plan: RunPlan }) {
       <Flex direction="column" gap="3">
         <Figure advice={plan.offContact} />
         <Figure advice={plan.squeegeeLength} />
+        <ChoiceFigure advice={plan.medium} />
         <Headline label="Tension differs by">
           <AskNumber label="Spread of tension" reasons={tension.reasons}>
             <Measure kind="tension" value={tension.spread} />

@@ -9,7 +9,7 @@ import type { PlanProps } from '../planProps'
 
 /** What the order of printing comes to, in numbers. */
 export function SequenceFigures({ plan }: PlanProps) {
-  const { laps, wetRisk, moves } = plan.sequence
+  const { laps, revolutions, wetRisk, moves } = plan.sequence
   const figure = (
     label: string,
     rule: 'SCREENS' | 'FLASHES' | 'LAPS' | 'WET_RISK' | 'MOVES',
@@ -29,7 +29,15 @@ export function SequenceFigures({ plan }: PlanProps) {
     <Flex columnGap="7" mb="6" align="baseline" wrap="wrap">
       {figure('Screens', 'SCREENS', screensOf(plan))}
       {figure('Flashes', 'FLASHES', plan.flashes.length)}
-      {figure('Laps', 'LAPS', laps)}
+      {revolutions ? (
+        <Inline label="Laps">
+          <AskButton advice={revolutions}>
+            <Measure kind="count" value={laps} />
+          </AskButton>
+        </Inline>
+      ) : (
+        figure('Laps', 'LAPS', laps)
+      )}
       {figure('Wet contact risk', 'WET_RISK', Math.round(wetRisk), 'none')}
       {figure('Set-up moves', 'MOVES', moves, 'all mounted')}
       {plan.time && (
