@@ -63,6 +63,13 @@ export const firstAfterFlash = (groups: StrokeGroups): Duration => {
   return first ? printingOf(first) : 0
 }
 
+/** Inks that meet wet build up on the backs of the screens: so many prints are not good yet (common practice, 6 to 12). */
+export const FIRST_PRINTS = [6, 12] as const
+
+/** The usual number of them; none where nothing is printed wet on wet. */
+export const firstPrints = (groups: StrokeGroups): number =>
+  groups.some((g) => g.length > 1) ? (FIRST_PRINTS[0] + FIRST_PRINTS[1]) / 2 : 0
+
 /**
  * One screen after another. A single colour goes from the hinge to the belt; several are printed in batches, one colour across
  * all of a batch, which dries on a rack, or piece by piece under a flash unit or heat gun: one of the two, never both.
@@ -71,7 +78,8 @@ function benchCycle({ groups, crew, pieces, flash }: CycleNeed, work: Work, scal
   const screens = groups.flat()
   const printing = sum(work.groups)
   if (screens.length < 2) return work.hand + printing
-  const n = Math.max(1, Math.min(pieces, DRYING_PLACES))
+  // First prints that are not good yet go through in the same batch.
+  const n = Math.max(1, Math.min(pieces + firstPrints(groups), DRYING_PLACES))
   const m = SKILLS[crew.skill].factor * scale.hand
   const lay = m * (TIMES.benchPlace + TIMES.benchRegister + TIMES.benchRack)
   const ones = screens.map((struck) => lay + SKILLS[crew.skill].factor * scale.print * printingOf(struck))

@@ -9,19 +9,9 @@ import {
 } from '../advice'
 import type { Press } from '../equipment'
 import { type Duration, minutes, type Quantity } from '../quantity'
-import { bestRhythm, cycleTime, DRYING_PLACES, palletCycle } from './cycle'
+import { bestRhythm, cycleTime, DRYING_PLACES, FIRST_PRINTS, firstPrints, palletCycle } from './cycle'
 import { RATE } from './definition'
-import {
-  ALLOWANCE,
-  CREWS,
-  type Crew,
-  type CycleNeed,
-  MISPRINTS,
-  RE_INKED,
-  SKILLS,
-  type StrokeGroups,
-  TIMES,
-} from './times'
+import { ALLOWANCE, CREWS, type Crew, type CycleNeed, MISPRINTS, RE_INKED, SKILLS, TIMES } from './times'
 import { variedCycle } from './varied'
 
 /** Sustained pieces a second: less allowance, misprints and re-inking. */
@@ -59,13 +49,6 @@ function crewFor(press: Press, overrides: Overrides) {
   return { crew, skill }
 }
 
-/** Inks that meet wet build up on the backs of the screens: so many prints are not good yet (common practice, 6 to 12). */
-export const FIRST_PRINTS = [6, 12] as const
-
-/** The usual number of them; none where nothing is printed wet on wet. */
-export const firstPrints = (groups: StrokeGroups): number =>
-  groups.some((g) => g.length > 1) ? (FIRST_PRINTS[0] + FIRST_PRINTS[1]) / 2 : 0
-
 const firstSaid = (first: number): Reason =>
   RATE.because('FIRST_PRINTS', {
     low: q('count', FIRST_PRINTS[0]),
@@ -75,7 +58,7 @@ const firstSaid = (first: number): Reason =>
 
 /** A small batch pays for its screen changes alone. */
 const fewOnBench = ({ press, groups, pieces }: CycleNeed): readonly Reason[] =>
-  press.kind === 'bench' && groups.flat().length > 1 && pieces < DRYING_PLACES
+  press.kind === 'bench' && groups.flat().length > 1 && pieces + firstPrints(groups) < DRYING_PLACES
     ? [RATE.because('RATE_FEW', { pieces: q('count', pieces), swap: q('duration', TIMES.benchSwap) })]
     : []
 

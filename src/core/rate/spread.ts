@@ -1,8 +1,7 @@
 import { randomExponential, randomLcg, randomLogNormal, randomPoisson, randomUniform } from 'd3-random'
 import type { Hours } from '../equipment'
 import { type Duration, minutes, type Quantity } from '../quantity'
-import { cycleTime } from './cycle'
-import { FIRST_PRINTS } from './rate'
+import { cycleTime, FIRST_PRINTS } from './cycle'
 import { type CycleNeed, MISPRINTS, RE_INKED, TIMES } from './times'
 import { workSpans } from './workSpans'
 
