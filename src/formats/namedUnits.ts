@@ -31,6 +31,7 @@ const NAMES: Readonly<Record<string, readonly [fileName: string, factor: number]
   ruling: ['rulingLpi', unit('ruling', 'lpi')],
   mesh: ['meshPerCm', unit('meshCount', 'T/cm')],
   line: ['lineMm', MM],
+  gap: ['gapMm', MM],
   choke: ['chokeMm', MM],
   deposit: ['depositUm', unit('thickness', 'µm')],
   particle: ['particleUm', unit('thickness', 'µm')],

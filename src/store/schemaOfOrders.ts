@@ -87,6 +87,7 @@ export interface OrderTables {
     ruling: number | null
     angle: number | null
     line: number | null
+    gap: number | null
     particle: number | null
     deposit: number | null
     system: string

@@ -32,6 +32,7 @@ const FIELDS: Readonly<Record<string, readonly [label: string, kind?: Kind | 'cl
   ruling: ['Ruling', 'ruling'],
   angle: ['Halftone angle', 'turn'],
   line: ['Smallest line', 'fine'],
+  gap: ['Smallest gap', 'fine'],
   particle: ['Particle size', 'thickness'],
   deposit: ['Wanted dry deposit', 'thickness'],
   system: ['Ink system'],

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { ArtRelation, InkColour, Placement } from '../order'
 import { degrees, lpi, mm } from '../quantity'
 import type { FilmFacts, PairFacts, SetFacts } from './facts'
-import { asRead, colourOf, relationOf, remeetings } from './measured'
+import { asRead, colourOf, overOf, relationOf, remeetings } from './measured'
 
 const ink = (id: string, coverage: number, more: Partial<InkColour> = {}): InkColour => ({
   id,
@@ -192,5 +192,21 @@ describe('a print as its films tell it', () => {
     const once = asRead(before, ['I1', 'I2'], films)
     expect(asRead(once, ['I1', 'I2'], films)).toEqual(once)
     expect(remeetings(once, asRead(once, ['I1', 'I2'], films))).toEqual([])
+  })
+})
+
+describe('which of two films lies over', () => {
+  const area = (inkArea: number) => ({ ...facts(0.5), inkArea })
+  const over = (how: PairFacts['how'], overlap: number, a: number, b: number) =>
+    overOf({ ...pair(0, 1, how), overlap }, [area(a), area(b)])
+  it('what is drawn wholly inside a solid: it would be hidden under it', () => {
+    expect(over('overprinting', 10, 100, 10)).toBe(1)
+    expect(over('overprinting', 9.7, 10, 100)).toBe(0)
+  })
+  it('nothing where they only cross, are alike, are trapped, or fade into each other', () => {
+    expect(over('overprinting', 5, 100, 10)).toBeUndefined()
+    expect(over('overprinting', 10, 10, 10)).toBeUndefined()
+    expect(over('overlapping', 10, 100, 10)).toBeUndefined()
+    expect(over('blending', 10, 100, 10)).toBeUndefined()
   })
 })

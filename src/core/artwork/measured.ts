@@ -16,6 +16,7 @@ export function colourOf(
   readonly ruling: Ruling | undefined
   readonly angle: Angle | undefined
   readonly line: Length | undefined
+  readonly gap: Length | undefined
 } {
   const [screen] = facts.halftones.filter((h) => h.sure).sort((a, b) => b.area - a.area)
   const tint = screen && screen.area > TINTED ? screen : undefined
@@ -24,6 +25,7 @@ export function colourOf(
     ruling: tint?.ruling,
     angle: tint?.angle,
     line: facts.line?.width,
+    gap: facts.gap?.width,
   }
 }
 
@@ -33,6 +35,20 @@ export function relationOf(pair: PairFacts): Omit<ArtRelation, 'a' | 'b'> | unde
   if (pair.how === 'touching') return { how: 'touch' }
   if (pair.how === 'blending') return { how: 'blend' }
   return { how: 'overlap', ...(pair.trap ? { width: pair.trap.median } : {}) }
+}
+
+/** A film is inside another when this much of it lies on that. */
+const INSIDE: Share = 0.95
+
+/**
+ * Which of two films lies over the other, where they tell: what is drawn wholly inside a solid would be hidden under it. The number of
+ * its film; undefined where neither is inside, or both are.
+ */
+export function overOf({ a, b, how, overlap }: PairFacts, facts: readonly FilmFacts[]): number | undefined {
+  if (how !== 'overprinting') return undefined
+  const isInside = (film: number) => overlap >= INSIDE * (facts[film]?.inkArea ?? Number.POSITIVE_INFINITY)
+  if (isInside(a) === isInside(b)) return undefined
+  return isInside(a) ? a : b
 }
 
 /** Readings nearer than this to what the order says are no news: shares and metres; the ruling by its own share. */
@@ -70,7 +86,7 @@ export function asRead(
     // Which way round it is read is asked first.
     if (own.either) return ink
     const { coverage, ...seen } = colourOf(own, print)
-    const { ruling: _, angle: __, line: ___, ...rest } = ink
+    const { ruling: _, angle: __, line: ___, gap: ____, ...rest } = ink
     const said = <K extends keyof typeof seen>(key: K, most: number) => {
       const [was, is] = [ink[key], seen[key]]
       if (is === undefined) return {}
@@ -82,6 +98,7 @@ export function asRead(
       ...said('ruling', SAME.ruling * (ink.ruling ?? 0)),
       ...said('angle', SAME.angle),
       ...said('line', SAME.line),
+      ...said('gap', SAME.line),
     }
   })
   const colours = new Set(inks.map((i) => i.id).filter((id) => inkOf.includes(id)))
@@ -95,9 +112,11 @@ export function asRead(
     // Films know only that they lie apart; that it is meant someone said.
     if (!relation) return was?.how === 'gap' ? [was] : []
     const same = was?.how === relation.how && Math.abs((was.width ?? 0) - (relation.width ?? 0)) <= SAME.width
-    // Films do not tell which lies over: what was said stays.
-    const over = was?.over !== undefined && relation.how === 'overlap' ? { over: was.over } : {}
-    return [was && same ? was : { a, b, ...relation, ...over }]
+    // What was said of the one that lies over stays, whatever films tell.
+    const film = overOf(p, facts)
+    const lies = was?.over ?? (film === undefined ? undefined : inkOf[film])
+    const over = lies !== undefined && relation.how === 'overlap' ? { over: lies } : {}
+    return [was && same ? { ...was, ...over } : { a, b, ...relation, ...over }]
   })
   return {
     ...placement,

@@ -92,6 +92,8 @@ export interface InkColour {
   readonly angle?: Angle
   /** Thinnest line. */
   readonly line?: Length
+  /** Narrowest gap within it. */
+  readonly gap?: Length
   /** Particle size or grain in the ink. */
   readonly particle?: Length
   /** Dry deposit that one hit should leave. */

@@ -164,6 +164,7 @@ const ink = yup.object({
   ruling: quantity('ruling', 590, 5000).optional(),
   angle: quantity('angle', -Math.PI, Math.PI).optional(),
   line: quantity('fine', 0.00002, 0.05).optional(),
+  gap: quantity('fine', 0.00002, 0.05).optional(),
   particle: quantity('thickness', 0.000001, 0.005).optional(),
   deposit: quantity('thickness', 0.000001, 0.002).optional(),
   system: oneOf(SYSTEMS),

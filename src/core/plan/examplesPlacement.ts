@@ -32,6 +32,7 @@ export const PLACEMENT_EXAMPLES: Readonly<Record<string, Inputs>> = {
   GANG_SCREEN: { count: q('count', 3), gap: length(50) },
   GANG_FILM: { count: q('count', 3), gap: length(12) },
   GANG_LEFT: { names: 'Full back' },
+  RISE_GAP: { name: 'Foam white', gap: fine(0.7), least: fine(1.5) },
   FRAME_STANDING: { frame: 'F61-9', name: 'Smoothing screen' },
   SMOOTH_ROUGH: { cloth: 'Harbour fleece' },
   FRAME_SIZE: { width: length(580), height: length(790), margin: length(50) },

@@ -15,12 +15,12 @@ import {
   allocateFrames,
   carryingFrame,
   depositFor,
+  detailRises,
   emulsionOf,
   exposureFor,
   FINE_DETAIL,
   framesMissing,
   isThin,
-  lineRises,
   mediumFor,
   meshFor,
   type Rise,
@@ -146,7 +146,7 @@ export function planHits(
       reasons: [
         ...why(s),
         ...stencil.reasons,
-        ...(rise ? lineRises(s.hit.name, choiceOf(rise), s.drawn.line) : []),
+        ...(rise ? detailRises(s.hit.name, choiceOf(rise), s.drawn) : []),
       ],
     }
   })

@@ -31,7 +31,7 @@ export interface Separation {
   readonly lowCure: boolean
   readonly can: Can
   /** What the film asks of the mesh. */
-  readonly drawn: Pick<InkColour, 'ruling' | 'angle' | 'line' | 'particle' | 'deposit'>
+  readonly drawn: Pick<InkColour, 'ruling' | 'angle' | 'line' | 'gap' | 'particle' | 'deposit'>
 }
 
 const WHITE: Hex = '#f4f4f0'

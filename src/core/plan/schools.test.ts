@@ -257,6 +257,15 @@ describe('raised ink by the height that is wanted', () => {
     expect(hit('extreme', 0.0012).warned).toContain('RISE_LINE')
     expect(hit(undefined).warned).not.toContain('RISE_LINE')
   })
+  it('a gap that swells shut is told, wider ones for more height', () => {
+    const told = (rise: string, gap: number) =>
+      rulesOf(
+        planFor({ inks: [{ ...INKS.raised, gap }], overrides: { 'rise.raised': rise } }).warnings,
+      ).includes('RISE_GAP')
+    expect([told('subtle', 0.0007), told('subtle', 0.001)]).toEqual([true, false])
+    expect([told('extreme', 0.002), told('extreme', 0.003)]).toEqual([true, false])
+    expect(rulesOf(planFor({ inks: [INKS.raised] }).warnings)).not.toContain('RISE_GAP')
+  })
   it('no other ink has a height, and no other word is one', () => {
     expect(planFor().hits.every((h) => h.rise === undefined)).toBe(true)
     expect(choiceOf(hit('mountain').found.rise!)).toBe('usual')

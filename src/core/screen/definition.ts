@@ -37,7 +37,12 @@ export const SCREEN = defineRoom({
       source: 'common practice',
     },
     RISE_LINE: {
-      says: '{name}: its thinnest line is {line}. Under {least} it rises less than what stands round it, or closes: draw it wider, or take less height.',
+      says: '{name}: its thinnest line is {line}. Under {least} it rises less than what stands round it: draw it wider, or take less height.',
+      source: 'from memory',
+      severity: 'Watch',
+    },
+    RISE_GAP: {
+      says: '{name}: its narrowest gap is {gap}. Under {least} it swells shut as it rises: open it up, or take less height.',
       source: 'from memory',
       severity: 'Watch',
     },

@@ -23,6 +23,7 @@ export async function up(db: Kysely<unknown>): Promise<void> {
   await run("ALTER TABLE frame ADD COLUMN standing TEXT CHECK (standing IN ('smoothing'))")
   await run('ALTER TABLE emulsion ADD COLUMN mixed_on TEXT')
   await run('ALTER TABLE emulsion ADD COLUMN keeps INTEGER CHECK (keeps > 0)')
+  await run('ALTER TABLE placement_ink ADD COLUMN gap REAL CHECK (gap > 0)')
   await run('ALTER TABLE placement ADD COLUMN cloth_draws TEXT')
   await run(
     'ALTER TABLE customer_order ADD COLUMN pvc_free INTEGER NOT NULL DEFAULT 0 CHECK (pvc_free IN (0, 1))',

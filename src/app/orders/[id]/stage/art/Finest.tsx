@@ -17,6 +17,7 @@ export function Finest({ at }: { readonly at: number }) {
         <tr>
           <th style={{ width: '12rem' }}>What the mesh must hold</th>
           <th className="num">Smallest line</th>
+          <th className="num">Smallest gap</th>
           <th className="num">Halftone angle</th>
           <th className="num">Particle size</th>
           <th className="num">Wanted dry deposit</th>
@@ -25,8 +26,12 @@ export function Finest({ at }: { readonly at: number }) {
       <tbody>
         {inks.map((ink, i) => {
           const path = `placements.${at}.inks.${i}` as const
-          const field = (name: 'line' | 'angle' | 'particle' | 'deposit', kind: Kind, label: string) => (
-            <td style={{ width: '8rem' }}>
+          const field = (
+            name: 'line' | 'gap' | 'angle' | 'particle' | 'deposit',
+            kind: Kind,
+            label: string,
+          ) => (
+            <td style={{ width: '7rem' }}>
               <QuantityField
                 bare
                 optional
@@ -40,6 +45,7 @@ export function Finest({ at }: { readonly at: number }) {
             <tr key={ink.id}>
               <td>{ink.name || 'ink'}</td>
               {field('line', 'fine', 'Smallest line')}
+              {field('gap', 'fine', 'Smallest gap')}
               {field('angle', 'turn', 'Halftone angle')}
               {field('particle', 'thickness', 'Particle size')}
               {field('deposit', 'thickness', 'Wanted dry deposit')}
