@@ -82,7 +82,7 @@ describe('a stroke says why', () => {
       ['ANGLE_SMOOTH'],
       ['PRESSURE_FIRM'],
       ['TIME_PRODUCTION'],
-      ['STROKES_TOP'],
+      ['STROKES_SMOOTH'],
       ['FLOOD_USUAL'],
     ],
     [
