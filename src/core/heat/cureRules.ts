@@ -28,17 +28,17 @@ export const CURE_RULES = {
     source: 'common practice',
   },
   NO_GUN: {
-    says: '{name} must not be dried with a hot gun, and {unit} is one: let it dry in the air, or take a panel.',
+    says: '{name}: never under a hot gun, and {unit} is one. Let it dry in the air, or take a panel.',
     source: 'common practice',
     severity: 'Watch',
   },
   AIR_DRY: {
-    says: '{name} dries {time} in the air before any heat: printed one day, cured {days} later, and {pieces} pieces lie out for as long.',
+    says: '{time} in the air before any heat ({name}): printed one day, cured {days} later, and {pieces} pieces lie out for as long.',
     source: 'common practice',
     severity: 'Note',
   },
   AIR_DRY_FLASH: {
-    says: '{name} dries in the air before any heat, and a flash comes right behind it: print it last, or let it dry between.',
+    says: '{name}: in the air before any heat, and a flash comes right behind. Print it last, or let it dry between.',
     source: 'common practice',
     severity: 'Watch',
   },

@@ -62,6 +62,7 @@ function needsBase(
   if (ink.inkType === 'fluorescent')
     return say(toneOf(cloth) !== 'light', 'BASE_FLUORESCENT', [INK.because('FLUORESCENT', names)])
   if (cloth.weave === 'canvas' && opaque) return say(false, 'BASE_OPEN_WEAVE')
+  if (cloth.weave === 'openKnit' && opaque) return say(false, 'BASE_OPEN_KNIT')
   if (!looks || !direct)
     return dark && !(opaque && method.darkCloth === 'direct')
       ? say(true, 'BASE_FLAKES_DARK')

@@ -8,6 +8,10 @@ export const BASE_RULES = {
     source: 'common practice',
   },
   BASE_WHITE: { says: 'White on coloured cloth always has white under it.', source: 'common practice' },
+  BASE_OPEN_KNIT: {
+    says: '{cloth} is open: a second hit would fall through beside the first. {ink} prints once, heavily.',
+    source: 'from memory',
+  },
   BASE_OPEN_WEAVE: {
     says: 'Open weave takes one heavy hit through a coarse mesh: opaque enough.',
     source: 'common practice',

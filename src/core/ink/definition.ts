@@ -95,7 +95,7 @@ export const INK = defineRoom({
       source: "the shop's choice",
     },
     STRETCH: {
-      says: '{cloth} stretches ({share} elastane): {names} cracks on it. Take an ink that stretches, or what makes it stretch, cure it in full, and pull a print by hand.',
+      says: '{cloth} stretches ({share} elastane): {names} would crack on it. Take ink that stretches, or what makes it stretch, cure it in full, and pull a print by hand.',
       source: 'common practice',
       severity: 'Watch',
     },

@@ -30,18 +30,7 @@ export function canNotes(
     ...pvc(order, separations),
     ...separations.flatMap(foreign),
     ...flashed(separations, events, flashes),
-    ...separations.flatMap((s) =>
-      airOf(s) > 0
-        ? [
-            HEAT.because('AIR_DRY', {
-              name: s.hit.name,
-              time: q('workTime', airOf(s)),
-              days: airDays(airOf(s)) === 1 ? 'a day' : `${airDays(airOf(s))} days`,
-              pieces: q('count', run.quantity),
-            }),
-          ]
-        : [],
-    ),
+    ...dried(run.quantity, separations),
     ...(method.cure === 'press' ? separations.flatMap(pressed) : []),
   ]
 }
@@ -71,12 +60,34 @@ function flashed(
     const s = e.kind === 'flash' && before?.kind === 'print' ? separations[before.hit] : undefined
     return s ? [s] : []
   })
-  return behind.flatMap((s, i): readonly Reason[] => {
-    const unit = flashes[i]?.unit
-    const name = s.hit.name
-    if (unit && airOf(s) > 0) return [HEAT.because('AIR_DRY_FLASH', { name })]
-    return unit?.kind === 'gun' && s.can.noGun ? [HEAT.because('NO_GUN', { name, unit: unit.name })] : []
-  })
+  const under = behind.flatMap((s, i) => (flashes[i]?.unit ? [{ s, unit: flashes[i].unit }] : []))
+  const early = under.filter(({ s }) => airOf(s) > 0)
+  const guns = under.filter(({ s, unit }) => unit.kind === 'gun' && s.can.noGun)
+  const [gun] = guns
+  const names = (all: readonly { readonly s: Separation }[]) => namesOf(all.map(({ s }) => s))
+  return [
+    ...(early.length > 0 ? [HEAT.because('AIR_DRY_FLASH', { name: names(early) })] : []),
+    ...(gun ? [HEAT.because('NO_GUN', { name: names(guns), unit: gun.unit.name })] : []),
+  ]
+}
+
+const namesOf = (separations: readonly Separation[]): string =>
+  [...new Set(separations.map((s) => s.hit.name))].join(', ')
+
+/** What lies out in the air before heat, and for how long: the longest decides. */
+function dried(pieces: number, separations: readonly Separation[]): readonly Reason[] {
+  const out = separations.filter((s) => airOf(s) > 0 && s.hit.role !== 'smoothing')
+  const time = Math.max(0, ...out.map(airOf))
+  if (time === 0) return []
+  const days = airDays(time)
+  return [
+    HEAT.because('AIR_DRY', {
+      name: namesOf(out),
+      time: q('workTime', time),
+      days: days === 1 ? 'a day' : `${days} days`,
+      pieces: q('count', pieces),
+    }),
+  ]
 }
 
 function pressed({ hit, inkType, system }: Separation): readonly Reason[] {

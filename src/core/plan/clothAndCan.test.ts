@@ -31,6 +31,11 @@ describe('what the cloth asks', () => {
     expect(told({ cloth: cloth(more) })).toContain(rule)
     expect(told({ cloth: CLOTHS.navy })).not.toContain(rule)
   })
+  it('open knit takes one heavy hit: what is said and what is planned agree', () => {
+    const p = planFor({ cloth: cloth({ weave: 'openKnit' }), inks: [INKS.white, INKS.red] })
+    expect(p.hits.map((h) => h.hit.id).sort()).toEqual(['red', 'white'])
+    expect(p.hits.every((h) => h.use === 'oneHit')).toBe(true)
+  })
   it('dye that bleeds is cured as polyester is; undyed polyester bleeds nothing, whatever its colour', () => {
     expect(told({ cloth: cloth({ dye: 'bleeds' }) })).toContain('POLY_HOT')
     expect(told({ cloth: CLOTHS.maroon })).toContain('POLY_HOT')
@@ -63,6 +68,10 @@ describe('what the can says', () => {
     const inks = [canned({ noGun: true }, INKS.yellow)]
     expect(told({ inks, shop: { flashes: guns } })).toContain('NO_GUN')
     expect(told({ inks })).not.toContain('NO_GUN')
+    // Said once, for all of them.
+    const two = [canned({ noGun: true }, INKS.yellow), canned({ noGun: true }, INKS.white)]
+    const guarded = told({ inks: two, shop: { flashes: guns }, method: { flash: 'every' } })
+    expect(guarded.filter((r) => r === 'NO_GUN')).toHaveLength(1)
   })
   it('24 h in the air moves the day of printing by one day, 25 h by two', () => {
     const hours = (h: number) => minutes(h * 60)

@@ -45,6 +45,7 @@ export const PLACEMENT_EXAMPLES: Readonly<Record<string, Inputs>> = {
     off: length(7),
     way: 'farther from the left edge, print side up',
   },
+  BASE_OPEN_KNIT: { cloth: 'Team mesh', ink: 'Harbour white' },
   CLOTH_OPEN: { cloth: 'Team mesh' },
   CLOTH_THIN: { cloth: 'Summer white', weight: q('arealMass', 0.115) },
   CLOTH_FIBRES: { cloth: 'Harbour fleece' },

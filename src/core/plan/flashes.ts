@@ -7,7 +7,7 @@ import type { Event } from '../sequence'
 import { boardOf, fittedOf, heatedCloth, type UnitsSet, unitOver, wetFilm } from './heatedOf'
 import type { Separation } from './hits'
 import type { FlashPlan } from './runPlan'
-import { unitsFor } from './unitsFor'
+import { isUsual, unitsFor } from './unitsFor'
 
 /** Before, choices were kept by the flash's place in the order. */
 const placeKey = (at: number) => `dwell.${at + 1}`
@@ -58,7 +58,10 @@ export function planFlashes(
       unit: unitOver(unit, print, set),
       ...wetFilm(separation, cloth),
     }
-    const dwell = flashDwell(hit, unit, waiting, boards, own)
+    const told = flashDwell(hit, unit, waiting, boards, own)
+    const dwell = isUsual(unit, separation)
+      ? { ...told, reasons: told.reasons.filter((r) => r.rule !== 'FLASH_WATER') }
+      : told
     const cold = coldDwell(waiting, numberOf(dwell))
     return { unit, dwell, ...(cold !== undefined && { cold }), reasons: [...(why[i] ?? []), ...suits] }
   })

@@ -60,7 +60,8 @@ function screenUseOf(ink: InkColour, based: boolean, cloth: Cloth, label: boolea
   if (isProcess(ink)) return 'process'
   const coversAlone =
     OPACITIES[ink.opacity].opacity >= COVERS_ALONE && ink.ruling === undefined && ink.inkType === 'spot'
-  if (!based && (cloth.weave === 'canvas' || ink.inkType === 'white')) return 'oneHit'
+  const open = cloth.weave === 'canvas' || cloth.weave === 'openKnit'
+  if (!based && (open || ink.inkType === 'white')) return 'oneHit'
   if (!based && coversAlone && toneOf(cloth) !== 'light') return 'oneHit'
   return ink.ruling === undefined ? 'spot' : 'halftone'
 }

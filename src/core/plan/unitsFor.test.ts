@@ -19,6 +19,7 @@ const taken = (flashes: readonly FlashUnit[], inks: readonly InkColour[], press:
   return p.flashes.map((f) => ({
     unit: f.unit?.id,
     rules: rulesOf(f.reasons),
+    dwell: rulesOf(f.dwell.reasons),
     behind: f.dwell.key.split('.')[1],
   }))
 }
@@ -35,6 +36,7 @@ describe('units by what the ink needs, not by where they stand', () => {
       expect(new Set(found.map((f) => f.unit)).size).toBe(found.length)
       expect(found.find((f) => f.behind === 'base')?.unit).toBe('quartz')
       expect(found[0]!.rules).toContain('UNIT_SUITS')
+      expect(found[0]!.dwell).not.toContain('FLASH_WATER')
     }
   })
   it('by hand one that suits flashes again, and a gun is left alone', () => {

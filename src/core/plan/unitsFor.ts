@@ -6,14 +6,17 @@ import { isBase } from '../sequence'
 import type { Separation } from './hits'
 
 /**
- * How well a kind of unit suits what it has to dry, 0 best (common practice): water-based colours want moving air, their base may
- * have quartz, plastisol takes what is quickest; a gun is the last that anyone takes.
+ * How well a kind of unit suits what it has to dry, 0 best (common practice): water-based colours want moving air, their base is
+ * quickest to the touch under quartz, plastisol takes what is quickest; a gun is the last that anyone takes.
  */
 const SUITS = {
-  waterBase: { air: 0, quartz: 0, panel: 2, gun: 4 },
+  waterBase: { quartz: 0, air: 1, panel: 2, gun: 4 },
   water: { air: 0, quartz: 1, panel: 2, gun: 4 },
   plastisol: { quartz: 0, panel: 0, air: 1, gun: 4 },
 } as const satisfies Record<string, Record<FlashKind, number>>
+
+/** What is usual though no air moves: its vapour is no reason to look elsewhere. */
+export const isUsual = (unit: FlashUnit, s: Separation): boolean => unit.kind === 'quartz' && isBase(s.hit)
 
 /** A unit that the shop keeps for other inks, and a gun for what stands none, are taken where nothing else is there. */
 const KEPT = 3

@@ -6,6 +6,8 @@ type Usual = readonly [kind: Kind, least: number, most: number]
 
 const MESH: Usual = ['meshCount', 1600, 18_500]
 const CLOTH: Usual = ['arealMass', 0.1, 0.45]
+const STRETCH: Usual = ['share', 0, 0.2]
+const AIR: Usual = ['workTime', 0, 48 * 3600]
 const PRINT: Usual = ['length', mm(10), mm(900)]
 
 /**
@@ -19,6 +21,8 @@ const USUAL: Readonly<Record<string, Usual>> = {
   'shop.frames.*.height': ['length', mm(350), mm(2000)],
   'shop.presses.*.palletWidth': ['length', mm(70), mm(1200)],
   'shop.presses.*.palletHeight': ['length', mm(100), mm(1600)],
+  'shop.presses.*.frameWidth': ['length', mm(300), mm(1500)],
+  'shop.presses.*.frameHeight': ['length', mm(350), mm(2000)],
   'shop.dryers.*.heatedLength': ['length', mm(600), mm(8000)],
   'shop.dryers.*.beltWidth': ['length', mm(300), mm(2000)],
   'shop.squeegees.*.length': ['length', mm(80), mm(1200)],
@@ -28,6 +32,7 @@ const USUAL: Readonly<Record<string, Usual>> = {
   'shop.screens.leastTension': ['tension', 1000, 2500],
   'shop.screens.mostTension': ['tension', 2500, 6000],
   'shop.screens.emulsions.*.build': ['thickness', 2e-6, 40e-6],
+  'shop.screens.emulsions.*.keeps': ['count', 7, 365],
   'shop.screens.lamps.*.distance': ['length', mm(30), mm(1500)],
   'shop.screens.fabrics.*.count': MESH,
   'shop.screens.fabrics.*.thread': ['thickness', 25e-6, 160e-6],
@@ -36,6 +41,11 @@ const USUAL: Readonly<Record<string, Usual>> = {
   'shop.inkRoom.rack.*.density': ['density', 950, 1600],
   'shop.leadDays': ['count', 0, 14],
   'cloths.*.weight': CLOTH,
+  'cloths.*.elastane': STRETCH,
+  'lines.*.cloth.elastane': STRETCH,
+  'inks.*.can.airDry': AIR,
+  'placements.*.inks.*.can.airDry': AIR,
+  'placements.*.inks.*.gap': ['fine', 0.1e-3, 0.02],
   'lines.*.cloth.weight': CLOTH,
   'lines.*.sizes.*.quantity': ['count', 0, 5000],
   'placements.*.width': PRINT,
