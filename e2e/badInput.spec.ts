@@ -9,7 +9,7 @@ const ORDER_FIELDS = [
   ['Style', '', 'Style is missing.'],
   ['Cloth colour', '', 'Cloth colour is missing.'],
   ['Cotton', 'all', 'Not a share: type, for example, 35 %.'],
-  ['Polyester', '60 %', 'Cotton and polyester are more than 100 % together.'],
+  ['Polyester', '60 %', 'The fibres are more than 100 % together.'],
   ['Weight', '5 kg', 'Not a cloth weight: type, for example, 180 g/m2 or 5.3 oz/yd2.'],
   ['Weight', '900 g/m2', 'Between 20 g/m² and 600 g/m² (0.6 oz/yd² and 17.7 oz/yd²), please.'],
   ['M', '1.5', 'A whole number of pieces.'],

@@ -66,7 +66,7 @@ describe('every mistake is told at its place', () => {
     ['lines[0].cloth.weave', 'lace', 'Choose one of the list.'],
     ['lines[0].cloth.weight', 'heavy', 'Not a cloth weight: type, for example, 180 g/m2 or 5.3 oz/yd2.'],
     ['lines[0].cloth.weight', 2, 'Between 20 g/m² and 600 g/m² (0.6 oz/yd² and 17.7 oz/yd²), please.'],
-    ['lines[0].cloth.polyester', 0.5, 'Cotton and polyester are more than 100 % together.'],
+    ['lines[0].cloth.polyester', 0.5, 'The fibres are more than 100 % together.'],
     ['lines[0].sizes[0].quantity', 1.5, 'A whole number of pieces.'],
     ['lines[0].sizes[0].quantity', -1, 'Not below 0.'],
     ['lines[0].sizes[0].quantity', Number.NaN, 'A whole number of pieces.'],
