@@ -47,6 +47,13 @@ export const PRACTICES = {
         'As fine as the finest colour on it, or finer: thinnest base, holds what it carries, covers least',
     },
   },
+  baseTones: {
+    question: 'Base under halftones',
+    options: {
+      fine: 'As fine as the ruling asks: the base carries the tones',
+      coarse: 'As coarse as under flat colours: covers most, the colours alone carry the tones',
+    },
+  },
   inBetween: {
     question: 'Base on in-between cloth',
     options: {

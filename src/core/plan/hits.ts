@@ -153,7 +153,7 @@ export function whiteHit(
     stroke: smoothing ? 'smoothing' : 'base',
     system,
     inkType: 'white',
-    drawn: ruling === undefined || smoothing ? {} : { ruling },
+    drawn: ruling === undefined || smoothing || method.baseTones === 'coarse' ? {} : { ruling },
     lowCure,
     can: on.can ?? {},
   }

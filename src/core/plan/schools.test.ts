@@ -3,7 +3,7 @@ import { choiceOf, numberOf, type ShopMethod } from '../advice'
 import type { ArtRelation, InkColour } from '../order'
 import { lpi, mm, perCm } from '../quantity'
 import { checkDecisions, handOf, loadOf, openingOf, plan, type RunPlan, screenJobOf } from './index'
-import { CLOTHS, INKS, jobFor, planFor, rulesOf, SHOP } from './plan.fixtures'
+import { CLOTHS, INKS, jobFor, PRESSES, planFor, rulesOf, SHOP } from './plan.fixtures'
 import { printsInTurn } from './prints'
 
 // Schools of practitioners, both sides of each: common practice, no source.
@@ -302,6 +302,19 @@ describe('frames and films', () => {
   })
 })
 
+describe('the base of halftones', () => {
+  it('carries the tones, or is as coarse as under flat colours', () => {
+    const base = (method: Partial<ShopMethod>) => {
+      const tones = { ...INKS.red, ruling: lpi(45) }
+      return numberOf(planFor({ inks: [tones], method }).hits.find((h) => h.hit.id === 'base')!.mesh)
+    }
+    const flat = numberOf(planFor({ inks: [INKS.red] }).hits.find((h) => h.hit.id === 'base')!.mesh)
+    expect(base({})).toBeGreaterThan(flat)
+    expect(base({ baseTones: 'coarse' })).toBe(flat)
+    expect(base({ baseTones: 'coarse', baseMesh: 'finer' })).toBeGreaterThan(flat)
+  })
+})
+
 describe('squeegee and stroke', () => {
   const stroke = (asked: Parameters<typeof planFor>[0], id: string) => {
     const { stroke } = planFor(asked).hits.find((h) => h.hit.id === id)!
@@ -403,6 +416,14 @@ describe('smoothing a base for the colours on it', () => {
       expect(rulesOf(next.reasons)).toContain('SMOOTH_BASE')
     },
   )
+  it('in a second lap, where one has no room for it', () => {
+    const few = { ...PRESSES.automatic, stations: PRESSES.automatic.stations.slice(0, 6) }
+    const six = { inks, press: 'automatic' as const, shop: { presses: [few] } }
+    const p = planFor({ ...six, overrides: { press: 'automatic', laps: 'two', ...smoothed.overrides } })
+    expect(p.sequence.fits).toBe(true)
+    const cells = order(p)
+    expect(cells.indexOf('smoothing')).toBe(cells.indexOf('flash') + 1)
+  })
   it('the same white screen may follow it', () => {
     const cells = order(planFor({ inks, overrides: { smooth: 'base', white: 'sameScreen' } }))
     expect(cells.slice(0, 4)).toEqual(['base', 'flash', 'smoothing', 'base2'])

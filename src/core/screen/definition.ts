@@ -208,6 +208,7 @@ export const SCREEN = defineRoom({
         'frames',
         'fabrics',
         'practice baseMesh',
+        'practice baseTones',
         'practice ruling',
         'practice ink',
       ],

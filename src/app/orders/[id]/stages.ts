@@ -7,7 +7,7 @@ import { keysOf, type System, writeQuantity } from '@/core/quantity'
 export const STAGES = {
   order: { label: 'Order', practices: [] },
   art: { label: 'Art', practices: [] },
-  screens: { label: 'Screens', practices: ['baseMesh', 'ruling', 'offContact'] },
+  screens: { label: 'Screens', practices: ['baseMesh', 'baseTones', 'ruling', 'offContact'] },
   ink: { label: 'Ink', practices: ['white', 'whiteAgain', 'smooth', 'inBetween', 'darkCloth', 'ink'] },
   sequence: {
     label: 'Sequence',
