@@ -62,7 +62,7 @@ export function OrderStage() {
         <TextField name="notes" label="Notes" rows={2} />
         <Box>
           <SelectField name="whiteLook" label="White is to look" options={WHITE_LOOKS} />
-          <CheckField name="pvcFree" label="The customer wants no PVC on it" />
+          <CheckField name="pvcFree" label="No PVC wanted on it" />
         </Box>
       </Grid>
       <OfCustomer />

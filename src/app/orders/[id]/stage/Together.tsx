@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
-import { WHERES } from '@/core/order'
+import { type Placement, WHERES, type Where } from '@/core/order'
 import type { RunPlan } from '@/core/plan'
 import { GANG_GAPS, type Gang, type Ganged, gangOf } from '@/core/registration'
 import { FRAME_WALL, ROOM } from '@/core/screen'
@@ -16,6 +16,9 @@ const SHEETS = { A4: [210, 297], A3: [297, 420], A2: [420, 594] } as const
 const MARGIN = 0.01
 const MOST = 12
 
+const calledOf = (where: Where, sizes: Placement['sizes']): string =>
+  `${WHERES[where]}${sizes === 'all' ? '' : `, ${sizes}`}`
+
 /** Small prints of the order on one screen, or on one sheet of film: where each lies. */
 export function Together({ plan }: { readonly plan: RunPlan }) {
   const { order } = useOrder()
@@ -24,10 +27,10 @@ export function Together({ plan }: { readonly plan: RunPlan }) {
   const prints = order.placements.filter((p) => p.inks.length > 0)
   if (prints.length === 0) return null
   const isOther = prints.length > 1
-  const all: readonly Ganged[] = prints.flatMap(({ id, where, width, height }) =>
+  const all: readonly Ganged[] = prints.flatMap(({ id, where, sizes, width, height }) =>
     Array.from({ length: Math.min(MOST, copies[id] ?? 1) }, (_, i) => ({
       ...{ id: `${id}.${i}`, width, height },
-      name: `${WHERES[where]}, ${id}${(copies[id] ?? 1) > 1 ? `, ${i + 1}` : ''}`,
+      name: `${calledOf(where, sizes)}${(copies[id] ?? 1) > 1 ? `, ${i + 1}` : ''}`,
     })),
   )
   const { frameWidth, frameHeight } = plan.position
@@ -59,10 +62,10 @@ export function Together({ plan }: { readonly plan: RunPlan }) {
             onPick={setOn}
           />
         </Box>
-        {prints.map(({ id, where }) => (
+        {prints.map(({ id, where, sizes }) => (
           <Box key={id} width="8rem">
             <QuantityInput
-              label={`${WHERES[where]}, ${id}`}
+              label={calledOf(where, sizes)}
               kind="count"
               value={copies[id] ?? 1}
               onGive={(n) => setCopies({ ...copies, [id]: Math.max(0, Math.round(n)) })}
