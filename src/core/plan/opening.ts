@@ -33,10 +33,15 @@ const LOOKED_AT: Duration = 60
 const perPrint = ({ ink }: HitPlan, pieces: number): Mass =>
   ink === undefined || pieces < 1 ? 0 : Math.max(0, numberOf(ink) - LEFT.usual) / pieces
 
-/** One garment through every screen and under every flash, s. */
-const through = ({ hits, flashes }: RunPlan): Duration =>
-  hits.reduce((sum, { stroke }) => sum + numberOf(stroke.strokes) * numberOf(stroke.time), 0) +
-  flashes.reduce((sum, f) => sum + numberOf(f.dwell), 0)
+const sum = (times: readonly Duration[]): Duration => times.reduce((a, b) => a + b, 0)
+
+/** So many prints through every screen, s: each by itself under a flash unit, all together on a rack. */
+function through({ hits, flashes }: RunPlan, prints: number): Duration {
+  const strokes = sum(hits.map(({ stroke }) => numberOf(stroke.strokes) * numberOf(stroke.time)))
+  const dwells = (racked: boolean) =>
+    sum(flashes.filter((f) => (f.unit === undefined) === racked).map((f) => numberOf(f.dwell)))
+  return prints * (strokes + dwells(false) + LOOKED_AT) + dwells(true)
+}
 
 /**
  * What is printed before the run counts: time and ink of each. All but the first prints are in the set-up of the run; those are
@@ -49,7 +54,6 @@ export function openingOf(plan: RunPlan): readonly OpeningRow[] {
   if (!time || hits.length === 0) return []
   const each = hits.reduce((sum, h) => sum + perPrint(h, run.quantity), 0)
   const screens = hits.filter((h) => h.sameScreenAs === '').length
-  const one = through(plan) + LOOKED_AT
   const row = (what: OpeningRow['what'], prints: number, spent: Duration, ink: Mass): OpeningRow => ({
     ...{ what, prints, time: spent, ink },
     reasons: [
@@ -63,8 +67,8 @@ export function openingOf(plan: RunPlan): readonly OpeningRow[] {
   })
   return [
     row('open', 0, screens * OPENS.strokes * OPENS.each, each * OPENS.strokes),
-    row('squares', SQUARES, SQUARES * one, each * SQUARES),
-    row('scrap', GARMENTS, GARMENTS * one, each * GARMENTS),
+    row('squares', SQUARES, through(plan, SQUARES), each * SQUARES),
+    row('scrap', GARMENTS, through(plan, GARMENTS), each * GARMENTS),
     ...(time.first > 0
       ? [row('first', time.first, time.first / numberOf(time.rate), each * time.first)]
       : []),

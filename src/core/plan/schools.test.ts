@@ -380,6 +380,12 @@ describe('before the first good print', () => {
       expect(r.ink).toBeGreaterThan(0)
       expect(r.reasons).toHaveLength(1)
     }
+    // On a rack the squares dry together: no unit at the bench.
+    const racked = openingOf(planFor({ press: 'bench', overrides: { press: 'bench' } }))
+    const dry = planFor({ press: 'bench', overrides: { press: 'bench' } }).flashes
+    const waits = dry.reduce((all, f) => all + numberOf(f.dwell), 0)
+    expect(waits).toBeGreaterThan(0)
+    expect(racked[1]!.time).toBeLessThan(2 * waits)
     const few = openingOf(planFor({ inks: [INKS.red] }))
     expect(few[0]!.time).toBeLessThan(rows[0]!.time)
     expect(few.map((r) => r.what)).not.toContain('first')

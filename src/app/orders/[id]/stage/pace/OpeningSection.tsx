@@ -9,7 +9,7 @@ export function OpeningSection({ plan }: { readonly plan: RunPlan }) {
   const rows = openingOf(plan)
   if (rows.length === 0) return null
   return (
-    <Section title="Before the first good print">
+    <Section title="Until the first good print">
       <Table width="auto">
         <thead>
           <tr>
