@@ -259,7 +259,7 @@ test('from films to the list of the screen room and a printed position sheet, by
   await expect(page.getByLabel(/^Smallest line of/)).toHaveValue(/mm/)
   await page.keyboard.press('3')
   await expect(page.getByRole('img', { name: 'Film on the frame, print side up, to scale' })).toBeVisible()
-  const top = await page.locator('[data-why="Top edge to top mark"]').textContent()
+  const top = await page.locator('[data-advice="filmTop"]').textContent()
   const onPaper = await page.locator('a[href*="position.pdf"]').getAttribute('href')
   await page.getByRole('link', { name: 'Screen room', exact: true }).focus()
   await page.keyboard.press('Enter')
