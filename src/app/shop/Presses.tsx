@@ -177,22 +177,17 @@ function PressEditor({ at, onRemove }: { readonly at: number; readonly onRemove:
           <Strip press={press} of={of} onChange={become} />
           <Flex columnGap="6" rowGap="2" wrap="wrap" align="end">
             <PressureEditor at={at} of={of} press={press} onChange={become} />
-            <QuantityField
-              name={`shop.presses.${at}.frameWidth`}
-              label="Frames up to, wide"
-              kind="length"
-              width="8rem"
-              of={of}
-              optional
-            />
-            <QuantityField
-              name={`shop.presses.${at}.frameHeight`}
-              label="Frames up to, high"
-              kind="length"
-              width="8rem"
-              of={of}
-              optional
-            />
+            {(['frameWidth', 'frameHeight'] as const).map((side) => (
+              <QuantityField
+                key={side}
+                name={`shop.presses.${at}.${side}`}
+                label={`Frames up to, ${side === 'frameWidth' ? 'wide' : 'high'}`}
+                kind="length"
+                width="8rem"
+                of={of}
+                optional
+              />
+            ))}
           </Flex>
           <Box color="soft" fontSize="small" mt="1.5">
             {flashes.length === 0
