@@ -36,7 +36,7 @@ export function Stock() {
           { field: 'width', label: 'Width', as: { kind: 'length' } },
           { field: 'height', label: 'Height', as: { kind: 'length' } },
           { field: 'state', label: 'State', as: FRAME_STATES, width: '10rem' },
-          { field: 'standing', label: 'Kept as', as: { '': 'made for jobs', ...STANDING } },
+          { field: 'standing', label: 'Kept as', as: { '': 'any job', ...STANDING } },
         ]}
       />
       <Rows
