@@ -15,9 +15,10 @@ const ROOMS = [
   'registration',
   'rate',
   'schedule',
-  'trouble',
   'record',
   'craft',
+  'trouble',
+  'rehearsal',
   'plan',
 ]
 

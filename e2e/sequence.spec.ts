@@ -114,17 +114,6 @@ test('a flash is wanted by hand, an impossible press says what would help, the p
   await expect(value(page, 'crew')).toHaveValue('alone')
 })
 
-test('what is seen at the sample: the first thing to change is one press away', async ({ page }) => {
-  await open(page, '/orders/O-1001/sequence')
-  await page.getByLabel('Hit', { exact: true }).selectOption({ label: 'Comet blue' })
-  await page.getByLabel('What is seen').selectOption({ label: 'Patches, ink left in the mesh' })
-  await page.getByRole('button', { name: /^Do this: Pressure from medium to firm/ }).click()
-  await expect(value(page, 'pressure.I2')).toHaveValue('firm')
-  await value(page, 'pressure.I2').focus()
-  await page.keyboard.press('Backspace')
-  await expect(value(page, 'pressure.I2')).toHaveValue('medium')
-})
-
 test('the run is timed many times over; what holds it up and what would help is told', async ({ page }) => {
   await open(page, '/orders/O-1002/run')
   await expect(page.getByText('95 %').first()).toBeVisible()

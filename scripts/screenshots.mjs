@@ -17,7 +17,6 @@ const VIEWS = {
   heat: '/orders/O-1001/heat',
   run: '/orders/O-1004/run',
   sheet: '/runs/R-1003-P1-dark/sheet',
-  shop: '/shop',
   room: '/screens',
   inkroom: '/ink',
   record: '/record',
@@ -99,13 +98,28 @@ const [setUp] = await list
 await list.selectOption((await setUp.getAttribute('value')) ?? '')
 for (const step of ['Pinholes', 'Tape both sides', 'Zero the knobs'])
   await page.getByRole('checkbox', { name: step }).click()
-await picture('presslist', `/runs/${RUN}/press#setUp`)
 await tap('Count')
 for (const size of ['S', 'S', 'M']) await tap(new RegExp(`^${size}: ten more`))
 for (const name of [/^M: one more good/, /^S: one is spoiled/, 'Lint']) await tap(name)
 await page.getByText('All sent').waitFor()
 await picture('press', `/runs/${RUN}/press#count`)
+
+// A trouble at the press, told as far as its first look, and the run of a plan with halftones rehearsed.
+await page.goto(`http://127.0.0.1:${PORT}/orders/O-1001/run`)
+await page.locator('html[data-keys=on]').waitFor({ state: 'attached' })
+await page.keyboard.press('r')
+await page.getByRole('dialog').getByRole('button', { name: 'Release' }).click()
+await page.getByRole('dialog').waitFor({ state: 'detached' })
+await page.goto(`http://127.0.0.1:${PORT}/runs/R-1001-P1-dark/press#trouble`, { waitUntil: 'networkidle' })
+await tap('Sticks or lifts')
+await tap('Ink sticks to the next screen')
+await page.getByRole('list', { name: 'What it changes besides' }).waitFor()
+await page.waitForTimeout(500)
+await page.screenshot({ path: join(folder, 'trouble.png') })
 await page.setViewportSize({ width: 1280, height: 800 })
+await page.goto(`http://127.0.0.1:${PORT}/runs/R-1003-P1-dark/rehearsal`, { waitUntil: 'networkidle' })
+await page.getByRole('heading', { name: /weak places? in this plan/ }).waitFor({ timeout: 120_000 })
+await page.screenshot({ path: join(folder, 'rehearsal.png') })
 
 await browser.close()
 process.exit(0)

@@ -91,6 +91,7 @@ for (const name of [
   'heat',
   'registration',
   'pressside',
+  'trouble',
   ...(existsSync(CHROMIUM) ? ['preview', 'look'] : []),
 ])
   check(`bench ${name}, small`, 'bench/run.mjs', name, '--small')

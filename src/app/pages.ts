@@ -20,6 +20,7 @@ export const SHOP_PAGES = [
   { href: '/shop/shelf', label: 'Inks and cloths' },
   { href: '/shop/method', label: 'Method and hours' },
   { href: '/shop/lists', label: 'Lists of the craft' },
+  { href: '/shop/trouble', label: 'Trouble' },
   { href: '/shop/data', label: 'Data' },
 ] as const
 

@@ -1,3 +1,4 @@
+import { SYMPTOMS } from '@/core/trouble'
 import type { StageName } from './orders/[id]/stages'
 
 /** A place by the words that printers have for what is done there. */
@@ -131,10 +132,28 @@ export const TOPICS: readonly Topic[] = [
     words: 'how much ink underbase base white highlight bleed block grams',
   },
   {
+    label: 'Trouble: what is wrong, what to change first',
+    at: at('sequence'),
+    words: `trouble fault problem wrong fix seen at the sample ${Object.values(SYMPTOMS)
+      .map((s) => s.label.toLowerCase())
+      .join(' ')}`,
+  },
+  {
+    label: 'Rehearse a run, learn on a simulated press',
+    at: at('run'),
+    words:
+      'rehearsal rehearse simulate simulation simulator train training trainee learn lesson practise what if',
+  },
+  {
+    label: 'Tables of trouble: causes, remedies, how often',
+    at: '/shop/trouble',
+    words: 'trouble table causes remedies rates outcomes learnt',
+  },
+  {
     label: 'Order of printing, flashes, strokes',
     at: at('sequence'),
     words:
-      'sequence print order colour order flash rotation revolver squeegee angle pressure stroke flood smear smudge pick up wet on wet patchy opacity dull fuzzy pinholes seen at the sample',
+      'sequence print order colour order flash rotation revolver squeegee angle pressure stroke flood smear smudge pick up wet on wet opacity',
   },
   {
     label: 'Where it sits, registration',

@@ -238,7 +238,8 @@ describe('the archive', () => {
       own: [{ day: 5, from: 28_800, to: 43_200 }],
       off: [{ on: '2026-12-25' }, { on: '2026-12-24', to: 43_200 }],
     }
-    await putShop(db, { ...shelf, shop: keptGood({ ...shelf.shop, hours }, good) })
+    const ownTrouble = [{ row: 'base underGel', value: 50 }]
+    await putShop(db, { ...shelf, shop: keptGood({ ...shelf.shop, hours, ownTrouble }, good) })
     const other = await openDatabase(':memory:')
     await replaceAll(other, asJson(await readArchive(db)))
     const { rows: tables } = await sql<{ name: string }>`

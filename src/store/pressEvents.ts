@@ -1,4 +1,5 @@
-import type { Kysely } from 'kysely'
+import { group } from 'd3-array'
+import { type Kysely, sql } from 'kysely'
 import type { PressEvent } from '@/core/record'
 import { type Database, hush } from './database'
 import type { Tables } from './schema'
@@ -89,6 +90,20 @@ export async function eventsAfter(
     .orderBy('place')
     .execute()
   return { events: rows.map(eventOf), place: rows.at(-1)?.place ?? after }
+}
+
+/** What was tried and what came of it, with what took it back: a list for each run where something came of something. */
+export async function triesByRun(db: Kysely<Tables>): Promise<readonly (readonly PressEvent[])[]> {
+  const kind = sql<string>`json_extract(said, '$.kind')`
+  const rows = await db
+    .selectFrom('press_event')
+    .selectAll()
+    .where(kind, 'in', ['tried', 'came', 'undo'])
+    .where('run_id', 'in', (q) => q.selectFrom('press_event').select('run_id').where(kind, '=', 'came'))
+    .orderBy('place')
+    .execute()
+  const byRun = group(rows, (row) => row.run_id)
+  return [...byRun.values()].map((of) => of.map(eventOf))
 }
 
 export const everyEvent = async (db: Kysely<Tables>): Promise<readonly RunEvent[]> =>

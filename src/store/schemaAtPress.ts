@@ -46,6 +46,8 @@ export interface AtPressTables {
   }
   /** What the shop does otherwise in a list of the craft. */
   own_step: { step: string; place: number; name: string; good: string; off: number }
+  /** A number of the tables of trouble that the shop has set itself. */
+  own_trouble: { row: string; place: number; value: number }
   /** What came of a run, with the stamp of what it was worked out of; `facts` is JSON. */
   run_account: { run_id: string; stamp: string; facts: string }
   /** What turns of the knobs of a head did. */

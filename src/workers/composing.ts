@@ -54,3 +54,26 @@ export async function composed(
       .toBuffer(),
   )
 }
+
+/** Ink shares of each film in a square round the print, side by side pixels, a byte each. */
+export function masksOf(
+  table: { readonly print: Rectangle; readonly planes: readonly Plane[] },
+  dpi: number,
+  side: number,
+): readonly Uint8Array[] {
+  const px = dpi / INCH
+  const { x, y, width, height } = table.print
+  const span = Math.max(width, height) * (1 + 2 * BORDER)
+  const level = Math.max(0, Math.min(SMALLEST, Math.floor(Math.log2((span * px) / side))))
+  const at = (metres: number) => Math.round((metres * px) / 2 ** level)
+  const [left, top] = [at(x + width / 2 - span / 2), at(y + height / 2 - span / 2)]
+  const wide = at(span)
+  return table.planes.map((plane) => {
+    const shares = sharesOf(plane, level, left, top, wide, wide)
+    const out = new Uint8Array(side * side)
+    for (let j = 0; j < side; j++)
+      for (let i = 0; i < side; i++)
+        out[j * side + i] = shares[Math.floor((j * wide) / side) * wide + Math.floor((i * wide) / side)] ?? 0
+    return out
+  })
+}

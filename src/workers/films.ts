@@ -22,7 +22,7 @@ import {
   sharesOf,
 } from '@/core/artwork'
 import { type FilmPage, FilmProblem, filmPages, platesOf } from '@/formats/film'
-import { composed, type Paint } from './composing'
+import { composed, masksOf, type Paint } from './composing'
 import { helperHand } from './helper'
 import { keepTable, keptTable, remembered, type Table } from './keptTable'
 import { type Joined, joinedFilm, type Mended, type Mending, mendedFilm, mirroredFilm } from './mending'
@@ -191,6 +191,12 @@ const api = {
   },
 
   mirrored: mirroredFilm,
+
+  /** Ink of every film over the print, as squares of so many pixels; undefined for empty films. */
+  async masks(order: SetOrder, side: number): Promise<readonly Uint8Array[] | undefined> {
+    const table = await tableOf(order)
+    return table?.print && masksOf({ print: table.print, planes: table.planes }, order.dpi, side)
+  },
 
   /** The print as it will look on the cloth, as a PNG of a given width; undefined for empty films. */
   async picture(

@@ -9,6 +9,8 @@ import {
   panelCure,
   plan,
   stickingIn,
+  trialOf,
+  troubleRun,
   type VariantAsk,
   waysOf,
   whiteVariants,
@@ -26,6 +28,8 @@ const planner = {
   heatTried,
   lapTrace,
   stickingIn,
+  trialOf,
+  troubleRun,
   cureHeat,
   panelCure,
 }

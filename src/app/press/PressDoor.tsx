@@ -7,8 +7,8 @@ import { Day } from '@/ui/day'
 import { Link, PageTitle } from '@/ui/elements'
 import { TextInput } from '@/ui/given'
 import { Section } from '@/ui/Section'
+import { Tap } from '@/ui/Tap'
 import { AskFrame } from '../AskFrame'
-import { Tap } from '../runs/[id]/press/Tap'
 import { CodeCamera } from './CodeCamera'
 
 interface Props {

@@ -6,6 +6,7 @@ import type { ApprovedSetting } from './approved'
 import type { FlashCalibration, TunnelCalibration } from './calibration'
 import type { InkRoom } from './inkRoom'
 import type { OwnStep } from './ownStep'
+import type { OwnTrouble } from './ownTrouble'
 import type { Prices } from './prices'
 import type { ScreenRoom, Stencil, TensionReading } from './screenRoom'
 
@@ -262,6 +263,8 @@ export interface Shop {
   readonly leadDays?: number | undefined
   /** None where all is done as usual. */
   readonly ownSteps?: readonly OwnStep[] | undefined
+  /** None where the tables of trouble are as they come. */
+  readonly ownTrouble?: readonly OwnTrouble[] | undefined
   readonly method: ShopMethod
   readonly presses: readonly Press[]
   readonly flashes: readonly FlashUnit[]

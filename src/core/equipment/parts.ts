@@ -26,6 +26,7 @@ export interface ShopParts {
       | 'setupPerScreen'
       | 'leadDays'
       | 'ownSteps'
+      | 'ownTrouble'
       | 'method'
       | 'hours'
       | 'prices'
@@ -66,6 +67,7 @@ const TAKEN: { readonly [P in ShopPart]: (shelf: ShopAndShelf) => ShopParts[P] }
       setupPerScreen,
       leadDays,
       ownSteps,
+      ownTrouble,
       method,
       hours,
       prices,
@@ -84,6 +86,7 @@ const TAKEN: { readonly [P in ShopPart]: (shelf: ShopAndShelf) => ShopParts[P] }
       ...(setupPerScreen !== undefined && { setupPerScreen }),
       ...(leadDays && { leadDays }),
       ...(ownSteps && ownSteps.length > 0 && { ownSteps }),
+      ...(ownTrouble && ownTrouble.length > 0 && { ownTrouble }),
     },
     inks,
     cloths,

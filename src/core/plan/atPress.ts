@@ -13,6 +13,7 @@ import { POT_LIFE } from '../ink'
 import { driesInScreen } from '../order'
 import { type System, writeQuantity } from '../quantity'
 import type { AlarmFacts, Reading, RecordNames, Rounds } from '../record'
+import { REMEDIES, SYMPTOMS } from '../trouble'
 import { settingWords } from './rooms'
 import type { FlashPlan, HitPlan, RunPlan } from './runPlan'
 import type { SheetHeat } from './sheetHeat'
@@ -148,6 +149,11 @@ export function alarmFactsOf(plan: RunPlan, heat: readonly SheetHeat[]): AlarmFa
   }
 }
 
+const troubleWords = (id: string): string => {
+  if (Object.hasOwn(SYMPTOMS, id)) return SYMPTOMS[id as keyof typeof SYMPTOMS].label
+  return Object.hasOwn(REMEDIES, id) ? REMEDIES[id as keyof typeof REMEDIES].does : id
+}
+
 /** How everything that is said of a run is called, by its plan. */
 export function recordNames(plan: RunPlan, units: System, own?: readonly OwnStep[]): RecordNames {
   const advices = new Map(advicesIn(plan).map((a) => [a.key, a]))
@@ -174,6 +180,7 @@ export function recordNames(plan: RunPlan, units: System, own?: readonly OwnStep
       const found = plan.run.lines.find((l) => l.id === line)
       return found && plan.run.lines.length > 1 ? `${found.cloth.name} ${found.style}` : ''
     },
+    trouble: troubleWords,
     alarm: (id) => alarms.get(id) ?? (id.startsWith('pot ') ? `fresh ${hit(id.slice(4))}` : id),
   }
 }

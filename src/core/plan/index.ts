@@ -11,6 +11,7 @@ export {
   timeSpent,
 } from './account'
 export { alarmFactsOf, craftListsOf, foretold, recordNames, withPressValues } from './atPress'
+export { pressNow } from './atPressNow'
 export { type Besides, planWithBesides } from './besides'
 export { COST_PARTS, costsOf } from './costs'
 export { type CureHeat, cureHeat } from './cureHeat'
@@ -48,6 +49,8 @@ export * from './planChanges'
 export { type CycleStep, pressCycle } from './pressCycle'
 export { printsInTurn } from './prints'
 export * from './quote'
+export { changeFor } from './remedyChange'
+export { type Sides, type TroubleRun, troubleRun } from './remedySides'
 export {
   choiceProblem,
   knownChoices,
@@ -68,8 +71,11 @@ export * from './screenRoom'
 export { type SharedBelt, sharedBelt } from './sharedBelt'
 export * from './sheetCode'
 export { type SheetHeat, sheetHeatOf } from './sheetHeat'
+export { showsOn } from './showsOn'
 export { type Sticking, stickingIn } from './sticking'
 export { NO_SUMMARY, type RunAsk, type RunSummary, SUMMARY_FACTS, summarize } from './summary'
+export { trialOf } from './trialOf'
+export { troubleFacts } from './troubleFacts'
 export { unusual } from './usual'
 export { baseVariants, type Variant, type VariantAsk, whiteVariants } from './variants'
 export { type Way, waysOf } from './ways'

@@ -20,6 +20,7 @@ import { SCHEDULE } from '../schedule'
 import { SCREEN } from '../screen'
 import { SEQUENCE } from '../sequence'
 import { STROKE } from '../stroke'
+import { TROUBLE } from '../trouble'
 import { PLAN } from './definition'
 
 /** Every room of the plan, in working order: what the app lists is what it computes with. */
@@ -36,6 +37,7 @@ export const ROOMS = [
   HEAT,
   RATE,
   RECORD,
+  TROUBLE,
   SAFETY,
   CHOICES,
 ] as const satisfies readonly RoomTable[]

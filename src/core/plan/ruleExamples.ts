@@ -18,6 +18,7 @@ import {
 import { HEAT_EXAMPLES } from './examplesHeat'
 import { PLACEMENT_EXAMPLES } from './examplesPlacement'
 import { RECORD_EXAMPLES } from './examplesRecord'
+import { TROUBLE_EXAMPLES } from './examplesTrouble'
 
 const CYCLED: Inputs = {
   where: 'under Black panel, on the left',
@@ -30,6 +31,7 @@ const OF_RULE: Readonly<Record<string, Inputs>> = {
   ...HEAT_EXAMPLES,
   ...PLACEMENT_EXAMPLES,
   ...RECORD_EXAMPLES,
+  ...TROUBLE_EXAMPLES,
   STICK_LONGER: { name: 'Base white', dwell: q('duration', 5), needed: q('duration', 9.5) },
   READ_DWELL: {
     boards: heat(45),
@@ -41,8 +43,6 @@ const OF_RULE: Readonly<Record<string, Inputs>> = {
   READ_EACH: { read: heat(117), usual: heat(110), then: heat(116) },
   READ_ODD: { name: 'Film after a flash', read: heat(240), expected: heat(118) },
   READ_ALONE: { name: 'Film after a flash', read: heat(240), expected: heat(110) },
-  FAULT_LIGHTER: { from: 'firm', to: 'medium' },
-  FAULT_STEEPER: { from: q('turn', 0.26), to: q('turn', 0.09) },
   FINISH: { from: '08:00' },
   OVERRIDE_UNKNOWN: { label: 'Squeegee, Base white', chosen: '75' },
   RATE_HOLDS: { what: 'Printing' },
@@ -146,11 +146,6 @@ const OF_RULE: Readonly<Record<string, Inputs>> = {
   EXPOSE_DISTANCE: { now: length(900), factor: q('difference', 1.65) },
   EXPOSE_DYED: { factor: q('difference', 1.7) },
   EXPOSE_MESH: { before: mesh(43), factor: q('difference', 0.8) },
-  FAULT_FEWER: { from: count(2), to: count(1) },
-  FAULT_MORE: { from: count(1), to: count(2) },
-  FAULT_FASTER: { from: q('duration', 2), to: q('duration', 1.4) },
-  FAULT_SLOWER: { from: q('duration', 1.4), to: q('duration', 2) },
-  FAULT_HARDER: { from: '70', to: '80' },
   FOUND: { lamp: delta(2.1) },
   GAUGE_NOTE: { value: q('airPressure', 360_000) },
   INK_LAID: { laid: share(0.92) },

@@ -22,6 +22,7 @@ import type { RunPlan } from './runPlan'
 /** How a list is worded, when it goes out and how it is written change no plan. */
 const NO_PLAN: ReadonlySet<string> = new Set<keyof Shop>([
   'ownSteps',
+  'ownTrouble',
   'leadDays',
   'units',
   'inches',

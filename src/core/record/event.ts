@@ -48,8 +48,12 @@ export const SET_BECAUSE = {
   today: 'Ink or air as they are today',
   machine: 'The press does not do it otherwise',
   always: 'We always do it so',
+  trouble: 'Something was wrong',
   other: 'Something else',
 } as const
+
+/** What came of a remedy. */
+export const CAME = { worked: 'It worked', same: 'No change', worse: 'Worse' } as const
 
 /** How a print felt, straight after the flash. */
 export const TACK = { wet: 'Wet', tacky: 'Tacky', right: 'Right', hot: 'Too hot' } as const
@@ -139,6 +143,21 @@ export type Said =
   | { readonly kind: 'changed'; readonly part: keyof typeof CHANGED; readonly hit: string }
   /** A head is out of service from here on. */
   | { readonly kind: 'down'; readonly head: number }
+  /** Something was wrong, and this was done about it: what was seen and looked at, and what was believed then. */
+  | {
+      readonly kind: 'tried'
+      readonly press: string
+      readonly hit: string
+      readonly symptom: string
+      readonly also: readonly string[]
+      readonly notThere: readonly string[]
+      readonly answers: readonly { readonly ask: string; readonly answer: string }[]
+      readonly remedy: string
+      /** Causes by their share, the likeliest first. */
+      readonly believed: readonly { readonly cause: string; readonly share: number }[]
+    }
+  /** What came of it. */
+  | { readonly kind: 'came'; readonly of: string; readonly how: keyof typeof CAME }
   /** An alarm was heard and done: its name, and how many pieces were through by then. */
   | { readonly kind: 'heard'; readonly alarm: string; readonly pieces: number }
 
@@ -158,6 +177,9 @@ export type PressEvent = Said & {
 /** What was said, without what only takes back. */
 export type Stated = Exclude<PressEvent, { kind: 'undo' }>
 export type StatedOf<K extends Stated['kind']> = Extract<Stated, { kind: K }>
+
+/** Most causes that are kept with what was done. */
+export const MOST_BELIEVED = 12
 
 /** Most pieces of one tap. */
 export const MOST_AT_ONCE = 1000

@@ -191,6 +191,14 @@ describe('what is taken at the door', () => {
     { kind: 'start' },
     { kind: 'pause', cause: 'ink' },
     { kind: 'crew', people: 2 },
+    {
+      kind: 'tried',
+      ...{ press: 'twelve', hit: 'yellow', symptom: 'sticks', also: ['bleed'], notThere: [] },
+      answers: [{ ask: 'boardTemp', answer: 'over 55 C' }],
+      remedy: 'coolLonger',
+      believed: [{ cause: 'hotFilm', share: 0.8 }],
+    },
+    { kind: 'came', of: 'event-of-this-test-1', how: 'worked' },
     { kind: 'tick', step: 'head.level', hit: 'base' },
     { kind: 'set', setting: 'squeegee.base', value: '70/90/70', why: 'sample' },
     { kind: 'set', setting: 'offContact', value: 0.003, why: 'today' },
@@ -218,6 +226,7 @@ describe('what is taken at the door', () => {
       value: (_k: string, v: unknown) => `${v}`,
       garment: as,
       alarm: as,
+      trouble: as,
     }
     const words = sayEvent(event as Stated, names, 'metric')
     expect(words).toMatch(/^[A-Z+<\d]/)

@@ -1,9 +1,11 @@
 import * as yup from 'yup'
 import { keysOf } from '../quantity'
 import {
+  CAME,
   CHANGED,
   JUDGES,
   MOST_AT_ONCE,
+  MOST_BELIEVED,
   PAUSED_BY,
   type PressEvent,
   READINGS,
@@ -56,6 +58,14 @@ const reading = yup
     const between = READINGS[(parent as { what: Reading }).what]?.between
     return between !== undefined && value >= between[0] && value <= between[1]
   })
+/** What a trouble was called: a word of the tables, known here or not. */
+const trouble = yup
+  .string()
+  .strict()
+  .matches(/^[\p{L}\d .+-]{1,40}$/u, 'A word of the tables.')
+  .required()
+const troubles = (most: number) => yup.array(trouble).strict().max(most).defined()
+const share = yup.number().strict().min(0).max(1).required()
 /** A picture is named by what is in it. */
 const photo = yup
   .string()
@@ -96,6 +106,25 @@ const SAYS: { readonly [K in Said['kind']]: Readonly<Record<string, yup.Schema>>
   weigh: { hit, mass },
   changed: { part: among(CHANGED), hit },
   down: { head: whole(1, 40) },
+  tried: {
+    press: word(80),
+    hit,
+    symptom: trouble,
+    also: troubles(40),
+    notThere: troubles(40),
+    answers: yup
+      .array(yup.object({ ask: trouble, answer: trouble }).noUnknown())
+      .strict()
+      .max(60)
+      .defined(),
+    remedy: trouble,
+    believed: yup
+      .array(yup.object({ cause: trouble, share }).noUnknown())
+      .strict()
+      .max(MOST_BELIEVED)
+      .defined(),
+  },
+  came: { of: word(64), how: among(CAME) },
   heard: { alarm: word(120), pieces: whole(0, 1_000_000) },
 }
 

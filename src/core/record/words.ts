@@ -1,5 +1,6 @@
 import { type System, writeQuantity } from '../quantity'
 import {
+  CAME,
   CHANGED,
   JUDGES,
   PAUSED_BY,
@@ -21,6 +22,8 @@ export interface RecordNames {
   readonly value: (key: string, value: number | string) => string
   readonly garment: (line: string) => string
   readonly alarm: (id: string) => string
+  /** A symptom or a remedy of the tables of trouble. */
+  readonly trouble: (id: string) => string
 }
 
 const joined = (...words: readonly (string | undefined | false)[]) => words.filter(Boolean).join(', ')
@@ -74,6 +77,10 @@ export function sayEvent(e: Stated, names: RecordNames, units: System): string {
       return joined(`${CHANGED[e.part]} changed`, names.hit(e.hit))
     case 'down':
       return `Head ${e.head} is out of service`
+    case 'tried':
+      return joined(`${names.trouble(e.symptom)}: ${names.trouble(e.remedy).toLowerCase()}`, names.hit(e.hit))
+    case 'came':
+      return `${CAME[e.how]}: what was done about the trouble`
     case 'heard':
       return `Seen to: ${names.alarm(e.alarm)}`
     default:

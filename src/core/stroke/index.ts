@@ -1,7 +1,6 @@
 export type { Flood } from './definition'
-export { STROKE } from './definition'
+export { PRESSURE_STEPS, STROKE } from './definition'
 export { relativeDeposit } from './deposit'
-export * from './faults'
 export { type Hold, holdFor } from './hold'
 export * from './job'
 export { longer, type StrokeNeed } from './settings'

@@ -130,42 +130,6 @@ export const STROKE_RULES = {
     says: 'One direction for the whole job: mixed directions shift registration.',
     source: "the shop's choice",
   },
-  FAULT_FIRMER: {
-    says: 'Pressure from {from} to {to}: too little leaves ink in the mesh.',
-    source: 'common practice',
-  },
-  FAULT_LIGHTER: {
-    says: 'Pressure from {from} to {to}: too much blows dots out and drives ink through the cloth.',
-    source: 'common practice',
-  },
-  FAULT_SLOWER: {
-    says: '{to} a stroke instead of {from}: slow clears and lays more.',
-    source: 'common practice',
-  },
-  FAULT_FASTER: { says: '{to} a stroke instead of {from}: quicker lays less.', source: 'common practice' },
-  FAULT_MORE: { says: '{to} strokes instead of {from}.', source: 'common practice' },
-  FAULT_FEWER: { says: '{to} strokes instead of {from}: less ink.', source: 'common practice' },
-  FAULT_HARDER: { says: 'Squeegee {to} instead of {from}: dots stay open.', source: 'common practice' },
-  FAULT_STEEPER: {
-    says: '{to} from vertical instead of {from}: the edge shears, the flat smears.',
-    source: 'common practice',
-  },
-  FAULT_FLOOD: {
-    says: 'Full flood after every print: {name} dries in the openings. Mist and clean what has dried.',
-    source: 'common practice',
-  },
-  FAULT_EVEN: {
-    says: 'Keep speed, angle and pressure equal and write them down: shifted dots go muddy. Change nothing else until prints match.',
-    source: 'common practice',
-  },
-  FAULT_WHITE: {
-    says: 'Still dull: a second white, or a coarser mesh under it. See Ink for what each comes to.',
-    source: 'common practice',
-  },
-  FAULT_SMOOTH: {
-    says: 'Fibres stand: a smoothing screen straight after the flash. See how this job makes its white bright.',
-    source: 'common practice',
-  },
   HOLD: {
     says: 'Halftones go muddy when speed, angle or pressure vary from print to print: dots land elsewhere. Set them once, write them down, and check them with the counts. How closely is assumed.',
     source: 'common practice',

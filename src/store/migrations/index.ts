@@ -27,6 +27,7 @@ import { up as progress } from './025_progress'
 import { up as writing } from './026_writing'
 import { up as over } from './027_over'
 import { up as facts } from './028_facts'
+import { up as trouble } from './029_trouble'
 
 /** Every step from the first version on, in order. */
 export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unknown>) => Promise<void> }>> = {
@@ -58,4 +59,5 @@ export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unkn
   '026_writing': { up: writing },
   '027_over': { up: over },
   '028_facts': { up: facts },
+  '029_trouble': { up: trouble },
 }

@@ -6,18 +6,20 @@ import { bare, placed, type Row, type StoredPart } from './part'
 /** Name, practices, hours, prices, squeegees, and the shelf. */
 export const settings: StoredPart<'settings'> = {
   read: async (db) => {
-    const [head, options, pauses, own, off, price, squeegees, inks, cloths, steps] = await Promise.all([
-      db.selectFrom('shop').selectAll().executeTakeFirst(),
-      db.selectFrom('method').selectAll().execute(),
-      db.selectFrom('pause').selectAll().orderBy('place').execute(),
-      db.selectFrom('own_hours').selectAll().orderBy('place').execute(),
-      db.selectFrom('day_off').selectAll().orderBy('place').execute(),
-      db.selectFrom('price').selectAll().executeTakeFirst(),
-      db.selectFrom('squeegee').selectAll().orderBy('place').execute(),
-      db.selectFrom('ink').selectAll().orderBy('place').execute(),
-      db.selectFrom('cloth').selectAll().orderBy('place').execute(),
-      db.selectFrom('own_step').selectAll().orderBy('place').execute(),
-    ])
+    const [head, options, pauses, own, off, price, squeegees, inks, cloths, steps, trouble] =
+      await Promise.all([
+        db.selectFrom('shop').selectAll().executeTakeFirst(),
+        db.selectFrom('method').selectAll().execute(),
+        db.selectFrom('pause').selectAll().orderBy('place').execute(),
+        db.selectFrom('own_hours').selectAll().orderBy('place').execute(),
+        db.selectFrom('day_off').selectAll().orderBy('place').execute(),
+        db.selectFrom('price').selectAll().executeTakeFirst(),
+        db.selectFrom('squeegee').selectAll().orderBy('place').execute(),
+        db.selectFrom('ink').selectAll().orderBy('place').execute(),
+        db.selectFrom('cloth').selectAll().orderBy('place').execute(),
+        db.selectFrom('own_step').selectAll().orderBy('place').execute(),
+        db.selectFrom('own_trouble').selectAll().orderBy('place').execute(),
+      ])
     return {
       shop: {
         name: head?.name ?? '',
@@ -58,6 +60,7 @@ export const settings: StoredPart<'settings'> = {
         ...(head?.setup_per_screen && { setupPerScreen: head.setup_per_screen }),
         ...(head?.lead_days && { leadDays: head.lead_days }),
         ...(steps.length > 0 && { ownSteps: steps.map(bare).map((s) => ({ ...s, off: s.off === 1 })) }),
+        ...(trouble.length > 0 && { ownTrouble: trouble.map(bare) }),
       },
       inks: inks.map(bare).map(({ ink_type, can, ...i }) => ({ ...i, inkType: ink_type, ...canIn({ can }) })),
       cloths: cloths.map(bare).map(({ elastane, dye, ...c }) => ({
@@ -78,6 +81,7 @@ export const settings: StoredPart<'settings'> = {
       setupPerScreen,
       leadDays,
       ownSteps = [],
+      ownTrouble = [],
       method,
       hours,
       prices,
@@ -115,6 +119,7 @@ export const settings: StoredPart<'settings'> = {
       ink: placed(inks).map(({ inkType, ...i }) => ({ ...i, ink_type: inkType, can: canRow(i) })),
       cloth: placed(cloths.map(clothRow)),
       own_step: placed(ownSteps).map((s) => ({ ...s, off: Number(s.off) })),
+      own_trouble: placed(ownTrouble).map(({ row, value, place }) => ({ row, value, place })),
     }
   },
 }

@@ -15,6 +15,7 @@ const KEYS = {
   ink: ['id'],
   cloth: ['name'],
   own_step: ['step'],
+  own_trouble: ['row'],
   press: ['id'],
   station: ['press_id', 'number'],
   pressure_note: ['press_id'],

@@ -46,6 +46,7 @@ const STAGE_OF: Readonly<Record<RoomId, StageName>> = {
   heat: 'heat',
   rate: 'run',
   record: 'run',
+  trouble: 'sequence',
   safety: 'heat',
   choices: 'sequence',
 }

@@ -1,6 +1,5 @@
 'use client'
 
-import { type Remote, wrap } from 'comlink'
 import same from 'fast-deep-equal'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import type { Dryer, FlashUnit, Shop } from '@/core/equipment'
@@ -20,17 +19,9 @@ import {
   type Tried,
   type Way,
 } from '@/core/plan'
-import type { Planner, Variants } from '@/workers/planner'
+import type { Variants } from '@/workers/planner'
+import { planner } from '../../planner'
 import { useOrder } from './orderContext'
-
-/** The planner is one for the tab; pages come and go. */
-let remote: Remote<Planner> | undefined
-function planner(): Remote<Planner> {
-  remote ??= wrap<Planner>(
-    new Worker(new URL('../../../workers/planner.ts', import.meta.url), { type: 'module' }),
-  )
-  return remote
-}
 
 /**
  * The newest answer to a question that changes; while it is worked out the last one stays, older ones are dropped.

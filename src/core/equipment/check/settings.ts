@@ -129,6 +129,28 @@ export const settingFields = {
       'A step stands in it twice.',
       each((s: { step: string }) => s.step),
     ),
+  ownTrouble: yup
+    .array(
+      yup.object({
+        row: yup
+          .string()
+          .matches(/^[a-z]+( [\w +.-]+)+$/i, 'The name of a row, like “base underGel”.')
+          .max(120, 'No row is called that long.')
+          .required('Missing.'),
+        value: yup
+          .number()
+          .typeError('A number, please.')
+          .min(0, 'Nothing is below nothing.')
+          .max(86_400, 'More than any number of the tables.')
+          .required('Missing.'),
+      }),
+    )
+    .max(2000, 'At most 2000 numbers of your own.')
+    .test(
+      'once',
+      'A row stands in it twice.',
+      each((t: { row: string }) => t.row),
+    ),
   method: method.default({}),
   hours: hours.default(USUAL_HOURS),
   prices: prices.default(USUAL_PRICES),

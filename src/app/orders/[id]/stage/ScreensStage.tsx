@@ -153,6 +153,20 @@ function ScreenRow({ plan, hit: h, room }: RowProps) {
           )}
         </TextButton>
       </td>
+      {h.frame?.standing ? (
+        <td colSpan={4}>stands ready: neither coated nor exposed</td>
+      ) : (
+        <StencilCells hit={h} />
+      )}
+      <td className="num">{h.deposit ? <AdviceNumber advice={h.deposit} /> : 'none'}</td>
+    </tr>
+  )
+}
+
+/** How the stencil of this screen is made. */
+function StencilCells({ hit: h }: { readonly hit: HitPlan }) {
+  return (
+    <>
       <td>
         <AdviceChoice advice={h.stencil.emulsion} />
       </td>
@@ -176,8 +190,7 @@ function ScreenRow({ plan, hit: h, room }: RowProps) {
           'none'
         )}
       </td>
-      <td className="num">{h.deposit ? <AdviceNumber advice={h.deposit} /> : 'none'}</td>
-    </tr>
+    </>
   )
 }
 

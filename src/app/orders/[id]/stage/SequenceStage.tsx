@@ -24,8 +24,8 @@ import { OtherWays } from './lap/OtherWays'
 import { PrintsInTurn } from './lap/PrintsInTurn'
 import { SequenceFigures } from './lap/SequenceFigures'
 import type { PlanProps } from './planProps'
-import { SampleFault } from './SampleFault'
 import { Strokes } from './Strokes'
+import { TroubleAtSample } from './TroubleAtSample'
 
 /** A way that is shown beside the plan. */
 type Shown = Pick<Way, 'id' | 'label' | 'plan'>
@@ -68,6 +68,16 @@ export function SequenceStage({ plan }: PlanProps) {
             </Link>
             {plan.sequence.fits && (
               <Link
+                href={`/runs/${plan.run.id}/rehearsal`}
+                prefetch={false}
+                textDecoration="underline"
+                fontWeight="600"
+              >
+                rehearse
+              </Link>
+            )}
+            {plan.sequence.fits && (
+              <Link
                 href={`/runs/${plan.run.id}/strip`}
                 prefetch={false}
                 textDecoration="underline"
@@ -98,7 +108,7 @@ export function SequenceStage({ plan }: PlanProps) {
       <PrintsInTurn plan={plan} />
       <Heads plan={plan} />
       <Cycle plan={plan} />
-      <SampleFault plan={plan} />
+      <TroubleAtSample plan={plan} />
       <Strokes plan={plan} side={plan.direction && <AdviceChoice advice={plan.direction} size="small" />} />
       <OtherWays plan={plan} shown={other?.id} onShow={setOther} />
       <Cautions at={plan.press.kind === 'automatic' ? 'automatic' : 'byHand'} />

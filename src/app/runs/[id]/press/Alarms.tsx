@@ -4,8 +4,8 @@ import { message } from '@/core/advice'
 import { type Alarm, type AlarmFacts, alarmsOf, rings } from '@/core/record'
 import { SeverityMark } from '@/ui/Severity'
 import { useSettings } from '@/ui/settings'
+import { Tap } from '@/ui/Tap'
 import type { AtPress } from './atPress'
-import { Tap } from './Tap'
 
 /** How often time is looked at, ms. */
 const EVERY = 1000

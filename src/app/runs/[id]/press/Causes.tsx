@@ -1,7 +1,7 @@
 import { Box, Grid } from '@chakra-ui/react'
 import { useEffect, useRef } from 'react'
 import { keysOf } from '@/core/quantity'
-import { Tap } from './Tap'
+import { Tap } from '@/ui/Tap'
 
 /** The second tap: why. Nothing is said until one is chosen. */
 export function Causes<C extends string>({

@@ -7,8 +7,8 @@ import { simulatedReader } from '@/devices/reader'
 import { InkName } from '@/ui/parts'
 import { Section } from '@/ui/Section'
 import { useSettings } from '@/ui/settings'
+import { Tap } from '@/ui/Tap'
 import type { AtPress } from './atPress'
-import { Tap } from './Tap'
 
 /** Every colour against what it should be, by the reader. */
 export function ColourReadings({ plan, said, say }: AtPress) {

@@ -1,13 +1,13 @@
 import { Box, Grid } from '@chakra-ui/react'
 import { useState } from 'react'
 import { countedTwice, SPOILED_BY, type Target } from '@/core/record'
+import { Tap } from '@/ui/Tap'
 import type { AtPress } from './atPress'
 import { Causes } from './Causes'
 import { Counter } from './Counter'
 import { Entries } from './Entries'
 import { countId, nameOf, SizeCard } from './SizeCard'
 import { SomeOf } from './SomeOf'
-import { Tap } from './Tap'
 
 /** Every size as one large target; a piece that two tablets may both have counted is asked about. */
 export function CountTab({ targets, ...press }: AtPress & { readonly targets: readonly Target[] }) {

@@ -3,8 +3,8 @@ import { useEffect, useRef, useState } from 'react'
 import { numberOf } from '@/core/advice'
 import { saidOf } from '@/core/record'
 import { simulatedCounter } from '@/devices/pieceCounter'
+import { Tap } from '@/ui/Tap'
 import type { AtPress } from './atPress'
-import { Tap } from './Tap'
 
 /** How often the counter is asked, seconds. */
 const EVERY = 5

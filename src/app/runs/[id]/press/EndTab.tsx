@@ -9,11 +9,11 @@ import { Link } from '@/ui/elements'
 import { QuantityInput } from '@/ui/given'
 import { Section } from '@/ui/Section'
 import { useSettings } from '@/ui/settings'
+import { Tap } from '@/ui/Tap'
 import { act } from '../../../acts/act'
 import type { AtPress, RunFrame } from './atPress'
 import { Lists } from './Lists'
 import { nameOf, shortWords } from './SizeCard'
-import { Tap } from './Tap'
 
 /** A frame that carries a screen of this print. */
 interface Props extends AtPress {

@@ -4,8 +4,8 @@ import { useState } from 'react'
 import { sayEvent } from '@/core/record'
 import { Section, TextButton } from '@/ui/Section'
 import { useSettings } from '@/ui/settings'
+import { Tap } from '@/ui/Tap'
 import type { AtPress } from './atPress'
-import { Tap } from './Tap'
 
 const SHOWN = 6
 

@@ -5,10 +5,10 @@ import { saidOf } from '@/core/record'
 import { setupTimes } from '@/core/registration'
 import { Link } from '@/ui/elements'
 import { Select } from '@/ui/Select'
+import { Tap } from '@/ui/Tap'
 import type { AtPress } from './atPress'
 import { CautionOf } from './CautionOf'
 import { StepRow } from './StepRow'
-import { Tap } from './Tap'
 
 export const listKey = (list: CraftList): string => `${list.id} ${list.subject.hit}`
 const nameOf = (list: CraftList) => [list.title, list.subject.name].filter(Boolean).join(' ')

@@ -7,14 +7,17 @@ import type { Batch } from '@/core/ink'
 import { alarmFactsOf, craftListsOf, planChanges, recordNames, type SheetHeat } from '@/core/plan'
 import { keysOf } from '@/core/quantity'
 import { type Said, saidOf, targetsOf } from '@/core/record'
+import type { Known } from '@/core/trouble'
 import type { SheetFacts } from '@/formats/sheet'
 import { Differences } from '@/ui/Differences'
 import { Button, Link, PageTitle } from '@/ui/elements'
 import { TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { useLight, useSettings } from '@/ui/settings'
+import { Tap } from '@/ui/Tap'
 import { AskFrame } from '../../../AskFrame'
 import { Notes } from '../../../notes/Notes'
+import { planner } from '../../../planner'
 import { Alarms } from './Alarms'
 import type { AtPress, RunFrame } from './atPress'
 import { CountTab } from './CountTab'
@@ -23,7 +26,7 @@ import { Lists } from './Lists'
 import { ReadingsTab } from './ReadingsTab'
 import { SampleTab } from './SampleTab'
 import { Standing } from './Standing'
-import { Tap } from './Tap'
+import { TroubleTab } from './TroubleTab'
 import { type Told, useRecord } from './useRecord'
 import { Who } from './Who'
 
@@ -35,14 +38,23 @@ interface Props {
   readonly frames: readonly RunFrame[]
   /** What the shop does otherwise in the lists. */
   readonly own: readonly OwnStep[]
+  /** What is known of troubles at this press. */
+  readonly known: Known
 }
 
-const TABS = { setUp: 'Set up', sample: 'Sample', count: 'Count', read: 'Readings', end: 'End' } as const
+const TABS = {
+  setUp: 'Set up',
+  sample: 'Sample',
+  count: 'Count',
+  read: 'Readings',
+  trouble: 'Trouble',
+  end: 'End',
+} as const
 type Tab = keyof typeof TABS
 const AFTER = ['cleanUp', 'boardsAfter']
 
 /** At the press: the run from the list to packed sizes, one thing at a time. */
-export function PressDesk({ latest, told, tubs, frames, own }: Props) {
+export function PressDesk({ latest, told, tubs, frames, own, known }: Props) {
   // The sheet in hand stays until the crew takes another.
   const [inHand, setInHand] = useState(latest)
   const { order, plan, shopName, number, heat } = inHand
@@ -52,6 +64,8 @@ export function PressDesk({ latest, told, tubs, frames, own }: Props) {
   const record = useRecord(run.id, told)
   const { recorded, say: keep } = record
   const say = useCallback((what: Said) => void keep(what), [keep])
+  // What works a trouble out is there before the line may be gone.
+  useEffect(() => void planner(), [])
   const newest = Math.max(record.revision, latest.number)
   const targets = targetsOf(run, recorded)
   const lists = useMemo(() => craftListsOf(plan, own).filter((l) => l.room !== 'screenRoom'), [plan, own])
@@ -146,6 +160,7 @@ export function PressDesk({ latest, told, tubs, frames, own }: Props) {
       {tab === 'sample' && <SampleTab {...press} />}
       {tab === 'count' && <CountTab targets={targets} {...press} />}
       {tab === 'read' && <ReadingsTab heat={heat} frames={frames} {...press} />}
+      {tab === 'trouble' && <TroubleTab known={known} {...press} />}
       {tab === 'end' && (
         <EndTab
           targets={targets}

@@ -7,9 +7,9 @@ import { simulatedGun } from '@/devices/temperatureGun'
 import { QuantityInput } from '@/ui/given'
 import { Section } from '@/ui/Section'
 import { useSettings } from '@/ui/settings'
+import { Tap } from '@/ui/Tap'
 import type { AtPress, RunFrame } from './atPress'
 import { ScreenBroke } from './ScreenBroke'
-import { Tap } from './Tap'
 
 const BY_GUN: readonly Reading[] = ['film', 'pallet', 'belt']
 

@@ -5,10 +5,10 @@ import { keysOf } from '@/core/quantity'
 import { JUDGES, pressValues, SAMPLES, type SampleOf, saidOf, VERDICTS } from '@/core/record'
 import { Input } from '@/ui/elements'
 import { Section } from '@/ui/Section'
+import { Tap } from '@/ui/Tap'
 import { keepPhoto } from '../../../notes/keepPhoto'
 import type { AtPress } from './atPress'
 import { ColourReadings } from './ColourReadings'
-import { Tap } from './Tap'
 
 /** The order of sign-off: square, scrap, garment; pictures; who says it is right. */
 export function SampleTab(press: AtPress) {

@@ -3,9 +3,9 @@ import { useState } from 'react'
 import { BROKE, type Broke } from '@/core/equipment'
 import { keysOf } from '@/core/quantity'
 import { Section } from '@/ui/Section'
+import { Tap } from '@/ui/Tap'
 import { act } from '../../../acts/act'
 import type { AtPress, RunFrame } from './atPress'
-import { Tap } from './Tap'
 
 /** A screen that broke: which, and what of it; the screen room makes it anew, and the press stands for it. */
 export function ScreenBroke({ frames, plan, say }: AtPress & { readonly frames: readonly RunFrame[] }) {

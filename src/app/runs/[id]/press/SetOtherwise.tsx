@@ -6,8 +6,8 @@ import { keysOf } from '@/core/quantity'
 import { SET_BECAUSE, saidOf } from '@/core/record'
 import { Pick, QuantityInput } from '@/ui/given'
 import { useSettings } from '@/ui/settings'
+import { Tap } from '@/ui/Tap'
 import type { AtPress } from './atPress'
-import { Tap } from './Tap'
 
 /** What is set instead of the plan's, and by one tap why. The plan stays; the lead is offered it. */
 export function SetOtherwise({

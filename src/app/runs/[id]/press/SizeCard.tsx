@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react'
 import type { Said, Target } from '@/core/record'
 import { Button } from '@/ui/elements'
 import { SeverityMark } from '@/ui/Severity'
-import { Tap } from './Tap'
+import { Tap } from '@/ui/Tap'
 
 /** Where the focus is when a size is counted. */
 export const countId = (target: Target): string => `count ${target.key}`

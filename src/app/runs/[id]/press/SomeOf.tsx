@@ -1,9 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
 import type { Target } from '@/core/record'
+import { Tap } from '@/ui/Tap'
 import type { AtPress } from './atPress'
 import { nameOf } from './SizeCard'
-import { Tap } from './Tap'
 
 /** A run of pieces of one size in one go: the figures are tapped, then taken down. */
 export function SomeOf({ targets, say }: AtPress & { readonly targets: readonly Target[] }) {

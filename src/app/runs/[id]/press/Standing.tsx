@@ -1,9 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
 import { isPaused, isUnderWay, PAUSED_BY } from '@/core/record'
+import { Tap } from '@/ui/Tap'
 import type { AtPress } from './atPress'
 import { Causes } from './Causes'
-import { Tap } from './Tap'
 
 /** Whether the press runs, and the tap that changes it. */
 export function Standing({ said, say }: AtPress) {

@@ -7,6 +7,7 @@ import { revisionsOf } from '@/store/revisions'
 import { loadShop } from '@/store/shop'
 import { heatForSheet } from '../../../planning'
 import { Seen } from '../../../Seen'
+import { troubleKnown } from '../../../trouble'
 import { PressDesk } from './PressDesk'
 
 interface Props {
@@ -40,6 +41,7 @@ export default async function PressPage({ params }: Props) {
         tubs={await batchesFor(db, [id])}
         frames={frames}
         own={shelf.shop.ownSteps ?? []}
+        known={await troubleKnown(db, shelf.shop.ownTrouble, plan.press.id)}
       />
     </>
   )

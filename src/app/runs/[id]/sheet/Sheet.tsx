@@ -71,6 +71,9 @@ export function Sheet({ facts, mark, standing }: SheetProps) {
           Back to the order
         </Link>
         <Box fontWeight="650">{standing}</Box>
+        <Link href={`/runs/${plan.run.id}/rehearsal`} prefetch={false} textDecoration="underline">
+          Rehearse it
+        </Link>
         <Link href={pdf} prefetch={false} download ml="auto" textDecoration="underline">
           PDF
         </Link>

@@ -1,0 +1,5 @@
+import { TroubleTables } from './TroubleTables'
+
+export default function TroublePage() {
+  return <TroubleTables />
+}

@@ -1,0 +1,65 @@
+import type { Rule } from '../advice'
+
+/** What a remedy changes besides. */
+export const SIDE_RULES = {
+  SIDE_BOARDS: { says: 'Boards end the run at {to} instead of {from}.', source: 'a model' },
+  SIDE_NEXT: { says: 'The film meets {name} at {to} instead of {from}.', source: 'a model' },
+  SIDE_STICKS: {
+    says: 'From garment {piece} on it meets {name} at over {temperature:328.15}: it sticks. Cool longer with it.',
+    source: 'a model',
+    severity: 'Watch',
+  },
+  SIDE_LIMIT: { says: '{left} are left until the base is shut.', source: 'a model' },
+  SIDE_SHUT: {
+    says: 'The base is shut: boards as warm as now bear {limit}.',
+    source: 'a model',
+    severity: 'Watch',
+  },
+  SIDE_NEED: { says: '{left} more than the coldest boards of this run need.', source: 'a model' },
+  SIDE_UNDER: {
+    says: 'Boards as cold as at the beginning need {needed}: it is under-gelled then.',
+    source: 'a model',
+    severity: 'Watch',
+  },
+  SIDE_RATE: { says: 'Each {time} of waiting: {to} instead of {from}.', source: 'a model' },
+  SIDE_BELT: { says: 'The belt takes {belt}, the press makes {rate}.', source: 'a model' },
+  SIDE_BELT_SHORT: {
+    says: 'The belt then takes {belt}, the press makes {rate}: the dryer sets the pace.',
+    source: 'a model',
+    severity: 'Watch',
+  },
+  SIDE_LOCK: { says: 'Every lock moves the head anew, by about {off}.', source: "the shop's record" },
+  SIDE_LOCK_ANEW: {
+    says: 'Every lock moves the head anew: read the marks again.',
+    source: 'common practice',
+  },
+  SIDE_FLASH_MORE: { says: 'A flash of {time} more for every piece; boards get warmer.', source: 'a model' },
+  SIDE_INK_LESS: { says: 'About {share} less ink: it covers less.', source: 'a model' },
+  SIDE_CLOTH_HOTTER: { says: 'Cloth gets hotter in the dryer, too.', source: 'common practice' },
+  SIDE_CURE_LESS: {
+    says: 'The film stays nearer to under-cured: strip or probe again.',
+    source: 'common practice',
+  },
+  SIDE_NEED_ANEW: { says: 'What the flash needs is another then: read the film again.', source: 'physics' },
+  SIDE_DOTS: { says: 'Dots print fuller: look at the tints.', source: 'common practice' },
+  SIDE_CLEAR: {
+    says: 'The mesh may not clear: look through it after the next stroke.',
+    source: 'common practice',
+  },
+  SIDE_INK_MORE: { says: 'More ink: it needs a longer flash.', source: 'common practice' },
+  SIDE_REGISTER: { says: 'Register this head again.', source: 'common practice' },
+  SIDE_FIRST: { says: '6 to 12 prints until the backs are wet again.', source: 'common practice' },
+  SIDE_STOP: { says: 'The press stops for it.', source: 'common practice' },
+  SIDE_REPLAN: { says: 'The plan changes: check it again before it is released.', source: 'common practice' },
+  SIDE_NEW_INK: { says: 'Another ink: sample again.', source: 'common practice' },
+  SIDE_SHRINK: { says: 'Garments shrink a little first.', source: 'common practice' },
+  SIDE_HAND: { says: 'A heavier hand.', source: 'common practice' },
+  SIDE_BLEND: { says: 'The blend of the colours is lost.', source: 'common practice' },
+  SIDE_GLUE: { says: 'Too much adhesive marks the garment.', source: 'common practice' },
+  SIDE_EDGE: { says: 'Colours at the edge lie on cloth.', source: 'common practice' },
+  SIDE_THINNER: { says: 'Ink runs thinner.', source: 'common practice' },
+  SIDE_LOST: { says: 'Ink is lost.', source: 'common practice' },
+  SIDE_SCRAP: { says: 'It uses scrap cloth.', source: 'common practice' },
+  SIDE_HEAD: { says: 'It takes one head more.', source: 'common practice' },
+  SIDE_SILICONE: { says: 'It contaminates cloth and later prints.', source: 'common practice' },
+} as const satisfies Readonly<Record<string, Rule>>
