@@ -28,9 +28,9 @@ import {
   REMEDIES,
   type RemedyId,
   ranked,
-  repair,
   SYMPTOMS,
   shares,
+  toTry,
 } from '../src/core/trouble'
 import { SMALL } from './size'
 
@@ -138,8 +138,7 @@ function examine(cause: CauseId, from: number): Result | 'silent' | undefined {
     )
   const m = shares(book, facts, now)
   const after = ranked(book, m)
-  const steps = repair(book, m).steps.map((s) => s.remedy)
-  const unique = [...new Set(steps)]
+  const steps = toTry(book, m)
   const random = [...causes]
     .map((c) => ({ c, k: d.between(0, 1) }))
     .filter(({ c }) => seesAny(c, told))
@@ -151,8 +150,8 @@ function examine(cause: CauseId, from: number): Result | 'silent' | undefined {
     after: after.map((r) => r.cause),
     lineAt: linesOf(after).findIndex((l) => CAUSES[cause].first === l.remedy),
     asked: now.answers.length,
-    rightAt: unique.findIndex((r) => fixes(r, cause) >= 0.6),
-    repair: askedSeconds + costs(unique, cause),
+    rightAt: steps.findIndex((r) => fixes(r, cause) >= 0.6),
+    repair: askedSeconds + costs(steps, cause),
     fixedRepair: costs(firstRemedies(fixed), cause),
     randomRepair: costs(firstRemedies(random), cause),
     ms: slowest,

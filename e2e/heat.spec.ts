@@ -113,17 +113,15 @@ test('heat: the dryer says what it does at the planned belt, and why', async ({ 
   await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('Saved')
 })
 
-test('heat: a print that sticks: what the run rules out, and the one question that separates the causes', async ({
+test('heat: a print that sticks is asked after under Trouble, where the deciding look comes first', async ({
   page,
 }) => {
   await open(page, '/orders/O-1001/heat')
-  const sticks = page.getByRole('group', { name: /^Sticks under / }).first()
-  await expect(sticks).toContainText(/gelled/)
-  await sticks.getByRole('button', { name: 'it is still tacky' }).press('Enter')
-  await expect(sticks).toContainText('Still tacky when cool: it is under-gelled.')
-  await sticks.getByRole('button', { name: 'it lets go' }).press('Enter')
-  await expect(sticks).toContainText('Tacky while hot, dry once cool: it is too hot.')
-  await expect(sticks).not.toContainText('Still tacky')
+  await page.getByRole('link', { name: /^Trouble asks which/ }).press('Enter')
+  await expect(page.getByRole('heading', section('Trouble at the sample'))).toBeInViewport()
+  await page.getByRole('button', { name: 'Sticks or lifts' }).click()
+  await page.getByRole('button', { name: 'Ink sticks to the next screen' }).click()
+  await expect(page.getByRole('group', { name: 'Look', exact: true })).toContainText('half a minute')
 })
 
 test('sequence: film, cloth and board of a garment stand under the strip', async ({ page }) => {

@@ -1,7 +1,7 @@
 import { Circle, Document, G, Line, Page, Rect, renderToBuffer, Svg, Text, View } from '@react-pdf/renderer'
 import { numberOf } from '@/core/advice'
 import type { Order } from '@/core/order'
-import type { RunPlan } from '@/core/plan'
+import { ownScreens, type RunPlan } from '@/core/plan'
 import { type System, writeQuantity } from '@/core/quantity'
 import { ENDS, type FilmPosition } from '@/core/registration'
 import { FRAME_WALL } from '@/core/screen'
@@ -149,18 +149,16 @@ export async function positionPdf(order: Order, plan: RunPlan, units: System, pa
           and square to the frame.
         </Text>
         <View style={{ marginTop: 8, borderTop: RULE }}>
-          {plan.hits
-            .filter((h) => h.sameScreenAs === '')
-            .map((h) => (
-              <View key={h.hit.id} style={sheetStyle.row} wrap={false}>
-                <Text style={[sheetStyle.cell, { width: '34%', fontWeight: 600 }]}>{h.hit.name}</Text>
-                <Text style={[sheetStyle.cell, { width: '18%' }]}>{h.frame?.id ?? 'no frame'}</Text>
-                <Text style={[sheetStyle.cell, { width: '18%' }]}>
-                  {writeQuantity('meshCount', numberOf(h.mesh), units)}
-                </Text>
-                <Text style={[sheetStyle.cell, { width: '30%' }]}>taped, checked by: </Text>
-              </View>
-            ))}
+          {ownScreens(plan.hits).map((h) => (
+            <View key={h.hit.id} style={sheetStyle.row} wrap={false}>
+              <Text style={[sheetStyle.cell, { width: '34%', fontWeight: 600 }]}>{h.hit.name}</Text>
+              <Text style={[sheetStyle.cell, { width: '18%' }]}>{h.frame?.id ?? 'no frame'}</Text>
+              <Text style={[sheetStyle.cell, { width: '18%' }]}>
+                {writeQuantity('meshCount', numberOf(h.mesh), units)}
+              </Text>
+              <Text style={[sheetStyle.cell, { width: '30%' }]}>taped, checked by: </Text>
+            </View>
+          ))}
         </View>
       </Page>
       <TrueSheets width={p.width + 2 * ROUND} height={p.height + 2 * ROUND} paper={paper} words={words}>

@@ -145,47 +145,6 @@ export const RUN_RULES = {
     source: 'a model',
     severity: 'Watch',
   },
-  TRACE_HOT: {
-    says: 'The film under {name} is up to {film} warm, over {safe}, and gelled: if it sticks, it is too hot. Under-gelled is ruled out.',
-    source: 'a model',
-  },
-  TRACE_UNDER: {
-    says: 'The film under {name} is no warmer than {film}, and up to garment {until} gelled at its corners no further than {ready} of the way: if it sticks, it is under-gelled. Too hot is ruled out.',
-    source: 'a model',
-  },
-  TRACE_EITHER: {
-    says: 'The film under {name} is up to {film} warm, over {safe}, and up to garment {until} gelled at its corners no further than {ready} of the way at worst: it can be either.',
-    source: 'a model',
-  },
-  TRACE_NEITHER: {
-    says: 'The film under {name} is no warmer than {film} and gelled: by this run it sticks for neither cause.',
-    source: 'a model',
-  },
-  STICK_HOT: {
-    says: 'Tacky while hot, dry once cool: it is too hot.',
-    source: 'common practice',
-  },
-  STICK_UNDER: {
-    says: 'Still tacky when cool: it is under-gelled.',
-    source: 'common practice',
-  },
-  STICK_LONGER: {
-    says: '{name} is flashed {dwell}; on cold boards its corners want {needed}.',
-    source: 'a model',
-  },
-  STICK_READ: {
-    says: 'This run does not show it: the unit gives less or more than computed, the deposit is thicker, or the pace is another. Read the unit at Shop, Heat.',
-    source: 'common practice',
-  },
-  COOL_HEADS: {
-    says: '{heads} more empty heads before it, {time} at this pace, bring the film to {safe}.',
-    source: 'a model',
-  },
-  COOL_WAIT: { says: '{time} more before it bring the film to {safe}.', source: 'a model' },
-  COOL_NEVER: {
-    says: 'No cooling at this pace brings it to {safe}: the boards of {press} are at {boards}. Shorten the flash, slow down, or let the boards cool.',
-    source: 'a model',
-  },
   RUN_STANDS: {
     says: '{name}: this unit stays {stop} over each pallet, as long as that stands there, and {limit} is the most. Swing it, time it, or hang it higher.',
     source: 'a model',

@@ -18,7 +18,7 @@ import {
   type Verdict,
 } from '../record'
 import { jobWords } from './hitPlans'
-import { type RunPlan, screensOf } from './runPlan'
+import { ownScreens, type RunPlan, screensOf } from './runPlan'
 
 /** What is planned and what it came to, in the same unit. */
 export interface Against {
@@ -163,13 +163,11 @@ export function accountOf(
     down: [...new Set(saidOf(said, 'down').map((e) => e.head))],
     samples: saidOf(said, 'sample').map(({ of, verdict }) => ({ of, verdict })),
     readings: saidOf(said, 'read').map(({ what, value, hit }) => ({ what, value, hit })),
-    ink: plan.hits
-      .filter((h) => h.sameScreenAs === '')
-      .map((h) => ({
-        name: h.hit.name,
-        planned: h.ink && numberOf(h.ink),
-        left: saidOf(said, 'weigh').findLast((w) => w.hit === h.hit.id)?.mass,
-      })),
+    ink: ownScreens(plan.hits).map((h) => ({
+      name: h.hit.name,
+      planned: h.ink && numberOf(h.ink),
+      left: saidOf(said, 'weigh').findLast((w) => w.hit === h.hit.id)?.mass,
+    })),
     through: throughOverTime(said),
     kind: jobKindOf(order, plan),
   }

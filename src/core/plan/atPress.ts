@@ -15,7 +15,7 @@ import { type System, writeQuantity } from '../quantity'
 import type { AlarmFacts, Reading, RecordNames, Rounds } from '../record'
 import { REMEDIES, SYMPTOMS } from '../trouble'
 import { settingWords } from './rooms'
-import type { FlashPlan, HitPlan, RunPlan } from './runPlan'
+import { type FlashPlan, type HitPlan, ownScreens, type RunPlan } from './runPlan'
 import type { SheetHeat } from './sheetHeat'
 
 /** The hit behind which a flash stands. */
@@ -24,7 +24,7 @@ const behind = (flash: FlashPlan): string => flash.dwell.key.replace(/^\w+\./, '
 /** What the lists of the craft are made for in a plan: hits with a screen of their own, flashes by the hit before, inks. */
 function subjectsOf({ hits, flashes }: RunPlan): CraftJob['subjects'] {
   const named = (h: HitPlan): CraftSubject => ({ hit: h.hit.id, name: h.hit.name })
-  const screens = hits.filter((h) => h.sameScreenAs === '')
+  const screens = ownScreens(hits)
   return {
     run: [{ hit: '', name: '' }],
     screen: screens.map((h) => ({
@@ -142,8 +142,8 @@ export function alarmFactsOf(plan: RunPlan, heat: readonly SheetHeat[]): AlarmFa
     dwells: heat.flatMap(({ name, schedule }) =>
       schedule.filter((s) => s.from > 1).map(({ from, time }) => ({ name, from, time })),
     ),
-    drying: plan.hits
-      .filter((h) => h.sameScreenAs === '' && driesInScreen(h.hit.system))
+    drying: ownScreens(plan.hits)
+      .filter((h) => driesInScreen(h.hit.system))
       .map((h) => ({ hit: h.hit.id, name: h.hit.name })),
     potLife: POT_LIFE,
   }

@@ -2,7 +2,7 @@ import { numberOf, q, type Reason } from '../advice'
 import { INK, LEFT } from '../ink'
 import { type Duration, grams, type Mass } from '../quantity'
 import { RATE } from '../rate'
-import type { HitPlan, RunPlan } from './runPlan'
+import { type HitPlan, ownScreens, type RunPlan } from './runPlan'
 
 /** What goes before the first good print, or into it. */
 export interface OpeningRow {
@@ -53,7 +53,7 @@ export function openingOf(plan: RunPlan): readonly OpeningRow[] {
   const { hits, time, run } = plan
   if (!time || hits.length === 0) return []
   const each = hits.reduce((sum, h) => sum + perPrint(h, run.quantity), 0)
-  const screens = hits.filter((h) => h.sameScreenAs === '').length
+  const screens = ownScreens(hits).length
   const row = (what: OpeningRow['what'], prints: number, spent: Duration, ink: Mass): OpeningRow => ({
     ...{ what, prints, time: spent, ink },
     reasons: [

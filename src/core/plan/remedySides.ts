@@ -2,6 +2,7 @@ import { numberOf, q, type Reason } from '../advice'
 import { keysOf } from '../quantity'
 import { type Computed, REMEDIES, TROUBLE } from '../trouble'
 import { withPressValues } from './atPress'
+import { coolerBy } from './coolerBy'
 import { asOverride, type Change, changeFor, flashUnder, plannedFor } from './remedyChange'
 import { heatOf, type RunHeat } from './runHeat'
 import type { RunPlan } from './runPlan'
@@ -66,7 +67,7 @@ interface Tried {
 }
 
 function sideOf(side: Computed | keyof typeof TROUBLE.rules, tried: Tried): readonly Reason[] {
-  const { plan, then, heat, after, lockSpread } = tried
+  const { plan, then, heat, after, hitId, lockSpread } = tried
   switch (side) {
     case 'boards':
       return boards(heat, after)
@@ -76,6 +77,8 @@ function sideOf(side: Computed | keyof typeof TROUBLE.rules, tried: Tried): read
       return limit(tried)
     case 'need':
       return need(tried)
+    case 'cool':
+      return heat ? coolerBy(heat, plan.hits.find((h) => h.hit.id === hitId)?.hit.name ?? '') : []
     case 'rate':
       return rate(plan)
     case 'belt':

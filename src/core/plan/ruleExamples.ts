@@ -32,7 +32,6 @@ const OF_RULE: Readonly<Record<string, Inputs>> = {
   ...PLACEMENT_EXAMPLES,
   ...RECORD_EXAMPLES,
   ...TROUBLE_EXAMPLES,
-  STICK_LONGER: { name: 'Base white', dwell: q('duration', 5), needed: q('duration', 9.5) },
   READ_DWELL: {
     boards: heat(45),
     usual: q('duration', 6.6),

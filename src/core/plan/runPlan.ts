@@ -147,6 +147,9 @@ export interface RunPlan {
   readonly cautions: readonly Reason[]
 }
 
-/** Screens to make: a hit printed with the screen of another is no screen of its own. */
-export const screensOf = (p: Pick<RunPlan, 'hits'>): number =>
-  p.hits.filter((h) => h.sameScreenAs === '').length
+/** A hit printed with the screen of another is no screen of its own. */
+export const ownScreens = <T extends { readonly sameScreenAs: string }>(hits: readonly T[]): readonly T[] =>
+  hits.filter((h) => h.sameScreenAs === '')
+
+/** How many screens are to be made. */
+export const screensOf = ({ hits }: Pick<RunPlan, 'hits'>): number => ownScreens(hits).length

@@ -17,7 +17,7 @@ import { allocateFrames, SCREEN, stencilWords } from '../screen'
 import { airDays, airDryOf } from './canNotes'
 import { jobWords } from './hitPlans'
 import { mountedAt } from './mounted'
-import type { RunPlan } from './runPlan'
+import { ownScreens, type RunPlan } from './runPlan'
 
 /** How a list is worded, when it goes out and how it is written change no plan. */
 const NO_PLAN: ReadonlySet<string> = new Set<keyof Shop>([
@@ -91,8 +91,8 @@ export function screenJobOf(order: Order, plan: RunPlan): ScreenJob {
     due: order.due,
     ...(air > 0 && { airDays: air }),
     takes: plan.time?.total.range[1] ?? 0,
-    screens: plan.hits
-      .filter((h) => h.sameScreenAs === '' && !h.frame?.standing)
+    screens: ownScreens(plan.hits)
+      .filter((h) => !h.frame?.standing)
       .map((h) => ({
         hitId: h.hit.id,
         name: h.hit.name,

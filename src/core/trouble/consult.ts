@@ -5,9 +5,10 @@ import type { Book } from './book'
 import type { RunFacts } from './facts'
 import type { Knowledge } from './known'
 import { type Call, normalised, oddsOfRun, ranked, shares } from './rank'
-import { type Line, linesOf, repair, type Step } from './repair'
+import { type Line, linesOf, toTry } from './repair'
 import { cautionsOf, sureness, whyCause, whyLook } from './say'
 import type { CauseId } from './tables/causes'
+import type { RemedyId } from './tables/remedies'
 import { GROUPS, type Group, SYMPTOMS, type SymptomId } from './tables/symptoms'
 
 /** One line of what it may be. */
@@ -24,7 +25,7 @@ export interface Consulted {
   /** The look to take, none where doing is cheaper. */
   readonly look: (Asked & { readonly why: readonly Reason[] }) | undefined
   /** What to do, in the order of trying; each remedy once. */
-  readonly steps: readonly Step[]
+  readonly steps: readonly RemedyId[]
   /** Further symptoms that may well be there, too. */
   readonly also: readonly SymptomId[]
   /** To be minded before anything is done. */
@@ -50,9 +51,7 @@ export function consult(known: Knowledge, facts: RunFacts, call: Call): Consulte
   const order = ranked(book, m)
   const asked = nextLook(book, facts, call, m)
   const lines = linesOf(order).slice(0, LINES)
-  const steps = repair(book, m).steps.filter(
-    (s, i, all) => !call.tried.includes(s.remedy) && all.findIndex((t) => t.remedy === s.remedy) === i,
-  )
+  const steps = toTry(book, m, call.tried)
   const leading = lines.flatMap((l) => l.causes)
   return {
     lines: lines
@@ -69,7 +68,7 @@ export function consult(known: Knowledge, facts: RunFacts, call: Call): Consulte
     look: asked && { ...asked, why: whyLook(asked) },
     steps,
     also: alsoThere(book, m, call),
-    cautions: cautionsOf([call.symptom, ...leading.slice(0, 1), ...(steps[0] ? [steps[0].remedy] : [])]),
+    cautions: cautionsOf([call.symptom, ...leading.slice(0, 1), ...steps.slice(0, 1)]),
     believed: order
       .slice(0, BELIEVED)
       .filter((r) => r.share >= 0.005)

@@ -20,12 +20,16 @@ export const USED = {
   lastResort: 120,
   /** Seconds lost where nothing helps. */
   givenUp: 1800,
+  /** A line that leads with this is mended by its own first remedy first; one that costs so many seconds only with more. */
+  leads: 0.35,
+  dear: 600,
+  leadsDear: 0.5,
   /** Nothing is asked once a cause has this share. */
   sure: 0.8,
   mostQuestions: 6,
-  /** After so many it is enough that the first three hold this together. */
+  /** After so many it is enough that the first three hold this together: with more, looks cost more than they mend. */
   enoughQuestions: 3,
-  enough: 0.7,
+  enough: 0.6,
   /** Look-alikes among the first causes are told apart first, in this time, where the second has this share, and this much of the first's. */
   pairSeconds: 40,
   pairShare: 0.08,

@@ -1,6 +1,6 @@
 import type { Book } from './book'
 import { USED } from './parameters'
-import { normalised } from './rank'
+import { normalised, ranked } from './rank'
 import { CAUSES, type CauseId } from './tables/causes'
 import type { RemedyId } from './tables/remedies'
 
@@ -48,6 +48,21 @@ export function repair({ cures }: Book, m: Float64Array, most: number = MOST_STE
     now = normalised(next)
   }
   return { seconds: seconds + left * USED.givenUp, steps }
+}
+
+/**
+ * What is tried, in its order: the first remedy of the line that leads, once that has so much of the shares, then what helps most
+ * for what it costs. By cost alone a cheap trial that helps a little keeps coming before what mends: on the simulated press the right
+ * remedy is among the first two seven points more often so, and repairing takes less.
+ *
+ * @param tried is not offered again
+ */
+export function toTry(book: Book, m: Float64Array, tried: readonly RemedyId[] = []): readonly RemedyId[] {
+  const steps = repair(book, m).steps.map((s) => s.remedy)
+  const [lead] = linesOf(ranked(book, m))
+  const isDear = lead && (book.cures.find((c) => c.id === lead.remedy)?.cost ?? 0) >= USED.dear
+  const leads = lead && lead.share >= (isDear ? USED.leadsDear : USED.leads)
+  return [...new Set([...(leads ? [lead.remedy] : []), ...steps])].filter((r) => !tried.includes(r))
 }
 
 /** Causes that are mended alike, on one line. */

@@ -21,6 +21,16 @@ export const SIDE_RULES = {
     source: 'a model',
     severity: 'Watch',
   },
+  SIDE_COOL_HEADS: {
+    says: '{heads} more empty heads before it, {time} at this pace, bring the film to {safe}.',
+    source: 'a model',
+  },
+  SIDE_COOL_WAIT: { says: '{time} more before it bring the film to {safe}.', source: 'a model' },
+  SIDE_COOL_NEVER: {
+    says: 'No cooling at this pace brings it to {safe}: the boards of {press} are at {boards}. Flash shorter, slow down, or let the boards cool.',
+    source: 'a model',
+    severity: 'Watch',
+  },
   SIDE_RATE: { says: 'Each {time} of waiting: {to} instead of {from}.', source: 'a model' },
   SIDE_BELT: { says: 'The belt takes {belt}, the press makes {rate}.', source: 'a model' },
   SIDE_BELT_SHORT: {

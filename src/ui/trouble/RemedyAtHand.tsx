@@ -10,13 +10,19 @@ import { remedyWords, timeWords } from './words'
 /** What takes this long, or stops the press for it, is asked about once more, s. */
 const DEAR = 600
 
+const MODELS = {
+  work: '. What it breaks is being worked out.',
+  ready: '. Tap when it is done.',
+  away: '. Tap when it is done. Without a line what it breaks could not be worked out: mind the next screens.',
+} as const
+
 /** What to do first: one large target, with what it takes and what it breaks beside it. */
 export function RemedyAtHand({
   remedy,
   seconds,
   spoils,
   sides,
-  isReady,
+  models,
   later,
   onDo,
 }: {
@@ -24,8 +30,8 @@ export function RemedyAtHand({
   readonly seconds: number
   readonly spoils: number
   readonly sides: readonly Reason[] | undefined
-  /** The models have answered what it breaks. */
-  readonly isReady: boolean
+  /** Whether the models have answered what it breaks, or cannot be asked: without a line. */
+  readonly models: 'work' | 'ready' | 'away'
   /** What comes if it does not help. */
   readonly later: readonly RemedyId[]
   readonly onDo: (remedy: RemedyId) => void
@@ -43,7 +49,7 @@ export function RemedyAtHand({
         bg="ink"
         color="work"
         textAlign="left"
-        disabled={!isReady}
+        disabled={models === 'work'}
         onClick={() => (dear && !sure ? setSure(true) : onDo(remedy))}
         style={{ touchAction: 'manipulation' }}
       >
@@ -53,7 +59,7 @@ export function RemedyAtHand({
         <Box fontWeight="500">
           {timeWords(seconds)}
           {spoils > 0 && `, ${spoils < 1 ? 'a piece at risk now and then' : `${Math.round(spoils)} at risk`}`}
-          {isReady ? '. Tap when it is done.' : '. What it breaks is being worked out.'}
+          {MODELS[models]}
         </Box>
       </Button>
       {dear && sure && (

@@ -39,10 +39,10 @@ interface Props {
   readonly callKey: string
   readonly facts: RunFacts
   readonly known: Knowledge
-  readonly screens: readonly { readonly id: string; readonly name: string }[]
+  readonly screens: readonly { readonly hit: { readonly id: string; readonly name: string } }[]
   readonly showsOn: (symptom: SymptomId) => string
-  /** By screen; none while the models work. */
-  readonly sides: Readonly<Record<string, Sides>> | undefined
+  /** By screen; none while the models work; away where they cannot be had. */
+  readonly sides: Readonly<Record<string, Sides>> | 'away' | undefined
   /** Pieces cured since a test was good; none where nobody counts. */
   readonly held?: number | undefined
   /** A trouble is being told, or none is. */
@@ -144,22 +144,22 @@ export function TroubleCall({ callKey, facts, known, screens, showsOn, sides, he
         <Box>
           {screens.length > 1 && (
             <Chips label="On which screen">
-              {screens.map((s) => (
-                <Tap key={s.id} chosen={s.id === hit} onTap={() => setPicked(s.id)}>
-                  {s.name}
+              {screens.map(({ hit: { id, name } }) => (
+                <Tap key={id} chosen={id === hit} onTap={() => setPicked(id)}>
+                  {name}
                 </Tap>
               ))}
             </Chips>
           )}
           {step ? (
             <RemedyAtHand
-              key={step.remedy}
-              remedy={step.remedy}
-              seconds={known.numbers.seconds(step.remedy)}
-              spoils={known.numbers.spoils(step.remedy)}
-              sides={sides?.[hit]?.[step.remedy]}
-              isReady={sides !== undefined}
-              later={told.steps.slice(1, 3).map((s) => s.remedy)}
+              key={step}
+              remedy={step}
+              seconds={known.numbers.seconds(step)}
+              spoils={known.numbers.spoils(step)}
+              sides={sides === 'away' ? undefined : sides?.[hit]?.[step]}
+              models={sides === undefined ? 'work' : sides === 'away' ? 'away' : 'ready'}
+              later={told.steps.slice(1, 3)}
               onDo={(remedy) => on.onDo({ call, hit, remedy, believed: told.believed })}
             />
           ) : (

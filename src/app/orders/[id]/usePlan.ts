@@ -15,7 +15,6 @@ import {
   type RunHeat,
   type RunPlan,
   runOf,
-  type Sticking,
   type Tried,
   type Way,
 } from '@/core/plan'
@@ -158,12 +157,6 @@ export function useLapTrace(heat: RunHeat | undefined, lap: Lap | undefined): La
 /** What curing under the panel of the press does to the print. */
 export function usePanelCure(plan: RunPlan, flashes: readonly FlashUnit[]): PanelCure | undefined {
   const ask = useMemo(() => () => planner().panelCure(plan, flashes), [plan, flashes])
-  return useLatest(ask)
-}
-
-/** Why each print on a flashed film may stick. */
-export function useSticking(heat: RunHeat): readonly Sticking[] | undefined {
-  const ask = useMemo(() => () => planner().stickingIn(heat), [heat])
   return useLatest(ask)
 }
 

@@ -1,7 +1,7 @@
 'use client'
 
 import { Box, Grid } from '@chakra-ui/react'
-import { type ReactNode, useEffect, useState } from 'react'
+import type { ReactNode } from 'react'
 import { useFormContext, useWatch } from 'react-hook-form'
 import type { OwnTrouble, ShopAndShelf } from '@/core/equipment'
 import { keysOf } from '@/core/quantity'
@@ -9,7 +9,6 @@ import {
   CAUSES,
   type CauseId,
   type Known,
-  NOTHING_KNOWN,
   QUESTIONS,
   REMEDIES,
   type RemedyId,
@@ -22,6 +21,7 @@ import { QuantityInput } from '@/ui/given'
 import { Folded, Section, TextButton } from '@/ui/Section'
 import { useSettings } from '@/ui/settings'
 import { answerWords, remedyWords } from '@/ui/trouble/words'
+import { useKnown } from '../../useKnown'
 
 /** The tables of trouble as this shop has them: every number typed over in its place, with where it comes from. */
 export function TroubleTables() {
@@ -191,19 +191,4 @@ function OneRow({
       </Box>
     </Box>
   )
-}
-
-/** What was learnt so far; nothing until it is here. */
-function useKnown(): Known {
-  const [known, setKnown] = useState<Known>(NOTHING_KNOWN)
-  useEffect(() => {
-    const away = new AbortController()
-    fetch('/api/trouble', { signal: away.signal })
-      .then((answer) => (answer.ok ? answer.json() : NOTHING_KNOWN))
-      .then((found: Known) => setKnown(found))
-      // Without a line the tables are shown as they come.
-      .catch(() => {})
-    return () => away.abort()
-  }, [])
-  return known
 }

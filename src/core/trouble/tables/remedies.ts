@@ -7,6 +7,7 @@ export type Computed =
   | 'limit'
   | 'need'
   | 'rate'
+  | 'cool'
   | 'belt'
   | 'lessInk'
   | 'lock'
@@ -54,7 +55,7 @@ export const REMEDIES = {
     seconds: 25,
     spoils: 0.3,
     fixes: { hotFilm: 0.9, hotBoards: 0.55, leftUnder: 0.2 },
-    side: ['rate'],
+    side: ['cool', 'rate'],
   },
   flashShorter: {
     does: 'Flash 1 to 2 s shorter',

@@ -2,7 +2,7 @@
 
 import { Box, Flex, Grid } from '@chakra-ui/react'
 import { numberOf } from '@/core/advice'
-import type { HitPlan, RunPlan } from '@/core/plan'
+import { type HitPlan, ownScreens, type RunPlan } from '@/core/plan'
 import { fabricOf, opening } from '@/core/screen'
 import { AdviceChoice, AdviceNumber } from '@/ui/AdviceValue'
 import { AskNumber, FactMeasure } from '@/ui/AskNumber'
@@ -23,7 +23,7 @@ import { useRoomFrames } from './useRoomFrames'
 /** Stage 3: a screen for every colour, and where its film is taped. */
 export function ScreensStage({ plan }: PlanProps) {
   const asPrinted = useAsPrinted()
-  const screens = plan.hits.filter((h) => h.sameScreenAs === '')
+  const screens = ownScreens(plan.hits)
   const roomFrame = useRoomFrames(plan, useOrder().order.id)
   // By itself the run would have its frames: among all orders it has not.
   const without = screens.some((h) => {

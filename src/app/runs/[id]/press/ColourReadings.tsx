@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { useMemo, useState } from 'react'
 import { difference, labOf, labOfHex, reflectanceOf } from '@/core/color'
+import { ownScreens } from '@/core/plan'
 import { writeQuantity } from '@/core/quantity'
 import { saidOf } from '@/core/record'
 import { simulatedReader } from '@/devices/reader'
@@ -15,7 +16,7 @@ export function ColourReadings({ plan, said, say }: AtPress) {
   const { units } = useSettings()
   const [reading, setReading] = useState('')
   const readings = saidOf(said, 'read').filter((r) => r.what === 'colour')
-  const screens = plan.hits.filter((h) => h.sameScreenAs === '' && h.hit.role !== 'smoothing')
+  const screens = ownScreens(plan.hits).filter((h) => h.hit.role !== 'smoothing')
   const readers = useMemo(
     () => new Map(screens.map((h, i) => [h.hit.id, simulatedReader(() => reflectanceOf(h.hex), i + 1)])),
     [screens],

@@ -1,6 +1,6 @@
 import { Box, Flex, Grid } from '@chakra-ui/react'
 import { useState } from 'react'
-import { foretold, type SheetHeat } from '@/core/plan'
+import { foretold, ownScreens, type SheetHeat } from '@/core/plan'
 import { keysOf, writeQuantity } from '@/core/quantity'
 import { CHANGED, READINGS, type Reading, saidOf, TACK } from '@/core/record'
 import { simulatedGun } from '@/devices/temperatureGun'
@@ -81,13 +81,11 @@ export function ReadingsTab({
       <ScreenBroke frames={frames} {...press} />
       <Section title="Ink added, a good load">
         <Flex gap="2" wrap="wrap" py="2">
-          {plan.hits
-            .filter((h) => h.sameScreenAs === '')
-            .map((h) => (
-              <Tap key={h.hit.id} onTap={() => say({ kind: 'ink', hit: h.hit.id, mass: 0 })}>
-                {h.hit.name}
-              </Tap>
-            ))}
+          {ownScreens(plan.hits).map((h) => (
+            <Tap key={h.hit.id} onTap={() => say({ kind: 'ink', hit: h.hit.id, mass: 0 })}>
+              {h.hit.name}
+            </Tap>
+          ))}
         </Flex>
       </Section>
       <Section title="At the press">

@@ -1,5 +1,5 @@
 import { useMemo } from 'react'
-import { changeFor, pressNow, showsOn, troubleFacts, withPressValues } from '@/core/plan'
+import { changeFor, ownScreens, pressNow, showsOn, troubleFacts, withPressValues } from '@/core/plan'
 import { pressValues, saidOf } from '@/core/record'
 import { type Known, knowing, openTry, triedCall } from '@/core/trouble'
 import { type Done, TroubleCall } from '@/ui/trouble/TroubleCall'
@@ -19,9 +19,6 @@ export function TroubleTab({ known, ...press }: AtPress & { readonly known: Know
     () => troubleFacts(plan, run?.heat, pressNow(plan, said, Date.now() / 1000)),
     [plan, run, said],
   )
-  const screens = plan.hits
-    .filter((h) => h.sameScreenAs === '')
-    .map((h) => ({ id: h.hit.id, name: h.hit.name }))
   const tried = openTry(said)
   const onDo = ({ call, hit, remedy, believed }: Done) => {
     const change = changeFor(plan, remedy, hit)
@@ -45,7 +42,7 @@ export function TroubleTab({ known, ...press }: AtPress & { readonly known: Know
       callKey={`trouble ${plan.run.id}`}
       facts={facts}
       known={knowledge}
-      screens={screens}
+      screens={ownScreens(plan.hits)}
       showsOn={(symptom) => showsOn(plan, symptom, run?.heat)}
       sides={run?.sides}
       held={sinceGood(said)}

@@ -8,6 +8,7 @@ import { writeQuantity } from '@/core/quantity'
 import { AdviceNumber } from '@/ui/AdviceValue'
 import { AskNumber } from '@/ui/AskNumber'
 import { AIR_DAYS } from '@/ui/airDays'
+import { Link } from '@/ui/elements'
 import { Measure } from '@/ui/Measure'
 import { Headline } from '@/ui/parts'
 import { Section, TextButton } from '@/ui/Section'
@@ -18,7 +19,6 @@ import { useHeat, useTried } from '../../usePlan'
 import type { PlanProps } from '../planProps'
 import { DwellChart } from './DwellChart'
 import { OneLap } from './OneLap'
-import { Sticks } from './Sticks'
 import { WhatIf } from './WhatIf'
 
 /** A day as the choices of a run. */
@@ -78,7 +78,7 @@ function Worked({ plan, heat }: PlanProps & { readonly heat: RunHeat }) {
   // Worked out once before anything is changed: the first change is then as quick as the rest.
   const found = useTried(heat, tried ?? (near ? NOTHING : undefined))
   const shown = (tried && found?.heat) || heat
-  const { choose } = useOrder()
+  const { choose, stagePath } = useOrder()
   const wrong = shown.reasons.filter((r) => r.rule !== 'RUN_DWELL' && r.rule !== 'RUN_SETTLES')
   const settled = heat.reasons.filter((r) => r.rule === 'RUN_SETTLES')
   return (
@@ -128,7 +128,13 @@ function Worked({ plan, heat }: PlanProps & { readonly heat: RunHeat }) {
       <Told reasons={wrong} />
       {shown.laps.length > 1 && <DwellChart heat={shown} />}
       <OneLap plan={plan} heat={shown} />
-      <Sticks heat={shown} />
+      <Box mt="5">
+        If a print sticks, it is too hot or under-gelled:{' '}
+        <Link href={`${stagePath('sequence')}#trouble`} textDecoration="underline">
+          Trouble asks which, and what to do
+        </Link>
+        .
+      </Box>
     </>
   )
 }
