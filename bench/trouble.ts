@@ -138,7 +138,7 @@ function examine(cause: CauseId, from: number): Result | 'silent' | undefined {
     )
   const m = shares(book, facts, now)
   const after = ranked(book, m)
-  const steps = toTry(book, m)
+  const steps = toTry(book, m, now)
   const random = [...causes]
     .map((c) => ({ c, k: d.between(0, 1) }))
     .filter(({ c }) => seesAny(c, told))

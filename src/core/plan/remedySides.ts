@@ -43,13 +43,14 @@ export function troubleRun(plan: RunPlan, lockSpread?: number): TroubleRun {
       keysOf(REMEDIES).map((id) => {
         const row = REMEDIES[id]
         const change = changeFor(plan, id, hitId)
+        const planned = plannedFor(plan, id, hitId)
         const tried: Tried = {
-          ...{ plan, heat, hitId, lockSpread },
+          ...{ plan, heat, hitId, lockSpread, toPlan: !change && planned !== undefined },
           then: change && withPressValues(plan, asOverride(change)),
           after: change && after(change),
         }
         const sides = 'side' in row ? row.side.flatMap((side) => sideOf(side, tried)) : []
-        const set = change?.reason ?? plannedFor(plan, id, hitId)
+        const set = change?.reason ?? planned
         return [id, [...(set ? [set] : []), ...sides]]
       }),
     )
@@ -64,10 +65,12 @@ interface Tried {
   readonly after: RunHeat | undefined
   readonly hitId: string
   readonly lockSpread: number | undefined
+  /** The remedy only sets back to what is planned. */
+  readonly toPlan: boolean
 }
 
 function sideOf(side: Computed | keyof typeof TROUBLE.rules, tried: Tried): readonly Reason[] {
-  const { plan, then, heat, after, hitId, lockSpread } = tried
+  const { plan, then, heat, after, hitId, lockSpread, toPlan } = tried
   switch (side) {
     case 'boards':
       return boards(heat, after)
@@ -84,7 +87,8 @@ function sideOf(side: Computed | keyof typeof TROUBLE.rules, tried: Tried): read
     case 'belt':
       return belt(plan, then)
     case 'lessInk':
-      return [TROUBLE.because('SIDE_INK_LESS', { share: q('share', LESS_INK) })]
+      // Set back to what is planned, it prints as planned.
+      return !toPlan ? [TROUBLE.because('SIDE_INK_LESS', { share: q('share', LESS_INK) })] : []
     case 'lock':
       return [
         lockSpread === undefined

@@ -1,10 +1,17 @@
+import type { InkType } from '../order'
 import type { SymptomId } from '../trouble'
 import type { RunHeat } from './runHeat'
 import type { RunPlan } from './runPlan'
 
 const ON_FILM: readonly SymptomId[] = ['sticks', 'pickup']
 const OF_BASE: readonly SymptomId[] = ['dull', 'rough', 'peels']
-const OF_SPECIAL: readonly SymptomId[] = ['noShimmer', 'clogs', 'flat', 'dapple']
+/** Symptoms of one kind of ink. */
+const OF_INK: Readonly<Partial<Record<SymptomId, InkType>>> = {
+  noShimmer: 'metallic',
+  clogs: 'metallic',
+  flat: 'expanding',
+  dapple: 'expanding',
+}
 
 /** The flash that is furthest below what cold boards need, or whose print is warmest; the first where heat is not known. */
 function worstFlash(heat: RunHeat | undefined): number {
@@ -36,10 +43,8 @@ export function showsOn(
     const white = hits.find((h) => h.hit.role === 'base') ?? hits.find((h) => typeOf(h.hit.id) === 'white')
     if (white) return white.hit.id
   }
-  if (OF_SPECIAL.includes(symptom)) {
-    const special = hits.find((h) => typeOf(h.hit.id) === 'expanding' || typeOf(h.hit.id) === 'metallic')
-    if (special) return special.hit.id
-  }
+  const special = hits.find((h) => typeOf(h.hit.id) === OF_INK[symptom])
+  if (OF_INK[symptom] && special) return special.hit.id
   const largest = [...hits]
     .filter((h) => h.hit.role !== 'base')
     .sort((a, b) => b.hit.coverage - a.hit.coverage)[0]

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { message, numberOf } from '../advice'
 import type { PressEvent, Said } from '../record'
 import { fold } from '../record'
-import { callOf, consult, knowing, REMEDIES, type RemedyId } from '../trouble'
+import { callOf, consult, knowing, likelyGroups, REMEDIES, type RemedyId } from '../trouble'
 import { changeFor, heatOf, pressNow, showsOn, troubleFacts, troubleRun } from './index'
 import { CLOTHS, INKS, planFor, rulesOf, sequenceOf } from './plan.fixtures'
 
@@ -49,6 +49,22 @@ describe('what a run says of its own troubles', () => {
     expect(troubleFacts(wet, undefined).flags.blackWhiteWet).toBe(
       groups.some((g) => g.includes('black') && /white|base/.test(g)),
     )
+    // A yellow is as light as white, and no white.
+    const process = planFor({ cloth: CLOTHS.white, inks: [INKS.yellow, INKS.black] })
+    expect(troubleFacts(process, undefined).flags.blackWhiteWet).toBe(false)
+  })
+  // Facts of the trade: nothing is printed on a single screen's film, and one colour cannot be out of register with itself.
+  it('one screen has no next one: what needs two is not offered', () => {
+    const one = troubleFacts(planFor({ cloth: CLOTHS.white, inks: [INKS.black] }), undefined)
+    const offered = likelyGroups(knowing(), one).flatMap((g) => g.symptoms)
+    for (const symptom of ['sticks', 'pickup', 'shift', 'turned', 'halo'] as const)
+      expect(offered).not.toContain(symptom)
+    expect(offered).toEqual(expect.arrayContaining(['offPlace', 'patchy', 'washes']))
+  })
+  it('raised ink and flakes each show on their own screen', () => {
+    const both = planFor({ cloth: CLOTHS.hood, inks: [INKS.raised, INKS.copper] })
+    expect(showsOn(both, 'flat', undefined)).toBe('raised')
+    expect(showsOn(both, 'noShimmer', undefined)).toBe('copper')
   })
 })
 

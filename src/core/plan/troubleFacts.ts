@@ -2,10 +2,11 @@ import { numberOf, q, type Reason } from '../advice'
 import { driesInScreen, isPolyester, meetings, toneOf } from '../order'
 import type { Kind } from '../quantity'
 import { trapBudget } from '../registration'
+import type { Role } from '../sequence'
 import type { Check, RunFacts } from '../trouble'
 import { TROUBLE } from '../trouble'
 import { lapAt, type RunHeat } from './runHeat'
-import type { RunPlan } from './runPlan'
+import { ownScreens, type RunPlan } from './runPlan'
 import { wetGroupsOf } from './wetGroupsOf'
 
 /** Where the run stands at the press; nothing of it is known before it is printed. */
@@ -49,9 +50,9 @@ const OPEN = 300
 /** A shop that is colder makes inks stiff; damper air makes cloth damp. */
 const COLD = 289.15
 const DAMP = 0.65
-/** Dark and light, as black and white are. */
+/** As dark as black is; what is white, and not only as light as a yellow. */
 const BLACK_L = 25
-const WHITE_L = 85
+const WHITES: ReadonlySet<Role> = new Set(['base', 'base2', 'highlight'])
 
 type Distance = keyof RunFacts['z']
 const read = (kind: Kind, is: number, limit: number) => ({ is: q(kind, is), limit: q(kind, limit) })
@@ -256,10 +257,7 @@ function flagsOf(plan: RunPlan): RunFacts['flags'] {
     dark: toneOf(cloth) === 'dark',
     coldShop: numberOf(ambient.air) < COLD,
     special: hits.some((h) => isSpecial(inkOf(h.hit.id)?.inkType)),
-    blackWhiteWet: wet.some(
-      (g) =>
-        g.some((h) => h.hit.L < BLACK_L) && g.some((h) => h.hit.L > WHITE_L && h.hit.role !== 'smoothing'),
-    ),
+    blackWhiteWet: wet.some((g) => g.some((h) => h.hit.L < BLACK_L) && g.some((h) => WHITES.has(h.hit.role))),
     smoothing: hits.some((h) => h.hit.role === 'smoothing'),
     fleece: cloth.weave === 'fleece',
     puffFlashed: hits.some((h, i) => inkOf(h.hit.id)?.inkType === 'expanding' && flashedAfter(plan, i)),
@@ -278,6 +276,7 @@ function hasOf(plan: RunPlan): RunFacts['has'] {
   const { hits, run, press } = plan
   return {
     flash: plan.flashes.some((f) => f.unit),
+    several: ownScreens(hits).length > 1,
     wet: wetGroupsOf(plan).some((g) => g.length > 1),
     puff: run.placement.inks.some((i) => i.inkType === 'expanding'),
     white: run.placement.inks.some((i) => i.inkType === 'white') || hits.some((h) => h.hit.role === 'base'),

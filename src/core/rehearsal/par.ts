@@ -32,7 +32,7 @@ export function parOf(plan: TrialPlan, seed: number, faults: readonly CauseId[])
     for (let m = shares(book, facts, call); ; m = shares(book, facts, call)) {
       const asked = nextLook(book, facts, call, m)
       if (!asked) {
-        for (const remedy of toTry(book, m)) {
+        for (const remedy of toTry(book, m, call)) {
           seconds += REMEDIES[remedy].seconds
           const cures: Readonly<Partial<Record<CauseId, number>>> = REMEDIES[remedy].fixes
           if (faults.some((c) => (cures[c] ?? 0) >= CURES)) return seconds

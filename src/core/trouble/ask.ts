@@ -34,6 +34,7 @@ export function openLooks(facts: RunFacts, call: Call): readonly QuestionId[] {
   return (Object.keys(QUESTIONS) as QuestionId[]).filter((id) => {
     const look = QUESTIONS[id]
     const needs: readonly Need[] = 'needs' in look ? look.needs : []
+    if ('running' in look && symptom.seen === 'later') return false
     return !answered.has(id) && needs.every((n) => facts.has[n] !== false)
   })
 }

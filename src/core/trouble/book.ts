@@ -94,6 +94,10 @@ function toldAs({ sees }: Numbers, cause: CauseId, symptom: SymptomId): number {
   return 1 - (1 - USED.leak) * (1 - Math.min(0.98, shows))
 }
 
+/** Whether a cause shows as one of these, or as a neighbour that people take for it; anything else is told for nothing. */
+export const showsAs = ({ told }: Book, at: number, symptoms: readonly SymptomId[]): boolean =>
+  symptoms.some((s) => (told[s][at] ?? 0) > USED.leak + 1e-9)
+
 function lookOf({ says }: Numbers, id: QuestionId): Look {
   const { usual: shares, seconds } = QUESTIONS[id]
   const answers = Object.keys(shares)

@@ -1,10 +1,13 @@
 import { expect, it } from 'vitest'
 import { message } from '../advice'
 import { keysOf } from '../quantity'
+import { openLooks } from './ask'
+import { showsAs } from './book'
 import { consult, likelyGroups } from './consult'
 import { knowing } from './known'
 import { callOf } from './rank'
 import { QUESTIONS } from './tables/questions'
+import { REMEDIES } from './tables/remedies'
 import { SYMPTOMS } from './tables/symptoms'
 import { WORKED } from './worked.fixtures'
 
@@ -23,6 +26,54 @@ it('every symptom has its lines, a remedy, and reasons that can be read', () => 
       for (const reason of [...told.lines.flatMap((l) => l.why), ...told.cautions, ...(told.look?.why ?? [])])
         expect(message(reason, units)).not.toMatch(/[{}]|undefined|NaN/)
   }
+})
+
+// Facts of the trade: a cured piece that comes back from the wash says nothing of ink in the mesh now; no blade cures a dryer.
+it('offers nothing that has nothing to do with what was told, and asks nothing of the running press hours later', () => {
+  const facts = { z: {}, x: {}, flags: { wb: true }, has: {} }
+  for (const symptom of keysOf(SYMPTOMS)) {
+    const told = consult(known, facts, callOf(symptom))
+    const shown = new Set(
+      known.book.causes.filter((_, at) => showsAs(known.book, at, [symptom])) as readonly string[],
+    )
+    for (const remedy of told.steps)
+      expect(Object.keys(REMEDIES[remedy].fixes).some((c) => shown.has(c))).toBe(true)
+    for (const cause of told.lines.flatMap((l) => l.causes)) expect(shown).toContain(cause)
+    if (SYMPTOMS[symptom].seen === 'later') {
+      const looks = openLooks(facts, callOf(symptom))
+      expect(looks).not.toContain('mesh')
+      expect(looks).toContain('belt')
+    }
+  }
+  expect(consult(known, facts, callOf('tackyAfter')).steps).not.toContain('morePressure')
+})
+
+it('what leads clearly is mended by its own remedy first; what has not helped is not offered again', () => {
+  const seen = [
+    { ask: 'panel', answer: 'too high or low' },
+    { ask: 'filmTemp', answer: 'below' },
+  ] as const
+  const told = consult(
+    known,
+    { z: {}, x: {}, flags: {}, has: {} },
+    {
+      ...callOf('sticks'),
+      answers: seen,
+    },
+  )
+  expect(told.lines[0]).toMatchObject({ remedy: 'panelHeight' })
+  expect(told.lines[0]?.share).toBeGreaterThan(0.35)
+  expect(told.steps[0]).toBe('panelHeight')
+  const after = consult(
+    known,
+    { z: {}, x: {}, flags: {}, has: {} },
+    {
+      ...callOf('sticks'),
+      answers: seen,
+      tried: ['panelHeight'],
+    },
+  )
+  expect(after.steps).not.toContain('panelHeight')
 })
 
 it('what this run says stands in the reasons', () => {

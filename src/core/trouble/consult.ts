@@ -1,7 +1,7 @@
 import type { Reason } from '../advice'
 import { keysOf } from '../quantity'
 import { type Asked, nextLook } from './ask'
-import type { Book } from './book'
+import { type Book, showsAs } from './book'
 import type { RunFacts } from './facts'
 import type { Knowledge } from './known'
 import { type Call, normalised, oddsOfRun, ranked, shares } from './rank'
@@ -50,8 +50,12 @@ export function consult(known: Knowledge, facts: RunFacts, call: Call): Consulte
   const m = shares(book, facts, call)
   const order = ranked(book, m)
   const asked = nextLook(book, facts, call, m)
-  const lines = linesOf(order).slice(0, LINES)
-  const steps = toTry(book, m, call.tried)
+  const told = [call.symptom, ...call.also]
+  const lines = linesOf(order.filter((r) => showsAs(book, book.causes.indexOf(r.cause), told))).slice(
+    0,
+    LINES,
+  )
+  const steps = toTry(book, m, call)
   const leading = lines.flatMap((l) => l.causes)
   return {
     lines: lines
@@ -112,12 +116,19 @@ export function likelyGroups(
     .sort((a, b) => tells(b.symptoms[0] as SymptomId) - tells(a.symptoms[0] as SymptomId))
 }
 
-/** What a run without raised ink or without wet colours cannot show. */
+/** What a run without raised ink, wet colours or a second screen cannot show. */
 const NEEDS = {
   flat: 'puff',
   dapple: 'puff',
   greyEdge: 'wet',
   muddy: 'wet',
+  sticks: 'several',
+  pickup: 'several',
+  halo: 'several',
+  shift: 'several',
+  turned: 'several',
+  local: 'several',
+  creep: 'several',
 } as const satisfies Partial<Record<SymptomId, keyof RunFacts['has']>>
 
 const canBe = (s: SymptomId, facts: RunFacts): boolean =>

@@ -41,6 +41,7 @@ export type Flag = keyof typeof FLAGS
 /** What a cause or a look needs to be possible at all. */
 export type Need =
   | 'flash'
+  | 'several'
   | 'wet'
   | 'puff'
   | 'white'

@@ -29,7 +29,7 @@ export const USED = {
   mostQuestions: 6,
   /** After so many it is enough that the first three hold this together: with more, looks cost more than they mend. */
   enoughQuestions: 3,
-  enough: 0.6,
+  enough: 0.65,
   /** Look-alikes among the first causes are told apart first, in this time, where the second has this share, and this much of the first's. */
   pairSeconds: 40,
   pairShare: 0.08,

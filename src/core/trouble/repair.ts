@@ -1,6 +1,6 @@
-import type { Book } from './book'
+import { type Book, showsAs } from './book'
 import { USED } from './parameters'
-import { normalised, ranked } from './rank'
+import { type Call, normalised, ranked } from './rank'
 import { CAUSES, type CauseId } from './tables/causes'
 import type { RemedyId } from './tables/remedies'
 
@@ -55,10 +55,17 @@ export function repair({ cures }: Book, m: Float64Array, most: number = MOST_STE
  * for what it costs. By cost alone a cheap trial that helps a little keeps coming before what mends: on the simulated press the right
  * remedy is among the first two seven points more often so, and repairing takes less.
  *
- * @param tried is not offered again
+ * What cures nothing that shows as what was told is left out, however cheap; and what was tried.
  */
-export function toTry(book: Book, m: Float64Array, tried: readonly RemedyId[] = []): readonly RemedyId[] {
-  const steps = repair(book, m).steps.map((s) => s.remedy)
+export function toTry(
+  book: Book,
+  m: Float64Array,
+  { symptom, also, tried }: Pick<Call, 'symptom' | 'also' | 'tried'>,
+): readonly RemedyId[] {
+  const told = [symptom, ...also]
+  const steps = repair(book, m)
+    .steps.map((s) => s.remedy)
+    .filter((r) => book.cures.some((c) => c.id === r && c.fixes.some(([at]) => showsAs(book, at, told))))
   const [lead] = linesOf(ranked(book, m))
   const isDear = lead && (book.cures.find((c) => c.id === lead.remedy)?.cost ?? 0) >= USED.dear
   const leads = lead && lead.share >= (isDear ? USED.leadsDear : USED.leads)

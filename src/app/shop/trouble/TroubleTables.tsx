@@ -39,8 +39,8 @@ export function TroubleTables() {
     <>
       <Box mb="4" maxWidth="46rem">
         Which cause shows what is common practice; how often is assumed, and corrected by what helped at your
-        presses: forty of the tables’ own calls against yours. A number typed here stands in place of the
-        table’s.
+        presses: forty of the tables’ own calls against yours. Where nothing stands beside a number it is so
+        as it comes. A number typed here stands in place of the table’s.
       </Box>
       <Section title="Causes, by how often they happen">
         {keysOf(CAUSES)
@@ -76,6 +76,8 @@ function OneCause({ cause, ...rows }: Rows & { readonly cause: CauseId }) {
           start={STARTING.base(cause)}
           {...rows}
         />
+      </Lines>
+      <Lines title="Shows as, of a hundred times">
         {shown.map((s) => (
           <OneRow
             key={s}
@@ -86,29 +88,36 @@ function OneCause({ cause, ...rows }: Rows & { readonly cause: CauseId }) {
             {...rows}
           />
         ))}
-        {looksOf(cause).map(({ ask, answer, start }) => (
-          <OneRow
-            key={`${ask} ${answer}`}
-            row={rowKey.says(cause, ask, answer)}
-            label={`${QUESTIONS[ask].ask} ${answerWords(answer, units)}`}
-            start={start}
-            isShare
-            {...rows}
-          />
-        ))}
       </Lines>
+      {looksOf(cause).map(({ ask, answers }) => (
+        <Lines key={ask} title={QUESTIONS[ask].ask}>
+          {answers.map(({ answer, start }) => (
+            <OneRow
+              key={answer}
+              row={rowKey.says(cause, ask, answer)}
+              label={answerWords(answer, units)}
+              start={start}
+              isShare
+              {...rows}
+            />
+          ))}
+        </Lines>
+      ))}
     </Folded>
   )
 }
 
 /** How each look comes out when it is the cause, where the tables say so. */
 const looksOf = (cause: CauseId) =>
-  keysOf(QUESTIONS).flatMap((ask) =>
-    Object.keys(QUESTIONS[ask].usual).flatMap((answer) => {
-      const start = STARTING.says(cause, ask, answer)
-      return start === undefined ? [] : [{ ask, answer, start }]
-    }),
-  )
+  keysOf(QUESTIONS)
+    .map((ask) => ({
+      ask,
+      answers: Object.keys(QUESTIONS[ask].usual).flatMap((answer) => {
+        const start = STARTING.says(cause, ask, answer)
+        return start === undefined ? [] : [{ answer, start }]
+      }),
+    }))
+    .filter(({ answers }) => answers.length > 0)
 
 function OneRemedy({ remedy, ...rows }: Rows & { readonly remedy: RemedyId }) {
   const { units } = useSettings()
@@ -128,11 +137,13 @@ function OneRemedy({ remedy, ...rows }: Rows & { readonly remedy: RemedyId }) {
           start={STARTING.spoils(remedy)}
           {...rows}
         />
+      </Lines>
+      <Lines title="Cures, of a hundred times">
         {cured.map((c) => (
           <OneRow
             key={c}
             row={rowKey.fixes(remedy, c)}
-            label={`Cures: ${CAUSES[c].label}`}
+            label={CAUSES[c].label}
             start={STARTING.fixes(remedy, c)}
             isShare
             {...rows}
@@ -143,17 +154,25 @@ function OneRemedy({ remedy, ...rows }: Rows & { readonly remedy: RemedyId }) {
   )
 }
 
-const Lines = ({ children }: { readonly children: ReactNode }) => (
-  <Grid templateColumns="repeat(auto-fill, minmax(16rem, 1fr))" gap="3">
-    {children}
-  </Grid>
+const Lines = ({ title, children }: { readonly title?: string; readonly children: ReactNode }) => (
+  <Box role={title && 'group'} aria-label={title} mb="3">
+    {title && (
+      <Box fontWeight="650" mb="1">
+        {title}
+      </Box>
+    )}
+    <Grid templateColumns="repeat(auto-fill, minmax(13rem, 1fr))" gap="3" alignItems="end">
+      {children}
+    </Grid>
+  </Box>
 )
 
-/** Where the numbers of a row come from. */
+/** Where the number of a row comes from; nothing where it stands as it comes. */
 function saysOf(row: string, { own, known }: Rows): string {
   if (own.some((o) => o.row === row)) return 'set by you'
-  const calls = Math.round(known.calls[row] ?? 0)
-  return calls > 0 ? `from ${calls} of your calls` : 'assumed, from common practice'
+  // All answers to a look were learnt in the same calls.
+  const calls = Math.round(known.calls[row.split(' ').slice(0, 3).join(' ')] ?? 0)
+  return calls > 0 ? `from ${calls} of your calls` : ''
 }
 
 function OneRow({
@@ -184,7 +203,7 @@ function OneRow({
         }
       />
       <Box fontSize="small" color="soft">
-        {saysOf(row, rows)}
+        {saysOf(row, rows)}{' '}
         {typed !== undefined && (
           <TextButton onClick={() => rows.change(row, undefined)}>take back</TextButton>
         )}

@@ -7,6 +7,8 @@ interface Row {
   /** How often each answer is given when nothing of the kind is wrong; the answers in the order they are offered. */
   readonly usual: Readonly<Record<string, number>>
   readonly needs?: readonly Need[]
+  /** Says something only while it prints: of no use for what shows hours later. */
+  readonly running?: true
 }
 
 /** Looks and questions at the press. The looks are common practice, the shares assumed. */
@@ -32,18 +34,21 @@ export const QUESTIONS = {
     seconds: 35,
     usual: { dry: 0.88, 'still tacky': 0.12 },
     needs: ['flash'],
+    running: true,
   },
   filmTemp: {
     ask: 'Infrared gun on the film, just flashed',
     seconds: 15,
     usual: { 'in band': 0.7, below: 0.15, above: 0.15 },
     needs: ['flash', 'gun'],
+    running: true,
   },
   printTemp: {
     ask: 'Infrared gun on the film, just before the next screen',
     seconds: 15,
     usual: { 'under 55 C': 0.75, 'over 55 C': 0.25 },
     needs: ['flash', 'gun'],
+    running: true,
   },
   boardTemp: {
     ask: 'Infrared gun on an empty board',
@@ -62,8 +67,14 @@ export const QUESTIONS = {
     seconds: 12,
     usual: { 'as set': 0.9, longer: 0.07, shorter: 0.03 },
     needs: ['flash'],
+    running: true,
   },
-  back: { ask: 'Lift the screen: ink on its back?', seconds: 8, usual: { little: 0.7, heavy: 0.3 } },
+  back: {
+    ask: 'Lift the screen: ink on its back?',
+    seconds: 8,
+    usual: { little: 0.7, heavy: 0.3 },
+    running: true,
+  },
   mesh: {
     ask: 'Look through the mesh after the stroke',
     seconds: 6,
@@ -73,11 +84,13 @@ export const QUESTIONS = {
       'ink left on one side': 0.06,
       'closed in places': 0.08,
     },
+    running: true,
   },
   again: {
     ask: 'A second stroke on the same piece',
     seconds: 12,
     usual: { 'no change': 0.55, 'fills in': 0.3, worse: 0.15 },
+    running: true,
   },
   gap: {
     ask: 'Off-contact with a coin or gauge, four corners',
@@ -119,23 +132,32 @@ export const QUESTIONS = {
     ask: 'Two slow, careful prints: alike?',
     seconds: 28,
     usual: { 'still the same fault': 0.8, better: 0.2 },
+    running: true,
   },
   easier: {
     ask: 'One print with less pressure',
     seconds: 14,
     usual: { 'no change': 0.7, better: 0.15, worse: 0.15 },
+    running: true,
   },
   firmer: {
     ask: 'One print with more pressure',
     seconds: 14,
     usual: { 'no change': 0.66, better: 0.16, worse: 0.18 },
+    running: true,
   },
   flood: {
     ask: 'Flood again and look: whole image covered?',
     seconds: 6,
     usual: { covered: 0.9, gaps: 0.1 },
+    running: true,
   },
-  level: { ask: 'Ink in front of and behind the blade?', seconds: 3, usual: { plenty: 0.88, little: 0.12 } },
+  level: {
+    ask: 'Ink in front of and behind the blade?',
+    seconds: 3,
+    usual: { plenty: 0.88, little: 0.12 },
+    running: true,
+  },
   paddle: {
     ask: 'Stir to the bottom: settled or stiff?',
     seconds: 12,
@@ -167,8 +189,18 @@ export const QUESTIONS = {
     seconds: 25,
     usual: { clean: 0.86, pinholes: 0.05, scum: 0.04, 'old image': 0.03, 'edges gone': 0.02 },
   },
-  tack: { ask: 'Touch the board: does it hold?', seconds: 4, usual: { holds: 0.85, weak: 0.15 } },
-  idle: { ask: 'Did that screen stand still?', seconds: 3, usual: { no: 0.85, minutes: 0.15 } },
+  tack: {
+    ask: 'Touch the board: does it hold?',
+    seconds: 4,
+    usual: { holds: 0.85, weak: 0.15 },
+    running: true,
+  },
+  idle: {
+    ask: 'Did that screen stand still?',
+    seconds: 3,
+    usual: { no: 0.85, minutes: 0.15 },
+    running: true,
+  },
   fibres: { ask: 'Look across the print against the light', seconds: 6, usual: { flat: 0.7, fibres: 0.3 } },
   damp: { ask: 'Feel the garments: damp or cold?', seconds: 5, usual: { dry: 0.92, damp: 0.08 } },
   label: { ask: 'Read the care label', seconds: 5, usual: { 'as ordered': 0.95, 'other fibre': 0.05 } },
@@ -177,11 +209,13 @@ export const QUESTIONS = {
     seconds: 40,
     usual: { 'no change': 0.66, better: 0.34 },
     needs: ['flash', 'wet'],
+    running: true,
   },
   wipe: {
     ask: 'Wipe the back of the screens, print two',
     seconds: 35,
     usual: { 'no change': 0.75, better: 0.25 },
+    running: true,
   },
   loupe: {
     ask: 'Loupe on the dots',
