@@ -3,6 +3,7 @@ import { message, numberOf } from '../advice'
 import type { PressEvent, Said } from '../record'
 import { fold } from '../record'
 import { callOf, consult, knowing, likelyGroups, REMEDIES, type RemedyId } from '../trouble'
+import { openLooks } from '../trouble/ask'
 import { changeFor, heatOf, pressNow, showsOn, troubleFacts, troubleRun } from './index'
 import { CLOTHS, INKS, planFor, rulesOf, sequenceOf } from './plan.fixtures'
 
@@ -60,6 +61,11 @@ describe('what a run says of its own troubles', () => {
     for (const symptom of ['sticks', 'pickup', 'shift', 'turned', 'halo'] as const)
       expect(offered).not.toContain(symptom)
     expect(offered).toEqual(expect.arrayContaining(['offPlace', 'patchy', 'washes']))
+  })
+  it('before anything is printed there is no approved sample to lay it beside', () => {
+    const plan = planFor({})
+    expect(openLooks(troubleFacts(plan, undefined, { pieces: 0 }), callOf('dull'))).not.toContain('first')
+    expect(openLooks(troubleFacts(plan, undefined, { pieces: 30 }), callOf('dull'))).toContain('first')
   })
   it('raised ink and flakes each show on their own screen', () => {
     const both = planFor({ cloth: CLOTHS.hood, inks: [INKS.raised, INKS.copper] })

@@ -95,7 +95,7 @@ export function troubleFacts(plan: RunPlan, heat: RunHeat | undefined, now: AtPr
       ...(dries && stood !== undefined && { idleRatio: stood / OPEN }),
     },
     flags: flagsOf(plan),
-    has: hasOf(plan),
+    has: { ...hasOf(plan), sample: pieces !== 0 },
     ...(check && { check }),
     words: { ...d.words, ...countWords(now) },
   }

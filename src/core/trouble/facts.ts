@@ -42,6 +42,7 @@ export type Flag = keyof typeof FLAGS
 export type Need =
   | 'flash'
   | 'several'
+  | 'sample'
   | 'wet'
   | 'puff'
   | 'white'

@@ -118,14 +118,21 @@ export function TroubleCall({ callKey, facts, known, screens, showsOn, sides, he
       ))}
       <Grid templateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) minmax(0, 1fr)' }} gap="6">
         <Box>
-          {told.look && (
-            <NextLook
-              look={told.look}
-              facts={facts}
-              known={known}
-              onAnswer={state.answer}
-              onCannot={state.cannot}
-            />
+          {sides === undefined ? (
+            // What the run says moves the list: nothing is asked that would change under the thumb.
+            <Box role="status" bg="raised" p="3" fontSize="lead">
+              What this run says of it is being worked out.
+            </Box>
+          ) : (
+            told.look && (
+              <NextLook
+                look={told.look}
+                facts={facts}
+                known={known}
+                onAnswer={state.answer}
+                onCannot={state.cannot}
+              />
+            )
           )}
           <Causes lines={told.lines} />
           <Chips label="Also?">
@@ -173,12 +180,14 @@ export function TroubleCall({ callKey, facts, known, screens, showsOn, sides, he
 
 function Chips({ label, children }: { readonly label: string; readonly children: ReactNode }) {
   return (
-    <Flex role="group" aria-label={label} gap="2" wrap="wrap" align="center" mb="3">
-      <Box color="soft" minWidth="3rem">
+    <Box role="group" aria-label={label} mb="3">
+      <Box color="soft" mb="1">
         {label}
       </Box>
-      {children}
-    </Flex>
+      <Grid templateColumns="repeat(auto-fill, minmax(9rem, 1fr))" gap="2">
+        {children}
+      </Grid>
+    </Box>
   )
 }
 

@@ -183,6 +183,7 @@ export const QUESTIONS = {
     ask: 'Lay it beside the approved sample',
     seconds: 6,
     usual: { alike: 0.5, heavier: 0.12, thinner: 0.18, 'other hue': 0.2 },
+    needs: ['sample'],
   },
   light: {
     ask: 'Screen against the light',
