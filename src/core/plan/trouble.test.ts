@@ -3,7 +3,6 @@ import { message, numberOf } from '../advice'
 import type { PressEvent, Said } from '../record'
 import { fold } from '../record'
 import { callOf, consult, knowing, likelyGroups, REMEDIES, type RemedyId } from '../trouble'
-import { openLooks } from '../trouble/ask'
 import { changeFor, heatOf, pressNow, showsOn, troubleFacts, troubleRun } from './index'
 import { CLOTHS, INKS, planFor, rulesOf, sequenceOf } from './plan.fixtures'
 
@@ -64,8 +63,8 @@ describe('what a run says of its own troubles', () => {
   })
   it('before anything is printed there is no approved sample to lay it beside', () => {
     const plan = planFor({})
-    expect(openLooks(troubleFacts(plan, undefined, { pieces: 0 }), callOf('dull'))).not.toContain('first')
-    expect(openLooks(troubleFacts(plan, undefined, { pieces: 30 }), callOf('dull'))).toContain('first')
+    expect(troubleFacts(plan, undefined, { pieces: 0 }).has.sample).toBe(false)
+    expect(troubleFacts(plan, undefined, { pieces: 30 }).has.sample).toBe(true)
   })
   it('raised ink and flakes each show on their own screen', () => {
     const both = planFor({ cloth: CLOTHS.hood, inks: [INKS.raised, INKS.copper] })

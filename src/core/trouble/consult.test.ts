@@ -45,6 +45,7 @@ it('offers nothing that has nothing to do with what was told, and asks nothing o
       expect(looks).toContain('belt')
     }
   }
+  expect(openLooks({ ...facts, has: { sample: false } }, callOf('dull'))).not.toContain('first')
   expect(consult(known, facts, callOf('tackyAfter')).steps).not.toContain('morePressure')
 })
 
