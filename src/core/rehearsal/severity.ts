@@ -11,7 +11,13 @@ export type Severities = ReadonlyMap<
 >
 
 const WINDOW = 8
-const mean = (xs: readonly number[]) => (xs.length === 0 ? 0 : xs.reduce((a, b) => a + b, 0) / xs.length)
+function meanOf<T>(of: readonly T[], value: (x: T) => number): number {
+  if (of.length === 0) return 0
+  let sum = 0
+  for (const x of of) sum += value(x)
+  return sum / of.length
+}
+const mean = (xs: readonly number[]) => meanOf(xs, (x) => x)
 const range = (xs: readonly number[]) => Math.max(...xs) - Math.min(...xs)
 const median = (xs: readonly number[]) => [...xs].sort((a, b) => a - b)[Math.floor(xs.length / 2)] ?? 0
 /** Without the one that is furthest off: one board is another fault. */
@@ -64,7 +70,7 @@ type Note = (s: SymptomId, v: number) => void
 function atScreen(press: TruePress, at: number, of: readonly Struck[], note: Note): void {
   const s = press.screens[at] as TruePress['screens'][number]
   const { plan } = s
-  const avg = (f: (x: Struck) => number) => mean(of.map(f))
+  const avg = (f: (x: Struck) => number) => meanOf(of, f)
   const spread = avg((x) => x.spread)
   const laid = avg((x) => x.deposit)
   note('sticks', avg((x) => Math.max(...x.sticky)) / 0.5)
@@ -110,16 +116,8 @@ function atScreen(press: TruePress, at: number, of: readonly Struck[], note: Not
   note('drift', tint / 3.2)
 }
 
-/** Where a print of a screen lies, mm: the mean of its marks. */
-function offOf(p: Piece, at: number): readonly [number, number] {
-  const marks = p.struck[at]?.marks ?? []
-  let [x, y] = [0, 0]
-  for (const m of marks) {
-    x += m[0] / marks.length
-    y += m[1] / marks.length
-  }
-  return [x, y]
-}
+const MIDDLE = [0, 0] as const
+const offOf = (p: Piece, at: number) => p.struck[at]?.off ?? MIDDLE
 
 /** What shows only from piece to piece, or against the first ones. */
 function overPieces(
@@ -202,7 +200,7 @@ function residual(marks: readonly (readonly (readonly [number, number])[])[]): n
 
 function onCloth(press: TruePress, last: readonly Piece[], note: Note): void {
   const { plan } = press
-  const avg = (f: (p: Piece) => number) => mean(last.map(f))
+  const avg = (f: (p: Piece) => number) => meanOf(last, f)
   const whites = press.screens.flatMap((s, i) =>
     (s.plan.role === 'base' || s.plan.role === 'white') && plan.cloth.dark ? [i] : [],
   )

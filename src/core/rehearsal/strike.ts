@@ -28,6 +28,8 @@ export interface Struck {
   readonly dryLater: number
   /** Offsets at left, right, near and far marks, mm. */
   readonly marks: readonly (readonly [number, number])[]
+  /** Where the print lies: the mean of its marks, mm. */
+  readonly off: readonly [number, number]
   readonly pick: number
   readonly lift: number
   readonly slip: number
@@ -123,17 +125,38 @@ export function strike(press: TruePress, at: number, { n, board, hand, film }: M
   const pick = wet || film ? pickUp(s, stuck) : 0
   const first = wet ? 5 * Math.exp(-n / 5) * (0.5 + planned.overlap) * press.now.firstPrints : 0
   ageScreen(press, s, pick, pass)
+  const marks = marksOf(press, s, board, slip, n)
   return {
-    ...{ clear, fill, deposit, spread, pick, lift, pass, first },
+    clear,
+    fill,
+    deposit,
+    spread,
+    pick,
+    lift,
+    pass,
+    first,
+    marks,
+    off: middleOf(marks),
     fine: Math.max(0, filled - 0.55 * s.scum - 0.3 * s.blocked - 0.5 * s.erosion),
     through: load * s.viscosity ** -0.55 * push * (1 + 0.012 * (s.angle - 17)),
     sticky: stickies,
     met: film ? film.spots[1].film - ZERO : undefined,
     dryLater: film ? Math.min(...film.spots.map((x) => x.gel)) : 1,
-    marks: marksOf(press, s, board, slip, n),
     slip: slipSd,
-    ...{ tint: s.tint, back: s.back, blocked: s.blocked, erosion: s.erosion },
+    tint: s.tint,
+    back: s.back,
+    blocked: s.blocked,
+    erosion: s.erosion,
   }
+}
+
+function middleOf(marks: Struck['marks']): Struck['off'] {
+  let [x, y] = [0, 0]
+  for (const m of marks) {
+    x += m[0] / marks.length
+    y += m[1] / marks.length
+  }
+  return [x, y]
 }
 
 const pickUp = (s: TrueScreen, stuck: number): number =>
