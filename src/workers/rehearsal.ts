@@ -99,8 +99,13 @@ const rehearsal = {
     const s = running()
     const piece = s.pieces.at(-1)
     if (!piece) return undefined
-    const rough = standing(s).find((x) => x.symptom === 'rough')?.v ?? 0
-    const drawn = swatch(s.press, piece, masks, rough)
+    const all = standing(s)
+    const how = (symptom: SymptomId) => all.find((x) => x.symptom === symptom)?.v ?? 0
+    // The wash, and what peels, come when the run is done.
+    const isDone = s.press.pieces >= s.plan.pieces
+    const later = (symptom: SymptomId) => (isDone ? how(symptom) : 0)
+    const wear = { cracks: how('cracks'), washes: later('washes'), peels: later('peels') }
+    const drawn = swatch(s.press, piece, masks, how('rough'), wear)
     return transfer(drawn, [drawn.pixels.buffer])
   },
 }

@@ -57,12 +57,13 @@ it('par is what the list itself takes: more than a look, less than giving up twi
 
 it('a drawn piece is as large as its films, and shows what is wrong: out of register moves ink, light pressure leaves cloth', () => {
   const plan = anyTrial(9)
-  const drawn = (fault: 'setUp' | 'pressLow' | undefined, seed = 4) => {
+  const none = { cracks: 0, washes: 0, peels: 0 }
+  const drawn = (fault: 'setUp' | 'pressLow' | undefined, seed = 4, wear = none) => {
     const s = begin(plan, seed, fault ? [fault] : [])
     for (let i = 0; i < 6; i++) printOne(s)
     const piece = s.pieces.at(-1)
     if (!piece) throw new Error('nothing printed')
-    return swatch(s.press, piece, motif(plan), 0.4)
+    return swatch(s.press, piece, motif(plan), 0.4, wear)
   }
   const plain = drawn(undefined)
   expect(plain.side).toBe(SIDE)
@@ -80,4 +81,11 @@ it('a drawn piece is as large as its films, and shows what is wrong: out of regi
     changed(drawn('pressLow', seed).pixels, drawn(undefined, seed).pixels),
   )
   expect(Math.max(...light)).toBeGreaterThan(0.005)
+  // What an eye does not see yet is not drawn; what it sees takes ink away, and more of it the worse it is.
+  const worn = (wear: Partial<typeof none>) => changed(drawn(undefined, 4, { ...none, ...wear }).pixels)
+  for (const of of ['cracks', 'washes', 'peels'] as const) {
+    expect(worn({ [of]: 0.9 })).toBe(0)
+    expect(worn({ [of]: 1 })).toBeGreaterThan(0.003)
+    expect(worn({ [of]: 2 })).toBeGreaterThan(worn({ [of]: 1 }))
+  }
 })

@@ -2,6 +2,7 @@ import type { Mask } from './motif'
 import type { Piece } from './piece'
 import type { Struck } from './strike'
 import type { TruePress, TrueScreen } from './truePress'
+import { noise, type Wear, wearOff } from './wear'
 
 /** Register is drawn so many times as large as it is: a tenth of a millimetre could not be seen. */
 export const ENLARGED = 10
@@ -16,23 +17,9 @@ const channels = (hex: string): readonly [number, number, number] => [
   Number.parseInt(hex.slice(5, 7), 16),
 ]
 
-/** Noise that is always the same at a place: patches of a few pixels. */
-function noise(x: number, y: number, size: number, salt: number): number {
-  const at = (i: number, j: number) => {
-    const h = Math.sin(i * 127.1 + j * 311.7 + salt * 74.7) * 43758.5453
-    return h - Math.floor(h)
-  }
-  const [gx, gy] = [x / size, y / size]
-  const [i, j] = [Math.floor(gx), Math.floor(gy)]
-  const [fx, fy] = [gx - i, gy - j]
-  const top = at(i, j) * (1 - fx) + at(i + 1, j) * fx
-  const low = at(i, j + 1) * (1 - fx) + at(i + 1, j + 1) * fx
-  return top * (1 - fy) + low * fy
-}
-
 /**
  * A printed piece drawn from the state of the press: films where register puts them, dots grown, ink missing where it did not
- * clear, white as thick as it lies, film torn where it stuck, fibres where they stand.
+ * clear, white as thick as it lies, film torn where it stuck, fibres where they stand, what cracks or comes off.
  *
  * @param masks the films, by screen
  * @param hexes colour of each screen, and of the cloth
@@ -43,6 +30,7 @@ export function swatch(
   piece: Piece,
   masks: readonly Mask[],
   rough: number,
+  wear: Wear,
 ): { readonly side: number; readonly pixels: Uint8ClampedArray } {
   const side = masks[0]?.side ?? 1
   const pixels = new Uint8ClampedArray(side * side * 4)
@@ -59,6 +47,7 @@ export function swatch(
     pixels[i * 4 + 2] = cloth[2] + grain
     pixels[i * 4 + 3] = 255
   }
+  const bare = pixels.slice()
   for (const event of press.plan.events) {
     if (event.kind !== 'print') continue
     const s = press.screens[event.screen]
@@ -67,6 +56,7 @@ export function swatch(
     if (s && struck && mask && s.plan.role !== 'smoothing')
       layer(pixels, side, press, s, struck, mask, event.screen)
   }
+  wearOff(pixels, bare, side, wear)
   fibres(pixels, side, rough, cloth)
   if (piece.smudge) smear(pixels, side, piece.n)
   return { side, pixels }
