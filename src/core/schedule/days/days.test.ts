@@ -1,0 +1,211 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { daysOf, problemOf } from './days.fixtures'
+import { type DaysPlan, decode, firstPlan, isPlan } from './index'
+import type { DayRun, DaysChoice, DaysProblem } from './problem'
+import { merged, workClock } from './workClock'
+
+const planned = (problem: DaysProblem, choice: DaysChoice): DaysPlan => {
+  const found = decode(problem, choice)
+  if (!isPlan(found)) throw new Error(`run ${found.run}: ${found.refused}`)
+  return found
+}
+
+describe('working minutes against the clock', () => {
+  const clock = workClock([
+    { from: 480, to: 720 },
+    { from: 780, to: 1020 },
+    { from: 720, to: 740 },
+  ])
+  it('spans that touch are one; breaks do not count', () => {
+    expect(clock.spans).toEqual([
+      { from: 480, to: 740 },
+      { from: 780, to: 1020 },
+    ])
+    expect(clock.all).toBe(500)
+    expect(clock.worked(480)).toBe(0)
+    expect(clock.worked(750)).toBe(260)
+    expect(clock.clockOf(260)).toBe(780)
+    expect(clock.next(745)).toBe(780)
+    expect(clock.next(1020)).toBe(Number.POSITIVE_INFINITY)
+    expect(clock.spanEnd(700)).toBe(740)
+    expect(clock.spanEnd(760)).toBe(760)
+  })
+  it('every working minute is where it is said to be, whatever the spans', () => {
+    const spans = fc.array(fc.tuple(fc.nat(2000), fc.integer({ min: 1, max: 300 })), {
+      minLength: 1,
+      maxLength: 8,
+    })
+    fc.assert(
+      fc.property(spans, (list) => {
+        const works = list.map(([from, long]) => ({ from, to: from + long }))
+        const own = workClock(works)
+        // One by one, which is slow and cannot be wrong.
+        const minutes = Array.from({ length: 2400 }, (_, t) => t).filter((t) =>
+          works.some((s) => s.from <= t && t < s.to),
+        )
+        expect(own.all).toBe(minutes.length)
+        for (const [n, t] of minutes.entries()) {
+          expect(own.clockOf(n)).toBe(t)
+          expect(own.worked(t)).toBe(n)
+        }
+        expect(merged(own.spans)).toEqual(own.spans)
+      }),
+      { numRuns: 60 },
+    )
+  })
+})
+
+describe('runs in their places', () => {
+  // By hand: 8:00 to 12:00 and 13:00 to 17:00; set-up 30, printing 200 min, twice.
+  it('the second begins its set-up when the first is done, and stops over the break', () => {
+    const problem = problemOf({ runs: [{}, {}] })
+    const [a, b] = planned(problem, daysOf(problem, [0, 1])).booked
+    expect(a).toMatchObject({ setUp: 480, start: 510, end: 710, waits: 'nothing' })
+    expect(b).toMatchObject({ setUp: 710, start: 800, end: 1000, waits: 'press', waitsFor: 0 })
+  })
+  it('garments that come late hold the print, and set-up is pulled against it', () => {
+    const problem = problemOf({ runs: [{ garments: 900 }] })
+    expect(planned(problem, daysOf(problem, [0])).booked[0]).toMatchObject({
+      ...{ setUp: 870, start: 900, waits: 'garments' },
+    })
+  })
+  it('what dries in is not begun where it would meet a break', () => {
+    const problem = problemOf({ runs: [{ pot: 240, garments: 600 }] })
+    // Of the morning 120 minutes are left: it takes 200.
+    expect(planned(problem, daysOf(problem, [0])).booked[0]).toMatchObject({
+      start: 780,
+      end: 980,
+      waits: 'hours',
+    })
+  })
+  it('two temperatures in one dryer are apart by what it takes to change them', () => {
+    const dryer = (celsius: number) => ({ at: 0, share: 0.5, celsius })
+    const problem = problemOf({ presses: 2, runs: [{ dryer: dryer(160) }, { dryer: dryer(125) }] })
+    const [a, b] = planned(problem, daysOf(problem, [0, 1], [0, 1])).booked
+    expect(a?.end).toBe(710)
+    // 710 and 20 minutes are in the lunch break: at 13:00.
+    expect(b).toMatchObject({ start: 780, waits: 'temperature', waitsFor: 0 })
+  })
+  it('the same screens are not on two presses at a time', () => {
+    const problem = problemOf({ presses: 2, runs: [{ screens: 'one' }, { screens: 'one' }] })
+    const [a, b] = planned(problem, daysOf(problem, [0, 1], [0, 1])).booked
+    expect(b?.setUp).toBe(a?.end)
+    expect(b).toMatchObject({ waits: 'screens', waitsFor: 0 })
+  })
+  it('more people than there are, frames that the house has not, a press that cannot: refused in words', () => {
+    const refused = (runs: readonly Partial<DayRun>[]) => {
+      const problem = problemOf({ runs })
+      const found = decode(problem, daysOf(problem, [0]))
+      return isPlan(found) ? undefined : found.refused
+    }
+    expect(refused([{ people: 9 }])).toBe('too many people')
+    expect(refused([{ exposed: undefined, frames: [{ mesh: 0, count: 99 }] }])).toBe('no such frames')
+    expect(refused([{ on: [undefined] }])).toBe('not on this press')
+    expect(refused([{ garments: 1e6 }])).toBe('beyond the end')
+  })
+  it('screens that want frames of others wait for them, and idle sets are stripped and made again', () => {
+    const four = { exposed: undefined, frames: [{ mesh: 0, count: 4 }] } as const
+    const problem = problemOf({
+      days: 4,
+      runs: [
+        { ...four, screens: 'a' },
+        { ...four, screens: 'b' },
+        { ...four, screens: 'a' },
+      ],
+    })
+    const plan = planned(problem, daysOf(problem, [0, 1, 2]))
+    expect(plan.remade).toBe(4)
+    const [a, b] = plan.booked
+    expect(b?.setUp).toBeGreaterThanOrEqual((a?.end ?? 0) + problem.room.reclaim)
+    // Both of the same screens together: nothing is made twice.
+    expect(planned(problem, daysOf(problem, [0, 2, 1])).remade).toBe(0)
+  })
+})
+
+// Everything that must hold, looked at minute by minute and by nothing of what placed the runs.
+describe('whatever is planned keeps what must be kept', () => {
+  it('hours, set-up, people, belt, temperatures, screens, frames, what comes before', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 5000 }), (seed) => {
+        const { problem, choice } = daysOf.random(seed)
+        const found = decode(problem, choice)
+        if (!isPlan(found)) return
+        keeps(problem, choice, found)
+        expect(decode(problem, choice)).toEqual(found)
+      }),
+      { numRuns: 120 },
+    )
+  })
+  it('so does the first answer, and it is never better than the best of all choices', () => {
+    for (const seed of [3, 8, 21, 34, 55]) {
+      const { problem } = daysOf.random(seed, 4)
+      const first = firstPlan(problem)
+      if (!('choice' in first)) throw new Error(`seed ${seed}, run ${first.run}: ${first.refused}`)
+      keeps(problem, first.choice, first.plan)
+      expect(first.plan.cost).toBeGreaterThanOrEqual(daysOf.best(problem) - 1e-9)
+    }
+  })
+})
+
+function keeps(
+  { presses, runs, people, away, dryers, frames }: DaysProblem,
+  choice: DaysChoice,
+  { booked }: DaysPlan,
+): void {
+  const works = presses.map((p, i) => [...p.works, ...p.overtime.filter((_, d) => choice.overtime[i]?.[d])])
+  const isWorked = (press: number, t: number) => (works[press] ?? []).some((s) => s.from <= t && t < s.to)
+  const count = (press: number, from: number, to: number) => {
+    let n = 0
+    for (let t = from; t < to; t++) if (isWorked(press, t)) n++
+    return n
+  }
+  const runOf = (i: number) => runs[i] as DayRun
+  expect(new Set(booked.map((b) => b.run)).size).toBe(runs.length)
+  for (const b of booked) {
+    const run = runOf(b.run)
+    const takes = run.on[b.press]
+    if (!takes) throw new Error('on a press that cannot')
+    expect(count(b.press, b.setUp, b.start)).toBe(takes.setUp + b.changeOver)
+    if (run.pot === 0) expect(count(b.press, b.start, b.end)).toBe(takes.run)
+    if (run.pot >= takes.run) for (let t = b.start; t < b.end; t++) expect(isWorked(b.press, t)).toBe(true)
+    expect(b.start).toBeGreaterThanOrEqual(run.garments)
+    expect(b.setUp).toBeGreaterThanOrEqual(run.ink)
+    expect(b.setUp).toBeGreaterThanOrEqual(run.exposed ?? run.films)
+    const first = run.after && booked.find((o) => o.run === run.after?.run)
+    if (first && run.after) expect(b.start).toBeGreaterThanOrEqual(first.end + run.after.wait)
+    for (const o of booked) {
+      if (o.run === b.run) continue
+      const apart = b.end <= o.setUp || o.end <= b.setUp
+      if (o.press === b.press || runOf(o.run).screens === run.screens) expect(apart).toBe(true)
+      const other = runOf(o.run).dryer
+      if (run.dryer && other && other.at === run.dryer.at && other.celsius !== run.dryer.celsius) {
+        const changes = dryers[other.at]?.changes ?? 0
+        expect(b.end + changes <= o.start || o.end + changes <= b.start).toBe(true)
+      }
+    }
+  }
+  // What adds up can only be too much where something begins.
+  for (const t of [...booked.flatMap((b) => [b.setUp, b.start]), ...away.map((a) => a.from)]) {
+    const here = booked.filter((b) => b.setUp <= t && t < b.end)
+    const gone = away.filter((a) => a.from <= t && t < a.to).reduce((sum, a) => sum + a.people, 0)
+    if (here.length > 0)
+      expect(here.reduce((sum, b) => sum + runOf(b.run).people, 0)).toBeLessThanOrEqual(people - gone)
+    for (const d of dryers.keys()) {
+      const on = booked.filter((b) => runOf(b.run).dryer?.at === d && b.start <= t && t < b.end)
+      expect(on.reduce((sum, b) => sum + (runOf(b.run).dryer?.share ?? 0), 0)).toBeLessThanOrEqual(1 + 1e-6)
+    }
+    for (const [mesh, most] of frames.entries()) {
+      const hanging = new Map(
+        here.flatMap((b) =>
+          runOf(b.run).exposed === undefined ? [[runOf(b.run).screens, runOf(b.run)] as const] : [],
+        ),
+      )
+      const used = [...hanging.values()].reduce(
+        (sum, r) => sum + r.frames.filter((f) => f.mesh === mesh).reduce((n, f) => n + f.count, 0),
+        0,
+      )
+      expect(used).toBeLessThanOrEqual(most)
+    }
+  }
+}

@@ -1,0 +1,2 @@
+export { type DaysPlan, decode, isPlan } from './decode'
+export { firstPlan } from './firstPlan'

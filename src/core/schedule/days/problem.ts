@@ -1,0 +1,90 @@
+/** Whole minutes from the beginning of the days that are planned. */
+export type Minute = number
+
+/** Time in which somebody works; `to` is no longer part of it. */
+export interface Span {
+  readonly from: Minute
+  readonly to: Minute
+}
+
+/** A press as the days see it. */
+export interface DayPress {
+  readonly name: string
+  /** Its working time without overtime, in order, apart from each other. */
+  readonly works: readonly Span[]
+  /** What overtime adds, by day; empty on a day without. */
+  readonly overtime: readonly Span[]
+}
+
+/** Working minutes that a run takes on a press. */
+export interface Takes {
+  readonly setUp: Minute
+  readonly run: Minute
+}
+
+/** A run as the days see it. */
+export interface DayRun {
+  readonly name: string
+  /** By press; none where it cannot be printed there. */
+  readonly on: readonly (Takes | undefined)[]
+  /** How much a late hour of it weighs. */
+  readonly weight: number
+  readonly due: Minute
+  /** Nothing of it before: garments in the house, ink mixed, films there. */
+  readonly garments: Minute
+  readonly ink: Minute
+  readonly films: Minute
+  /** The other print on the same garments that comes first, and how long it waits after it. */
+  readonly after?: { readonly run: number; readonly wait: Minute }
+  /** What passes behind the dryer before it counts as done: air drying. */
+  readonly hold: Minute
+  readonly people: number
+  readonly dryer?: { readonly at: number; readonly share: number; readonly celsius: number }
+  /** Longest batch between two breaks for what dries in; 0 where breaks do no harm. */
+  readonly pot: Minute
+  /** Runs with the same screens share them: made once, never on two presses at a time. */
+  readonly screens: string
+  /** Frames its screens take, by kind of mesh. */
+  readonly frames: readonly { readonly mesh: number; readonly count: number }[]
+  /** Screens that are already exposed, from when on; they take no frame of the pool. */
+  readonly exposed?: Minute | undefined
+  /** Put there by the lead, or already running. */
+  readonly pin?: { readonly press: number; readonly start: Minute; readonly started: boolean }
+}
+
+/** The screen room: minutes of hands, and what a screen takes besides. */
+export interface DayRoom {
+  readonly works: readonly Span[]
+  /** Screens that are handled at a time. */
+  readonly hands: number
+  /** Minutes of hands for one screen, and of drying and waiting for a set. */
+  readonly handling: Minute
+  readonly waiting: Minute
+  /** From the last print until a frame is clean again. */
+  readonly reclaim: Minute
+}
+
+/** Everything the days are planned from. */
+export interface DaysProblem {
+  /** Nothing can be planned beyond. */
+  readonly end: Minute
+  readonly presses: readonly DayPress[]
+  readonly runs: readonly DayRun[]
+  /** People in the shop, and when some are away. */
+  readonly people: number
+  readonly away: readonly (Span & { readonly people: number })[]
+  /** Minutes from the end of one temperature to the start of another, by dryer. */
+  readonly dryers: readonly { readonly changes: Minute }[]
+  /** Frames in the house, by kind of mesh. */
+  readonly frames: readonly number[]
+  readonly room: DayRoom
+  /** Minutes of change-over on a press from one run to another; the first one follows none. */
+  readonly changeOver: (press: number, from: number | undefined, to: number) => Minute
+}
+
+/** What is decided: an order of all runs, the press of each, and days of overtime by press. */
+export interface DaysChoice {
+  readonly order: readonly number[]
+  readonly press: readonly number[]
+  readonly overtime: readonly (readonly boolean[])[]
+}
