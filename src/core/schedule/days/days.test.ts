@@ -123,6 +123,18 @@ describe('runs in their places', () => {
   })
 })
 
+it('a run that cannot be placed is named, and so is why; what follows it does not hide it', () => {
+  const chain = problemOf({
+    runs: [
+      {},
+      { garments: 1e6, weight: 3 },
+      { after: { run: 1, wait: 20 }, weight: 5 },
+      { after: { run: 2, wait: 20 }, weight: 9 },
+    ],
+  })
+  expect(firstPlan(chain)).toEqual({ run: 1, refused: 'beyond the end' })
+})
+
 // Everything that must hold, looked at minute by minute and by nothing of what placed the runs.
 describe('whatever is planned keeps what must be kept', () => {
   it('hours, set-up, people, belt, temperatures, screens, frames, what comes before', () => {

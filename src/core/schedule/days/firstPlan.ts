@@ -89,14 +89,14 @@ function orderByRule(
     press[run] = on
     order.push(run)
     left.delete(run)
-    return places.place(run, on)
+    places.place(run, on)
   }
   for (const [i, r] of runs.entries()) if (r.pin?.started) take(i, r.pin.press)
   while (left.size > 0) {
     let [run, on, most] = [-1, -1, Number.NEGATIVE_INFINITY]
     for (const i of left) {
       const r = runs[i] as DayRun
-      if (r.after && left.has(r.after.run)) continue
+      if (r.after && !places.isPlaced(r.after.run)) continue
       const possible = presses.flatMap((_, p) => (r.on[p] && (r.pin?.press ?? p) === p ? [p] : []))
       const starts = possible.map((p) => places.about(i, p))
       const soonest = Math.min(...starts)
@@ -121,17 +121,11 @@ function orderByRule(
       }
     }
     if (run < 0) {
-      // Nothing can be placed any more: what is left goes as it stands, and decoding says why not.
+      // What is left follows a run that cannot be placed: decoding says which, and why.
       for (const i of left) order.push(i)
       break
     }
-    if (typeof take(run, on) !== 'string') continue
-    // It cannot be placed: what follows it cannot either, and decoding says why.
-    for (const i of left)
-      if (runs[i]?.after?.run === run) {
-        order.push(i)
-        left.delete(i)
-      }
+    take(run, on)
   }
   return { order, press }
 }

@@ -79,6 +79,10 @@ export class Places {
     return this.lastOn[press]?.run
   }
 
+  isPlaced(run: number): boolean {
+    return this.byRun[run] !== undefined
+  }
+
   /** When a run could begin on a press, crew, belt and frames left aside. */
   about(at: number, press: number): Minute {
     const run = this.problem.runs[at]
