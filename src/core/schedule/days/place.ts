@@ -1,3 +1,4 @@
+import { type Held, HeldLog, overfull } from './held'
 import type { DayRun, DaysProblem, Minute } from './problem'
 import { ScreenRoom, type ScreenSet } from './screenSets'
 import { merged, type WorkClock, workClock } from './workClock'
@@ -37,12 +38,6 @@ const REFRESH = 10
 /** Why a run cannot be placed at all. */
 export type Refused = 'not on this press' | 'too many people' | 'no such frames' | 'beyond the end'
 
-interface Held {
-  readonly run: number
-  readonly from: Minute
-  readonly to: Minute
-  readonly load: number
-}
 interface OnBelt extends Held {
   readonly celsius: number
 }
@@ -53,8 +48,8 @@ export class Places {
   readonly clocks: readonly WorkClock[]
   private readonly problem: DaysProblem
   private readonly room: ScreenRoom
-  private readonly crew: Held[] = []
-  private readonly belts: readonly OnBelt[][]
+  private readonly crew = new HeldLog<Held>()
+  private readonly belts: readonly HeldLog<OnBelt>[]
   private readonly lastOn: (Booked | undefined)[]
   private readonly byRun: (Booked | undefined)[]
 
@@ -65,7 +60,8 @@ export class Places {
       workClock(merged([...p.works, ...p.overtime.filter((_, day) => overtime[i]?.[day] === true)])),
     )
     this.room = new ScreenRoom(problem)
-    this.belts = problem.dryers.map(() => [])
+    this.belts = problem.dryers.map(() => new HeldLog())
+    for (const a of problem.away) this.crew.add({ run: undefined, from: a.from, to: a.to, load: a.people })
     this.lastOn = problem.presses.map(() => undefined)
     this.byRun = problem.runs.map(() => undefined)
   }
@@ -142,9 +138,9 @@ export class Places {
 
   private keep(b: Booked): Booked {
     const run = this.problem.runs[b.run] as DayRun
-    this.crew.push({ run: b.run, from: b.setUp, to: b.end, load: run.people })
+    this.crew.add({ run: b.run, from: b.setUp, to: b.end, load: run.people })
     if (run.dryer)
-      this.belts[run.dryer.at]?.push({
+      this.belts[run.dryer.at]?.add({
         ...{ run: b.run, from: b.start, to: b.end },
         ...{ load: run.dryer.share, celsius: run.dryer.celsius },
       })
@@ -232,22 +228,22 @@ export class Places {
     if (!run.dryer) return undefined
     const { at, celsius } = run.dryer
     const changes = this.problem.dryers[at]?.changes ?? 0
-    let until = 0
-    let who: number | undefined
-    for (const b of this.belts[at] ?? [])
-      if (b.celsius !== celsius && start < b.to + changes && b.from < end + changes && b.to + changes > until)
-        [until, who] = [b.to + changes, b.run]
-    return who === undefined ? undefined : { until, why: 'temperature', who }
+    let last: OnBelt | undefined
+    for (const b of this.belts[at]?.within(start - changes, end + changes) ?? [])
+      if (b.celsius !== celsius && b.to > (last?.to ?? 0)) last = b
+    return last && { until: last.to + changes, why: 'temperature', who: last.run }
   }
 
   private beltFull(run: DayRun, start: Minute, end: Minute): Conflict | undefined {
     if (!run.dryer) return undefined
-    return overfull(this.belts[run.dryer.at] ?? [], start, end, 1 - run.dryer.share + 1e-9, 'belt')
+    const on = this.belts[run.dryer.at]?.within(start, end) ?? []
+    const held = overfull(on, start, 1 - run.dryer.share + 1e-9)
+    return held && { until: held.to, why: 'belt', who: held.run }
   }
 
   private tooFew(run: DayRun, from: Minute, end: Minute): Conflict | undefined {
-    const away = this.problem.away.map((a) => ({ run: -1, from: a.from, to: a.to, load: a.people }))
-    return overfull([...this.crew, ...away], from, end, this.problem.people - run.people, 'crew')
+    const held = overfull(this.crew.within(from, end), from, this.problem.people - run.people)
+    return held && { until: held.to, why: 'crew', who: held.run }
   }
 }
 
@@ -266,23 +262,4 @@ interface Conflict {
   readonly until: Minute
   readonly why: Binding
   readonly who: number | undefined
-}
-
-/** The first moment of a span at which more is held than is left, and until when that lasts at least. */
-function overfull(
-  held: readonly Held[],
-  from: Minute,
-  to: Minute,
-  most: number,
-  why: Binding,
-): Conflict | undefined {
-  const inside = held.filter((h) => h.from < to && h.to > from)
-  const moments = [from, ...inside.map((h) => h.from).filter((m) => m > from)].sort((a, b) => a - b)
-  for (const m of moments) {
-    const now = inside.filter((h) => h.from <= m && h.to > m)
-    if (now.reduce((sum, h) => sum + h.load, 0) <= most) continue
-    const first = now.reduce((a, b) => (b.to < a.to ? b : a))
-    return { until: first.to, why, who: first.run < 0 ? undefined : first.run }
-  }
-  return undefined
 }
