@@ -53,7 +53,8 @@ test('by touch alone: from what is seen to a look, a remedy with what it breaks,
     expect((await answer.boundingBox())?.height).toBeGreaterThanOrEqual(75)
   const asked = await group(page, 'Look').locator('[tabindex="-1"]').textContent()
   await group(page, 'Look').getByRole('button', { name: 'Cannot look' }).tap()
-  await expect(group(page, 'Look').locator('[tabindex="-1"]')).not.toHaveText(asked ?? '')
+  // Another one, or none where doing is cheaper by now.
+  await expect(group(page, 'Look').getByText(asked ?? '', { exact: true })).toHaveCount(0)
   await page.getByRole('button', { name: 'Undo last tap' }).tap()
   await expect(group(page, 'Look').locator('[tabindex="-1"]')).toHaveText(asked ?? '')
   await group(page, 'Look').getByRole('button').first().tap()
