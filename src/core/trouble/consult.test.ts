@@ -88,7 +88,7 @@ it('what this run says stands in the reasons', () => {
   expect(answered.believed.reduce((sum, b) => sum + b.share, 0)).toBeLessThanOrEqual(1.001)
 })
 
-// Handbook of the trade: hold back goods before anything else is done about a cure.
+// Common practice, no source: hold back goods before anything else is done about a cure.
 it('faults of the cure say first that goods are held back', () => {
   for (const symptom of ['washes', 'cracks', 'tackyAfter', 'peels'] as const)
     expect(consult(known, { z: {}, x: {}, flags: {}, has: {} }, callOf(symptom)).cautions[0]?.rule).toBe(

@@ -52,7 +52,7 @@ it('odds from a distance are the normal’s, held within what a reading and a fo
   expect(at(-1, true)).toBe(0.35)
 })
 
-// Handbook of the trade, common practice: let it cool; not tacky any more was too hot, still tacky is under-gelled.
+// Common practice, no source: let it cool; not tacky any more was too hot, still tacky is under-gelled.
 it('a print that is still tacky when it has cooled is under-gelled, one that lets go was too hot', () => {
   const after = (answer: string) =>
     shares(book, NOTHING, { ...callOf('sticks'), answers: [{ ask: 'cool', answer }] })
