@@ -1,0 +1,97 @@
+import type { RemedyRow } from './remedyRow'
+
+/** What is done with heat: flash, boards, dryer, cloth. */
+export const HEAT_REMEDIES = {
+  flashLonger: {
+    does: 'Flash 1 to 2 s longer',
+    seconds: 20,
+    spoils: 0.5,
+    fixes: { underGel: 0.9, coldBoards: 0.6, dampCloth: 0.3, flashHeight: 0.4, deadElement: 0.15 },
+    side: ['boards', 'next', 'limit'],
+  },
+  fixPanel: {
+    does: 'Cool down, then clean or change the element; never touch it hot',
+    seconds: 900,
+    spoils: 1,
+    fixes: { deadElement: 0.92 },
+    side: ['SIDE_STOP'],
+  },
+  panelHeight: {
+    does: 'Set the panel level at {length:0.05} to {length:0.075}',
+    seconds: 90,
+    spoils: 0.5,
+    fixes: { flashHeight: 0.9 },
+    side: ['SIDE_NEED_ANEW'],
+  },
+  coolLonger: {
+    does: 'Wait, or leave one more station empty',
+    seconds: 25,
+    spoils: 0.3,
+    fixes: { hotFilm: 0.9, hotBoards: 0.55, leftUnder: 0.2 },
+    side: ['cool', 'rate'],
+  },
+  flashShorter: {
+    does: 'Flash 1 to 2 s shorter',
+    seconds: 20,
+    spoils: 0.5,
+    fixes: { hotBoards: 0.6, hotFilm: 0.4, overFlash: 0.88 },
+    side: ['need'],
+  },
+  coolBoards: {
+    does: 'Air on the boards, or pause three laps',
+    seconds: 120,
+    spoils: 0.3,
+    fixes: { hotBoards: 0.85, hotFilm: 0.35 },
+    side: ['rate'],
+  },
+  warmBoards: {
+    does: 'Three to five empty flashes',
+    seconds: 70,
+    spoils: 0.2,
+    fixes: { coldBoards: 0.92, fuzzyCloth: 0.1 },
+    side: ['boards'],
+  },
+  useTimer: { does: 'Use the timer or the swing-away', seconds: 40, spoils: 0.5, fixes: { leftUnder: 0.9 } },
+  puffLast: {
+    does: 'Expander last and unflashed',
+    seconds: 240,
+    spoils: 1,
+    fixes: { puffTwice: 0.92 },
+    side: ['SIDE_REPLAN'],
+  },
+  beltSlower: {
+    does: 'Belt slower, strip again',
+    seconds: 150,
+    spoils: 1,
+    fixes: { underCure: 0.9, dampCloth: 0.4, dryerZone: 0.5, thickFilm: 0.5 },
+    side: ['belt', 'SIDE_CLOTH_HOTTER'],
+  },
+  dryerCheck: {
+    does: 'Space the belt, check every zone',
+    seconds: 200,
+    spoils: 1,
+    fixes: { dryerZone: 0.85, underCure: 0.3 },
+    side: ['belt'],
+  },
+  beltFaster: {
+    does: 'Dryer cooler or belt faster, strip again',
+    seconds: 150,
+    spoils: 1,
+    fixes: { dryerHot: 0.9, noBlock: 0.2 },
+    side: ['SIDE_CURE_LESS'],
+  },
+  lowCure: {
+    does: 'Low-cure ink and a blocking base',
+    seconds: 1800,
+    spoils: 2,
+    fixes: { noBlock: 0.88 },
+    side: ['SIDE_NEW_INK'],
+  },
+  dryCloth: {
+    does: 'Dry the garments first: one pass through the tunnel',
+    seconds: 120,
+    spoils: 0.2,
+    fixes: { dampCloth: 0.88 },
+    side: ['SIDE_SHRINK'],
+  },
+} as const satisfies Record<string, RemedyRow>
