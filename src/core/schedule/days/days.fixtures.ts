@@ -1,4 +1,4 @@
-import { decode, isPlan } from './decode'
+import { decode } from './decode'
 import type { DayPress, DayRun, DaysChoice, DaysProblem, Span } from './problem'
 
 const DAY = 1440
@@ -143,8 +143,7 @@ daysOf.best = (problem: DaysProblem): number => {
           press: Array.from({ length: n }, (_, i) => Math.floor(code / presses ** i) % presses),
           overtime: problem.presses.map((p) => p.overtime.map(() => isOvertime)),
         }
-        const found = decode(problem, choice)
-        if (isPlan(found)) best = Math.min(best, found.cost)
+        best = Math.min(best, decode(problem, choice).cost)
       }
   }
   return best

@@ -1,67 +1,54 @@
+import { COST } from './cost'
 import { type Booked, Places, type Refused } from './place'
-import type { DayRun, DaysChoice, DaysProblem, Minute } from './problem'
-
-/** What a late minute, a late run, overtime, change-over and a screen made twice cost (assumed, in minutes of a press). */
-const COST = {
-  lateMinute: 10,
-  late: 300,
-  overtime: 4,
-  changeOver: 1,
-  remade: 20,
-  sooner: 0.002,
-  offPin: 20,
-} as const
-/** So much later than the lead put it costs nothing, min. */
-const NEAR_PIN = 15
+import type { DaysChoice, DaysProblem, Minute } from './problem'
 
 /** Runs in their places, and what the plan costs. */
 export interface DaysPlan {
   /** In the order in which they were booked. */
   readonly booked: readonly Booked[]
+  /** What could not be placed, and why. */
+  readonly refused: readonly { readonly run: number; readonly why: Refused }[]
   readonly cost: number
   /** Weighted minutes that runs are done after they are due. */
   readonly late: Minute
+  /** Screens that are made twice, for want of frames. */
   readonly remade: number
 }
 
-/** A run that could not be placed, and why. */
-export interface NoPlan {
-  readonly run: number
-  readonly refused: Refused
-}
-
-/** Whether a plan was found. */
-export const isPlan = (found: DaysPlan | NoPlan): found is DaysPlan => 'booked' in found
-
 /**
- * Places all runs in the order of a choice (model of the schedule, sections 1 and 2). Equal choices give equal plans.
+ * Places all runs in the order of a choice (model of the schedule, sections 1 and 2). Equal choices give equal plans; a run that
+ * cannot be placed is left out and says why, and so do those that follow it.
  *
- * @throws RangeError where the order is none: a run twice, or before the print that it follows
+ * @throws RangeError where the order names a run twice, or one that there is not
  */
-export function decode(problem: DaysProblem, { order, press, overtime }: DaysChoice): DaysPlan | NoPlan {
-  const places = new Places(problem, overtime)
-  for (const run of order) {
-    const found = places.place(run, press[run] ?? -1)
-    if (typeof found === 'string') return { run, refused: found }
-  }
-  return planOf(problem, places, overtimeMinutes(problem, overtime))
+export function decode(problem: DaysProblem, { order, press, overtime }: DaysChoice): DaysPlan {
+  const places = new Places(problem)
+  places.work(overtime)
+  places.all(order, press)
+  return planOf(problem, places, order, overtime)
 }
 
 /** What has been placed, with its cost. */
-function planOf({ runs }: DaysProblem, { booked, remade }: Places, overtime: Minute): DaysPlan {
-  let [cost, late] = [COST.overtime * overtime + COST.remade * remade, 0]
-  for (const b of booked) {
-    const run = runs[b.run] as DayRun
-    const by = Math.max(0, b.done - run.due)
-    late += run.weight * by
-    cost += run.weight * (COST.lateMinute * by + (by > 0 ? COST.late : 0) + COST.sooner * b.done)
-    cost += COST.changeOver * b.changeOver
-    if (run.pin && !run.pin.started) cost += COST.offPin * Math.max(0, b.start - run.pin.start - NEAR_PIN)
+export function planOf(
+  problem: DaysProblem,
+  places: Places,
+  order: Iterable<number>,
+  overtime: DaysChoice['overtime'],
+): DaysPlan {
+  const all = [...order]
+  return {
+    booked: all.flatMap((run) => (places.isPlaced(run) ? [places.bookedOf(run)] : [])),
+    refused: all.flatMap((run) => {
+      const why = places.refusedOf(run)
+      return why ? [{ run, why }] : []
+    }),
+    cost: places.cost + COST.overtime * overtimeMinutes(problem, overtime),
+    late: places.late,
+    remade: places.remade,
   }
-  return { booked, cost, late, remade }
 }
 
-const overtimeMinutes = ({ presses }: DaysProblem, overtime: DaysChoice['overtime']): Minute =>
+export const overtimeMinutes = ({ presses }: DaysProblem, overtime: DaysChoice['overtime']): Minute =>
   presses.reduce(
     (sum, p, i) =>
       sum + p.overtime.reduce((own, span, day) => own + (overtime[i]?.[day] ? span.to - span.from : 0), 0),

@@ -1,6 +1,6 @@
-import { type DaysPlan, decode, isPlan, type NoPlan } from './decode'
+import { type DaysPlan, planOf } from './decode'
 import { Places } from './place'
-import type { DayRun, DaysChoice, DaysProblem } from './problem'
+import type { DaysChoice, DaysProblem } from './problem'
 
 /** How far slack and set-up count: tried in this order, with all overtime and with none (model of the schedule, section 3). */
 const TRIED = [
@@ -25,107 +25,135 @@ export interface DaysAnswer {
 /**
  * A first answer by rule: always the run and press that are most urgent for what they take, each booked as it really would be; the
  * best of ten passes.
- *
- * @returns what stood in the way where no pass places all runs
  */
-export function firstPlan(problem: DaysProblem): DaysAnswer | NoPlan {
+export function firstPlan(problem: DaysProblem): DaysAnswer {
+  const urgency = new Urgency(problem)
   let best: DaysAnswer | undefined
-  let refused: NoPlan | undefined
-  for (const isOvertime of [false, true]) {
+  const isOvertimeThere = problem.presses.some((p) => p.overtime.some((s) => s.to > s.from))
+  for (const isOvertime of isOvertimeThere ? [false, true] : [false]) {
     const overtime = problem.presses.map((p) => p.overtime.map(() => isOvertime))
     for (const [slack, setUp] of TRIED) {
-      const choice = { ...orderByRule(problem, overtime, slack, setUp), overtime }
-      const plan = decode(problem, choice)
-      if (!isPlan(plan)) refused ??= plan
-      else if (!best || plan.cost < best.plan.cost) best = { choice, plan }
+      const { order, press, places } = urgency.order(overtime, slack, setUp)
+      const plan = planOf(problem, places, order, overtime)
+      if (!best || plan.cost < best.plan.cost) best = { choice: { order, press, overtime }, plan }
     }
-    if (problem.presses.every((p) => p.overtime.length === 0)) break
   }
-  return best ?? (refused as NoPlan)
+  return best as DaysAnswer
 }
 
 const mean = (xs: readonly number[]) => xs.reduce((a, b) => a + b, 0) / Math.max(1, xs.length)
 
-/** What must happen behind a run before the garments are due: waiting, and the prints that follow. */
-function tails({ runs }: DaysProblem): readonly number[] {
-  const tail = runs.map((r) => r.hold)
-  const quickest = (r: DayRun) => Math.min(...r.on.flatMap((t) => (t ? [t.run] : [])))
-  for (let round = 0; round < runs.length; round++) {
-    let changed = false
-    for (const [i, r] of runs.entries()) {
-      if (!r.after) continue
-      const long = r.after.wait + quickest(r) + (tail[i] as number)
-      if (long > (tail[r.after.run] as number)) {
-        tail[r.after.run] = long
-        changed = true
-      }
-    }
-    if (!changed) break
-  }
-  return tail
-}
+/** What makes each run urgent whatever was placed before it. */
+class Urgency {
+  private readonly problem: DaysProblem
+  /** The runs that follow each: second prints. */
+  private readonly followers: readonly number[][]
+  private readonly weight: readonly number[]
+  /** When the last piece must be printed for it and all that follows to be in time. */
+  private readonly printed: readonly number[]
+  private readonly quickest: readonly number[]
+  private readonly usualRun: number
+  private readonly usualSetUp: number
 
-function orderByRule(
-  problem: DaysProblem,
-  overtime: DaysChoice['overtime'],
-  slackCounts: number,
-  setUpCounts: number,
-): Pick<DaysChoice, 'order' | 'press'> {
-  const { runs, presses } = problem
-  const places = new Places(problem, overtime)
-  const all = runs.flatMap((r) => r.on.flatMap((t) => (t ? [t] : [])))
-  const usualRun = Math.max(1, mean(all.map((t) => t.run)))
-  const usualSetUp = Math.max(1, mean(all.map((t) => t.setUp)))
-  const tail = tails(problem)
-  // The first of two prints is as urgent as the second.
-  const weight = runs.map((r, i) =>
-    Math.max(r.weight, ...runs.flatMap((o) => (o.after?.run === i ? [o.weight] : []))),
-  )
-  const due = runs.map((r, i) => Math.min(r.due, ...runs.flatMap((o) => (o.after?.run === i ? [o.due] : []))))
-  const press: number[] = runs.map((r) => r.pin?.press ?? r.on.findIndex((t) => t !== undefined))
-  const order: number[] = []
-  const left = new Set(runs.keys())
-  const take = (run: number, on: number) => {
-    press[run] = on
-    order.push(run)
-    left.delete(run)
-    places.place(run, on)
-  }
-  for (const [i, r] of runs.entries()) if (r.pin?.started) take(i, r.pin.press)
-  while (left.size > 0) {
-    let [run, on, most] = [-1, -1, Number.NEGATIVE_INFINITY]
-    for (const i of left) {
-      const r = runs[i] as DayRun
-      if (r.after && !places.isPlaced(r.after.run)) continue
-      const possible = presses.flatMap((_, p) => (r.on[p] && (r.pin?.press ?? p) === p ? [p] : []))
-      const starts = possible.map((p) => places.about(i, p))
-      const soonest = Math.min(...starts)
-      const quickest = Math.min(...r.on.flatMap((t) => (t ? [t.run] : [])))
-      for (const [k, p] of possible.entries()) {
-        const takes = r.on[p]
-        const clock = places.clocks[p]
-        if (!takes || !clock) continue
-        const at = starts[k] as number
-        const setUp = takes.setUp + problem.changeOver(p, places.lastOf(p), i)
-        const slack = clock.worked((due[i] as number) - (tail[i] as number)) - clock.worked(at) - takes.run
-        const waits = Number.isFinite(at)
-          ? clock.worked(at) - clock.worked(soonest)
-          : Number.POSITIVE_INFINITY
-        const urgent =
-          Math.log(Math.max(LEAST, weight[i] as number) / (takes.run + setUp)) +
-          FASTER * Math.log(quickest / takes.run) -
-          Math.max(0, slack) / (slackCounts * usualRun) -
-          setUp / (SET_UP * setUpCounts * usualSetUp) -
-          Math.max(0, waits) / (WAIT * usualRun)
-        if (urgent > most) [run, on, most] = [i, p, urgent]
+  constructor(problem: DaysProblem) {
+    this.problem = problem
+    const { runs } = problem
+    const followers: number[][] = runs.map(() => [])
+    for (const [i, r] of runs.entries()) if (r.after) followers[r.after.run]?.push(i)
+    this.followers = followers
+    this.quickest = runs.map((r) => Math.min(...r.on.flatMap((t) => (t ? [t.run] : []))))
+    const weight = runs.map((r) => r.weight)
+    const printed = runs.map((r) => r.due - r.hold)
+    // A first print is as urgent as the second, and must leave time for it; longer chains take more rounds.
+    for (let round = 0, changed = true; changed && round <= runs.length; round++) {
+      changed = false
+      for (const [i, r] of runs.entries()) {
+        if (!r.after) continue
+        const by = (printed[i] as number) - (this.quickest[i] as number) - r.after.wait
+        if (by < (printed[r.after.run] ?? Number.NEGATIVE_INFINITY)) {
+          printed[r.after.run] = by
+          changed = true
+        }
+        if ((weight[i] as number) > (weight[r.after.run] ?? Number.POSITIVE_INFINITY)) {
+          weight[r.after.run] = weight[i] as number
+          changed = true
+        }
       }
     }
-    if (run < 0) {
-      // What is left follows a run that cannot be placed: decoding says which, and why.
-      for (const i of left) order.push(i)
-      break
-    }
-    take(run, on)
+    this.weight = weight
+    this.printed = printed
+    const all = runs.flatMap((r) => r.on.flatMap((t) => (t ? [t] : [])))
+    this.usualRun = Math.max(1, mean(all.map((t) => t.run)))
+    this.usualSetUp = Math.max(1, mean(all.map((t) => t.setUp)))
   }
-  return { order, press }
+
+  /** Places all runs, the most urgent first. */
+  order(overtime: DaysChoice['overtime'], slackCounts: number, setUpCounts: number) {
+    const { runs, presses } = this.problem
+    const [n, p] = [runs.length, presses.length]
+    const places = new Places(this.problem)
+    places.work(overtime)
+    const press = runs.map((r) => r.pin?.press ?? Math.max(0, r.on.findIndex((t) => t !== undefined)))
+    const order: number[] = []
+    /** Worked minutes before the start that a pair would have, and its urgency but for waiting. */
+    const at = new Float64Array(n * p).fill(Number.POSITIVE_INFINITY)
+    const urgent = new Float64Array(n * p)
+    const isLeft = new Uint8Array(n).fill(1)
+    const isReady = (i: number) => {
+      const after = runs[i]?.after
+      return after === undefined || places.isPlaced(after.run)
+    }
+    const weigh = (i: number, k: number) => {
+      const takes = runs[i]?.on[k]
+      const time = places.times[k]
+      if (!takes || !time || (runs[i]?.pin?.press ?? k) !== k) return
+      const start = places.about(i, k)
+      at[i * p + k] = Number.isFinite(start) ? time.worked(start) : Number.POSITIVE_INFINITY
+      const setUp = takes.setUp + places.changeOverTo(i, k)
+      const slack = time.worked(this.printed[i] as number) - time.worked(start) - takes.run
+      urgent[i * p + k] =
+        Math.log(Math.max(LEAST, this.weight[i] as number) / Math.max(1, takes.run + setUp)) +
+        FASTER * Math.log(Math.max(1, this.quickest[i] as number) / Math.max(1, takes.run)) -
+        Math.max(0, slack) / (slackCounts * this.usualRun) -
+        setUp / (SET_UP * setUpCounts * this.usualSetUp)
+    }
+    const weighAll = (i: number) => {
+      for (let k = 0; k < p; k++) weigh(i, k)
+    }
+    const take = (i: number, k: number) => {
+      press[i] = k
+      order.push(i)
+      isLeft[i] = 0
+      places.next(i, k, order.length - 1)
+      for (const f of this.followers[i] ?? []) if (isLeft[f] && isReady(f)) weighAll(f)
+      for (let o = 0; o < n; o++) if (isLeft[o] && isReady(o)) weigh(o, k)
+    }
+    for (const [i, r] of runs.entries()) if (r.pin?.started) take(i, r.pin.press)
+    for (let i = 0; i < n; i++) if (isLeft[i] && isReady(i)) weighAll(i)
+    for (;;) {
+      let [run, on, most] = [-1, -1, Number.NEGATIVE_INFINITY]
+      for (let i = 0; i < n; i++) {
+        if (!isLeft[i] || !isReady(i)) continue
+        let soonest = Number.POSITIVE_INFINITY
+        for (let k = 0; k < p; k++) soonest = Math.min(soonest, at[i * p + k] as number)
+        if (!Number.isFinite(soonest)) continue
+        for (let k = 0; k < p; k++) {
+          const pair = i * p + k
+          const value = (urgent[pair] as number) - ((at[pair] as number) - soonest) / (WAIT * this.usualRun)
+          if (value > most) [run, on, most] = [i, k, value]
+        }
+      }
+      if (run < 0) break
+      take(run, on)
+    }
+    // What cannot be placed anywhere is told with its reason.
+    for (let round = 0; order.length < n; round++)
+      for (let i = 0; i < n; i++)
+        if (isLeft[i] && (round >= n || !isLeft[runs[i]?.after?.run ?? -1])) {
+          isLeft[i] = 0
+          order.push(i)
+          places.next(i, press[i] as number, order.length - 1)
+        }
+    return { order, press, places }
+  }
 }

@@ -1,49 +1,97 @@
-import type { Minute } from './problem'
-
-/** Something that is held for a while: people, a share of a belt. */
-export interface Held {
-  /** The run that holds it; none where it is simply not there. */
-  readonly run: number | undefined
-  readonly from: Minute
-  readonly to: Minute
-  readonly load: number
-}
-
-/** What is held, in the order in which it was booked; what ended long ago is never looked at again. */
-export class HeldLog<T extends Held> {
-  private readonly all: T[] = []
+/**
+ * What is held for a while, in the order in which it was booked: people, or shares of a belt. As many as fit are kept in
+ * columns; what ended long ago is never looked at again.
+ */
+export class Held {
+  count = 0
+  private readonly from: Float64Array
+  private readonly to: Float64Array
+  private readonly load: Float64Array
+  /** What one must be of to lie beside another: a temperature; 0 where it does not matter. */
+  private readonly kind: Float64Array
+  private readonly run: Int32Array
   /** The latest end of everything up to a place. */
-  private readonly ends: Minute[] = []
+  private readonly latest: Float64Array
+  private readonly inside: Int32Array
 
-  add(held: T): void {
-    this.all.push(held)
-    this.ends.push(Math.max(held.to, this.ends.at(-1) ?? 0))
+  constructor(most: number) {
+    const column = () => new Float64Array(most)
+    this.from = column()
+    this.to = column()
+    this.load = column()
+    this.kind = column()
+    this.latest = column()
+    this.run = new Int32Array(most)
+    this.inside = new Int32Array(most)
   }
 
-  /** What lies within a span, in part or as a whole. */
-  within(from: Minute, to: Minute): readonly T[] {
-    const found: T[] = []
-    for (let i = this.all.length - 1; i >= 0 && (this.ends[i] as Minute) > from; i--) {
-      const held = this.all[i] as T
-      if (held.to > from && held.from < to) found.push(held)
+  /** @param run the one that holds it; -1 where it is simply not there */
+  add(run: number, from: number, to: number, load: number, kind = 0): void {
+    const i = this.count++
+    this.from[i] = from
+    this.to[i] = to
+    this.load[i] = load
+    this.kind[i] = kind
+    this.run[i] = run
+    this.latest[i] = Math.max(to, i > 0 ? (this.latest[i - 1] as number) : 0)
+  }
+
+  /** Takes over the first so many of another. */
+  copy(other: Held, count: number): void {
+    for (const name of ['from', 'to', 'load', 'kind', 'latest'] as const)
+      this[name].set(other[name].subarray(0, count))
+    this.run.set(other.run.subarray(0, count))
+    this.count = count
+  }
+
+  runAt(i: number): number | undefined {
+    const run = this.run[i] as number
+    return run < 0 ? undefined : run
+  }
+
+  endAt(i: number): number {
+    return this.to[i] as number
+  }
+
+  /** The one that ends last of those of another kind within a span; -1 where there is none. */
+  otherKind(from: number, to: number, kind: number): number {
+    let found = -1
+    for (let i = this.count - 1; i >= 0 && (this.latest[i] as number) > from; i--) {
+      const isOther = this.kind[i] !== kind && (this.to[i] as number) > from && (this.from[i] as number) < to
+      if (isOther && (found < 0 || (this.to[i] as number) > (this.to[found] as number))) found = i
     }
     return found
   }
-}
 
-/** At the first moment of a span at which more is held than may be: what ends first then. Nothing where it is never so. */
-export function overfull(inside: readonly Held[], from: Minute, most: number): Held | undefined {
-  if (inside.reduce((sum, h) => sum + h.load, 0) <= most) return undefined
-  const moments = [from, ...inside.map((h) => h.from).filter((m) => m > from)].sort((a, b) => a - b)
-  for (const m of moments) {
-    let load = 0
-    let first: Held | undefined
-    for (const h of inside) {
-      if (h.from > m || h.to <= m) continue
-      load += h.load
-      if (!first || h.to < first.to) first = h
+  /** At the first moment of a span at which more is held than may be: the one that ends first then; -1 where it never is. */
+  overfull(from: number, to: number, most: number): number {
+    let count = 0
+    let sum = 0
+    for (let i = this.count - 1; i >= 0 && (this.latest[i] as number) > from; i--) {
+      if ((this.to[i] as number) <= from || (this.from[i] as number) >= to) continue
+      this.inside[count++] = i
+      sum += this.load[i] as number
     }
-    if (load > most) return first
+    if (sum <= most) return -1
+    // It can only become too much where something begins.
+    let [earliest, found] = [Number.POSITIVE_INFINITY, -1]
+    for (let k = -1; k < count; k++) {
+      const m = k < 0 ? from : Math.max(from, this.from[this.inside[k] as number] as number)
+      if (m >= earliest) continue
+      const first = this.endsFirst(m, count, most)
+      if (first >= 0) [earliest, found] = [m, first]
+    }
+    return found
   }
-  return undefined
+
+  private endsFirst(moment: number, count: number, most: number): number {
+    let [load, first] = [0, -1]
+    for (let k = 0; k < count; k++) {
+      const i = this.inside[k] as number
+      if ((this.from[i] as number) > moment || (this.to[i] as number) <= moment) continue
+      load += this.load[i] as number
+      if (first < 0 || (this.to[i] as number) < (this.to[first] as number)) first = i
+    }
+    return load > most ? first : -1
+  }
 }

@@ -46,7 +46,7 @@ export interface DayRun {
   readonly screens: string
   /** Frames its screens take, by kind of mesh. */
   readonly frames: readonly { readonly mesh: number; readonly count: number }[]
-  /** Screens that are already exposed, from when on; they take no frame of the pool. */
+  /** From when on its screens are there without the room: they are exposed already, and their frames are no longer free. */
   readonly exposed?: Minute | undefined
   /** Put there by the lead, or already running. */
   readonly pin?: { readonly press: number; readonly start: Minute; readonly started: boolean }
@@ -75,7 +75,7 @@ export interface DaysProblem {
   readonly away: readonly (Span & { readonly people: number })[]
   /** Minutes from the end of one temperature to the start of another, by dryer. */
   readonly dryers: readonly { readonly changes: Minute }[]
-  /** Frames in the house, by kind of mesh. */
+  /** Frames that are free now, by kind of mesh. */
   readonly frames: readonly number[]
   readonly room: DayRoom
   /** Minutes of change-over on a press from one run to another; the first one follows none. */

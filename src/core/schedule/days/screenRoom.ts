@@ -1,0 +1,115 @@
+import { HOUR, type Prepared } from './prepared'
+import type { State } from './state'
+
+const NEVER = Number.POSITIVE_INFINITY
+const STRIPPED = -1
+
+/**
+ * The screens of a run: made for it where there are none, on frames that come free first. The hands of the room are booked in
+ * hours that are filled from behind, too.
+ *
+ * @returns when they are ready and no other run has them; -1 where the house has not frames enough
+ */
+export function screensFor(state: State, { problem, setOf, capacity }: Prepared, at: number): number {
+  const run = problem.runs[at]
+  const set = setOf[at] as number
+  if (!run) return -1
+  if (state.made[set] === 1) return Math.max(state.ready[set] as number, state.until[set] as number)
+  // What was stripped for want of frames is exposed no more.
+  let ready = state.made[set] === STRIPPED ? undefined : run.exposed
+  if (ready === undefined) {
+    if (run.frames.some((f) => f.count > (capacity[f.mesh] ?? 0))) return -1
+    let begins = Math.max(run.films, 0)
+    let count = 0
+    for (const f of run.frames) {
+      const free = takeFrames(state, problem, f.mesh, f.count)
+      if (free < 0) return -1
+      begins = Math.max(begins, free)
+      count += f.count
+    }
+    ready = make(state, problem.room, begins, count)
+  }
+  state.made[set] = 1
+  state.ready[set] = ready
+  state.until[set] = 0
+  state.by[set] = -1
+  return ready
+}
+
+/** A run has printed with its screens; behind the last one that wants them the frames come free. */
+export function screensUsed(
+  state: State,
+  { problem, setOf, sets }: Prepared,
+  at: number,
+  end: number,
+): void {
+  const set = setOf[at] as number
+  const left = (state.left[set] as number) - 1
+  state.left[set] = left
+  if (state.made[set] !== 1) return
+  state.until[set] = Math.max(state.until[set] as number, end)
+  state.by[set] = at
+  const first = problem.runs[sets[set]?.first ?? -1]
+  if (left === 0 && first) strip(state, set, first.frames, problem.room.reclaim)
+}
+
+type Frames = readonly { readonly mesh: number; readonly count: number }[]
+
+function strip(state: State, set: number, frames: Frames, reclaim: number): void {
+  const free = (state.until[set] as number) + reclaim
+  for (const f of frames) for (let i = 0; i < f.count; i++) put(state, f.mesh, free)
+  state.made[set] = STRIPPED
+}
+
+/** Puts a frame into its pool, which stays in order. */
+function put(state: State, mesh: number, free: number): void {
+  const pool = state.pools[mesh]
+  if (!pool) return
+  let i = state.pooled[mesh] as number
+  if (i >= pool.length) return
+  for (; i > 0 && (pool[i - 1] as number) > free; i--) pool[i] = pool[i - 1] as number
+  pool[i] = free
+  state.pooled[mesh] = (state.pooled[mesh] as number) + 1
+}
+
+/** When so many frames of a mesh are free; idle sets are stripped where they are not, and made again later. */
+function takeFrames(
+  state: State,
+  { runs, room }: Prepared['problem'],
+  mesh: number,
+  count: number,
+): number {
+  const pool = state.pools[mesh]
+  if (!pool) return -1
+  while ((state.pooled[mesh] as number) < count) {
+    let idle = -1
+    for (let s = 0; s < state.made.length; s++) {
+      if (state.made[s] !== 1 || (state.by[s] as number) < 0) continue
+      const uses = runs[state.by[s] as number]?.frames.some((f) => f.mesh === mesh) ?? false
+      if (uses && (idle < 0 || (state.until[s] as number) < (state.until[idle] as number))) idle = s
+    }
+    const by = runs[state.by[idle] as number]
+    if (idle < 0 || !by) return -1
+    for (const f of by.frames) state.sums[2] = (state.sums[2] as number) + f.count
+    strip(state, idle, by.frames, room.reclaim)
+  }
+  const free = count > 0 ? (pool[count - 1] as number) : 0
+  pool.copyWithin(0, count, state.pooled[mesh])
+  state.pooled[mesh] = (state.pooled[mesh] as number) - count
+  return free
+}
+
+/** Books the hands, and says when so many screens are dry. */
+function make(state: State, room: Prepared['problem']['room'], from: number, screens: number): number {
+  let left = screens * room.handling
+  if (left <= 0) return from
+  for (let h = Math.floor(from / HOUR); h < state.hands.length; h++) {
+    // Of an hour that has begun only the rest is there.
+    const share = h * HOUR < from ? ((h + 1) * HOUR - from) / HOUR : 1
+    const takes = Math.min(left, (state.hands[h] as number) * share)
+    state.hands[h] = (state.hands[h] as number) - takes
+    left -= takes
+    if (left <= 1e-9) return (h + 1) * HOUR + room.waiting
+  }
+  return NEVER
+}

@@ -1,0 +1,72 @@
+import type { Minute, Span } from './problem'
+
+/** Spans in order, those that touch or lie over each other as one. */
+export function merged(spans: readonly Span[]): readonly Span[] {
+  const out: { from: Minute; to: Minute }[] = []
+  for (const s of [...spans].filter((x) => x.to > x.from).sort((a, b) => a.from - b.from)) {
+    const last = out.at(-1)
+    if (last && s.from <= last.to) last.to = Math.max(last.to, s.to)
+    else out.push({ ...s })
+  }
+  return out
+}
+
+const NEVER = Number.POSITIVE_INFINITY
+
+/** Working minutes against the clock, as tables: whatever is asked is one look. */
+export class WorkTime {
+  /** All working minutes. */
+  readonly all: Minute
+  private readonly end: Minute
+  private readonly before: Int32Array
+  private readonly clock: Int32Array
+  private readonly until: Int32Array
+
+  /** @param end nothing is asked beyond it; whole minutes, as all spans are */
+  constructor(works: readonly Span[], end: Minute) {
+    this.end = end
+    this.before = new Int32Array(end + 1)
+    this.until = new Int32Array(end + 1)
+    const clock: number[] = []
+    let at = 0
+    for (const span of merged(works)) {
+      const [from, to] = [Math.max(0, span.from), Math.min(end, span.to)]
+      for (; at <= from && at <= end; at++) this.before[at] = clock.length
+      for (let t = from; t < to; t++) {
+        clock.push(t)
+        this.before[t + 1] = clock.length
+        this.until[t] = to
+      }
+      at = Math.max(at, to + 1)
+    }
+    for (; at <= end; at++) this.before[at] = clock.length
+    this.clock = Int32Array.from(clock)
+    this.all = clock.length
+  }
+
+  /** Working minutes before a moment. */
+  worked(at: Minute): Minute {
+    if (at <= 0) return 0
+    return at >= this.end ? this.all : (this.before[Math.ceil(at)] as number)
+  }
+
+  /** When a working minute begins, counted from 0; Infinity where there are no more. */
+  clockOf(worked: Minute): Minute {
+    return worked >= this.all ? NEVER : (this.clock[Math.max(0, worked)] as number)
+  }
+
+  /** The first working minute at a moment or after it; Infinity where there is none. */
+  next(at: Minute): Minute {
+    return at > this.end ? NEVER : this.clockOf(this.worked(at))
+  }
+
+  /** The end of the span that a moment lies in; the moment itself where nobody works. */
+  spanEnd(at: Minute): Minute {
+    return at < 0 || at >= this.end ? at : this.until[at] || at
+  }
+
+  /** When the last of so many working minutes from a moment on is over. */
+  after(start: Minute, minutes: Minute): Minute {
+    return minutes <= 0 ? start : this.clockOf(this.worked(start) + minutes - 1) + 1
+  }
+}
