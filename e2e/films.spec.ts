@@ -4,6 +4,9 @@ import { expect, open, saveStatus, test } from './house'
 import { violations } from './violations'
 
 test.use({ mayFail: /status of 400/ })
+// A set of films is read in ten seconds on a quiet machine, again after each change of it, and others read meanwhile.
+const READ = { timeout: 120_000 }
+test.describe.configure({ timeout: 480_000 })
 
 const files = async (print: string) =>
   Promise.all(
@@ -30,7 +33,7 @@ test('films come in, are read, and the order takes what they say; a bad file sto
   await page.getByLabel('Films of print P1').setInputFiles([bad, ...copper])
   await expect(page.getByRole('alert').first()).toContainText('moth script.svg: This drawing holds a script')
   // Two pixels at the most off the choke it was drawn with.
-  await expect(page.locator('[data-why="Choke of the base"]')).toBeVisible({ timeout: 45_000 })
+  await expect(page.locator('[data-why="Choke of the base"]')).toBeVisible(READ)
   await expect(page.locator('[data-why="Choke of the base"]')).toHaveText(/0\.3[0-9]\s*mm/)
   await expect(page.getByText(/4 marks, in one place on every film/)).toBeVisible()
   const miss = page.getByLabel('The press misses by')
@@ -69,23 +72,21 @@ test('a choke is mended on the film: tried, read back, used, and the old one set
   await page.getByLabel('Films of print P1').setInputFiles(given)
   await told
   const choke = page.locator('[data-why="Choke of the base"]')
-  await expect(choke).toHaveText(/0\.3[0-9]\s*mm/, { timeout: 45_000 })
+  await expect(choke).toHaveText(/0\.3[0-9]\s*mm/, READ)
   await page.getByLabel('What', { exact: true }).selectOption({ label: 'Choke the base' })
   await page.getByLabel('By', { exact: true }).fill('0.5 mm')
   await page.getByLabel('By', { exact: true }).press('Enter')
   await expect(page.getByLabel('By', { exact: true })).toHaveValue('0.5 mm')
   await page.getByRole('button', { name: 'Try' }).click()
   const mended = page.getByRole('status', { name: 'Mended' })
-  await expect(mended).toContainText(/0\.3\d\s*mm before,\s*0\.(49|5\d?)\s*mm\s*read back/, {
-    timeout: 45_000,
-  })
+  await expect(mended).toContainText(/0\.3\d\s*mm before,\s*0\.(49|5\d?)\s*mm\s*read back/, READ)
   const address = await mended.getByRole('link', { name: 'TIFF', exact: true }).getAttribute('href')
   const file = await page.request.get(address ?? '')
   expect(file.headers()['content-type']).toBe('image/tiff')
   expect((await file.body()).length).toBeGreaterThan(5000)
   await mended.getByRole('button', { name: /^Use it/ }).click()
   await expect(page.getByText('set aside, another in its place')).toBeVisible()
-  await expect(choke).toHaveText(/0\.(49|5\d?)\s*mm/, { timeout: 45_000 })
+  await expect(choke).toHaveText(/0\.(49|5\d?)\s*mm/, READ)
 
   // Turned the wrong way it is told, and turned with one key; what was said is taken back.
   await page.getByText(/^Left out of the art: 4 marks/).click()
@@ -97,7 +98,7 @@ test('a choke is mended on the film: tried, read back, used, and the old one set
   await page.getByRole('button', { name: /^Remove .*choked/ }).click()
   await page.getByRole('button', { name: /^Take back: set aside/ }).click()
   await page.getByLabel(/^Colour of .*base\.\w+$/).selectOption('base')
-  await expect(choke).toHaveText(/0\.3[0-9]\s*mm/, { timeout: 45_000 })
+  await expect(choke).toHaveText(/0\.3[0-9]\s*mm/, READ)
 })
 
 test('a film is pushed by the keyboard and the gap is measured', async ({ page }) => {
@@ -109,7 +110,7 @@ test('a film is pushed by the keyboard and the gap is measured', async ({ page }
     { ...black, name: 'yellow.svg' },
   ]
   await page.getByLabel('Films of print P1').setInputFiles(named)
-  await expect(page.getByLabel('Film to move')).toBeVisible({ timeout: 45_000 })
+  await expect(page.getByLabel('Film to move')).toBeVisible(READ)
   const film = page.getByLabel('Film to move')
   await film.focus()
   await film.selectOption({ index: 1 })
@@ -126,11 +127,11 @@ test('a reading can be given up and taken up again', async ({ page }) => {
   await open(page, '/orders/O-1010/art')
   // Six films, so that there is time to change one's mind in the middle.
   await page.getByLabel('Films of print P1').setInputFiles(await files('O-1002/P1'))
-  await expect(page.getByText(/^Reading pennants/)).toBeVisible()
+  await expect(page.getByText(/^Reading pennants/)).toBeVisible(READ)
   await page.getByRole('button', { name: 'Cancel' }).click()
   await expect(page.getByText('These films were not read.')).toBeVisible()
   await page.getByRole('button', { name: 'Read them' }).click()
-  await expect(page.locator('[data-why^="Coverage of"]')).toHaveCount(6, { timeout: 45_000 })
+  await expect(page.locator('[data-why^="Coverage of"]')).toHaveCount(6, READ)
 })
 
 test('the light table zooms, moves and shows where; films are hidden, given another colour and taken off', async ({
@@ -141,19 +142,20 @@ test('the light table zooms, moves and shows where; films are hidden, given anot
   if (!chart) throw new Error('the demo has no star chart')
   await page.getByLabel('Films of print P1').setInputFiles({ ...chart, name: 'trails.svg' })
   const colour = page.getByLabel('Colour of trails.svg')
-  await expect(colour).toHaveValue('', { timeout: 45_000 })
+  await expect(colour).toHaveValue('', READ)
   await colour.selectOption({ index: 2 })
   const table = page.getByRole('application')
-  await expect(table).toBeVisible({ timeout: 45_000 })
+  await expect(table).toBeVisible(READ)
   await page.getByRole('button', { name: '8:1' }).click()
   await expect(page.getByText('8 : 1')).toBeVisible()
   await table.focus()
   await page.keyboard.press('-')
   await expect(page.getByText('5.7 : 1')).toBeVisible()
   // Half a millimetre, as its finest trails were drawn.
-  await expect(page.locator('[data-why="Thinnest line of trails.svg"]')).toHaveText(/0\.(4[5-9]|5\d?)\s*mm/, {
-    timeout: 45_000,
-  })
+  await expect(page.locator('[data-why="Thinnest line of trails.svg"]')).toHaveText(
+    /0\.(4[5-9]|5\d?)\s*mm/,
+    READ,
+  )
   const before = await table.screenshot()
   await page.setViewportSize({ width: 1280, height: 600 })
   await page.getByRole('button', { name: 'Thinnest line of trails.svg: show where' }).click()
