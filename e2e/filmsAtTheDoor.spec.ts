@@ -160,12 +160,12 @@ test('two tiles are known by their corner marks and become one film', async ({ p
     { ...right, name: 'wide 2.svg' },
   ])
   const told = page.getByText('wide 1.svg and wide 2.svg are two tiles of one film')
-  await expect(told).toBeVisible({ timeout: 45_000 })
+  await expect(told).toBeVisible({ timeout: 120_000 })
   await page.getByRole('button', { name: 'Join them' }).click()
   await expect(page.locator('[data-why^="Size of wide 1 and wide 2, joined"]')).toHaveText(
     /^120(\.\d)?\s*mm × 30(\.\d)?\s*mm/,
     {
-      timeout: 45_000,
+      timeout: 120_000,
     },
   )
   await expect(page.getByText('set aside, another in its place')).toHaveCount(2)

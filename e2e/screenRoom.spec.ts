@@ -253,7 +253,7 @@ test('from films to the list of the screen room and a printed position sheet, by
   await press(page, 'Cancel')
   await page.unroute('**/reading')
   await press(page, 'Read them')
-  await expect(page.locator('[data-why^="Coverage of"]')).toHaveText(/%/, { timeout: 45_000 })
+  await expect(page.locator('[data-why^="Coverage of"]')).toHaveText(/%/, { timeout: 120_000 })
   await press(page, /^Use all \d+ readings$/)
   await expect(saveStatus(page)).toHaveText('Saved')
   await expect(page.getByLabel(/^Smallest line of/)).toHaveValue(/mm/)

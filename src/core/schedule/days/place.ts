@@ -67,23 +67,28 @@ export class Places {
   times: readonly WorkTime[] = []
   private readonly p: Prepared
   private readonly problem: DaysProblem
+  private readonly takes: readonly DayRun['on'][]
   private readonly crew: Held
   private readonly belts: readonly Held[]
   private readonly told: Float64Array
+  private readonly isBefore: Uint8Array
   private readonly aside: readonly { readonly state: Float64Array; readonly held: Int32Array }[]
   /** What moves the start of the run that is being placed, and who. */
   private start = 0
   private waits = 0
   private who = -1
 
-  constructor(problem: DaysProblem) {
+  /** @param takes what runs take instead, by run and press: a day as it may really come */
+  constructor(problem: DaysProblem, takes?: readonly DayRun['on'][]) {
     this.problem = problem
+    this.takes = takes ?? problem.runs.map((r) => r.on)
     this.p = prepared(problem)
     const n = problem.runs.length
     this.state = new State(this.p)
     this.crew = new Held(n + problem.away.length)
     this.belts = problem.dryers.map(() => new Held(n))
     this.told = new Float64Array(n * COLUMNS)
+    this.isBefore = new Uint8Array(n)
     this.aside = Array.from({ length: Math.ceil(n / EVERY) + 1 }, () => ({
       state: new Float64Array(this.state.all.length),
       held: new Int32Array(problem.dryers.length + 1),
@@ -106,6 +111,7 @@ export class Places {
 
   isPlaced = (run: number): boolean => this.of(run, REFUSED) === PLACED
   endOf = (run: number): Minute => this.of(run, END)
+  doneOf = (run: number): Minute => this.of(run, DONE)
   setUpOf = (run: number): Minute => this.of(run, SET_UP)
   /** What keeps a run from being placed, if anything does. */
   refusedOf = (run: number): Refused | undefined => REFUSALS[this.of(run, REFUSED)]
@@ -154,6 +160,13 @@ export class Places {
     return row * EVERY
   }
 
+  private begin(): void {
+    const first = this.aside[0]
+    this.state.all.set(first?.state ?? [])
+    this.crew.count = first?.held[0] ?? 0
+    for (const [d, belt] of this.belts.entries()) belt.count = first?.held[d + 1] ?? 0
+  }
+
   private putAside(row: number): void {
     const to = this.aside[row]
     if (!to) return
@@ -169,7 +182,11 @@ export class Places {
    * @returns whether it came to its end
    */
   all(order: ArrayLike<number>, press: ArrayLike<number>, from = 0, most = Number.POSITIVE_INFINITY): boolean {
-    for (let i = from; i < order.length; i++) this.tell(order[i] as number, REFUSED, NOT_YET)
+    if (from === 0) this.begin()
+    this.isBefore.fill(0)
+    for (let i = 0; i < from; i++) this.isBefore[order[i] as number] = 1
+    for (let run = 0; run < this.isBefore.length; run++)
+      if (this.isBefore[run] === 0) this.tell(run, REFUSED, NOT_YET)
     for (let i = from; i < order.length; i++) {
       const run = order[i] as number
       this.next(run, press[run] as number, i)
@@ -221,7 +238,7 @@ export class Places {
   }
 
   private refusal(run: DayRun, at: number, press: number): Refused | undefined {
-    const takes = run.on[press]
+    const takes = this.takes[at]?.[press]
     if (!takes) return 'not on this press'
     if (run.after && !this.isPlaced(run.after.run)) return 'the print before is not placed'
     const time = this.times[press] as WorkTime
