@@ -19,6 +19,7 @@ const ROOMS = [
   'craft',
   'trouble',
   'rehearsal',
+  'days',
   'plan',
 ]
 

@@ -17,6 +17,7 @@ import { PrintLook } from '@/ui/Swatch'
 import { useSettings } from '@/ui/settings'
 import { AirToday } from './AirToday'
 import { AskFrame } from './AskFrame'
+import { DaysBoard } from './days/DaysBoard'
 import { Filling } from './Filling'
 import { MISSING } from './missing'
 import { useNewOrder } from './orders/useNewOrder'
@@ -26,6 +27,8 @@ import type { OrderLine, RunLine } from './today'
 
 interface TodayProps {
   readonly shopName: string
+  /** Changes whenever anything was saved. */
+  readonly stamp: string
   readonly today: string
   /** As it was said today. */
   readonly air: AirOfDay | undefined
@@ -52,7 +55,17 @@ const isStopped = (run: RunLine | undefined) =>
   run.open.some((r) => r.severity === 'Stop')
 
 /** Runs by due date, each with what is open and the way to where it is settled. */
-export function TodayBoard({ shopName, today, air, lines, screens, limited, planning, page }: TodayProps) {
+export function TodayBoard({
+  shopName,
+  stamp,
+  today,
+  air,
+  lines,
+  screens,
+  limited,
+  planning,
+  page,
+}: TodayProps) {
   const make = useNewOrder()
   const waitsOf = waitsFor(lines)
   // An order that makes no run yet stands there with what it misses.
@@ -79,6 +92,7 @@ export function TodayBoard({ shopName, today, air, lines, screens, limited, plan
       <AirToday said={air} />
       <ScreenNews {...screens} />
       <InkNews tubs={limited} />
+      {page.total > 0 && <DaysBoard stamp={stamp} />}
       {rows.length === 0 ? (
         <Empty says="No open order. The day is planned from the orders: customer, garments, art and when it is due.">
           <PushButton type="button" onClick={() => void make()}>

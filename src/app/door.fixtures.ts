@@ -55,6 +55,18 @@ export const curve = Array.from({ length: 16 }, () => 0.4)
 export const GIVEN: { readonly [N in ActName]: ActGiven<N> } = {
   newOrder: {},
   setUpShop: { template: 'manual', name: 'Corner prints' },
+  keepDays: {
+    kept: {
+      choice: {
+        order: ['R-1001-P1-dark'],
+        press: { 'R-1001-P1-dark': 'four' },
+        overtime: { four: ['2026-11-24'] },
+      },
+      pins: [{ runId: 'R-1001-P1-dark', pressId: 'four', at: 1_795_600_000 }],
+      down: [{ pressId: 'six', from: 1_795_600_000, to: 1_795_620_000 }],
+    },
+    seen: 0,
+  },
   sayAir: { air: { temperature: 281, humidity: 0.9 } },
   removeOrder: { id: 'O-1009' },
   restoreOrder: { id: 'O-1009' },

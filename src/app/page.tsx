@@ -39,6 +39,7 @@ export default async function TodayPage({ searchParams }: Props) {
     <>
       <Seen stamp={stamp} />
       <TodayBoard
+        stamp={stamp}
         shopName={shelf.shop.name}
         today={format(new Date(), 'yyyy-MM-dd')}
         air={shelf.shop.air}

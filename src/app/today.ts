@@ -1,4 +1,5 @@
 import { warnings } from '@/core/advice'
+import type { DayFacts } from '@/core/days'
 import type { Shop } from '@/core/equipment'
 import {
   customerKey,
@@ -29,7 +30,7 @@ import { renewPlans, shopStampOf, summaryStamp } from './planning'
 import { settledAt } from './settledAt'
 
 /** A run as lists show it. */
-export interface RunLine extends Omit<RunSummary, 'job' | 'inks' | 'cure'> {
+export interface RunLine extends Omit<RunSummary, 'job' | 'inks' | 'cure' | 'day'> {
   readonly id: string
   readonly where: string
   readonly quantity: number
@@ -77,6 +78,7 @@ interface OrderLines {
   readonly jobs: readonly ScreenJob[]
   readonly needs: readonly InkNeedLine[]
   readonly cures: readonly CureJob[]
+  readonly days: readonly DayFacts[]
   /** Orders whose plans are being renewed. */
   readonly planning: number
   readonly total: number
@@ -168,6 +170,7 @@ async function linesOf(db: Database, ids: readonly string[]): Promise<Omit<Order
     jobs: facts.flatMap((f) => (f.job ? [{ ...f.job, ...leads.get(f.job.orderId) }] : [])),
     needs: facts.flatMap((f) => f.inks),
     cures: facts.flatMap((f) => f.cure ?? []),
+    days: facts.flatMap((f) => (f.day ? [{ ...f.day, ...leads.get(f.day.orderId) }] : [])),
     planning: stale.length,
     lines: split.map((s) => {
       const line = lineOf(s, shelf.shop)
@@ -209,7 +212,7 @@ function lineOf({ stored, runs, wrong }: Split, shop: Shop): Omit<OrderLine, 'ru
   }
 }
 
-const runLine = (run: Run, { job: _, inks: __, cure: ___, ...summary }: RunSummary) => ({
+const runLine = (run: Run, { job: _, inks: __, cure: ___, day: ____, ...summary }: RunSummary) => ({
   ...summary,
   id: run.id,
   where: `${WHERES[run.placement.where] ?? run.placement.where}, ${groupLabel(run.group).toLowerCase()}`,
@@ -228,6 +231,9 @@ export interface Ahead {
   readonly jobs: readonly ScreenJob[]
   readonly needs: readonly InkNeedLine[]
   readonly cures: readonly CureJob[]
+  readonly days: readonly DayFacts[]
+  /** Orders of which garments are counted in. */
+  readonly garmentsIn: readonly string[]
   /** Orders whose plans are being renewed. */
   readonly planning: number
   /** Open orders due later, which are not in it. */
@@ -238,8 +244,11 @@ export interface Ahead {
  * What the open orders due first ask of the screen room and the ink room, with those that have a
  * stencil already; `with` names one more order.
  */
-export async function ahead(db: Database, also: { readonly with?: string } = {}): Promise<Ahead> {
-  const open = { text: '', show: 'open', offset: 0, limit: HORIZON } as const
+export async function ahead(
+  db: Database,
+  also: { readonly with?: string; readonly orders?: number } = {},
+): Promise<Ahead> {
+  const open = { text: '', show: 'open', offset: 0, limit: also.orders ?? HORIZON } as const
   const [{ ids, total }, { shelf }] = await Promise.all([findOrders(db, open), loadShop(db)])
   const onFrames = shelf.shop.frames.flatMap((f) => f.stencil?.order ?? []).concat(also.with ?? [])
   const others = [...new Set(onFrames)].filter((id) => !ids.includes(id))
@@ -249,6 +258,8 @@ export async function ahead(db: Database, also: { readonly with?: string } = {})
     jobs: found.jobs,
     needs: [...found.needs].sort((a, b) => a.due.localeCompare(b.due)),
     cures: found.cures,
+    days: found.days,
+    garmentsIn: found.lines.flatMap((l) => (l.said.garments ? [l.id] : [])),
     planning: found.planning,
     later: Math.max(0, total - ids.length),
   }

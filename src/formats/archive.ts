@@ -1,5 +1,6 @@
 import * as yup from 'yup'
 import type { FilmOfPrint } from '@/core/artwork'
+import type { DaysKept } from '@/core/days'
 import { checkShelf, type ShopAndShelf } from '@/core/equipment'
 import { type Customer, checkHeldOrder, type Order, type OrderState, type Said } from '@/core/order'
 import { type Decisions, inTodaysWords, orderOfRun } from '@/core/plan'
@@ -37,6 +38,7 @@ export interface ArchiveFile<Revision, Book> {
   readonly customers?: readonly Customer[] | undefined
   readonly notes?: readonly HeldNote[] | undefined
   readonly locks?: readonly HeadLock[] | undefined
+  readonly days?: DaysKept | undefined
   readonly turns?: readonly HeadTurn[] | undefined
   readonly atPress?: readonly { readonly runId: string; readonly event: PressEvent }[] | undefined
 }
@@ -122,6 +124,7 @@ export function readArchiveFile<Revision, Book>(text: string): ArchiveRead<Revis
     customers?: readonly Customer[]
     notes?: readonly HeldNote[]
     locks?: readonly HeadLock[]
+    days?: DaysKept
     turns?: readonly HeadTurn[]
     setups?: readonly OldStep[]
     atPress?: readonly (PressEvent & { readonly runId: string })[]
@@ -160,6 +163,7 @@ export function readArchiveFile<Revision, Book>(text: string): ArchiveRead<Revis
       customers: file.customers ?? [],
       notes: file.notes ?? [],
       locks: file.locks ?? [],
+      days: file.days,
       turns: file.turns ?? [],
       atPress: [
         ...(file.setups ?? []).map(ofStep),
@@ -193,6 +197,7 @@ export async function* archiveText<Revision, Book>(
   yield* list('locks', source.locks ?? [], (l) => l)
   yield* list('turns', source.turns ?? [], (t) => t)
   yield* list('atPress', source.atPress ?? [], ({ runId, event }) => ({ runId, ...event }))
+  if (source.days) yield `,\n "days": ${JSON.stringify(source.days)}`
   yield `,\n "inkBook": ${JSON.stringify(source.inkBook ?? null)}\n}\n`
 }
 

@@ -3,6 +3,7 @@
 import * as yup from 'yup'
 import { TURNS } from '@/core/artwork'
 import { BANDS } from '@/core/color'
+import { daysKeptSchema } from '@/core/days'
 import { INK_SYSTEMS, idSchema, ORDER_STATES, PROGRESS, WHITE_LOOKS, wordsSchema } from '@/core/order'
 import { decisionsSchema, runIdSchema } from '@/core/plan'
 import { isDay, isMoment, keysOf } from '@/core/quantity'
@@ -215,6 +216,7 @@ export const archiveSchema = yup.object({
     )
     .max(1_000_000)
     .optional(),
+  days: daysKeptSchema.default(undefined).optional() as unknown as yup.Schema,
   locks: yup.array(lockSchema).max(100_000).optional(),
   turns: yup.array(turnSchema).max(100_000).optional(),
   setups: yup.array(setupSchema).optional(),

@@ -1,10 +1,12 @@
 import type { FilmOfPrint } from '@/core/artwork'
+import type { DaysKept } from '@/core/days'
 import type { ShopAndShelf } from '@/core/equipment'
 import type { Customer } from '@/core/order'
 import { type Decisions, isUndecided, orderOfRun } from '@/core/plan'
 import type { HeadLock, HeadTurn } from '@/core/registration'
 import { everyCustomer, replaceCustomers } from './customers'
 import type { Database } from './database'
+import { loadDays, replaceDays } from './days'
 import { decisionRows, loadDecisions } from './decisions'
 import { allFilms, putFilm } from './films'
 import { headLocks, headTurns } from './headNotes'
@@ -33,11 +35,12 @@ export interface Archive {
   readonly locks?: readonly HeadLock[] | undefined
   readonly turns?: readonly HeadTurn[] | undefined
   readonly atPress?: readonly RunEvent[] | undefined
+  readonly days?: DaysKept | undefined
 }
 
 /** Everything, read a few rows at a time while it is written. Orders by day and number, runs by number. */
 export async function openArchive(db: Database) {
-  const [{ shelf }, inkBook, films, customers, notes, locks, turns, atPress] = await Promise.all([
+  const [{ shelf }, inkBook, films, customers, notes, locks, turns, atPress, days] = await Promise.all([
     loadShop(db),
     readInkBook(db),
     allFilms(db),
@@ -46,6 +49,7 @@ export async function openArchive(db: Database) {
     headLocks.every(db),
     headTurns.every(db),
     everyEvent(db),
+    loadDays(db),
   ])
   return {
     shelf,
@@ -56,6 +60,7 @@ export async function openArchive(db: Database) {
     locks,
     turns,
     atPress,
+    days: days.kept,
     orders: heldOrders(db),
     decisions: heldDecisions(db),
     revisions: everyRevision(db),
@@ -129,5 +134,6 @@ export async function replaceAll(db: Database, archive: Archive): Promise<void> 
     await headLocks.replace(tx, archive.locks)
     await headTurns.replace(tx, archive.turns)
     await replaceEvents(tx, archive.atPress)
+    await replaceDays(tx, archive.days)
   })
 }

@@ -128,3 +128,18 @@ export async function photosSaid(db: Kysely<Tables>): Promise<readonly string[]>
     .execute()
   return rows.map(eventOf).flatMap((e) => (e.kind === 'sample' ? e.photos : []))
 }
+
+/** Which of these runs something was said of at the press. */
+export async function runsSaidOf(
+  db: Kysely<Tables>,
+  runIds: readonly string[],
+): Promise<ReadonlySet<string>> {
+  if (runIds.length === 0) return new Set()
+  const rows = await db
+    .selectFrom('press_event')
+    .select('run_id')
+    .distinct()
+    .where('run_id', 'in', runIds)
+    .execute()
+  return new Set(rows.map((r) => r.run_id))
+}

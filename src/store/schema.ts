@@ -41,6 +41,8 @@ export interface Tables extends InkTables, AtPressTables, OrderTables {
     day_order: 'monthFirst' | 'yearFirst' | null
     week_from: 'sunday' | null
   }
+  /** What was decided of the days; `kept` is JSON. */
+  day_plan: { id: 1; version: number; kept: string }
   /** How often each part of the shop was saved. */
   shop_part: { part: ShopPart; version: number }
   pause: { place: number; begins: number; ends: number }

@@ -1,4 +1,5 @@
 import * as yup from 'yup'
+import { daysKeptSchema } from '@/core/days'
 import { BROKE, type Broke } from '@/core/equipment'
 import { PROGRESS, type Progress, WHITE_LOOKS, type WhiteLook, wordsSchema } from '@/core/order'
 import { runIdSchema } from '@/core/plan'
@@ -9,6 +10,7 @@ import { applied } from '../edits/apply'
 import type { Found } from '../find'
 import { find } from '../find'
 import * as customers from './customers'
+import * as days from './days'
 import * as fits from './fits'
 import * as ink from './ink'
 import type { Act, Frozen } from './kinds'
@@ -104,6 +106,7 @@ export const ACTS = {
     }),
     shop.shareBelt,
   ),
+  keepDays: of(yup.object({ kept: daysKeptSchema, seen: fits.version }), days.keepDays),
   noteLock: of(fits.lock, press.noteLock),
   forgetLock: of(yup.object({ pressId: fits.anyId, head: fits.head }), press.forgetLock),
   noteTurn: of(fits.headTurn, press.noteTurn),

@@ -66,9 +66,13 @@ export function because<T extends Record<string, Rule>>(
 export const q = (kind: Kind, value: number): Input => ({ kind, value })
 
 const DAY = /^\d{4}-\d\d-\d\d$/
+const MOMENT = /^\d{4}-\d\d-\d\dT\d\d:\d\d$/
 /** An input in words; days in the one format of the app. */
 export function inputText(input: Input, system: System): string {
-  if (typeof input === 'string') return DAY.test(input) ? sayDay(input, 'd MMM yyyy', system) : input
+  if (typeof input === 'string') {
+    if (MOMENT.test(input)) return sayDay(input, 'EEE d MMM, HH:mm', system)
+    return DAY.test(input) ? sayDay(input, 'd MMM yyyy', system) : input
+  }
   if ('value' in input) return sayQuantity(input.kind, input.value, system)
   return input.values.map((x) => sayQuantity(input.kind, x, system)).join(', ')
 }

@@ -8,6 +8,7 @@ import {
   type Setting,
 } from '../advice'
 import { ARTWORK } from '../artwork'
+import { DAYS } from '../days'
 import { HEAT } from '../heat'
 import { INK } from '../ink'
 import { ORDER } from '../order'
@@ -31,6 +32,7 @@ export const ROOMS = [
   INK,
   SCREEN,
   SCHEDULE,
+  DAYS,
   SEQUENCE,
   STROKE,
   REGISTRATION,

@@ -1,7 +1,9 @@
 import { type Reason, settled } from '../advice'
+import type { DayFacts } from '../days'
 import type { Shop } from '../equipment'
 import type { Order } from '../order'
 import { messageOf } from '../quantity'
+import { dayFactsOf } from './dayFacts'
 import { type CureJob, cureJobOf } from './dryerDesk'
 import { type InkNeedLine, inkNeedsOf } from './inkNeeds'
 import { runOf } from './ordering'
@@ -21,6 +23,8 @@ export interface RunSummary {
   readonly job: ScreenJob | undefined
   readonly inks: readonly InkNeedLine[]
   readonly cure: CureJob | undefined
+  /** None where no press prints it. */
+  readonly day: DayFacts | undefined
   /** How many settings differ from the last released revision; none when there is none. */
   readonly changed: number | undefined
   /** Why no plan could be made of what is stored, in one sentence; empty as a rule. */
@@ -28,7 +32,7 @@ export interface RunSummary {
 }
 
 /** Goes up when a summary holds other facts than before: what was kept is computed anew. */
-export const SUMMARY_FACTS = 11
+export const SUMMARY_FACTS = 12
 
 export const NO_SUMMARY: RunSummary = {
   press: '',
@@ -39,6 +43,7 @@ export const NO_SUMMARY: RunSummary = {
   job: undefined,
   inks: [],
   cure: undefined,
+  day: undefined,
   changed: undefined,
   wrong: '',
 }
@@ -67,6 +72,7 @@ export function summarize({ order, runId, decisions, last }: RunAsk, shop: Shop)
       job: screenJobOf(order, p),
       inks: inkNeedsOf(order, p),
       cure: cureJobOf(order, p),
+      day: dayFactsOf(order, p, shop, decisions ?? noDecisions(runId)),
       open: p.warnings.filter((w) => w.severity !== 'Note'),
       changed: last && planChanges(last, p).length,
     }

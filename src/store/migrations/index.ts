@@ -28,6 +28,7 @@ import { up as writing } from './026_writing'
 import { up as over } from './027_over'
 import { up as facts } from './028_facts'
 import { up as trouble } from './029_trouble'
+import { up as days } from './030_days'
 
 /** Every step from the first version on, in order. */
 export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unknown>) => Promise<void> }>> = {
@@ -60,4 +61,5 @@ export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unkn
   '027_over': { up: over },
   '028_facts': { up: facts },
   '029_trouble': { up: trouble },
+  '030_days': { up: days },
 }

@@ -40,6 +40,7 @@ const STAGE_OF: Readonly<Record<RoomId, StageName>> = {
   ink: 'ink',
   screen: 'screens',
   schedule: 'screens',
+  days: 'run',
   sequence: 'sequence',
   stroke: 'sequence',
   registration: 'placement',

@@ -93,7 +93,14 @@ class Urgency {
     const [n, p] = [runs.length, presses.length]
     const places = new Places(this.problem)
     places.work(overtime)
-    const press = runs.map((r) => r.pin?.press ?? Math.max(0, r.on.findIndex((t) => t !== undefined)))
+    const press = runs.map(
+      (r) =>
+        r.pin?.press ??
+        Math.max(
+          0,
+          r.on.findIndex((t) => t !== undefined),
+        ),
+    )
     const order: number[] = []
     /** Worked minutes before the start that a pair would have, and its urgency but for waiting. */
     const at = new Float64Array(n * p).fill(Number.POSITIVE_INFINITY)

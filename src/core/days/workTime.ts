@@ -27,21 +27,21 @@ export class WorkTime {
     this.end = end
     this.before = new Int32Array(end + 1)
     this.until = new Int32Array(end + 1)
-    const clock: number[] = []
-    let at = 0
-    for (const span of merged(works)) {
-      const [from, to] = [Math.max(0, span.from), Math.min(end, span.to)]
-      for (; at <= from && at <= end; at++) this.before[at] = clock.length
+    const spans = merged(works).map(({ from, to }) => ({ from: Math.max(0, from), to: Math.min(end, to) }))
+    this.all = spans.reduce((sum, { from, to }) => sum + Math.max(0, to - from), 0)
+    this.clock = new Int32Array(this.all)
+    let [at, minute] = [0, 0]
+    for (const { from, to } of spans) {
+      if (to <= from) continue
+      this.before.fill(minute, at, from)
+      this.until.fill(to, from, to)
       for (let t = from; t < to; t++) {
-        clock.push(t)
-        this.before[t + 1] = clock.length
-        this.until[t] = to
+        this.before[t] = minute
+        this.clock[minute++] = t
       }
-      at = Math.max(at, to + 1)
+      at = to
     }
-    for (; at <= end; at++) this.before[at] = clock.length
-    this.clock = Int32Array.from(clock)
-    this.all = clock.length
+    this.before.fill(minute, at)
   }
 
   /** Working minutes before a moment. */

@@ -32,11 +32,7 @@ export interface Ground {
 
 const NEAREST = 12
 
-export function groundOf(
-  problem: DaysProblem,
-  below: Ground['below'],
-  late: Ground['late'],
-): Ground {
+export function groundOf(problem: DaysProblem, below: Ground['below'], late: Ground['late']): Ground {
   const { runs } = problem
   const loose = runs.flatMap((r, i) => (r.pin?.started ? [] : [i]))
   const presses = runs.map((r) =>
@@ -46,7 +42,10 @@ export function groundOf(
     const p = presses[to]?.[0] ?? 0
     return loose
       .filter((from) => from !== to && runs[from]?.on[p] !== undefined)
-      .map((from) => ({ from, cost: problem.changeOver(p, from, to) + (runs[from]?.screens === r.screens ? -1 : 0) }))
+      .map((from) => ({
+        from,
+        cost: problem.changeOver(p, from, to) + (runs[from]?.screens === r.screens ? -1 : 0),
+      }))
       .sort((a, b) => a.cost - b.cost)
       .slice(0, NEAREST)
       .map((x) => x.from)
@@ -117,7 +116,10 @@ const block: Change = ({ order, press }, { loose, below }) => {
   if (head === undefined || order.length < 4) return false
   const long = 2 + below(4)
   const from = order.indexOf(head)
-  const own = order.slice(from).filter((r) => press[r] === press[head] && loose.includes(r)).slice(0, long)
+  const own = order
+    .slice(from)
+    .filter((r) => press[r] === press[head] && loose.includes(r))
+    .slice(0, long)
   const rest = order.filter((r) => !own.includes(r))
   const at = below(rest.length + 1)
   order.splice(0, order.length, ...rest.slice(0, at), ...own, ...rest.slice(at))

@@ -82,7 +82,10 @@ export class Search {
     const places = new Places(this.problem)
     places.work(this.best.overtime)
     places.all(this.best.order, this.best.press)
-    return { choice: draftOf(this.best), plan: planOf(this.problem, places, this.best.order, this.best.overtime) }
+    return {
+      choice: draftOf(this.best),
+      plan: planOf(this.problem, places, this.best.order, this.best.overtime),
+    }
   }
 
   /** Tries so many plans more, a few over them where one change takes several. */
@@ -117,7 +120,9 @@ export class Search {
   /** The cost of a draft, in the spare places; Infinity where it comes to more than `most`. */
   private costOf(draft: Draft, most: number): number {
     this.tried++
-    const isSameTime = draft.overtime.every((days, p) => days.every((d, i) => d === this.now.overtime[p]?.[i]))
+    const isSameTime = draft.overtime.every((days, p) =>
+      days.every((d, i) => d === this.now.overtime[p]?.[i]),
+    )
     let same = 0
     if (isSameTime)
       while (
@@ -126,7 +131,8 @@ export class Search {
         draft.press[draft.order[same] as number] === this.now.press[draft.order[same] as number]
       )
         same++
-    if (same > 0 && same === this.now.order.length && same === draft.order.length) return Number.POSITIVE_INFINITY
+    if (same > 0 && same === this.now.order.length && same === draft.order.length)
+      return Number.POSITIVE_INFINITY
     const besides = this.besides(draft)
     const from = this.spare.like(this.places, isSameTime ? Math.min(same, draft.order.length) : 0)
     if (!isSameTime) this.spare.work(draft.overtime)

@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { daysOf, problemOf } from './days.fixtures'
-import { type DaysPlan, decode, firstPlan } from './index'
+import type { DaysPlan } from './decode'
+import { decode, firstPlan } from './index'
 import type { DayRun, DaysChoice, DaysProblem } from './problem'
 import { merged, WorkTime } from './workTime'
 

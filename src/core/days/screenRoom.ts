@@ -37,12 +37,7 @@ export function screensFor(state: State, { problem, setOf, capacity }: Prepared,
 }
 
 /** A run has printed with its screens; behind the last one that wants them the frames come free. */
-export function screensUsed(
-  state: State,
-  { problem, setOf, sets }: Prepared,
-  at: number,
-  end: number,
-): void {
+export function screensUsed(state: State, { problem, setOf, sets }: Prepared, at: number, end: number): void {
   const set = setOf[at] as number
   const left = (state.left[set] as number) - 1
   state.left[set] = left
@@ -73,12 +68,7 @@ function put(state: State, mesh: number, free: number): void {
 }
 
 /** When so many frames of a mesh are free; idle sets are stripped where they are not, and made again later. */
-function takeFrames(
-  state: State,
-  { runs, room }: Prepared['problem'],
-  mesh: number,
-  count: number,
-): number {
+function takeFrames(state: State, { runs, room }: Prepared['problem'], mesh: number, count: number): number {
   const pool = state.pools[mesh]
   if (!pool) return -1
   while ((state.pooled[mesh] as number) < count) {

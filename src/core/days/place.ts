@@ -151,7 +151,8 @@ export class Places {
     this.times = other.times
     this.state.all.set(from.state)
     this.crew.copy(other.crew, from.held[0] as number)
-    for (const [d, belt] of this.belts.entries()) belt.copy(other.belts[d] as Held, from.held[d + 1] as number)
+    for (const [d, belt] of this.belts.entries())
+      belt.copy(other.belts[d] as Held, from.held[d + 1] as number)
     this.told.set(other.told)
     for (let i = 0; i <= row; i++) {
       this.aside[i]?.state.set(other.aside[i]?.state ?? [])
@@ -181,7 +182,12 @@ export class Places {
    * @param most gives up where it comes to cost more
    * @returns whether it came to its end
    */
-  all(order: ArrayLike<number>, press: ArrayLike<number>, from = 0, most = Number.POSITIVE_INFINITY): boolean {
+  all(
+    order: ArrayLike<number>,
+    press: ArrayLike<number>,
+    from = 0,
+    most = Number.POSITIVE_INFINITY,
+  ): boolean {
     if (from === 0) this.begin()
     this.isBefore.fill(0)
     for (let i = 0; i < from; i++) this.isBefore[order[i] as number] = 1
@@ -285,8 +291,7 @@ export class Places {
     sums[1] = (sums[1] as number) + run.weight * by
     const late = COST.lateMinute * by + (by > 0 ? COST.late : 0) + COST.sooner * (end + run.hold)
     const pinned = run.pin && !run.pin.started ? Math.max(0, start - run.pin.start - COST.nearPin) : 0
-    sums[0] =
-      (sums[0] as number) + run.weight * late + COST.changeOver * changeOver + COST.offPin * pinned
+    sums[0] = (sums[0] as number) + run.weight * late + COST.changeOver * changeOver + COST.offPin * pinned
   }
 
   /** Moves the start on where printing, or its set-up, may not begin before a moment. */
@@ -301,7 +306,14 @@ export class Places {
     }
   }
 
-  private search(run: DayRun, at: number, press: number, setUp: Minute, takes: Minute, screens: Minute): void {
+  private search(
+    run: DayRun,
+    at: number,
+    press: number,
+    setUp: Minute,
+    takes: Minute,
+    screens: Minute,
+  ): void {
     const time = this.times[press] as WorkTime
     this.start = 0
     this.waits = 0

@@ -1,0 +1,125 @@
+'use client'
+
+import { Box, Flex } from '@chakra-ui/react'
+import type { KeyboardEvent, PointerEvent } from 'react'
+import type { LaneRun } from '@/core/days'
+import type { Moment } from '@/core/schedule'
+import { useDesk } from '@/ui/desk'
+import { Button } from '@/ui/elements'
+import { usePaint } from '@/ui/paint'
+import { clockWords, lateWords } from './said'
+import { partsOf, type Window } from './scale'
+
+export const LANE_HEIGHT = 52
+
+const percent = (share: number) => `${(100 * share).toFixed(3)}%`
+
+interface Props {
+  readonly run: LaneRun
+  readonly pressName: string
+  readonly windows: readonly Window[]
+  readonly now: Moment
+  /** It is being put elsewhere. */
+  readonly isHeld: boolean
+  readonly onKey: (event: KeyboardEvent, run: LaneRun) => void
+  readonly onHold: (event: PointerEvent, run: LaneRun) => void
+}
+
+/** Set-up hatched, then the print with its cloth and inks: colours of nothing else. */
+export function LaneBar({ run, pressName, windows, now, isHeld, onKey, onHold }: Props) {
+  const { ask } = useDesk()
+  const { facts } = run
+  const setUp = partsOf(windows, run.setUp, run.start)
+  const prints = partsOf(windows, run.start, run.end)
+  const isLate = run.late > 0
+  const done = clockWords(run.end, now)
+  const label = `${facts.words}, ${pressName}, ${clockWords(run.setUp, now)} to ${done}${isLate ? `, ${lateWords(run.late)}` : ''}${run.isPinned ? ', held there' : ''}`
+  return (
+    <>
+      {setUp.map((part) => (
+        <Box
+          key={`s${part.left}`}
+          position="absolute"
+          top="4px"
+          bottom="4px"
+          border="1px solid"
+          borderColor="rule"
+          borderRight="none"
+          style={{
+            left: percent(part.left),
+            width: percent(part.width),
+            background:
+              'repeating-linear-gradient(135deg, transparent 0 4px, var(--chakra-colors-rule) 4px 5px)',
+          }}
+        />
+      ))}
+      {prints.map((part, i) => (
+        <Button
+          key={`p${part.left}`}
+          type="button"
+          tabIndex={i === 0 ? 0 : -1}
+          aria-label={i === 0 ? label : `${label}, goes on`}
+          data-run={facts.runId}
+          data-why={i === 0 ? `Start of ${facts.runId}` : undefined}
+          onClick={() => ask({ kind: 'event', label: facts.words, reasons: run.why })}
+          onKeyDown={(e) => onKey(e, run)}
+          onPointerDown={(e) => onHold(e, run)}
+          position="absolute"
+          top="4px"
+          bottom="4px"
+          overflow="hidden"
+          textAlign="left"
+          bg="raised"
+          border="1px solid"
+          borderColor={isHeld ? 'ink' : 'ring'}
+          borderTopWidth={run.isBegun ? '4px' : '1px'}
+          borderTopColor={run.isBegun ? 'ink' : undefined}
+          opacity={isHeld ? 0.5 : 1}
+          cursor={run.isBegun ? 'help' : 'grab'}
+          style={{ left: percent(part.left), width: percent(part.width), minHeight: 0, touchAction: 'pan-y' }}
+        >
+          <Flex height="100%">
+            <Patch cloth={facts.cloth} inks={facts.inks} />
+            <Box px="1.5" py="0.5" minWidth="0" lineHeight="1.2">
+              <Box fontWeight="650" whiteSpace="nowrap">
+                {i > 0 && '… '}
+                {facts.words}
+              </Box>
+              <Box fontSize="small" color={isLate ? 'ink' : 'soft'} whiteSpace="nowrap">
+                {isLate && <b>▲ {lateWords(run.late)} · </b>}
+                {run.isPinned && <span title="Held there by the lead">⚲ </span>}
+                {run.isBegun ? 'printing, ' : ''}
+                {facts.pieces} pc, done {done}
+              </Box>
+            </Box>
+          </Flex>
+        </Button>
+      ))}
+    </>
+  )
+}
+
+/** The inks of a run on its cloth. */
+function Patch({ cloth, inks }: { readonly cloth: string; readonly inks: readonly string[] }) {
+  const { background } = usePaint()
+  return (
+    <Flex
+      flex="none"
+      width="16px"
+      direction="column"
+      gap="1px"
+      p="2px"
+      style={{ background: background(cloth) }}
+    >
+      {inks.slice(0, 6).map((hex, i) => (
+        <Box
+          // biome-ignore lint/suspicious/noArrayIndexKey: two screens may be of one ink
+          key={i}
+          flex="1"
+          boxShadow="0 0 0 1px {colors.ring}"
+          style={{ background: background(hex) }}
+        />
+      ))}
+    </Flex>
+  )
+}

@@ -1,0 +1,338 @@
+'use client'
+
+import { Box, Flex } from '@chakra-ui/react'
+import { format } from 'date-fns'
+import { type KeyboardEvent, type PointerEvent, useCallback, useEffect, useRef, useState } from 'react'
+import type { LaneRun, Lanes as LanesOf, Put } from '@/core/days'
+import type { Press } from '@/core/equipment'
+import type { Moment } from '@/core/schedule'
+import { TextButton } from '@/ui/Section'
+import { LANE_HEIGHT, LaneBar } from './LaneBar'
+import { hourMarks, momentAt, partsOf, type Window } from './scale'
+
+const STEP = 900
+const LABEL = '8.5rem'
+
+interface Props {
+  readonly lanes: LanesOf
+  readonly presses: readonly Press[]
+  readonly windows: readonly Window[]
+  /** Where a run is being put. */
+  readonly held: Put | undefined
+  readonly standing: ReadonlyMap<string, Moment>
+  readonly onTry: (where: Put) => void
+  readonly onTake: () => void
+  readonly onLeave: () => void
+  readonly onStands: (press: Press) => void
+}
+
+/** Every press as a lane of time. A run is dragged, or moved with Alt and the arrows; Enter takes it, Escape leaves it. */
+export function Lanes(props: Props) {
+  const { lanes, presses, windows, held, standing, onTry, onTake, onLeave, onStands } = props
+  const tracks = useRef(new Map<string, HTMLDivElement>())
+  const onKey = useCallback(
+    (e: KeyboardEvent, run: LaneRun) => {
+      if (held && e.key === 'Enter') {
+        e.preventDefault()
+        onTake()
+        return
+      }
+      if (held && e.key === 'Escape') {
+        e.preventDefault()
+        e.stopPropagation()
+        onLeave()
+        return
+      }
+      if (!e.altKey || run.isBegun || !e.key.startsWith('Arrow')) return
+      e.preventDefault()
+      e.stopPropagation()
+      const from = held?.runId === run.facts.runId ? held : { pressId: run.pressId, at: run.start }
+      onTry({ runId: run.facts.runId, ...moved(from, e.key, run, presses, lanes.now) })
+    },
+    [held, lanes.now, onLeave, onTake, onTry, presses],
+  )
+  const drag = useDrag({ tracks, windows, now: lanes.now, onTry, onTake, onLeave })
+  const nowAt = partsOf(windows, lanes.now, lanes.now + 60)[0]?.left
+  return (
+    <Box position="relative" data-lanes userSelect="none">
+      <Ruler windows={windows} />
+      {presses.map((press) => {
+        const own = lanes.runs.filter((r) => r.pressId === press.id)
+        const stands = standing.get(press.id)
+        return (
+          <Flex key={press.id} borderTop="1px solid" borderColor="rule" align="stretch">
+            <Box flex="none" width={LABEL} py="1" pr="2">
+              <Box fontWeight="650" lineHeight="1.2">
+                {press.name}
+              </Box>
+              <TextButton
+                onClick={() => onStands(press)}
+                aria-label={`${press.name} ${stands ? 'is back' : 'is down'}`}
+                fontSize="small"
+                px="0"
+                fontWeight="450"
+                color="soft"
+              >
+                {stands ? 'is back' : 'is down …'}
+              </TextButton>
+            </Box>
+            <Box
+              ref={(el: HTMLDivElement | null) => {
+                if (el) tracks.current.set(press.id, el)
+                else tracks.current.delete(press.id)
+              }}
+              position="relative"
+              flex="1"
+              minWidth="0"
+              style={{ height: LANE_HEIGHT }}
+              role="group"
+              aria-label={`Runs on ${press.name}`}
+            >
+              {windows.slice(1).map((w) => (
+                <Box
+                  key={w.day}
+                  position="absolute"
+                  top="0"
+                  bottom="0"
+                  width="2px"
+                  bg="rule"
+                  style={{ left: `${100 * w.left}%` }}
+                />
+              ))}
+              {stands !== undefined && <Stands windows={windows} from={lanes.now} to={stands} />}
+              <Gaps runs={own} windows={windows} now={lanes.now} />
+              {own.map((run) => (
+                <LaneBar
+                  key={run.facts.runId}
+                  {...{ run, windows, onKey }}
+                  now={lanes.now}
+                  pressName={press.name}
+                  isHeld={held?.runId === run.facts.runId}
+                  onHold={drag}
+                />
+              ))}
+              {held?.pressId === press.id && <Ghost windows={windows} at={held.at} />}
+            </Box>
+          </Flex>
+        )
+      })}
+      {nowAt !== undefined && (
+        <Box position="absolute" top="0" bottom="0" left={LABEL} right="0" pointerEvents="none">
+          <Box
+            position="absolute"
+            top="0"
+            bottom="0"
+            width="2px"
+            bg="ink"
+            style={{ left: `${100 * nowAt}%` }}
+            aria-hidden
+          />
+        </Box>
+      )}
+    </Box>
+  )
+}
+
+/** One step of a key: a quarter of an hour, or the next press that can print it. */
+function moved(
+  from: { readonly pressId: string; readonly at: Moment },
+  key: string,
+  run: LaneRun,
+  presses: readonly Press[],
+  now: Moment,
+) {
+  const by = key === 'ArrowRight' ? STEP : key === 'ArrowLeft' ? -STEP : 0
+  if (by !== 0) return { ...from, at: Math.max(now, Math.round((from.at + by) / STEP) * STEP) }
+  const able = presses.filter((p) => run.facts.on.some((o) => o.pressId === p.id))
+  const at = able.findIndex((p) => p.id === from.pressId) + (key === 'ArrowDown' ? 1 : -1)
+  return { ...from, pressId: able[Math.max(0, Math.min(able.length - 1, at))]?.id ?? from.pressId }
+}
+
+function Ruler({ windows }: { readonly windows: readonly Window[] }) {
+  return (
+    <Flex>
+      <Box flex="none" width={LABEL} />
+      <Box position="relative" flex="1" height="2.5em" fontSize="small" color="soft">
+        {windows.map((w) => (
+          <Box
+            key={w.day}
+            position="absolute"
+            top="0"
+            whiteSpace="nowrap"
+            overflow="hidden"
+            fontWeight="650"
+            color="ink"
+            style={{ left: `${100 * w.left}%`, width: `${100 * w.width}%` }}
+          >
+            {format(new Date(w.day * 1000 + new Date(w.day * 1000).getTimezoneOffset() * 60_000), 'EEEE d')}
+          </Box>
+        ))}
+        {hourMarks(windows).map((m) => (
+          <Box
+            key={`${m.day} ${m.hour}`}
+            position="absolute"
+            bottom="0"
+            lineHeight="1"
+            borderLeft="1px solid"
+            borderColor="rule"
+            pl="1"
+            style={{ left: `${100 * m.left}%` }}
+          >
+            {m.hour}
+          </Box>
+        ))}
+      </Box>
+    </Flex>
+  )
+}
+
+const WORDS: Readonly<Partial<Record<LaneRun['waits'], string>>> = {
+  screens: 'waits for screens',
+  garments: 'waits for garments',
+  'the print before': 'waits for the print before',
+  crew: 'waits for people',
+  belt: 'waits for the dryer',
+  temperature: 'waits for the dryer’s heat',
+  'the lead': 'held back by the lead',
+  hours: 'waits for a long enough shift',
+  ink: 'waits for ink',
+}
+
+/** What a press waits for where it stands idle before a run. */
+function Gaps({
+  runs,
+  windows,
+  now,
+}: {
+  readonly runs: readonly LaneRun[]
+  readonly windows: readonly Window[]
+  readonly now: Moment
+}) {
+  return runs.map((run, i) => {
+    const from = Math.max(now, runs[i - 1]?.end ?? now)
+    const says = WORDS[run.waits]
+    if (!says || run.isBegun) return null
+    return partsOf(windows, from, run.setUp).map((part) => (
+      <Flex
+        key={`${run.facts.runId} ${part.left}`}
+        position="absolute"
+        top="0"
+        bottom="0"
+        align="center"
+        px="1.5"
+        overflow="hidden"
+        color="soft"
+        fontSize="small"
+        lineHeight="1.1"
+        style={{ left: `${100 * part.left}%`, width: `${100 * part.width}%` }}
+      >
+        {part.width > 0.06 && says}
+      </Flex>
+    ))
+  })
+}
+
+function Stands({
+  windows,
+  from,
+  to,
+}: {
+  readonly windows: readonly Window[]
+  readonly from: Moment
+  readonly to: Moment
+}) {
+  return partsOf(windows, from, to).map((part) => (
+    <Flex
+      key={part.left}
+      position="absolute"
+      top="0"
+      bottom="0"
+      bg="rail"
+      align="center"
+      px="2"
+      fontWeight="650"
+      style={{ left: `${100 * part.left}%`, width: `${100 * part.width}%` }}
+    >
+      down
+    </Flex>
+  ))
+}
+
+/** Where what is held would begin. */
+function Ghost({ windows, at }: { readonly windows: readonly Window[]; readonly at: Moment }) {
+  const [part] = partsOf(windows, at, at + 60)
+  return part ? (
+    <Box
+      position="absolute"
+      top="0"
+      bottom="0"
+      width="6px"
+      bg="ink"
+      pointerEvents="none"
+      style={{ left: `${100 * part.left}%` }}
+      data-ghost
+    />
+  ) : null
+}
+
+interface Drag {
+  readonly tracks: { readonly current: ReadonlyMap<string, HTMLDivElement> }
+  readonly windows: readonly Window[]
+  readonly now: Moment
+  readonly onTry: (where: Put) => void
+  readonly onTake: () => void
+  readonly onLeave: () => void
+}
+
+/** Follows a pointer that holds a run: each place is tried as it goes, the last one is taken where it lets go. */
+function useDrag({ tracks, windows, now, onTry, onTake, onLeave }: Drag) {
+  const [held, setHeld] = useState<{ readonly run: LaneRun; readonly x: number; readonly y: number }>()
+  const last = useRef('')
+  useEffect(() => {
+    if (!held) return
+    const place = (e: globalThis.PointerEvent) => {
+      for (const [pressId, track] of tracks.current) {
+        const box = track.getBoundingClientRect()
+        if (e.clientY < box.top || e.clientY > box.bottom) continue
+        if (!held.run.facts.on.some((o) => o.pressId === pressId)) return undefined
+        const at = momentAt(windows, (e.clientX - box.left) / box.width)
+        return at === undefined ? undefined : { runId: held.run.facts.runId, pressId, at: Math.max(now, at) }
+      }
+      return undefined
+    }
+    const move = (e: globalThis.PointerEvent) => {
+      if (last.current === '' && Math.hypot(e.clientX - held.x, e.clientY - held.y) < 6) return
+      const where = place(e)
+      const key = where ? `${where.pressId} ${where.at}` : 'nowhere'
+      if (key === last.current) return
+      last.current = key
+      if (where) onTry(where)
+      else onLeave()
+    }
+    const up = () => {
+      if (last.current !== '' && last.current !== 'nowhere') onTake()
+      last.current = ''
+      setHeld(undefined)
+    }
+    const cancel = () => {
+      last.current = ''
+      onLeave()
+      setHeld(undefined)
+    }
+    const giveUp = (e: globalThis.KeyboardEvent) => e.key === 'Escape' && cancel()
+    window.addEventListener('pointermove', move)
+    window.addEventListener('pointerup', up)
+    window.addEventListener('pointercancel', cancel)
+    window.addEventListener('keydown', giveUp)
+    return () => {
+      window.removeEventListener('pointermove', move)
+      window.removeEventListener('pointerup', up)
+      window.removeEventListener('pointercancel', cancel)
+      window.removeEventListener('keydown', giveUp)
+    }
+  }, [held, now, onLeave, onTake, onTry, tracks, windows])
+  return useCallback((e: PointerEvent, run: LaneRun) => {
+    if (e.button === 0 && !run.isBegun && e.pointerType !== 'touch')
+      setHeld({ run, x: e.clientX, y: e.clientY })
+  }, [])
+}

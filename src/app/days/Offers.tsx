@@ -1,0 +1,147 @@
+'use client'
+
+import { Box, Flex } from '@chakra-ui/react'
+import type { DaysKept } from '@/core/days'
+import type { Moment } from '@/core/schedule'
+import { PushButton } from '@/ui/PushButton'
+import { TextButton } from '@/ui/Section'
+import { clockWords, differenceWords } from './said'
+import type { Offer, Option } from './useDays'
+
+interface Props {
+  readonly offer: Offer
+  readonly now: Moment
+  readonly pressName: (id: string) => string
+  readonly onTake: (kept: DaysKept) => void
+  readonly onPause: (is: boolean) => void
+  readonly onLeave: () => void
+}
+
+/** What is offered, with what it comes to before it is taken. */
+export function Offers({ offer, now, pressName, onTake, onPause, onLeave }: Props) {
+  return (
+    <Box
+      role="status"
+      aria-label="What it comes to"
+      bg="raised"
+      px="3"
+      py="2"
+      mb="3"
+      border="2px solid"
+      borderColor="ink"
+    >
+      {offer.kind === 'put' && (
+        <>
+          <Says
+            title={`On ${pressName(offer.where.pressId)} from ${clockWords(offer.where.at, now)}`}
+            lines={differenceWords(offer.proposal.difference, now)}
+          />
+          <Flex gap="4" mt="1.5">
+            <PushButton type="button" onClick={() => onTake(offer.proposal.kept)}>
+              Put it there (Enter)
+            </PushButton>
+            <TextButton onClick={onLeave}>Leave it (Esc)</TextButton>
+          </Flex>
+        </>
+      )}
+      {offer.kind === 'plan' && (
+        <>
+          <Progress share={offer.share} says={offer.share < 1 ? 'Searching for better days' : 'Searched'} />
+          {offer.proposal && <Says title="" lines={differenceWords(offer.proposal.difference, now)} />}
+          <Flex gap="4" mt="1.5">
+            {offer.proposal && (
+              <PushButton
+                type="button"
+                onClick={() => {
+                  onLeave()
+                  if (offer.proposal) onTake(offer.proposal.kept)
+                }}
+              >
+                {offer.share < 1 ? 'Take what is there' : 'Take these days'}
+              </PushButton>
+            )}
+            {offer.share < 1 && (
+              <TextButton onClick={() => onPause(!offer.isPaused)}>
+                {offer.isPaused ? 'Go on' : 'Pause'}
+              </TextButton>
+            )}
+            <TextButton onClick={onLeave}>Leave them as they are</TextButton>
+          </Flex>
+        </>
+      )}
+      {offer.kind === 'replan' && (
+        <>
+          {offer.share < 1 && <Progress share={offer.share} says="Working out what can be done" />}
+          {distinct(offer.options).map((o) => (
+            <Flex
+              key={o.price}
+              gap="4"
+              align="baseline"
+              py="1.5"
+              borderTop="1px solid"
+              borderColor="rule"
+              wrap="wrap"
+            >
+              <Box flex="1" minWidth="16rem">
+                <Says title={PRICES[o.price]} lines={differenceWords(o.proposal.difference, now)} />
+              </Box>
+              <PushButton
+                type="button"
+                onClick={() => onTake(o.proposal.kept)}
+                aria-label={`Take: ${PRICES[o.price]}`}
+              >
+                Take it
+              </PushButton>
+            </Flex>
+          ))}
+          <TextButton onClick={onLeave}>Leave it: the press is not down</TextButton>
+        </>
+      )}
+    </Box>
+  )
+}
+
+const PRICES: Readonly<Record<Option['price'], string>> = {
+  none: 'Only later, nothing moves',
+  few: 'As few moves as do any good',
+  usual: 'Some moves',
+  free: 'Whatever is best, moves cost nothing',
+}
+
+/** Options that come to the same are one: the one with the fewest moves. */
+const distinct = (options: readonly Option[]): readonly Option[] =>
+  options.filter(
+    (o, i) =>
+      !options
+        .slice(0, i)
+        .some(
+          (p) =>
+            p.proposal.lanes.late <= o.proposal.lanes.late &&
+            p.proposal.difference.moved.length <= o.proposal.difference.moved.length,
+        ),
+  )
+
+function Says({ title, lines }: { readonly title: string; readonly lines: readonly string[] }) {
+  return (
+    <>
+      {title && <Box fontWeight="650">{title}</Box>}
+      {lines.map((line) => (
+        <Box key={line}>{line}</Box>
+      ))}
+    </>
+  )
+}
+
+function Progress({ share, says }: { readonly share: number; readonly says: string }) {
+  return (
+    <Box mb="1">
+      <Box>
+        {says}
+        {share < 1 && `, ${Math.round(100 * share)} %`}
+      </Box>
+      <Box height="4px" bg="rule">
+        <Box height="4px" bg="ink" style={{ width: `${100 * share}%` }} />
+      </Box>
+    </Box>
+  )
+}

@@ -1,0 +1,111 @@
+import { format } from 'date-fns'
+import {
+  type Begun,
+  type DayFacts,
+  type DayScreen,
+  type DaysKept,
+  type ShopDays,
+  screensKey,
+} from '@/core/days'
+import type { Shop } from '@/core/equipment'
+import { type RoomLine, roomLines } from '@/core/plan'
+import { fold, isUnderWay, type Stated, saidOf } from '@/core/record'
+import { momentOf, stepsOf, stepTime } from '@/core/schedule'
+import type { Database } from '@/store/database'
+import { loadDays } from '@/store/days'
+import { eventsAfter, runsSaidOf } from '@/store/pressEvents'
+import { loadShop } from '@/store/shop'
+import { ahead } from '../today'
+
+/** Open orders that the days are planned from, those due first: more than a shop prints before the first are gone. */
+const ORDERS = 100
+
+/** What the days are planned from, and what was decided of them. */
+export interface DaysAhead {
+  readonly asked: ShopDays
+  readonly kept: DaysKept
+  readonly version: number
+  /** Orders whose plans are being renewed, and open orders due later, which are not in it. */
+  readonly planning: number
+  readonly later: number
+}
+
+/** A moment by the shop's clock. */
+const clockOf = (at: Date) => momentOf(format(at, "yyyy-MM-dd'T'HH:mm"))
+
+export async function daysAhead(db: Database, at: Date): Promise<DaysAhead> {
+  const [{ shelf }, { kept, version }, open] = await Promise.all([
+    loadShop(db),
+    loadDays(db),
+    ahead(db, { orders: ORDERS }),
+  ])
+  const { shop } = shelf
+  const { runs, begun } = await atPress(db, open.days)
+  const { hours, presses, dryers, frames, screens, leadDays } = shop
+  return {
+    asked: {
+      now: clockOf(at),
+      shop: { hours, presses, dryers, frames, screens, ...(leadDays && { leadDays }) },
+      runs,
+      screens: screensOf(roomLines(open.jobs, shop), shop),
+      begun,
+      garmentsIn: open.garmentsIn,
+      pins: kept.pins,
+      down: kept.down,
+    },
+    kept,
+    version,
+    planning: open.planning,
+    later: open.later,
+  }
+}
+
+/** How far the screens of every print are. */
+function screensOf(lines: readonly RoomLine[], shop: Shop): ShopDays['screens'] {
+  const found: Record<string, DayScreen[]> = {}
+  for (const line of lines) {
+    const key = screensKey({ orderId: line.job.orderId, print: line.job.print })
+    const hangsAt = line.next === undefined ? line.frame?.mounted?.pressId : undefined
+    found[key] ??= []
+    found[key].push({
+      mesh: line.frame?.mesh ?? line.screen.mesh,
+      left: line.frame?.stencil ? leftOf(line, shop) : undefined,
+      ...(hangsAt !== undefined && { hangsAt }),
+    })
+  }
+  return found
+}
+
+/** Seconds of work and drying that a screen still wants; hanging it is part of the set-up. */
+function leftOf({ next, screen }: RoomLine, { screens }: Shop): number {
+  if (next === undefined) return 0
+  const steps = stepsOf(screen).filter((s) => s !== 'mount')
+  const from = steps.indexOf(next as (typeof steps)[number])
+  return from < 0 ? 0 : steps.slice(from).reduce((sum, s) => sum + stepTime(s, screens.humidity, screen), 0)
+}
+
+const through = (said: readonly Stated[]) =>
+  [...saidOf(said, 'count'), ...saidOf(said, 'spoil')].reduce((sum, e) => sum + e.n, 0)
+
+/** Runs that are still to be printed, and how far those are that were begun. */
+async function atPress(db: Database, all: readonly DayFacts[]) {
+  const said = await runsSaidOf(
+    db,
+    all.map((r) => r.runId),
+  )
+  const begun: Begun[] = []
+  const over = new Set<string>()
+  for (const run of all.filter((r) => said.has(r.runId))) {
+    const { said: stated } = fold((await eventsAfter(db, run.runId, 0)).events)
+    const way = isUnderWay(stated)
+    if (way === 'ended') over.add(run.runId)
+    const first = stated.find((e) => e.kind === 'start')
+    const [on] = run.on
+    if (way !== 'going' || !first || !on) continue
+    begun.push({
+      ...{ runId: run.runId, pressId: on.pressId, since: clockOf(new Date(first.at)) },
+      left: Math.max(0, 1 - through(stated) / Math.max(1, run.pieces)),
+    })
+  }
+  return { runs: all.filter((r) => !over.has(r.runId)), begun }
+}

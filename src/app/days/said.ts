@@ -1,0 +1,58 @@
+import { format } from 'date-fns'
+import type { Difference, LaneRun, Lanes, Shift } from '@/core/days'
+import type { Moment } from '@/core/schedule'
+
+const DAY = 86_400
+
+/** A moment in the few words of a shop: `10:40` today, `Thu 10:40` within the week, else with its date. */
+export function clockWords(moment: Moment, now: Moment): string {
+  const days = Math.floor(moment / DAY) - Math.floor(now / DAY)
+  const at = new Date(moment * 1000)
+  const local = new Date(
+    at.getUTCFullYear(),
+    at.getUTCMonth(),
+    at.getUTCDate(),
+    at.getUTCHours(),
+    at.getUTCMinutes(),
+  )
+  if (days === 0) return format(local, 'HH:mm')
+  return format(local, days > 0 && days < 7 ? 'EEE HH:mm' : 'EEE d MMM HH:mm')
+}
+
+/** How much too late, in hours or days. */
+export function lateWords(seconds: number): string {
+  const hours = seconds / 3600
+  if (hours >= 24) return `${Math.round(hours / 24)} ${Math.round(hours / 24) === 1 ? 'day' : 'days'} late`
+  return hours >= 1 ? `${Math.round(hours)} h late` : `${Math.max(1, Math.round(seconds / 60))} min late`
+}
+
+/** A run by its job and what is printed where. */
+export const runWords = ({ facts }: Pick<LaneRun, 'facts'>): string => facts.words
+
+const some = (list: readonly Shift[], say: (s: Shift) => string) => {
+  const told = list.slice(0, 3).map(say).join('; ')
+  return list.length > 3 ? `${told}; and ${list.length - 3} more` : told
+}
+
+/** What a proposal changes, in sentences, worst first. */
+export function differenceWords(
+  { later, sooner, moved, lateBefore, lateAfter }: Difference,
+  now: Moment,
+): readonly string[] {
+  const said = [
+    later.length > 0 &&
+      `Later than it must be: ${some(later, (s) => `${s.facts.words}, ${s.to ? lateWords(s.to.late) : 'without a place'}`)}.`,
+    sooner.length > 0 &&
+      `Better: ${some(sooner, (s) => `${s.facts.words}, ${s.to && s.to.late > 0 ? lateWords(s.to.late) : `in time, ${s.to ? clockWords(s.to.done, now) : ''}`}`)}.`,
+    moved.length > 0 && `Changes its press or its turn: ${some(moved, (s) => s.facts.words)}.`,
+  ].filter((x) => x !== false)
+  const late =
+    lateAfter === lateBefore ? `${lateAfter} late, as now` : `${lateAfter} late instead of ${lateBefore}`
+  return said.length > 0 ? [...said, `${late}.`] : ['Nothing becomes late by it, nothing else moves.']
+}
+
+/** What the days come to, for the head of the board. */
+export const lanesWords = ({ runs, lateRuns, out }: Lanes): string => {
+  const late = lateRuns === 0 ? 'all in time' : `${lateRuns} late`
+  return `${runs.length} ${runs.length === 1 ? 'run' : 'runs'} placed, ${late}${out.length > 0 ? `, ${out.length} without a place` : ''}`
+}

@@ -1,0 +1,58 @@
+import { defineRoom } from '../advice'
+
+/** What holds a run back in the days of the shop, and what the days are planned with. */
+export const DAYS = defineRoom({
+  id: 'days',
+  title: 'The days',
+  model:
+    'All runs on all presses in working time, each as soon as press, screens, garments, people and dryer allow; a first answer by rule, then a search.',
+  sources: 'Common practice or from memory; never measured in a shop.',
+  pages: ['schedule'],
+  rules: {
+    WAITS_NOTHING: { says: 'Begins at once: nothing holds it.', source: 'geometry' },
+    WAITS_PRESS: { says: '{press} prints {other} until {until}.', source: 'geometry' },
+    WAITS_SCREENS: {
+      says: 'Its screens are ready at {until}: {screens} to make, one after the other through the room.',
+      source: 'geometry',
+    },
+    WAITS_SCREENS_OF: { says: 'Its screens hang for {other} until {until}.', source: 'geometry' },
+    WAITS_INK: { says: 'Its ink is mixed at {until}.', source: 'geometry' },
+    WAITS_GARMENTS: {
+      says: 'Garments are not counted in: taken as there at {until}, when the shop next opens.',
+      source: 'assumed',
+    },
+    WAITS_BEFORE: {
+      says: '{other} is printed on the same garments first, until {until}.',
+      source: 'geometry',
+    },
+    WAITS_CREW: { says: 'Nobody is free before {other} ends at {until}.', source: 'geometry' },
+    WAITS_BELT: { says: 'The dryer is full with {other} until {until}.', source: 'geometry' },
+    WAITS_HEAT: {
+      says: 'The dryer runs another temperature for {other}, and is even again at {until}.',
+      source: 'common practice',
+    },
+    WAITS_LEAD: { says: 'Put there by the lead, not before {until}.', source: 'geometry' },
+    WAITS_HOURS: {
+      says: 'Ink that dries in is not begun where a break would fall into its batch: the next span of work that is long enough begins at {until}.',
+      source: 'common practice',
+    },
+    DAY_SET_UP: {
+      says: 'Set-up {time}, {change} of it from what hangs there before.',
+      source: 'assumed',
+    },
+    DAY_PRINTS: {
+      says: '{time} of printing for {pieces} pieces: the usual and a third of the way to the late end of its range, so that days hold.',
+      source: 'assumed',
+    },
+    DAY_LATE: { says: 'Done at {done}, {late} after it must be printed: {by}.', source: 'geometry' },
+    DAY_REFUSED_FRAMES: {
+      says: 'The house has not frames enough of the mesh it wants: {screens} screens.',
+      source: 'geometry',
+    },
+    DAY_REFUSED_PEOPLE: { says: 'It wants more people than there are: {count}.', source: 'geometry' },
+    DAY_REFUSED_LATE: { says: 'There is no working time for it within {days} days.', source: 'geometry' },
+    DAY_REFUSED_BEFORE: { says: 'It follows {other}, which has no place.', source: 'geometry' },
+    DAY_REFUSED_PRESS: { says: 'It cannot be printed on the press it was put on.', source: 'geometry' },
+  },
+  settings: {},
+})

@@ -1,0 +1,91 @@
+import type { Hex } from '../color'
+import type { Press, Shop } from '../equipment'
+import type { Duration, MeshCount, Share, Temperature } from '../quantity'
+import type { Moment } from '../schedule'
+
+/** What a run takes on one press, seconds: as it is planned, and from lowest to highest. */
+export interface OnPress {
+  readonly pressId: string
+  readonly setUp: Duration
+  readonly print: Duration
+  readonly range: readonly [number, number]
+  readonly people: number
+  /** None where no tunnel cures it. */
+  readonly dryer?: { readonly id: string; readonly share: Share; readonly film: Temperature }
+}
+
+/** What the days have to know of a run. */
+export interface DayFacts {
+  readonly runId: string
+  readonly orderId: string
+  readonly print: string
+  /** Customer and job. */
+  readonly words: string
+  /** ISO day. */
+  readonly due: string
+  readonly pieces: number
+  readonly cloth: Hex
+  readonly inks: readonly Hex[]
+  /** Its presses, the planned one first; only that one where the lead chose it. */
+  readonly on: readonly OnPress[]
+  /** The lead chose its press. */
+  readonly isChosen: boolean
+  /** Days between printed and due, where its customer wants others than the shop. */
+  readonly leadDays?: number
+  /** Days that pieces lie in the air between printing and cure. */
+  readonly airDays: number
+  /** Longest batch of what dries in the screens, s; 0 where breaks do no harm. */
+  readonly pot: Duration
+  /** Its first colour under the squeegee prints white, and its lightest and darkest ink, L* 0 to 100. */
+  readonly isBased: boolean
+  readonly lightest: number
+  readonly darkest: number
+  /** The run that meets its garments before it. */
+  readonly after?: string
+}
+
+/** A screen that a run wants, as far as it is. */
+export interface DayScreen {
+  readonly mesh: MeshCount
+  /** Seconds of work and drying until it can hang; 0 where it hangs or could, none where no frame carries it yet. */
+  readonly left: Duration | undefined
+  /** The press it hangs at now. */
+  readonly hangsAt?: Press['id']
+}
+
+/** A run on a press now. */
+export interface Begun {
+  readonly runId: string
+  readonly pressId: string
+  readonly since: Moment
+  /** What is still to be printed of it, 0 to 1. */
+  readonly left: Share
+}
+
+/** Where and when the lead wants a run. */
+export interface Pin {
+  readonly runId: string
+  readonly pressId: string
+  readonly at: Moment
+}
+
+/** A press that does not work for a while. */
+export interface Down {
+  readonly pressId: string
+  readonly from: Moment
+  readonly to: Moment
+}
+
+/** Everything that the days are planned from: runs, the shop, what is said of both, and the shop's clock. */
+export interface ShopDays {
+  readonly now: Moment
+  readonly shop: Pick<Shop, 'hours' | 'presses' | 'dryers' | 'frames' | 'screens' | 'leadDays'>
+  readonly runs: readonly DayFacts[]
+  /** By order and print, `O-1001.P1`. */
+  readonly screens: Readonly<Record<string, readonly DayScreen[]>>
+  readonly begun: readonly Begun[]
+  /** Orders whose garments are counted in. */
+  readonly garmentsIn: readonly string[]
+  readonly pins: readonly Pin[]
+  readonly down: readonly Down[]
+}

@@ -1,0 +1,75 @@
+import * as yup from 'yup'
+import type { Down, Pin } from './facts'
+import type { KeptChoice } from './lanes'
+
+/** What the lead decided of the days: the plan that was taken, runs that were put somewhere, presses that stand. */
+export interface DaysKept {
+  readonly choice?: KeptChoice | undefined
+  readonly pins: readonly Pin[]
+  readonly down: readonly Down[]
+}
+
+export const NOTHING_KEPT: DaysKept = { pins: [], down: [] }
+
+const MOST = 5000
+/** 1970 to 2200, seconds of the shop's clock. */
+const moment = yup
+  .number()
+  .strict()
+  .typeError('A moment, please: seconds of the shop’s clock.')
+  .min(0, 'That is before 1970.')
+  .max(7.26e9, 'That is after the year 2200.')
+  .required('When?')
+const id = yup
+  .string()
+  .strict()
+  .matches(/^[\w.-]{1,160}$/, 'A name of letters, digits, dots and dashes.')
+  .required('Which?')
+const day = yup
+  .string()
+  .strict()
+  .matches(/^\d{4}-\d\d-\d\d$/, 'A day is written 2026-12-01.')
+  .required('Which day?')
+
+/** An object whose names are ids, and whose values fit. */
+const named = <T>(of: yup.Schema<T>) =>
+  yup
+    .mixed<Readonly<Record<string, T>>>()
+    .required('Something is missing.')
+    .test('named', 'A list by names, please.', (value) => {
+      if (typeof value !== 'object' || value === null || Array.isArray(value)) return false
+      const entries = Object.entries(value)
+      return entries.length <= MOST && entries.every(([key, x]) => id.isValidSync(key) && of.isValidSync(x))
+    })
+
+const choice = yup
+  .object({
+    order: yup
+      .array(id)
+      .strict()
+      .max(MOST)
+      .required('In which order?')
+      .test('once', 'A run stands in it twice.', (ids) => new Set(ids ?? []).size === (ids ?? []).length),
+    press: named(id),
+    overtime: named(yup.array(day).strict().max(400).required()),
+  })
+  .default(undefined)
+  .optional()
+
+export const daysKeptSchema = yup.object({
+  choice,
+  pins: yup
+    .array(yup.object({ runId: id, pressId: id, at: moment }))
+    .strict()
+    .max(MOST)
+    .required('Which runs were put somewhere?'),
+  down: yup
+    .array(
+      yup
+        .object({ pressId: id, from: moment, to: moment })
+        .test('span', 'It is back before it went.', (d) => d.to > d.from),
+    )
+    .strict()
+    .max(200, 'At most 200 times that a press stands.')
+    .required('Which presses stand?'),
+})

@@ -1,0 +1,248 @@
+import { q, type Reason } from '../advice'
+import { isoOf, type Moment } from '../schedule'
+import { type DaysPlan, decode } from './decode'
+import { DAYS } from './definition'
+import type { DayFacts, ShopDays } from './facts'
+import { type DaysAnswer, firstPlan } from './firstPlan'
+import { inTurn } from './neighbours'
+import type { Binding, Booked, Refused } from './place'
+import type { DayRun, DaysChoice } from './problem'
+import { type DaysOfShop, daysOfShop, printedBy, screensKey } from './shopDays'
+
+/** A choice by names: it outlives runs that come and go, and presses that are sold. */
+export interface KeptChoice {
+  /** Runs in the order in which they are placed. */
+  readonly order: readonly string[]
+  /** By run. */
+  readonly press: Readonly<Record<string, string>>
+  /** Days of overtime by press, ISO. */
+  readonly overtime: Readonly<Record<string, readonly string[]>>
+}
+
+/** A run in its lane. */
+export interface LaneRun {
+  readonly facts: DayFacts
+  readonly pressId: string
+  readonly setUp: Moment
+  readonly start: Moment
+  readonly end: Moment
+  readonly done: Moment
+  /** It is being printed. */
+  readonly isBegun: boolean
+  readonly isPinned: boolean
+  /** What its start waits for, and the run that it waits for. */
+  readonly waits: Binding
+  readonly waitsFor: string | undefined
+  readonly why: readonly Reason[]
+  /** Seconds that it is done after the end of the day on which it must be printed; 0 for in time. */
+  readonly late: number
+}
+
+/** The days as they are planned. */
+export interface Lanes {
+  readonly now: Moment
+  readonly runs: readonly LaneRun[]
+  /** What has no place, and why. */
+  readonly out: readonly { readonly facts: DayFacts; readonly why: Reason }[]
+  readonly overtime: KeptChoice['overtime']
+  /** Seconds that runs are late, together, and how many are. */
+  readonly late: number
+  readonly lateRuns: number
+  readonly cost: number
+}
+
+/** By names, out of numbers. */
+export function keptOf(
+  asked: ShopDays,
+  days: DaysOfShop,
+  { order, press, overtime }: DaysChoice,
+): KeptChoice {
+  const pressId = (p: number | undefined) => asked.shop.presses[p ?? -1]?.id ?? ''
+  const id = (run: number) => asked.runs[run]?.runId ?? ''
+  return {
+    order: order.map(id),
+    press: Object.fromEntries(order.map((run) => [id(run), pressId(press[run])])),
+    overtime: Object.fromEntries(
+      overtime.flatMap((on, p) => {
+        const dates = on.flatMap((is, d) => (is ? [isoOf(days.momentAt(d * 1440)).slice(0, 10)] : []))
+        return dates.length > 0 ? [[pressId(p), dates]] : []
+      }),
+    ),
+  }
+}
+
+/**
+ * A kept choice in numbers of today's runs. Runs that were not in it come behind, as the first answer has them; a press that a run can
+ * no longer be printed on gives way to one that it can.
+ */
+export function choiceOf(asked: ShopDays, days: DaysOfShop, kept: KeptChoice, first: DaysChoice): DaysChoice {
+  const { problem } = days
+  const index = new Map(asked.runs.map((r, i) => [r.runId, i]))
+  const known = [...new Set(kept.order.flatMap((id) => index.get(id) ?? []))]
+  const isKnown = new Set(known)
+  const order = [...known]
+  // What is new goes where the first answer has it: before the first run that it has behind it.
+  for (const [i, run] of first.order.entries()) {
+    if (isKnown.has(run)) continue
+    const behind = first.order.slice(i + 1).find((r) => isKnown.has(r))
+    const at = behind === undefined ? order.length : order.indexOf(behind)
+    order.splice(at, 0, run)
+    isKnown.add(run)
+  }
+  const press = problem.runs.map((r, i) => {
+    const id = kept.press[asked.runs[i]?.runId ?? '']
+    const on = asked.shop.presses.findIndex((p) => p.id === id)
+    return r.pin?.press ?? (r.on[on] ? on : (first.press[i] as number))
+  })
+  const overtime = problem.presses.map((p, i) =>
+    p.overtime.map((_, d) => {
+      const dates = kept.overtime[asked.shop.presses[i]?.id ?? ''] ?? []
+      return dates.includes(isoOf(days.momentAt(d * 1440)).slice(0, 10))
+    }),
+  )
+  return { order: inTurn(problem, order), press, overtime }
+}
+
+/** The days as they were chosen, moved on to what holds now; by rule where nothing was chosen. */
+export function shownDays(
+  asked: ShopDays,
+  kept: KeptChoice | undefined,
+): { readonly days: DaysOfShop; readonly answer: DaysAnswer } {
+  const days = daysOfShop(asked)
+  const first = firstPlan(days.problem)
+  if (!kept || kept.order.length === 0) return { days, answer: first }
+  const choice = choiceOf(asked, days, kept, first.choice)
+  return { days, answer: { choice, plan: decode(days.problem, choice) } }
+}
+
+/** A plan as lanes show it, with the reasons of every start. */
+export function lanesOf(asked: ShopDays, days: DaysOfShop, { choice, plan }: DaysAnswer): Lanes {
+  const runs = plan.booked.flatMap((b): LaneRun[] => {
+    const facts = asked.runs[b.run]
+    const run = days.problem.runs[b.run]
+    return facts && run ? [laneRun(asked, days, b, facts, run)] : []
+  })
+  return {
+    now: asked.now,
+    runs: runs.sort((a, b) => a.setUp - b.setUp || a.facts.runId.localeCompare(b.facts.runId)),
+    out: refusedIn(asked, days, plan),
+    overtime: keptOf(asked, days, choice).overtime,
+    late: runs.reduce((sum, r) => sum + r.late, 0),
+    lateRuns: runs.filter((r) => r.late > 0).length,
+    cost: plan.cost,
+  }
+}
+
+function laneRun(asked: ShopDays, days: DaysOfShop, b: Booked, facts: DayFacts, run: DayRun): LaneRun {
+  const { momentAt } = days
+  const begun = asked.begun.find((x) => x.runId === facts.runId)
+  const done = momentAt(b.done)
+  const late = Math.max(0, momentAt(b.done) - momentAt(run.due))
+  const setUp = begun ? Math.min(begun.since, momentAt(b.setUp)) : momentAt(b.setUp)
+  return {
+    facts,
+    pressId: asked.shop.presses[b.press]?.id ?? '',
+    setUp,
+    start: begun ? setUp : momentAt(b.start),
+    end: momentAt(b.end),
+    done,
+    isBegun: begun !== undefined,
+    isPinned: asked.pins.some((p) => p.runId === facts.runId),
+    waits: b.waits,
+    waitsFor: b.waitsFor === undefined ? undefined : asked.runs[b.waitsFor]?.runId,
+    why: [
+      whyStart(asked, days, b, facts),
+      ...(begun ? [] : [setUpOf(b, run)]),
+      DAYS.because('DAY_PRINTS', {
+        time: q('workTime', (run.on[b.press]?.run ?? 0) * 60),
+        pieces: q('count', facts.pieces),
+      }),
+      ...(late > 0
+        ? [
+            DAYS.because('DAY_LATE', {
+              done: isoOf(done),
+              late: q('workTime', late),
+              by: printedBy(facts, asked.shop),
+            }),
+          ]
+        : []),
+    ],
+    late,
+  }
+}
+
+const setUpOf = (b: Booked, run: DayRun): Reason =>
+  DAYS.because('DAY_SET_UP', {
+    time: q('workTime', ((run.on[b.press]?.setUp ?? 0) + b.changeOver) * 60),
+    change: q('workTime', b.changeOver * 60),
+  })
+
+/** What a start waits for, in a sentence. */
+function whyStart(asked: ShopDays, days: DaysOfShop, b: Booked, facts: DayFacts): Reason {
+  const run = days.problem.runs[b.run] as DayRun
+  const other = asked.runs[b.waitsFor ?? -1]?.words ?? 'another job'
+  const press = asked.shop.presses[b.press]?.name ?? ''
+  const until = isoOf(days.momentAt(b.start))
+  const setUp = isoOf(days.momentAt(b.setUp))
+  const bare = (asked.screens[screensKey(facts)] ?? []).filter((s) => s.left === undefined).length
+  switch (b.waits) {
+    case 'press':
+      return DAYS.because('WAITS_PRESS', { press, other, until: setUp })
+    case 'screens':
+      return b.waitsFor === undefined
+        ? DAYS.because('WAITS_SCREENS', { until: setUp, screens: q('count', bare) })
+        : DAYS.because('WAITS_SCREENS_OF', { other, until: setUp })
+    case 'ink':
+      return DAYS.because('WAITS_INK', { until: setUp })
+    case 'garments':
+      return DAYS.because('WAITS_GARMENTS', { until: isoOf(days.momentAt(run.garments)) })
+    case 'the print before':
+      return DAYS.because('WAITS_BEFORE', { other, until })
+    case 'crew':
+      return DAYS.because('WAITS_CREW', { other, until: setUp })
+    case 'belt':
+      return DAYS.because('WAITS_BELT', { other, until })
+    case 'temperature':
+      return DAYS.because('WAITS_HEAT', { other, until })
+    case 'the lead':
+      return DAYS.because('WAITS_LEAD', { until: isoOf(days.momentAt(run.pin?.start ?? b.start)) })
+    case 'hours':
+      return DAYS.because('WAITS_HOURS', { until })
+    case 'nothing':
+      return DAYS.because('WAITS_NOTHING')
+    default:
+      return b.waits satisfies never
+  }
+}
+
+function refusedIn(asked: ShopDays, days: DaysOfShop, { refused }: DaysPlan): Lanes['out'] {
+  return refused.flatMap(({ run, why }) => {
+    const facts = asked.runs[run]
+    const dayRun = days.problem.runs[run]
+    return facts && dayRun ? [{ facts, why: whyOut(asked, days, dayRun, why) }] : []
+  })
+}
+
+function whyOut(asked: ShopDays, days: DaysOfShop, run: DayRun, why: Refused): Reason {
+  switch (why) {
+    case 'no such frames':
+      return DAYS.because('DAY_REFUSED_FRAMES', {
+        screens: q(
+          'count',
+          run.frames.reduce((sum, f) => sum + f.count, 0),
+        ),
+      })
+    case 'too many people':
+      return DAYS.because('DAY_REFUSED_PEOPLE', { count: q('count', run.people) })
+    case 'beyond the end':
+      return DAYS.because('DAY_REFUSED_LATE', { days: q('count', days.days) })
+    case 'the print before is not placed':
+      return DAYS.because('DAY_REFUSED_BEFORE', {
+        other: asked.runs[run.after?.run ?? -1]?.words ?? 'another print',
+      })
+    case 'not on this press':
+      return DAYS.because('DAY_REFUSED_PRESS')
+    default:
+      return why satisfies never
+  }
+}

@@ -1,0 +1,245 @@
+import type { Hours } from '../equipment'
+import { isoOf, type Moment, momentOf, spansOn, stepTime } from '../schedule'
+import type { DayFacts, DayScreen, OnPress, ShopDays } from './facts'
+import type { DayPress, DayRun, DaysProblem, Minute, Span } from './problem'
+
+const DAY = 1440
+const SECONDS = 86_400
+/** Planned ahead at the least and at the most, days. */
+const [SHORT, LONG] = [14, 90]
+/** Overtime goes on so long behind the last working hour, min (common practice). */
+const OVERTIME = 120
+/** Between two prints on one garment it cools and is stacked, min (common practice). */
+const BETWEEN = 20
+/** A frame is stripped and clean again after so long, min (from memory). */
+const RECLAIM = 40
+/** A dryer is even again at another temperature after so long, min (common practice). */
+const SETTLES = 20
+/** Of a set-up so much is left where the screens hang already: they are checked and inked (assumed). */
+const STAYS = 0.15
+/** Dark ink out of the wells before light, and any other ink, min for a press (assumed). */
+const DARK_TO_LIGHT = 10
+const OTHER_INK = 4
+/** Lightness by which an ink is lighter than the one before, L*. */
+const LIGHTER = 30
+
+/** The shop's days as a problem, and how minutes of it are moments. */
+export interface DaysOfShop {
+  readonly problem: DaysProblem
+  readonly momentAt: (minute: Minute) => Moment
+  readonly minuteAt: (moment: Moment) => Minute
+  readonly days: number
+}
+
+export const screensKey = ({ orderId, print }: Pick<DayFacts, 'orderId' | 'print'>): string =>
+  `${orderId}.${print}`
+
+/** ISO day on which a run must be printed: what goes out is due so many days later, and what dries in the air lies before. */
+export const printedBy = ({ due, leadDays, airDays }: DayFacts, shop: ShopDays['shop']): string => {
+  const day = momentOf(due) - ((leadDays ?? shop.leadDays ?? 0) + airDays) * SECONDS
+  return Number.isFinite(day) ? isoOf(day).slice(0, 10) : due
+}
+
+/** Minutes of a day in which somebody works, as spans from its midnight. */
+const worksOn = (hours: Hours, day: number): readonly Span[] =>
+  spansOn(hours, day).map(([from, to]) => ({ from: Math.round(from / 60), to: Math.round(to / 60) }))
+
+/**
+ * The days of a shop as they can be planned. Whatever is odd in what is stored is taken as nothing said: no run hinders the others.
+ */
+export function daysOfShop(asked: ShopDays): DaysOfShop {
+  const { now, shop, runs } = asked
+  const first = Math.floor(now / SECONDS)
+  const minuteAt = (moment: Moment): Minute => Math.ceil((moment - first * SECONDS) / 60)
+  const momentAt = (minute: Minute): Moment => first * SECONDS + minute * 60
+  const at = minuteAt(now)
+  const days = daysAhead(asked, first)
+  const each = Array.from({ length: days }, (_, d) =>
+    worksOn(shop.hours, first + d).map((s) => later(s, d * DAY)),
+  )
+  const end = days * DAY
+  const presses = shop.presses.map((press): DayPress => {
+    const down = asked.down
+      .filter((d) => d.pressId === press.id)
+      .map((d) => ({ from: minuteAt(d.from), to: minuteAt(d.to) }))
+    const works = (spans: readonly Span[]) => without(without(spans, { from: 0, to: at }), ...down)
+    return {
+      name: press.name,
+      works: works(each.flat()),
+      overtime: each.map((spans) => {
+        const last = spans.at(-1)?.to
+        const [span] = last === undefined ? [] : works([{ from: last, to: last + OVERTIME }])
+        return span ?? { from: 0, to: 0 }
+      }),
+    }
+  })
+  const meshes = meshesOf(shop.frames)
+  const index = new Map(runs.map((r, i) => [r.runId, i]))
+  const opens = Math.min(...each.flat().flatMap((s) => (s.from > at ? [s.from] : [])), end)
+  const pressAt = new Map(shop.presses.map((p, i) => [p.id, i]))
+  const dayRuns = runs.map((run): DayRun => {
+    const screens = asked.screens[screensKey(run)] ?? []
+    const bare = screens.filter((s) => s.left === undefined)
+    const left = Math.max(0, ...screens.flatMap((s) => (s.left === undefined ? [] : [s.left])))
+    const before = run.after === undefined ? undefined : index.get(run.after)
+    const begun = asked.begun.find((b) => b.runId === run.runId)
+    const pin = asked.pins.find((p) => p.runId === run.runId)
+    const own = begun?.pressId ?? pin?.pressId
+    const press = own === undefined ? undefined : pressAt.get(own)
+    const can = press !== undefined && run.on.some((o) => o.pressId === own)
+    const [dryer] = run.on.flatMap((o) => (o.dryer ? [o.dryer] : []))
+    const dryerAt = shop.dryers.findIndex((d) => d.id === dryer?.id)
+    return {
+      name: run.words,
+      on: shop.presses.map((p) =>
+        takesOf(
+          run.on.find((o) => o.pressId === p.id),
+          begun,
+        ),
+      ),
+      weight: 1,
+      due: endOfDay(printedBy(run, shop), first),
+      garments: asked.garmentsIn.includes(run.orderId) || begun ? 0 : opens,
+      ...{ ink: 0, films: at },
+      hold: run.airDays * DAY,
+      people: Math.max(1, ...run.on.map((o) => o.people)),
+      pot: Math.floor(run.pot / 60),
+      screens: screensKey(run),
+      frames: meshes
+        .map((_, mesh) => ({ mesh, count: bare.filter((s) => nearest(meshes, s) === mesh).length }))
+        .filter((f) => f.count > 0),
+      ...(bare.length === 0 && { exposed: at + Math.ceil(left / 60) }),
+      ...(before !== undefined && !begun && { after: { run: before, wait: BETWEEN } }),
+      ...(dryer &&
+        dryerAt >= 0 && { dryer: { at: dryerAt, share: dryer.share, celsius: Math.round(dryer.film) } }),
+      ...(can && {
+        pin: {
+          press,
+          start: begun ? at : Math.max(at, minuteAt(pin?.at ?? now)),
+          started: begun !== undefined,
+        },
+      }),
+    }
+  })
+  const problem: DaysProblem = {
+    end,
+    presses,
+    runs: dayRuns,
+    people: peopleOf(runs),
+    away: [],
+    dryers: shop.dryers.map(() => ({ changes: SETTLES })),
+    frames: meshes.map(
+      (mesh) => shop.frames.filter((f) => isFree(f, asked.screens) && Math.abs(f.mesh - mesh) < 1).length,
+    ),
+    room: roomOf(shop, without(each.flat(), { from: 0, to: at })),
+    changeOver: changeOverOf(asked),
+  }
+  return { problem, momentAt, minuteAt, days }
+}
+
+const later = ({ from, to }: Span, by: Minute): Span => ({ from: from + by, to: to + by })
+
+/** Spans without what lies in others. */
+const without = (spans: readonly Span[], ...others: readonly Span[]): readonly Span[] =>
+  others.reduce<readonly Span[]>(
+    (left, { from, to }) =>
+      left.flatMap((s) =>
+        [
+          { from: s.from, to: Math.min(s.to, from) },
+          { from: Math.max(s.from, to), to: s.to },
+        ].filter((x) => x.to > x.from),
+      ),
+    spans,
+  )
+
+/** Twice what the work takes if it were shared out, and past the last day that something is due. */
+function daysAhead({ shop, runs }: ShopDays, first: number): number {
+  const work = runs.reduce((sum, r) => sum + (r.on[0] ? r.on[0].setUp + r.on[0].print : 0), 0)
+  const perDay = Math.max(3600, shop.hours.to - shop.hours.from) * Math.max(1, shop.presses.length)
+  const due = runs.map((r) => momentOf(r.due) / SECONDS - first).filter(Number.isFinite)
+  const air = Math.max(0, ...runs.map((r) => r.airDays))
+  return Math.min(LONG, Math.max(SHORT, Math.ceil((4 * work) / perDay), ...due.map((d) => d + 7)) + air)
+}
+
+/** End of an ISO day in minutes; far away for what is no day. */
+const endOfDay = (iso: string, first: number): Minute => {
+  const day = momentOf(iso) / SECONDS
+  return Number.isFinite(day) ? (day + 1 - first) * DAY : LONG * DAY
+}
+
+function takesOf(
+  on: OnPress | undefined,
+  begun: { readonly pressId: string; readonly left: number } | undefined,
+) {
+  if (!on) return undefined
+  if (begun && begun.pressId !== on.pressId) return undefined
+  return {
+    setUp: begun ? 0 : Math.ceil((on.setUp * STAYS) / 60),
+    run: Math.max(1, Math.ceil((on.print * (begun?.left ?? 1)) / 60)),
+  }
+}
+
+type Frames = ShopDays['shop']['frames']
+
+/** Nothing is on it that a job ahead wants: what else it carries is stripped when the frame is wanted. */
+const isFree = ({ state, stencil, standing }: Frames[number], wanted: ShopDays['screens']) =>
+  state === 'clean' &&
+  standing === undefined &&
+  (stencil === undefined || wanted[`${stencil.order}.${stencil.print}`] === undefined)
+
+/** Kinds of mesh in the house, finest last. */
+const meshesOf = (frames: Frames): readonly number[] =>
+  [
+    ...new Set(
+      frames.filter((f) => f.state !== 'retired' && f.standing === undefined).map((f) => Math.round(f.mesh)),
+    ),
+  ].sort((a, b) => a - b)
+
+const nearest = (meshes: readonly number[], { mesh }: DayScreen): number =>
+  meshes.reduce((best, m, i) => (Math.abs(m - mesh) < Math.abs((meshes[best] ?? m) - mesh) ? i : best), 0)
+
+/** As many people as the presses want at once: nobody waits for anybody where no one said how many there are. */
+const peopleOf = (runs: readonly DayFacts[]): number => {
+  const most = new Map<string, number>()
+  for (const on of runs.flatMap((r) => r.on))
+    most.set(on.pressId, Math.max(on.people, most.get(on.pressId) ?? 0))
+  const widest = Math.max(1, ...runs.flatMap((r) => r.on.map((o) => o.people)))
+  return Math.max(widest, widest * most.size)
+}
+
+function roomOf({ screens }: ShopDays['shop'], works: readonly Span[]): DaysProblem['room'] {
+  const minutes = (...steps: Parameters<typeof stepTime>[0][]) =>
+    Math.ceil(steps.reduce((sum, step) => sum + stepTime(step, screens.humidity), 0) / 60)
+  return {
+    works,
+    hands: 1,
+    handling: minutes('coat', 'expose', 'wash', 'check', 'tape'),
+    waiting: minutes('dry', 'dryOff'),
+    reclaim: RECLAIM,
+  }
+}
+
+/** Minutes of change-over beyond what stays: screens that do not hang yet, ink that has to come out. */
+function changeOverOf({ runs, shop, screens }: ShopDays): DaysProblem['changeOver'] {
+  return (press, from, to) => {
+    const next = runs[to]
+    const pressId = shop.presses[press]?.id
+    const on = next?.on.find((o) => o.pressId === pressId)
+    if (!next || !on) return 0
+    const full = (on.setUp * (1 - STAYS)) / 60
+    if (from === undefined) {
+      const own = screens[screensKey(next)] ?? []
+      const hang = own.filter((s) => s.hangsAt === pressId).length
+      return Math.ceil(own.length > 0 ? full * (1 - hang / own.length) : full)
+    }
+    const last = runs[from]
+    if (!last || screensKey(last) === screensKey(next)) return 0
+    const ink =
+      last.inks.join() === next.inks.join()
+        ? 0
+        : next.lightest - last.darkest > LIGHTER
+          ? DARK_TO_LIGHT
+          : OTHER_INK
+    return Math.ceil(full + ink)
+  }
+}

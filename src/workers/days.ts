@@ -1,0 +1,99 @@
+import { expose } from 'comlink'
+import {
+  type DaysKept,
+  type DaysNow,
+  DaysSearch,
+  daysNow,
+  letGo,
+  MOVE_PRICES,
+  type MovePrice,
+  type Proposal,
+  type Put,
+  put,
+  type ShopDays,
+  standStill,
+  worksAgain,
+} from '@/core/days'
+import { keysOf } from '@/core/quantity'
+
+let now: DaysNow | undefined
+/** Counts up with every search: one that is no longer the last ends. */
+let last = 0
+let isPaused = false
+
+const standing = (): DaysNow => {
+  if (!now) throw new Error('no days yet')
+  return now
+}
+const breath = () => new Promise((resume) => setTimeout(resume, isPaused ? 100 : 0))
+
+/** Plans tried by a search for better days, for each run, and at the most. */
+const TRIES = 600
+const MOST = 40_000
+/** So many are tried between two words of how far it is. */
+const SLICE = 60
+
+interface Heard {
+  readonly share: number
+  readonly proposal: Proposal | undefined
+}
+
+/** Searches on until it is done, paused, or another begins. */
+async function searched(search: DaysSearch, kept: DaysKept, tell: (heard: Heard) => void): Promise<Proposal> {
+  const own = ++last
+  isPaused = false
+  for (let i = 1; !search.isDone && own === last; i++) {
+    if (!isPaused) search.go(SLICE)
+    if (i % 8 === 0) tell({ share: search.share, proposal: search.proposal(kept) })
+    await breath()
+  }
+  return search.proposal(kept)
+}
+
+const triesFor = (runs: number) => Math.min(MOST, Math.max(2000, TRIES * runs))
+
+const days = {
+  /** The days as they stand; everything else departs from these. */
+  stand: (asked: ShopDays, kept: DaysKept): DaysNow => {
+    now = daysNow(asked, kept)
+    return now
+  },
+  put: (where: Put): Proposal => put(standing(), where),
+  letGo: (runId: string): Proposal => letGo(standing(), runId),
+  worksAgain: (pressId: string): Proposal => worksAgain(standing(), pressId),
+
+  search: async (price: MovePrice, tell: (heard: Heard) => void): Promise<Proposal> => {
+    const { kept, asked } = standing()
+    const evaluations = triesFor(asked.runs.length)
+    return searched(new DaysSearch(standing(), kept, { price, evaluations }), kept, tell)
+  },
+
+  /** What can be done where a press stands: shift only, then searches in which moves cost less and less. */
+  replan: async (
+    down: DaysKept['down'][number],
+    tell: (share: number) => void,
+  ): Promise<readonly { readonly price: MovePrice | 'none'; readonly proposal: Proposal }[]> => {
+    const shifted = standStill(standing(), down)
+    const found: { readonly price: MovePrice | 'none'; readonly proposal: Proposal }[] = [
+      { price: 'none', proposal: shifted },
+    ]
+    const prices = keysOf(MOVE_PRICES)
+    const evaluations = Math.ceil(triesFor(standing().asked.runs.length) / 3)
+    for (const [i, price] of prices.entries()) {
+      const search = new DaysSearch(standing(), shifted.kept, { price, evaluations })
+      const proposal = await searched(search, shifted.kept, ({ share }) => tell((i + share) / prices.length))
+      found.push({ price, proposal })
+    }
+    return found
+  },
+
+  pause: (is: boolean): void => {
+    isPaused = is
+  },
+  stop: (): void => {
+    last++
+  },
+}
+export type DaysWorker = typeof days
+
+expose(days)
