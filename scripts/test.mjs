@@ -92,6 +92,7 @@ for (const name of [
   'registration',
   'pressside',
   'trouble',
+  'schedule',
   ...(existsSync(CHROMIUM) ? ['preview', 'look'] : []),
 ])
   check(`bench ${name}, small`, 'bench/run.mjs', name, '--small')

@@ -25,6 +25,12 @@ export const TOPICS: readonly Topic[] = [
     words: 'carousel automatic manual bench station pallet platen head down broken',
   },
   {
+    label: 'The days: which press, when, what is late',
+    at: '/',
+    words:
+      'schedule plan week calendar queue lane press order late due promise overtime replan breakdown down today',
+  },
+  {
     label: 'Squeegees, frames, flashes, dryers',
     at: '/shop/stock',
     words:

@@ -17,9 +17,6 @@ import { lanesWords } from './said'
 import { VIEWS, type View, windowsOf } from './scale'
 import { useDays } from './useDays'
 
-/** A press that fails stands so long unless somebody says otherwise, s. */
-const STANDS = 6 * 3600
-
 /**
  * The shop's days: every press as a lane of time, with what is offered, and what has no place.
  *
@@ -28,7 +25,7 @@ const STANDS = 6 * 3600
 export function DaysBoard({ stamp }: { readonly stamp: string }) {
   const { units } = useSettings()
   const desk = useDays(stamp)
-  const { ahead, now, offer, keep, tryPut, takePut, leave, replan, worksAgain } = desk
+  const { ahead, now, offer, keep, tryPut, takePut, leave, replan, askDown, worksAgain } = desk
   const [view, setView] = useState<View>('day')
   const [skipped, setSkipped] = useState(0)
   const lanes = now?.lanes
@@ -48,9 +45,9 @@ export function DaysBoard({ stamp }: { readonly stamp: string }) {
     (press: Press) => {
       if (!lanes) return
       if (standing.has(press.id)) void worksAgain(press.id)
-      else void replan({ pressId: press.id, from: lanes.now, to: lanes.now + STANDS })
+      else askDown(press.id)
     },
-    [lanes, standing, replan, worksAgain],
+    [lanes, standing, askDown, worksAgain],
   )
   if (desk.wrong && !lanes)
     return (
@@ -106,16 +103,6 @@ export function DaysBoard({ stamp }: { readonly stamp: string }) {
           <SeverityMark severity="Watch" /> {desk.wrong}
         </Box>
       )}
-      {offer && (
-        <Offers
-          offer={offer}
-          now={lanes.now}
-          pressName={nameOf}
-          onTake={(kept) => void keep(kept)}
-          onPause={desk.pause}
-          onLeave={leave}
-        />
-      )}
       <Box display={{ base: 'none', md: 'block' }}>
         <Lanes
           {...{ lanes, presses, windows, held, standing }}
@@ -128,6 +115,17 @@ export function DaysBoard({ stamp }: { readonly stamp: string }) {
       <Box display={{ base: 'block', md: 'none' }}>
         <RunList lanes={lanes} presses={presses} />
       </Box>
+      {offer && (
+        <Offers
+          offer={offer}
+          now={lanes.now}
+          pressName={nameOf}
+          onTake={(kept) => void keep(kept)}
+          onPause={desk.pause}
+          onDown={(pressId, seconds) => void replan({ pressId, from: lanes.now, to: lanes.now + seconds })}
+          onLeave={leave}
+        />
+      )}
       {lanes.out.map(({ facts, why }) => (
         <Flex key={facts.runId} gap="2" align="baseline" mt="1.5">
           <SeverityMark severity="Stop" />

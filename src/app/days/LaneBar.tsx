@@ -11,6 +11,8 @@ import { clockWords, lateWords } from './said'
 import { partsOf, type Window } from './scale'
 
 export const LANE_HEIGHT = 52
+/** Share of the width that the words of a run take at the most, beyond its bar. */
+export const RUN_WORDS = 0.17
 
 const percent = (share: number) => `${(100 * share).toFixed(3)}%`
 
@@ -19,6 +21,8 @@ interface Props {
   readonly pressName: string
   readonly windows: readonly Window[]
   readonly now: Moment
+  /** When the next run of the lane begins its set-up: its words have room until then. */
+  readonly until: Moment
   /** It is being put elsewhere. */
   readonly isHeld: boolean
   readonly onKey: (event: KeyboardEvent, run: LaneRun) => void
@@ -26,7 +30,7 @@ interface Props {
 }
 
 /** Set-up hatched, then the print with its cloth and inks: colours of nothing else. */
-export function LaneBar({ run, pressName, windows, now, isHeld, onKey, onHold }: Props) {
+export function LaneBar({ run, pressName, windows, now, until, isHeld, onKey, onHold }: Props) {
   const { ask } = useDesk()
   const { facts } = run
   const setUp = partsOf(windows, run.setUp, run.start)
@@ -68,7 +72,6 @@ export function LaneBar({ run, pressName, windows, now, isHeld, onKey, onHold }:
           top="4px"
           bottom="4px"
           overflow="hidden"
-          textAlign="left"
           bg="raised"
           border="1px solid"
           borderColor={isHeld ? 'ink' : 'ring'}
@@ -78,23 +81,41 @@ export function LaneBar({ run, pressName, windows, now, isHeld, onKey, onHold }:
           cursor={run.isBegun ? 'help' : 'grab'}
           style={{ left: percent(part.left), width: percent(part.width), minHeight: 0, touchAction: 'pan-y' }}
         >
-          <Flex height="100%">
-            <Patch cloth={facts.cloth} inks={facts.inks} />
-            <Box px="1.5" py="0.5" minWidth="0" lineHeight="1.2">
-              <Box fontWeight="650" whiteSpace="nowrap">
-                {i > 0 && '… '}
-                {facts.words}
-              </Box>
-              <Box fontSize="small" color={isLate ? 'ink' : 'soft'} whiteSpace="nowrap">
-                {isLate && <b>▲ {lateWords(run.late)} · </b>}
-                {run.isPinned && <span title="Held there by the lead">⚲ </span>}
-                {run.isBegun ? 'printing, ' : ''}
-                {facts.pieces} pc, done {done}
-              </Box>
-            </Box>
-          </Flex>
+          <Patch cloth={facts.cloth} inks={facts.inks} />
         </Button>
       ))}
+      {prints.map((part, i) => {
+        const room = partsOf(windows, run.start, Math.max(run.end, until)).find(
+          (r) => r.left <= part.left && r.left + r.width > part.left,
+        )
+        const free = room ? room.left + room.width - part.left : part.width
+        // Behind its own bar only so far as words of a wait leave it room.
+        const width = Math.min(free, Math.max(part.width, RUN_WORDS))
+        return width < 0.02 ? null : (
+          <Box
+            key={`w${part.left}`}
+            aria-hidden
+            position="absolute"
+            top="6px"
+            overflow="hidden"
+            pointerEvents="none"
+            pl="22px"
+            lineHeight="1.2"
+            style={{ left: percent(part.left), width: percent(width) }}
+          >
+            <Box fontWeight="650" truncate>
+              {i > 0 && '… '}
+              {facts.words}
+            </Box>
+            <Box fontSize="small" color={isLate ? 'ink' : 'soft'} truncate>
+              {isLate && <b>▲ {lateWords(run.late)} · </b>}
+              {run.isPinned && 'held there · '}
+              {run.isBegun ? 'printing, ' : ''}
+              done {done}, {facts.pieces} pc
+            </Box>
+          </Box>
+        )
+      })}
     </>
   )
 }
@@ -104,7 +125,10 @@ function Patch({ cloth, inks }: { readonly cloth: string; readonly inks: readonl
   const { background } = usePaint()
   return (
     <Flex
-      flex="none"
+      position="absolute"
+      top="0"
+      bottom="0"
+      left="0"
       width="16px"
       direction="column"
       gap="1px"

@@ -7,7 +7,7 @@ import type { LaneRun, Lanes as LanesOf, Put } from '@/core/days'
 import type { Press } from '@/core/equipment'
 import type { Moment } from '@/core/schedule'
 import { TextButton } from '@/ui/Section'
-import { LANE_HEIGHT, LaneBar } from './LaneBar'
+import { LANE_HEIGHT, LaneBar, RUN_WORDS } from './LaneBar'
 import { hourMarks, momentAt, partsOf, type Window } from './scale'
 
 const STEP = 900
@@ -101,12 +101,13 @@ export function Lanes(props: Props) {
               ))}
               {stands !== undefined && <Stands windows={windows} from={lanes.now} to={stands} />}
               <Gaps runs={own} windows={windows} now={lanes.now} />
-              {own.map((run) => (
+              {own.map((run, i) => (
                 <LaneBar
                   key={run.facts.runId}
                   {...{ run, windows, onKey }}
                   now={lanes.now}
                   pressName={press.name}
+                  until={own[i + 1]?.setUp ?? Number.POSITIVE_INFINITY}
                   isHeld={held?.runId === run.facts.runId}
                   onHold={drag}
                 />
@@ -198,6 +199,9 @@ const WORDS: Readonly<Partial<Record<LaneRun['waits'], string>>> = {
   ink: 'waits for ink',
 }
 
+/** Share of the width that the words of a wait take. */
+const GAP_WORDS = 0.07
+
 /** What a press waits for where it stands idle before a run. */
 function Gaps({
   runs,
@@ -209,26 +213,31 @@ function Gaps({
   readonly now: Moment
 }) {
   return runs.map((run, i) => {
-    const from = Math.max(now, runs[i - 1]?.end ?? now)
+    const before = runs[i - 1]
     const says = WORDS[run.waits]
     if (!says || run.isBegun) return null
-    return partsOf(windows, from, run.setUp).map((part) => (
-      <Flex
-        key={`${run.facts.runId} ${part.left}`}
-        position="absolute"
-        top="0"
-        bottom="0"
-        align="center"
-        px="1.5"
-        overflow="hidden"
-        color="soft"
-        fontSize="small"
-        lineHeight="1.1"
-        style={{ left: `${100 * part.left}%`, width: `${100 * part.width}%` }}
-      >
-        {part.width > 0.06 && says}
-      </Flex>
-    ))
+    return partsOf(windows, Math.max(now, before?.end ?? now), run.setUp).map((part) => {
+      // The words of the run before run on into the gap behind it.
+      const room = part.width - (before && part.isFirst ? RUN_WORDS : 0)
+      return room < GAP_WORDS ? null : (
+        <Flex
+          key={`${run.facts.runId} ${part.left}`}
+          position="absolute"
+          top="0"
+          bottom="0"
+          align="center"
+          justify="flex-end"
+          textAlign="right"
+          px="1.5"
+          color="soft"
+          fontSize="small"
+          lineHeight="1.1"
+          style={{ left: `${100 * (part.left + part.width - room)}%`, width: `${100 * room}%` }}
+        >
+          {says}
+        </Flex>
+      )
+    })
   })
 }
 

@@ -1,7 +1,7 @@
 'use client'
 
 import { Box, Flex } from '@chakra-ui/react'
-import type { DaysKept } from '@/core/days'
+import type { DaysKept, Proposal } from '@/core/days'
 import type { Moment } from '@/core/schedule'
 import { PushButton } from '@/ui/PushButton'
 import { TextButton } from '@/ui/Section'
@@ -14,11 +14,12 @@ interface Props {
   readonly pressName: (id: string) => string
   readonly onTake: (kept: DaysKept) => void
   readonly onPause: (is: boolean) => void
+  readonly onDown: (pressId: string, seconds: number) => void
   readonly onLeave: () => void
 }
 
 /** What is offered, with what it comes to before it is taken. */
-export function Offers({ offer, now, pressName, onTake, onPause, onLeave }: Props) {
+export function Offers({ offer, now, pressName, onTake, onPause, onDown, onLeave }: Props) {
   return (
     <Box
       role="status"
@@ -47,9 +48,22 @@ export function Offers({ offer, now, pressName, onTake, onPause, onLeave }: Prop
       {offer.kind === 'plan' && (
         <>
           <Progress share={offer.share} says={offer.share < 1 ? 'Searching for better days' : 'Searched'} />
-          {offer.proposal && <Says title="" lines={differenceWords(offer.proposal.difference, now)} />}
+          {offer.proposal && (
+            <Says
+              title=""
+              lines={
+                isBetter(offer.proposal)
+                  ? differenceWords(offer.proposal.difference, now)
+                  : [
+                      offer.share < 1
+                        ? 'Nothing better yet.'
+                        : 'Nothing better was found: these days can stay.',
+                    ]
+              }
+            />
+          )}
           <Flex gap="4" mt="1.5">
-            {offer.proposal && (
+            {offer.proposal && isBetter(offer.proposal) && (
               <PushButton
                 type="button"
                 onClick={() => {
@@ -66,6 +80,19 @@ export function Offers({ offer, now, pressName, onTake, onPause, onLeave }: Prop
               </TextButton>
             )}
             <TextButton onClick={onLeave}>Leave them as they are</TextButton>
+          </Flex>
+        </>
+      )}
+      {offer.kind === 'down' && (
+        <>
+          <Box fontWeight="650">{pressName(offer.pressId)} is down from now on. For how long?</Box>
+          <Flex gap="2" mt="1.5" wrap="wrap" align="baseline">
+            {DOWN.map(({ says, hours }) => (
+              <PushButton key={says} type="button" onClick={() => onDown(offer.pressId, hours * 3600)}>
+                {says}
+              </PushButton>
+            ))}
+            <TextButton onClick={onLeave}>It is not down</TextButton>
           </Flex>
         </>
       )}
@@ -107,6 +134,19 @@ const PRICES: Readonly<Record<Option['price'], string>> = {
   usual: 'Some moves',
   free: 'Whatever is best, moves cost nothing',
 }
+
+/** By the clock, nights with it. */
+const DOWN = [
+  { says: '2 hours', hours: 2 },
+  { says: '6 hours', hours: 6 },
+  { says: 'A day', hours: 24 },
+  { says: '3 days', hours: 72 },
+  { says: 'A week', hours: 168 },
+] as const
+
+/** A search never makes worse; whether it found anything that people would notice. */
+const isBetter = ({ difference: { later, sooner, moved } }: Proposal) =>
+  later.length + sooner.length + moved.length > 0
 
 /** Options that come to the same are one: the one with the fewest moves. */
 const distinct = (options: readonly Option[]): readonly Option[] =>

@@ -19,11 +19,11 @@ export function RunList({ lanes, presses }: { readonly lanes: Lanes; readonly pr
         {runs.length === 0 && <Box color="soft">nothing planned</Box>}
         {runs.slice(0, SHOWN).map((run) => (
           <Flex key={run.facts.runId} gap="2" align="baseline">
-            <AskNumber label={`Begin of ${run.facts.words}`} reasons={run.why}>
-              <Box as="span" fontWeight="650" whiteSpace="nowrap">
+            <Box flex="none" fontWeight="650" whiteSpace="nowrap">
+              <AskNumber label={`Begin of ${run.facts.words}`} reasons={run.why}>
                 {run.isBegun ? 'now' : clockWords(run.setUp, lanes.now)}
-              </Box>
-            </AskNumber>
+              </AskNumber>
+            </Box>
             <Swatch hex={run.facts.cloth} size={12} />
             <Box minWidth="0" truncate>
               {run.facts.words}, {run.facts.pieces}

@@ -1,5 +1,5 @@
 import { format } from 'date-fns'
-import type { Difference, LaneRun, Lanes, Shift } from '@/core/days'
+import type { Difference, Lanes, Shift } from '@/core/days'
 import type { Moment } from '@/core/schedule'
 
 const DAY = 86_400
@@ -26,12 +26,11 @@ export function lateWords(seconds: number): string {
   return hours >= 1 ? `${Math.round(hours)} h late` : `${Math.max(1, Math.round(seconds / 60))} min late`
 }
 
-/** A run by its job and what is printed where. */
-export const runWords = ({ facts }: Pick<LaneRun, 'facts'>): string => facts.words
-
 const some = (list: readonly Shift[], say: (s: Shift) => string) => {
-  const told = list.slice(0, 3).map(say).join('; ')
-  return list.length > 3 ? `${told}; and ${list.length - 3} more` : told
+  // Two prints of a job are one to whoever is told.
+  const all = [...new Set(list.map(say))]
+  const told = all.slice(0, 3).join('; ')
+  return all.length > 3 ? `${told}; and ${all.length - 3} more` : told
 }
 
 /** What a proposal changes, in sentences, worst first. */

@@ -77,17 +77,21 @@ export function momentAt(windows: readonly Window[], share: number): Moment | un
   return Math.round(Math.min(t, w.to) / 900) * 900
 }
 
-/** Hours that are marked, as many as there is room for. */
+/** Marks for which there is room. */
+const MARKS = 12
+
+/** Hours that are marked: each, or every second or fourth, and none where its day ends at once. */
 export function hourMarks(windows: readonly Window[]) {
-  const every = windows.length > 1 ? 4 : 1
-  return windows.flatMap((w) =>
-    Array.from({ length: Math.floor((w.to - w.from) / HOUR) }, (_, i) => i)
-      .filter((i) => i % every === 0)
+  const all = windows.reduce((sum, w) => sum + (w.to - w.from) / HOUR, 0)
+  const every = all <= MARKS ? 1 : all <= 2 * MARKS ? 2 : 4
+  return windows.flatMap((w) => {
+    const hours = (w.to - w.from) / HOUR
+    return Array.from({ length: Math.floor(hours) }, (_, i) => i)
+      .filter((i) => i % every === 0 && (i === 0 || hours - i > every / 2))
       .map((i) => ({
-        left: w.left + (w.width * i * HOUR) / (w.to - w.from),
+        left: w.left + (w.width * i) / hours,
         hour: ((w.from - w.day) / HOUR + i) % 24,
-        isFirst: i === 0,
         day: w.day,
-      })),
-  )
+      }))
+  })
 }

@@ -30,6 +30,7 @@ export type Offer =
       readonly isPaused: boolean
       readonly proposal?: Proposal
     }
+  | { readonly kind: 'down'; readonly pressId: string }
   | { readonly kind: 'replan'; readonly share: number; readonly options: readonly Option[] }
 
 /**
@@ -149,6 +150,7 @@ export function useDays(stamp: string) {
     pause,
     leave,
     replan,
+    askDown: useCallback((pressId: string) => setOffer({ kind: 'down', pressId }), []),
     letGo: useCallback(async (runId: string) => keep((await worker().letGo(runId)).kept), [keep]),
     worksAgain: useCallback(
       async (pressId: string) => keep((await worker().worksAgain(pressId)).kept),
@@ -157,5 +159,3 @@ export function useDays(stamp: string) {
     undo: before.length > 0 ? () => void keep(before.at(-1) as DaysKept, true) : undefined,
   }
 }
-
-export type DaysDesk = ReturnType<typeof useDays>

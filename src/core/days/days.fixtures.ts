@@ -98,7 +98,7 @@ daysOf.random = (seed: number, count = 7): { readonly problem: DaysProblem; read
     // Runs with the same screens are alike in what their screens are.
     runs: base.runs.map((r) => {
       const same = base.runs.find((o) => o.screens === r.screens) as DayRun
-      return { ...r, exposed: same.exposed, frames: same.frames }
+      return { ...r, exposed: same.exposed, frames: same.frames, films: same.films }
     }),
     away: below(2) === 0 ? [{ from: DAY + 480, to: DAY + 1020, people: 1 }] : [],
     changeOver: (_, from, to) => (from === undefined || from === to ? 0 : 5 * ((from + to) % 4)),
@@ -129,7 +129,7 @@ const followed = ({ runs }: DaysProblem, order: readonly number[]): readonly num
   return out
 }
 
-/** The least that any order and any presses cost, with overtime all or none: by trying every one. */
+/** The least that any order and any presses cost, with as much overtime as is used, or none: by trying every one. */
 daysOf.best = (problem: DaysProblem): number => {
   const n = problem.runs.length
   let best = Number.POSITIVE_INFINITY
@@ -143,7 +143,15 @@ daysOf.best = (problem: DaysProblem): number => {
           press: Array.from({ length: n }, (_, i) => Math.floor(code / presses ** i) % presses),
           overtime: problem.presses.map((p) => p.overtime.map(() => isOvertime)),
         }
-        best = Math.min(best, decode(problem, choice).cost)
+        const { booked } = decode(problem, choice)
+        // Overtime in which nothing is printed need not be paid.
+        const overtime = choice.overtime.map((on, p) =>
+          on.map((is, d) => {
+            const span = problem.presses[p]?.overtime[d]
+            return is && booked.some((b) => b.press === p && span && b.setUp < span.to && b.end > span.from)
+          }),
+        )
+        best = Math.min(best, decode(problem, { ...choice, overtime }).cost)
       }
   }
   return best

@@ -44,6 +44,11 @@ export const DAYS = defineRoom({
       says: '{time} of printing for {pieces} pieces: the usual and a third of the way to the late end of its range, so that days hold.',
       source: 'assumed',
     },
+    DAY_OTHER_PRESS: {
+      says: 'Its order has it on {planned}, these days have it on {press}: choose that press at the order before the sheet is released.',
+      source: 'geometry',
+      severity: 'Watch',
+    },
     DAY_LATE: { says: 'Done at {done}, {late} after it must be printed: {by}.', source: 'geometry' },
     DAY_REFUSED_FRAMES: {
       says: 'The house has not frames enough of the mesh it wants: {screens} screens.',

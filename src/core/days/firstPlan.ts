@@ -34,12 +34,26 @@ export function firstPlan(problem: DaysProblem): DaysAnswer {
     const overtime = problem.presses.map((p) => p.overtime.map(() => isOvertime))
     for (const [slack, setUp] of TRIED) {
       const { order, press, places } = urgency.order(overtime, slack, setUp)
-      const plan = planOf(problem, places, order, overtime)
-      if (!best || plan.cost < best.plan.cost) best = { choice: { order, press, overtime }, plan }
+      const used = overtimeUsed(problem, overtime, planOf(problem, places, order, overtime))
+      const plan = planOf(problem, places, order, used)
+      if (!best || plan.cost < best.plan.cost) best = { choice: { order, press, overtime: used }, plan }
     }
   }
   return best as DaysAnswer
 }
+
+/** Days of overtime on which nothing is printed in it are none: without them everything stays where it is. */
+const overtimeUsed = (
+  { presses }: DaysProblem,
+  overtime: DaysChoice['overtime'],
+  { booked }: DaysPlan,
+): DaysChoice['overtime'] =>
+  presses.map((p, i) =>
+    p.overtime.map(
+      ({ from, to }, day) =>
+        overtime[i]?.[day] === true && booked.some((b) => b.press === i && b.setUp < to && b.end > from),
+    ),
+  )
 
 const mean = (xs: readonly number[]) => xs.reduce((a, b) => a + b, 0) / Math.max(1, xs.length)
 

@@ -1,4 +1,4 @@
-export { type Difference, differenceOf, type Put, type Shift } from './compare'
+export type { Difference, Put, Shift } from './compare'
 export {
   type DaysNow,
   DaysSearch,
@@ -14,8 +14,8 @@ export {
 export { decode } from './decode'
 export { DAYS } from './definition'
 export * from './facts'
-export { type DaysAnswer, firstPlan } from './firstPlan'
+export { firstPlan } from './firstPlan'
 export { type DaysKept, daysKeptSchema, NOTHING_KEPT } from './kept'
-export { choiceOf, type KeptChoice, keptOf, type LaneRun, type Lanes, lanesOf, shownDays } from './lanes'
+export type { LaneRun, Lanes } from './lanes'
 export { Search } from './search'
-export { daysOfShop, printedBy, screensKey } from './shopDays'
+export { screensKey } from './shopDays'

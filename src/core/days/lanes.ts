@@ -157,6 +157,7 @@ function laneRun(asked: ShopDays, days: DaysOfShop, b: Booked, facts: DayFacts, 
         time: q('workTime', (run.on[b.press]?.run ?? 0) * 60),
         pieces: q('count', facts.pieces),
       }),
+      ...otherPress(asked, b, facts),
       ...(late > 0
         ? [
             DAYS.because('DAY_LATE', {
@@ -169,6 +170,14 @@ function laneRun(asked: ShopDays, days: DaysOfShop, b: Booked, facts: DayFacts, 
     ],
     late,
   }
+}
+
+/** The sheet of a run is planned for the press of its order: where the days have another, that has to be said. */
+function otherPress({ shop }: ShopDays, b: Booked, facts: DayFacts): readonly Reason[] {
+  const press = shop.presses[b.press]
+  const planned = shop.presses.find((p) => p.id === facts.on[0]?.pressId)
+  if (!press || !planned || press.id === planned.id) return []
+  return [DAYS.because('DAY_OTHER_PRESS', { planned: planned.name, press: press.name })]
 }
 
 const setUpOf = (b: Booked, run: DayRun): Reason =>

@@ -235,8 +235,7 @@ export class Places {
    */
   private place(at: number, press: number): void {
     const run = this.problem.runs[at]
-    const time = this.times[press]
-    if (!run || !time || this.isPlaced(at)) throw new RangeError(`run ${at} on press ${press}`)
+    if (!run || this.isPlaced(at)) throw new RangeError(`run ${at} on press ${press}`)
     const refused = this.refusal(run, at, press)
     if (refused === undefined) return
     this.tell(at, REFUSED, REFUSALS.indexOf(refused))

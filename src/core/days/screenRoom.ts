@@ -28,6 +28,8 @@ export function screensFor(state: State, { problem, setOf, capacity }: Prepared,
       count += f.count
     }
     ready = make(state, problem.room, begins, count)
+    // Made again it is wanted behind those who had it before.
+    if (state.made[set] === STRIPPED) ready = Math.max(ready, state.until[set] as number)
   }
   state.made[set] = 1
   state.ready[set] = ready

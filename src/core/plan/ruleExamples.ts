@@ -15,6 +15,7 @@ import {
   um,
   work,
 } from './exampleQuantities'
+import { DAYS_EXAMPLES } from './examplesDays'
 import { HEAT_EXAMPLES } from './examplesHeat'
 import { PLACEMENT_EXAMPLES } from './examplesPlacement'
 import { RECORD_EXAMPLES } from './examplesRecord'
@@ -28,6 +29,7 @@ const CYCLED: Inputs = {
 
 /** Where the usual example would be of the wrong kind, or make no sense. */
 const OF_RULE: Readonly<Record<string, Inputs>> = {
+  ...DAYS_EXAMPLES,
   ...HEAT_EXAMPLES,
   ...PLACEMENT_EXAMPLES,
   ...RECORD_EXAMPLES,

@@ -1,0 +1,109 @@
+import { randomUUID } from 'node:crypto'
+import type { Page } from '@playwright/test'
+import { deafen, expect, open, test } from './house'
+import { violations } from './violations'
+
+const lanes = (page: Page) => page.getByRole('region', { name: 'The days' })
+const told = (page: Page) => page.getByRole('status', { name: 'What it comes to' })
+/** The run of a job that can be moved, and where it stands. */
+const bar = (page: Page, run: string) => page.locator(`[data-run="${run}"]`).first()
+const label = async (page: Page, run: string) => (await bar(page, run).getAttribute('aria-label')) ?? ''
+
+test('every press is a lane, a start says why, a day and a week; axe finds nothing', async ({ page }) => {
+  await open(page, '/')
+  for (const press of ['Carousel Four', 'Carousel Six', 'The Twelve', 'Bench'])
+    await expect(page.getByRole('group', { name: `Runs on ${press}` })).toBeVisible()
+  await expect(lanes(page)).toContainText(/\d+ runs placed, (all in time|\d+ late)/)
+  await page.getByRole('button', { name: 'Week', exact: true }).click()
+  await expect(page.getByRole('button', { name: 'Week', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  )
+  const run = bar(page, 'R-1001-P1-dark')
+  await run.focus()
+  await run.press('Enter')
+  const why = page.getByRole('complementary', { name: 'Why' })
+  await expect(why).toContainText('of printing for 144 pieces')
+  await expect(why).toContainText(/Set-up \d+ min/)
+  expect(await violations(page)).toEqual([])
+})
+
+test('by keyboard alone a run is put on another press: told before, taken, undone', async ({ page }) => {
+  await open(page, '/')
+  await page.getByRole('button', { name: 'Week', exact: true }).click()
+  const id = 'R-1007-P1-dark-poly'
+  const before = await label(page, id)
+  await bar(page, id).focus()
+  await page.keyboard.press(before.includes('Carousel Four') ? 'Alt+ArrowDown' : 'Alt+ArrowUp')
+  await expect(told(page)).toContainText(/^On (Carousel|The|Bench)/)
+  await expect(told(page)).toContainText(/Changes its press or its turn: Ferrymen Five-a-side/)
+  expect(await label(page, id)).toBe(before)
+  await page.keyboard.press('Escape')
+  await expect(told(page)).toBeHidden()
+  // Into the next day: what it comes to is told, and nothing is decided yet.
+  for (let i = 0; i < 3; i++) await page.keyboard.press('Alt+ArrowRight')
+  await expect(told(page)).toBeVisible()
+  await page.keyboard.press('Enter')
+  await expect.poll(() => label(page, id)).toContain('held there')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect.poll(() => label(page, id)).toBe(before)
+})
+
+test('a press is down: what can be done is worked out and told, one way is taken; it comes back', async ({
+  page,
+}) => {
+  await open(page, '/')
+  await page.getByRole('button', { name: 'Carousel Six is down' }).click()
+  await expect(told(page)).toContainText('Carousel Six is down from now on. For how long?')
+  await page.getByRole('button', { name: 'A week' }).click()
+  const onlyLater = page.getByRole('button', { name: 'Take: Only later, nothing moves' })
+  await expect(onlyLater).toBeVisible({ timeout: 60_000 })
+  await expect(told(page)).toContainText('Only later, nothing moves')
+  await onlyLater.click()
+  await expect(page.getByRole('button', { name: 'Carousel Six is back' })).toBeVisible()
+  await page.getByRole('button', { name: 'Carousel Six is back' }).click()
+  await expect(page.getByRole('button', { name: 'Carousel Six is down' })).toBeVisible()
+})
+
+test('better days are searched: paused, gone on with, taken or left', async ({ page }) => {
+  await open(page, '/')
+  await page.getByRole('button', { name: 'Search for better days' }).click()
+  await expect(told(page)).toContainText(/Search/)
+  const pause = page.getByRole('button', { name: 'Pause' })
+  if (await pause.isVisible()) {
+    await pause.click()
+    await page.getByRole('button', { name: 'Go on' }).click()
+  }
+  await expect(told(page)).toContainText('Searched', { timeout: 60_000 })
+  await page.getByRole('button', { name: 'Leave them as they are' }).click()
+  await expect(told(page)).toBeHidden()
+})
+
+test('what someone else decided meanwhile is not written over', async ({ page, request, baseURL }) => {
+  await deafen(page)
+  await open(page, '/')
+  await page.getByRole('button', { name: 'Bench is down' }).click()
+  const { version, kept } = await (await request.get(`${baseURL}/api/days`)).json()
+  const given = { kept, seen: version }
+  const said = await request.post(`${baseURL}/api/act/keepDays`, {
+    data: { once: randomUUID().replaceAll('-', ''), given },
+    headers: { origin: baseURL ?? '' },
+  })
+  expect(await said.json()).toEqual({ ok: true })
+  await page.getByRole('button', { name: '2 hours' }).click()
+  await page
+    .getByRole('button', { name: /^Take: / })
+    .first()
+    .click({ timeout: 60_000 })
+  await expect(lanes(page)).toContainText('Someone else has changed the days since')
+  await expect(page.getByRole('button', { name: 'Bench is down' })).toBeVisible()
+})
+
+test('on a narrow screen every press says what comes next', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await open(page, '/')
+  await expect(lanes(page)).toContainText('Carousel Four')
+  await expect(page.getByRole('group', { name: 'Runs on Carousel Four' })).toBeHidden()
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+  expect(await violations(page)).toEqual([])
+})

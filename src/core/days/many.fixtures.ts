@@ -1,0 +1,41 @@
+import { problemOf } from './days.fixtures'
+import type { DayRun, DaysProblem } from './problem'
+
+/** A fair draw that always comes out the same. */
+function drawing(seed: number): (below: number) => number {
+  let state = (seed * 2_654_435_761) % 4_294_967_296
+  return (below) => {
+    state = (state * 1_664_525 + 1_013_904_223) % 4_294_967_296
+    return Math.floor((state / 4_294_967_296) * below)
+  }
+}
+
+/** A large shop: two dryers, frames in two meshes, people enough for most presses, work for about as many days as there are due. */
+export function largeShop(count: number, presses: number, seed: number): DaysProblem {
+  const below = drawing(seed)
+  const days = Math.ceil((count * 180) / (presses * 480))
+  const runs = Array.from({ length: count }, (_, i): Partial<DayRun> => {
+    const long = 40 + below(160)
+    return {
+      on: Array.from({ length: presses }, (_, p) =>
+        p > 0 && below(5) === 0 ? undefined : { setUp: 5, run: long + below(60) },
+      ),
+      weight: 1 + below(3),
+      due: 1440 * (1 + below(days + 2)) + 1020,
+      garments: below(4) === 0 ? 1440 * below(days) + 480 : 0,
+      people: 1 + below(2),
+      dryer: { at: below(2), share: 0.15 + below(4) / 10, celsius: below(6) === 0 ? 125 : 160 },
+      pot: below(7) === 0 ? 200 : 0,
+      screens: `S${below(10) === 0 && i > 0 ? i - 1 : i}`,
+      exposed: 0,
+      frames: [],
+      ...(below(8) === 0 && i > 0 && { after: { run: i - 1, wait: 20 } }),
+    }
+  })
+  return {
+    ...problemOf({ presses, days: 4 * days + 10, runs }),
+    people: Math.ceil(1.5 * presses),
+    dryers: [{ changes: 20 }, { changes: 20 }],
+    changeOver: (_, from, to) => (from === undefined ? 30 : 10 + 5 * ((7 * from + 3 * to) % 6)),
+  }
+}

@@ -1,0 +1,96 @@
+import { describe, expect, it } from 'vitest'
+import { daysOf } from './days.fixtures'
+import { decode } from './decode'
+import { firstPlan } from './firstPlan'
+import { movesFrom, shownOf } from './moves'
+import { Search } from './search'
+
+const found = (problem: Parameters<typeof decode>[0], evaluations: number, slice = evaluations, seed = 1) => {
+  const search = new Search(problem, firstPlan(problem).choice, { seed, evaluations })
+  while (!search.isDone) search.go(slice)
+  return search.answer()
+}
+
+describe('a search', () => {
+  // Mathematics: no order, presses and overtime all or none cost less than the least of all of them.
+  it.each([3, 8, 21, 34])('comes to the best of all choices of four runs, shop %i', (seed) => {
+    const { problem } = daysOf.random(seed, 4)
+    const best = daysOf.best(problem)
+    const { plan } = found(problem, 12_000)
+    // Overtime of single days may be cheaper than of all or none.
+    expect(plan.cost).toBeLessThanOrEqual(best + 1e-6)
+  })
+  it('never makes worse what it began with, and costs what its choice costs', () => {
+    for (const seed of [5, 17, 29, 41, 53, 65]) {
+      const { problem } = daysOf.random(seed, 14)
+      const first = firstPlan(problem)
+      const { choice, plan } = found(problem, 1500)
+      expect(plan.cost).toBeLessThanOrEqual(first.plan.cost + 1e-9)
+      expect(decode(problem, choice).cost).toBeCloseTo(plan.cost, 9)
+      expect([...choice.order].sort((a, b) => a - b)).toEqual(problem.runs.map((_, i) => i))
+    }
+  })
+  it('comes to the same for the same seed, however it is cut up, and stops at its number of tries', () => {
+    const { problem } = daysOf.random(12, 10)
+    const whole = found(problem, 2000)
+    expect(found(problem, 2000, 37)).toEqual(whole)
+    const search = new Search(problem, firstPlan(problem).choice, { seed: 1, evaluations: 500 })
+    search.go(1e6)
+    expect(search.isDone).toBe(true)
+    // One change may take a few tries more than are left.
+    expect(search.tried).toBeLessThan(600)
+  })
+  it('more tries never make worse', () => {
+    const { problem } = daysOf.random(77, 12)
+    const search = new Search(problem, firstPlan(problem).choice, { seed: 3, evaluations: 6000 })
+    let last = Number.POSITIVE_INFINITY
+    while (!search.isDone) {
+      search.go(500)
+      const { cost } = search.answer().plan
+      expect(cost).toBeLessThanOrEqual(last + 1e-9)
+      last = cost
+    }
+  })
+  it('what has begun stays where it is, and what the lead put stays on its press', () => {
+    const { problem: free } = daysOf.random(31, 8)
+    const runs = free.runs.map((r, i) =>
+      i === 2
+        ? { ...r, after: undefined, pin: { press: 0, start: 0, started: true } }
+        : i === 5
+          ? { ...r, pin: { press: free.presses.length - 1, start: 700, started: false } }
+          : r,
+    )
+    const problem = { ...free, runs: runs.map(({ after, ...r }) => (after ? { ...r, after } : r)) }
+    const { plan, choice } = found(problem, 3000)
+    expect(choice.order[0]).toBe(2)
+    const booked = plan.booked.find((b) => b.run === 5)
+    expect(booked?.press).toBe(free.presses.length - 1)
+    expect(booked?.start).toBeGreaterThanOrEqual(700)
+  })
+})
+
+describe('moves away from what people have seen', () => {
+  const booked = [0, 1, 2, 3].map((run) => ({ run, press: run % 2, setUp: 100 * run }))
+  const shown = shownOf(5, booked, (setUp) => (setUp < 150 ? 4 : 1))
+  it('none for the same, however late; a change of press by its weight; a turn each', () => {
+    expect(movesFrom(shown, { order: [0, 1, 2, 3], press: [0, 1, 0, 1, 0] })).toBe(0)
+    // New runs move nobody.
+    expect(movesFrom(shown, { order: [4, 1, 0, 3, 2], press: [0, 1, 0, 1, 0] })).toBe(0)
+    expect(movesFrom(shown, { order: [0, 1, 2, 3], press: [1, 1, 0, 1, 0] })).toBe(4)
+    expect(movesFrom(shown, { order: [2, 1, 0, 3], press: [0, 1, 0, 1, 0] })).toBe(1)
+  })
+  it('the dearer they are the fewer there are', () => {
+    const { problem } = daysOf.random(9, 12)
+    const first = firstPlan(problem)
+    const seen = shownOf(12, first.plan.booked, () => 1)
+    const [none, some, free] = [1e7, 300, 0].map((movePrice) => {
+      const search = new Search(problem, first.choice, { seed: 2, evaluations: 4000, shown: seen, movePrice })
+      search.go(4000)
+      const { choice, plan } = search.answer()
+      return { moves: movesFrom(seen, choice), cost: plan.cost }
+    })
+    expect(none?.moves).toBe(0)
+    expect(some?.moves).toBeLessThanOrEqual(free?.moves ?? 0)
+    expect(free?.cost).toBeLessThanOrEqual(none?.cost ?? 0)
+  })
+})

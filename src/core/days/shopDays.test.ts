@@ -1,0 +1,208 @@
+import { describe, expect, it } from 'vitest'
+import { message, q } from '../advice'
+import { USUAL_HOURS } from '../equipment'
+import { isoOf, momentOf } from '../schedule'
+import { daysNow } from './decide'
+import { decode } from './decode'
+import { DAYS } from './definition'
+import type { ShopDays } from './facts'
+import { firstPlan } from './firstPlan'
+import { NOTHING_KEPT } from './kept'
+import { daysOfShop, printedBy } from './shopDays'
+import { on, runOf, shopOf } from './shopDays.fixtures'
+
+const lanes = (asked: ShopDays) => daysNow(asked, NOTHING_KEPT).lanes
+const one = (asked: ShopDays, id: string) => {
+  const found = lanes(asked).runs.find((r) => r.facts.orderId === id)
+  if (!found) throw new Error(`no ${id}`)
+  return found
+}
+
+// The Gregorian calendar, outside of this project; a shop's clock shows 24 hours on every day.
+describe('days of the calendar', () => {
+  const works = (now: string, shop: Partial<ShopDays['shop']> = {}) => {
+    const { problem, momentAt } = daysOfShop(shopOf({ now: momentOf(now), runs: [runOf(1)], shop }))
+    const found = problem.presses[0]?.works.map((s) => isoOf(momentAt(s.from)).slice(0, 10)) ?? []
+    return [...new Set(found)]
+  }
+  it('over the end of a year, and past a leap day; Saturdays and Sundays are left out', () => {
+    expect(works('2026-12-30T07:00').slice(0, 4)).toEqual([
+      '2026-12-30',
+      '2026-12-31',
+      '2027-01-01',
+      '2027-01-04',
+    ])
+    expect(works('2028-02-28T07:00').slice(0, 3)).toEqual(['2028-02-28', '2028-02-29', '2028-03-01'])
+    // 2100 is no leap year.
+    expect(works('2100-02-26T07:00').slice(0, 2)).toEqual(['2100-02-26', '2100-03-01'])
+  })
+  it('where clocks change every day has its own eight and a half hours', () => {
+    const { problem } = daysOfShop(shopOf({ now: momentOf('2026-03-27T00:00'), runs: [runOf(1)] }))
+    const minutes = new Map<number, number>()
+    for (const s of problem.presses[0]?.works ?? []) {
+      const day = Math.floor(s.from / 1440)
+      minutes.set(day, (minutes.get(day) ?? 0) + s.to - s.from)
+    }
+    expect(new Set(minutes.values())).toEqual(new Set([510]))
+  })
+  it('days off are left out, and short ones end early', () => {
+    const hours = { ...USUAL_HOURS, off: [{ on: '2026-12-02' }, { on: '2026-12-03', to: 10 * 3600 }] }
+    expect(works('2026-12-01T07:00', { hours }).slice(0, 3)).toEqual([
+      '2026-12-01',
+      '2026-12-03',
+      '2026-12-04',
+    ])
+    const late = one(shopOf({ now: momentOf('2026-12-03T09:00'), runs: [runOf(1)], shop: { hours } }), 'O-1')
+    // An hour is left on that day: of set-up and 69 minutes the rest is printed on Friday.
+    expect(isoOf(late.end).slice(0, 10)).toBe('2026-12-04')
+  })
+  it('what goes out days later, or dries in the air, is printed before', () => {
+    const { shop } = shopOf({})
+    expect(printedBy(runOf(1), shop)).toBe('2026-12-04')
+    expect(printedBy(runOf(1, { airDays: 1 }), { ...shop, leadDays: 2 })).toBe('2026-12-01')
+    expect(printedBy(runOf(1, { leadDays: 0, due: '2027-01-01' }), { ...shop, leadDays: 2 })).toBe(
+      '2027-01-01',
+    )
+    expect(printedBy(runOf(1, { due: 'soon' }), shop)).toBe('soon')
+  })
+})
+
+describe('what holds a run, and what is said of it', () => {
+  it('screens that hang need no more than a check; none that hang take the whole set-up', () => {
+    const key = 'O-1.P1'
+    const hang = shopOf({ runs: [runOf(1)], screens: { [key]: [{ mesh: 4300, left: 0, hangsAt: 'a' }] } })
+    const there = one(hang, 'O-1')
+    expect(there.pressId).toBe('a')
+    expect((there.start - there.setUp) / 60).toBe(5)
+    const none = one(shopOf({ runs: [runOf(1)] }), 'O-1')
+    expect((none.start - none.setUp) / 60).toBeCloseTo(30, -1)
+    expect(none.waits).toBe('nothing')
+  })
+  it('screens that are not made go through the room; more than there are frames has no place, and says so', () => {
+    const bare = Array.from({ length: 2 }, () => ({ mesh: 4300, left: undefined }))
+    const made = one(shopOf({ runs: [runOf(1)], screens: { 'O-1.P1': bare } }), 'O-1')
+    expect(made.waits).toBe('screens')
+    expect(made.setUp - momentOf('2026-12-01T08:00')).toBeGreaterThan(2 * 3600)
+    const many = Array.from({ length: 9 }, () => ({ mesh: 4300, left: undefined }))
+    const { out, runs } = lanes(
+      shopOf({ runs: [runOf(1), runOf(2)], screens: { 'O-1.P1': many, 'O-2.P1': [] } }),
+    )
+    expect(runs.map((r) => r.facts.orderId)).toEqual(['O-2'])
+    expect(out.map((o) => message(o.why, 'metric'))).toEqual([
+      'The house has not frames enough of the mesh it wants: 9 screens.',
+    ])
+  })
+  it('garments that are not counted in are there when the shop next opens', () => {
+    const held = one(shopOf({ runs: [runOf(1)], garmentsIn: [], now: momentOf('2026-12-01T14:00') }), 'O-1')
+    expect(isoOf(held.start)).toBe('2026-12-02T08:00')
+    expect(held.waits).toBe('garments')
+    expect(message(held.why[0] as never, 'metric')).toContain('Wed 2 Dec, 08:00')
+  })
+  it('the second print on the same garments waits for the first, and the order of rows does not matter', () => {
+    const [front, label] = [
+      runOf(1, { print: 'P1', runId: 'R-1-P1-dark', after: 'R-1-P2-dark' }),
+      runOf(1, { print: 'P2', runId: 'R-1-P2-dark' }),
+    ]
+    for (const runs of [
+      [front, label],
+      [label, front],
+    ]) {
+      const found = lanes(shopOf({ runs })).runs
+      const of = (id: string) => found.find((r) => r.facts.runId === id)
+      expect(of('R-1-P1-dark')?.start).toBeGreaterThanOrEqual((of('R-1-P2-dark')?.end ?? 0) + 20 * 60)
+    }
+  })
+  it('what is being printed stays on its press, with what is left of it; others wait', () => {
+    const now = momentOf('2026-12-01T10:00')
+    const asked = shopOf({
+      now,
+      runs: [runOf(1, { on: [on('a', 30, 100)] }), runOf(2, { on: [on('a')] })],
+      begun: [{ runId: 'R-1-P1-dark', pressId: 'a', since: momentOf('2026-12-01T08:30'), left: 0.5 }],
+    })
+    const [first, second] = lanes(asked).runs
+    expect(first).toMatchObject({ isBegun: true, setUp: momentOf('2026-12-01T08:30'), end: now + 50 * 60 })
+    expect(second?.setUp).toBe(first?.end)
+    expect(message(second?.why[0] as never, 'metric')).toBe('Press A prints Job 1 until Tue 1 Dec, 10:50.')
+  })
+  it('a press that is not the one of its order is said', () => {
+    const both = { due: '2026-12-01', on: [on('a', 30, 150), on('b', 30, 150)] }
+    const found = lanes(shopOf({ runs: [1, 2, 3].map((n) => runOf(n, both)) })).runs
+    expect(new Set(found.map((r) => r.pressId))).toEqual(new Set(['a', 'b']))
+    for (const r of found) expect(r.why.some((w) => w.rule === 'DAY_OTHER_PRESS')).toBe(r.pressId === 'b')
+  })
+  it('late is said with its hours and the day', () => {
+    const late = one(shopOf({ runs: [runOf(1, { due: '2026-11-27' })] }), 'O-1')
+    expect(late.late).toBeGreaterThan(3 * 86_400)
+    expect(late.why.map((r) => r.rule)).toContain('DAY_LATE')
+  })
+})
+
+// More never makes less: facts of the trade, from memory.
+describe('what helps never harms by much, what is more never takes less', () => {
+  const week = Array.from({ length: 12 }, (_, i) =>
+    runOf(i + 1, {
+      due: `2026-12-0${(i % 4) + 1}`,
+      on: [on('a', 30, 60 + 20 * i), on('b', 30, 60 + 20 * i)],
+    }),
+  )
+  const cost = (asked: ShopDays) => firstPlan(daysOfShop(asked).problem).plan.cost
+  it('one press less, twice the pieces, a day off: never cheaper', () => {
+    const usual = cost(shopOf({ runs: week }))
+    const twice = week.map((r) => ({ ...r, on: r.on.map((o) => ({ ...o, print: 2 * o.print })) }))
+    expect(cost(shopOf({ runs: twice }))).toBeGreaterThan(usual)
+    const chosen = week.map((r) => ({ ...r, on: r.on.slice(0, 1) }))
+    expect(cost(shopOf({ runs: chosen }))).toBeGreaterThanOrEqual(usual)
+    const off = { hours: { ...USUAL_HOURS, off: [{ on: '2026-12-02' }] } }
+    expect(cost(shopOf({ runs: week, shop: off }))).toBeGreaterThanOrEqual(usual)
+  })
+  it('10,000 pieces, one piece, no hours at all, no day: nothing falls over, and what has no place says why', () => {
+    const odd = [
+      runOf(1, { pieces: 10_000, on: [on('a', 30, 10_000)] }),
+      runOf(2, { pieces: 1, on: [on('a', 30, 1)] }),
+      runOf(3, { due: 'never' }),
+      runOf(4, { on: [] }),
+      runOf(5, { on: [on('gone')] }),
+      runOf(6, { after: 'R-6-P1-dark' }),
+    ]
+    const found = lanes(shopOf({ runs: odd }))
+    expect(found.runs.length + found.out.length).toBe(6)
+    expect(found.runs.map((r) => r.facts.orderId)).toEqual(expect.arrayContaining(['O-1', 'O-2', 'O-3']))
+    for (const r of found.runs) expect(r.end).toBeGreaterThan(r.start)
+    const closed = lanes(shopOf({ runs: odd, shop: { hours: { ...USUAL_HOURS, days: [] } } }))
+    expect(closed.runs).toEqual([])
+    expect(closed.out).toHaveLength(6)
+    expect(lanes(shopOf({ runs: odd, shop: { presses: [] } })).out).toHaveLength(6)
+  })
+})
+
+it('a plan is the same for the same facts', () => {
+  const asked = shopOf({ runs: [runOf(1), runOf(2), runOf(3, { due: '2026-12-02' })] })
+  expect(lanes(asked)).toEqual(lanes(structuredClone(asked)))
+  const { problem } = daysOfShop(asked)
+  expect(decode(problem, firstPlan(problem).choice)).toEqual(firstPlan(problem).plan)
+})
+
+it('every sentence of the days can be said', () => {
+  const inputs = {
+    press: 'A',
+    planned: 'C',
+    other: 'B',
+    until: '2026-12-01T10:40',
+    screens: q('count', 2),
+    done: 'x',
+    by: 'y',
+  }
+  const more = {
+    time: q('workTime', 60),
+    change: q('workTime', 60),
+    pieces: q('count', 1),
+    late: q('workTime', 1),
+  }
+  for (const rule of Object.keys(DAYS.rules) as (keyof typeof DAYS.rules)[]) {
+    const said = message(
+      DAYS.because(rule, { ...inputs, ...more, count: q('count', 1), days: q('count', 1) }),
+      'metric',
+    )
+    expect(said).not.toMatch(/[{}]|undefined|NaN/)
+  }
+})

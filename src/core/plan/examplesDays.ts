@@ -1,0 +1,28 @@
+import { type Inputs, q } from '../advice'
+import { count, work } from './exampleQuantities'
+
+const at = (until: string): Inputs => ({ until })
+const OTHER = 'Tide Observatory, Open nights star chart'
+
+/** What is said of the shop's days. */
+export const DAYS_EXAMPLES: Readonly<Record<string, Inputs>> = {
+  WAITS_PRESS: { press: 'Carousel Six', other: OTHER, until: '2026-12-02T10:40' },
+  WAITS_SCREENS: { until: '2026-12-02T13:41', screens: count(6) },
+  WAITS_SCREENS_OF: { other: OTHER, until: '2026-12-02T10:40' },
+  WAITS_INK: at('2026-12-02T09:15'),
+  WAITS_GARMENTS: at('2026-12-02T08:00'),
+  WAITS_BEFORE: { other: 'Slate Hollow Climbing, Neck label', until: '2026-12-02T11:20' },
+  WAITS_CREW: { other: OTHER, until: '2026-12-02T10:40' },
+  WAITS_BELT: { other: OTHER, until: '2026-12-02T10:40' },
+  WAITS_HEAT: { other: 'Ferrymen Five-a-side', until: '2026-12-02T11:00' },
+  WAITS_LEAD: at('2026-12-03T13:00'),
+  WAITS_HOURS: at('2026-12-02T12:30'),
+  DAY_SET_UP: { time: work(40), change: work(34) },
+  DAY_PRINTS: { time: work(97), pieces: count(96) },
+  DAY_OTHER_PRESS: { planned: 'Carousel Four', press: 'The Twelve' },
+  DAY_LATE: { done: '2026-12-03T10:00', late: q('workTime', 36_000), by: '2026-12-02' },
+  DAY_REFUSED_FRAMES: { screens: count(4) },
+  DAY_REFUSED_PEOPLE: { count: count(4) },
+  DAY_REFUSED_LATE: { days: count(90) },
+  DAY_REFUSED_BEFORE: { other: 'Slate Hollow Climbing, Neck label' },
+}
