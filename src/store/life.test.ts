@@ -10,6 +10,7 @@ import { accountFor, allAccounts } from './accounts'
 import { readArchive, replaceAll } from './archive'
 import { putCustomer } from './customers'
 import { changeStamp, type Database, openDatabase } from './database'
+import { putDays } from './days'
 import { loadDecisions, saveDecisions } from './decisions'
 import { DEMO_SHELF, DEMO_SHOP, seedDemo } from './demo'
 import { addFilms } from './films'
@@ -231,6 +232,7 @@ describe('the archive', () => {
     ])
     await putCustomer(db, { name: 'Tide Observatory', leadDays: 2, whiteLook: 'soft', rules: 'Soft hand' })
     await addNote(db, { about: 'press', of: 'twelve', at: TODAY, words: 'Head 3', photos: ['b'.repeat(64)] })
+    await putDays(db, { pins: [{ runId: RUN, pressId: 'six', at: 1_795_600_000 }], down: [] }, 1)
     const { shelf } = await loadShop(db)
     const good = settingsOf(frozen().plan, frozen().order, TODAY)
     const hours = {
