@@ -36,6 +36,8 @@ export const DAYS = defineRoom({
       says: 'Ink that dries in is not begun where a break would fall into its batch: the next span of work that is long enough begins at {until}.',
       source: 'common practice',
     },
+    CHAIN_GOES_ON: { says: '{run} begins at {begins}, behind {other}.', source: 'geometry' },
+    CHAIN_ENDS: { says: '{run} begins at {begins}; it waits for {waits}.', source: 'geometry' },
     DAY_SET_UP: {
       says: 'Set-up {time}, {change} of it from what hangs there before.',
       source: 'assumed',
@@ -51,7 +53,7 @@ export const DAYS = defineRoom({
     },
     DAY_LATE: { says: 'Done at {done}, {late} after it must be printed: {by}.', source: 'geometry' },
     DAY_REFUSED_FRAMES: {
-      says: 'The house has not frames enough of the mesh it wants: {screens} screens.',
+      says: 'It wants {screens} screens of {mesh}, and no more than {frames} frames of that mesh can ever be free: other frames, or another mesh at its screens.',
       source: 'geometry',
     },
     DAY_REFUSED_PEOPLE: { says: 'It wants more people than there are: {count}.', source: 'geometry' },

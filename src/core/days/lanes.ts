@@ -1,13 +1,14 @@
 import { q, type Reason } from '../advice'
 import { isoOf, type Moment } from '../schedule'
-import { type DaysPlan, decode } from './decode'
+import { decode } from './decode'
 import { DAYS } from './definition'
 import type { DayFacts, ShopDays } from './facts'
 import { type DaysAnswer, firstPlan } from './firstPlan'
 import { inTurn } from './neighbours'
-import type { Binding, Booked, Refused } from './place'
+import type { Binding, Booked } from './place'
 import type { DayRun, DaysChoice } from './problem'
-import { type DaysOfShop, daysOfShop, printedBy, screensKey } from './shopDays'
+import { type DaysOfShop, daysOfShop, printedBy } from './shopDays'
+import { chainOf, otherPress, refusedIn, setUpOf, whyStart } from './why'
 
 /** A choice by names: it outlives runs that come and go, and presses that are sold. */
 export interface KeptChoice {
@@ -117,10 +118,11 @@ export function shownDays(
 
 /** A plan as lanes show it, with the reasons of every start. */
 export function lanesOf(asked: ShopDays, days: DaysOfShop, { choice, plan }: DaysAnswer): Lanes {
+  const booked = new Map(plan.booked.map((b) => [b.run, b]))
   const runs = plan.booked.flatMap((b): LaneRun[] => {
     const facts = asked.runs[b.run]
     const run = days.problem.runs[b.run]
-    return facts && run ? [laneRun(asked, days, b, facts, run)] : []
+    return facts && run ? [laneRun(asked, days, b, facts, run, booked)] : []
   })
   return {
     now: asked.now,
@@ -133,7 +135,14 @@ export function lanesOf(asked: ShopDays, days: DaysOfShop, { choice, plan }: Day
   }
 }
 
-function laneRun(asked: ShopDays, days: DaysOfShop, b: Booked, facts: DayFacts, run: DayRun): LaneRun {
+function laneRun(
+  asked: ShopDays,
+  days: DaysOfShop,
+  b: Booked,
+  facts: DayFacts,
+  run: DayRun,
+  booked: ReadonlyMap<number, Booked>,
+): LaneRun {
   const { momentAt } = days
   const begun = asked.begun.find((x) => x.runId === facts.runId)
   const done = momentAt(b.done)
@@ -152,6 +161,7 @@ function laneRun(asked: ShopDays, days: DaysOfShop, b: Booked, facts: DayFacts, 
     waitsFor: b.waitsFor === undefined ? undefined : asked.runs[b.waitsFor]?.runId,
     why: [
       whyStart(asked, days, b, facts),
+      ...chainOf(asked, days, b, booked),
       ...(begun ? [] : [setUpOf(b, run)]),
       DAYS.because('DAY_PRINTS', {
         time: q('workTime', (run.on[b.press]?.run ?? 0) * 60),
@@ -169,89 +179,5 @@ function laneRun(asked: ShopDays, days: DaysOfShop, b: Booked, facts: DayFacts, 
         : []),
     ],
     late,
-  }
-}
-
-/** The sheet of a run is planned for the press of its order: where the days have another, that has to be said. */
-function otherPress({ shop }: ShopDays, b: Booked, facts: DayFacts): readonly Reason[] {
-  const press = shop.presses[b.press]
-  const planned = shop.presses.find((p) => p.id === facts.on[0]?.pressId)
-  if (!press || !planned || press.id === planned.id) return []
-  return [DAYS.because('DAY_OTHER_PRESS', { planned: planned.name, press: press.name })]
-}
-
-const setUpOf = (b: Booked, run: DayRun): Reason =>
-  DAYS.because('DAY_SET_UP', {
-    time: q('workTime', ((run.on[b.press]?.setUp ?? 0) + b.changeOver) * 60),
-    change: q('workTime', b.changeOver * 60),
-  })
-
-/** What a start waits for, in a sentence. */
-function whyStart(asked: ShopDays, days: DaysOfShop, b: Booked, facts: DayFacts): Reason {
-  const run = days.problem.runs[b.run] as DayRun
-  const other = asked.runs[b.waitsFor ?? -1]?.words ?? 'another job'
-  const press = asked.shop.presses[b.press]?.name ?? ''
-  const until = isoOf(days.momentAt(b.start))
-  const setUp = isoOf(days.momentAt(b.setUp))
-  const bare = (asked.screens[screensKey(facts)] ?? []).filter((s) => s.left === undefined).length
-  switch (b.waits) {
-    case 'press':
-      return DAYS.because('WAITS_PRESS', { press, other, until: setUp })
-    case 'screens':
-      return b.waitsFor === undefined
-        ? DAYS.because('WAITS_SCREENS', { until: setUp, screens: q('count', bare) })
-        : DAYS.because('WAITS_SCREENS_OF', { other, until: setUp })
-    case 'ink':
-      return DAYS.because('WAITS_INK', { until: setUp })
-    case 'garments':
-      return DAYS.because('WAITS_GARMENTS', { until: isoOf(days.momentAt(run.garments)) })
-    case 'the print before':
-      return DAYS.because('WAITS_BEFORE', { other, until })
-    case 'crew':
-      return DAYS.because('WAITS_CREW', { other, until: setUp })
-    case 'belt':
-      return DAYS.because('WAITS_BELT', { other, until })
-    case 'temperature':
-      return DAYS.because('WAITS_HEAT', { other, until })
-    case 'the lead':
-      return DAYS.because('WAITS_LEAD', { until: isoOf(days.momentAt(run.pin?.start ?? b.start)) })
-    case 'hours':
-      return DAYS.because('WAITS_HOURS', { until })
-    case 'nothing':
-      return DAYS.because('WAITS_NOTHING')
-    default:
-      return b.waits satisfies never
-  }
-}
-
-function refusedIn(asked: ShopDays, days: DaysOfShop, { refused }: DaysPlan): Lanes['out'] {
-  return refused.flatMap(({ run, why }) => {
-    const facts = asked.runs[run]
-    const dayRun = days.problem.runs[run]
-    return facts && dayRun ? [{ facts, why: whyOut(asked, days, dayRun, why) }] : []
-  })
-}
-
-function whyOut(asked: ShopDays, days: DaysOfShop, run: DayRun, why: Refused): Reason {
-  switch (why) {
-    case 'no such frames':
-      return DAYS.because('DAY_REFUSED_FRAMES', {
-        screens: q(
-          'count',
-          run.frames.reduce((sum, f) => sum + f.count, 0),
-        ),
-      })
-    case 'too many people':
-      return DAYS.because('DAY_REFUSED_PEOPLE', { count: q('count', run.people) })
-    case 'beyond the end':
-      return DAYS.because('DAY_REFUSED_LATE', { days: q('count', days.days) })
-    case 'the print before is not placed':
-      return DAYS.because('DAY_REFUSED_BEFORE', {
-        other: asked.runs[run.after?.run ?? -1]?.words ?? 'another print',
-      })
-    case 'not on this press':
-      return DAYS.because('DAY_REFUSED_PRESS')
-    default:
-      return why satisfies never
   }
 }

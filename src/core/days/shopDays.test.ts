@@ -89,7 +89,7 @@ describe('what holds a run, and what is said of it', () => {
     )
     expect(runs.map((r) => r.facts.orderId)).toEqual(['O-2'])
     expect(out.map((o) => message(o.why, 'metric'))).toEqual([
-      'The house has not frames enough of the mesh it wants: 9 screens.',
+      'It wants 9 screens of 43 T/cm, and no more than 4 frames of that mesh can ever be free: other frames, or another mesh at its screens.',
     ])
   })
   it('garments that are not counted in are there when the shop next opens', () => {
@@ -129,6 +129,19 @@ describe('what holds a run, and what is said of it', () => {
     const found = lanes(shopOf({ runs: [1, 2, 3].map((n) => runOf(n, both)) })).runs
     expect(new Set(found.map((r) => r.pressId))).toEqual(new Set(['a', 'b']))
     for (const r of found) expect(r.why.some((w) => w.rule === 'DAY_OTHER_PRESS')).toBe(r.pressId === 'b')
+  })
+  it('a chain of waits is told to its end', () => {
+    const row = [1, 2, 3].map((n) => runOf(n, { on: [on('a', 30, 100)], due: `2026-12-0${n}` }))
+    const bare = { 'O-1.P1': [{ mesh: 4300, left: undefined }] }
+    const usual = shopOf({ runs: row })
+    const [, , third] = lanes({
+      ...usual,
+      screens: { ...usual.screens, ...bare },
+      pins: [{ runId: 'R-2-P1-dark', pressId: 'a', at: momentOf('2026-12-01T14:00') }],
+    }).runs
+    const said = third?.why.map((r) => message(r, 'metric')) ?? []
+    expect(said.filter((s) => /begins at/.test(s)).length).toBeGreaterThan(0)
+    expect(said.findLast((s) => /begins at/.test(s))).toMatch(/it waits for/)
   })
   it('late is said with its hours and the day', () => {
     const late = one(shopOf({ runs: [runOf(1, { due: '2026-11-27' })] }), 'O-1')
@@ -189,6 +202,13 @@ it('every sentence of the days can be said', () => {
     other: 'B',
     until: '2026-12-01T10:40',
     screens: q('count', 2),
+    ...{
+      mesh: q('meshCount', 4300),
+      frames: q('count', 1),
+      run: 'D',
+      begins: '2026-12-01T10:40',
+      waits: 'ink',
+    },
     done: 'x',
     by: 'y',
   }

@@ -29,6 +29,8 @@ export interface DaysOfShop {
   readonly momentAt: (minute: Minute) => Moment
   readonly minuteAt: (moment: Moment) => Minute
   readonly days: number
+  /** Kinds of mesh in the house, as frames of the problem count them. */
+  readonly meshes: readonly number[]
 }
 
 export const screensKey = ({ orderId, print }: Pick<DayFacts, 'orderId' | 'print'>): string =>
@@ -134,7 +136,7 @@ export function daysOfShop(asked: ShopDays): DaysOfShop {
     room: roomOf(shop, without(each.flat(), { from: 0, to: at })),
     changeOver: changeOverOf(asked),
   }
-  return { problem, momentAt, minuteAt, days }
+  return { problem, momentAt, minuteAt, days, meshes }
 }
 
 const later = ({ from, to }: Span, by: Minute): Span => ({ from: from + by, to: to + by })

@@ -1,5 +1,5 @@
 import { type Inputs, q } from '../advice'
-import { count, work } from './exampleQuantities'
+import { count, mesh, work } from './exampleQuantities'
 
 const at = (until: string): Inputs => ({ until })
 const OTHER = 'Tide Observatory, Open nights star chart'
@@ -21,7 +21,9 @@ export const DAYS_EXAMPLES: Readonly<Record<string, Inputs>> = {
   DAY_PRINTS: { time: work(97), pieces: count(96) },
   DAY_OTHER_PRESS: { planned: 'Carousel Four', press: 'The Twelve' },
   DAY_LATE: { done: '2026-12-03T10:00', late: q('workTime', 36_000), by: '2026-12-02' },
-  DAY_REFUSED_FRAMES: { screens: count(4) },
+  CHAIN_GOES_ON: { run: OTHER, begins: '2026-12-02T10:40', other: 'Kittiwake Count' },
+  CHAIN_ENDS: { run: 'Kittiwake Count', begins: '2026-12-02T09:10', waits: 'its screens' },
+  DAY_REFUSED_FRAMES: { screens: count(4), mesh: mesh(120), frames: count(3) },
   DAY_REFUSED_PEOPLE: { count: count(4) },
   DAY_REFUSED_LATE: { days: count(90) },
   DAY_REFUSED_BEFORE: { other: 'Slate Hollow Climbing, Neck label' },
