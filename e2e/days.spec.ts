@@ -107,3 +107,25 @@ test('on a narrow screen every press says what comes next', async ({ page }) => 
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
   expect(await violations(page)).toEqual([])
 })
+
+test('the list of the day: every place, on one page of paper; calendar and rows go out', async ({
+  page,
+  request,
+  baseURL,
+}) => {
+  await open(page, '/')
+  await page.getByRole('link', { name: 'List of the day' }).click()
+  await expect(page.getByRole('heading', { name: 'Screen room' })).toBeVisible()
+  for (const place of ['Carousel Four', 'The Twelve', 'Bench', 'Ink room'])
+    await expect(page.getByRole('heading', { name: place })).toBeVisible()
+  expect(await violations(page)).toEqual([])
+  const pdf = (await page.pdf({ format: 'A4' })).toString('latin1')
+  expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(1)
+  const ics = await request.get(`${baseURL}/api/days.ics?press=twelve`)
+  expect(ics.headers()['content-type']).toContain('text/calendar')
+  expect(await ics.text()).toMatch(/^BEGIN:VCALENDAR\r\n[\s\S]*END:VCALENDAR/)
+  expect((await request.get(`${baseURL}/api/days.ics?press=nowhere`)).status()).toBe(404)
+  expect(await (await request.get(`${baseURL}/api/days.csv`)).text()).toMatch(/^press,set_up,start/)
+  await page.goto('/days/list?day=2199-02-30')
+  await expect(page.getByRole('heading', { name: 'Ink room' })).toBeVisible()
+})

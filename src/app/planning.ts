@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto'
 import { sql } from 'kysely'
+import type { DaysKept, Lanes, ShopDays } from '@/core/days'
 import type { Shop } from '@/core/equipment'
 import { type Order, TO_PRINT } from '@/core/order'
 import {
@@ -55,6 +56,10 @@ export const heatForSheet = (plan: RunPlan): Promise<readonly SheetHeat[]> =>
 /** One belt for two jobs. */
 export const beltFor: (...asked: Parameters<typeof sharedBelt>) => Promise<SharedBelt> = (jobs, dryer) =>
   office.ask((api) => api.sharedBelt(jobs, dryer), { limit: LIMIT })
+
+/** The days as they stand. */
+export const lanesOf = (asked: ShopDays, kept: DaysKept): Promise<Lanes> =>
+  office.ask((api) => api.lanes(asked, kept), { limit: LIMIT })
 
 /** How many settings of a run another shop would change. */
 export const alteredBy = (order: Order, before: Shop, after: Shop, decisions: Decisions): Promise<number> =>

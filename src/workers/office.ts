@@ -1,6 +1,7 @@
 import { parentPort } from 'node:worker_threads'
 import { expose } from 'comlink'
 import nodeEndpoint, { type NodeEndpoint } from 'comlink/dist/esm/node-adapter.mjs'
+import { type DaysKept, daysNow, type Lanes, type ShopDays } from '@/core/days'
 import type { Shop } from '@/core/equipment'
 import type { Order } from '@/core/order'
 import {
@@ -33,6 +34,7 @@ const office = {
   planWithBesides,
   sheetHeatOf,
   sharedBelt,
+  lanes: (asked: ShopDays, kept: DaysKept): Lanes => daysNow(asked, kept).lanes,
   /** How many settings of a run another shop would change. */
   altered: (order: Order, before: Shop, after: Shop, decisions: Decisions): number =>
     planChanges(plan(order, before, decisions), plan(order, after, decisions)).length,

@@ -6,7 +6,7 @@ import { message } from '@/core/advice'
 import type { Put } from '@/core/days'
 import type { Press } from '@/core/equipment'
 import { keysOf } from '@/core/quantity'
-import { Button } from '@/ui/elements'
+import { Button, Link } from '@/ui/elements'
 import { TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { useSettings } from '@/ui/settings'
@@ -91,7 +91,10 @@ export function DaysBoard({ stamp }: { readonly stamp: string }) {
             →
           </TextButton>
         </Flex>
-        <Flex gap="4" ml="auto">
+        <Flex gap="4" ml="auto" align="baseline">
+          <Link href="/days/list" textDecoration="underline" textUnderlineOffset="3px" fontWeight="550">
+            List of the day
+          </Link>
           {desk.undo && <TextButton onClick={desk.undo}>Undo</TextButton>}
           {!offer && (
             <TextButton onClick={() => void desk.search('usual')}>Search for better days</TextButton>

@@ -8,7 +8,7 @@ import {
   screensKey,
 } from '@/core/days'
 import type { Shop } from '@/core/equipment'
-import { type RoomLine, roomLines } from '@/core/plan'
+import { type InkNeedLine, type RoomLine, roomLines } from '@/core/plan'
 import { fold, isUnderWay, type Stated, saidOf } from '@/core/record'
 import { momentOf, stepsOf, stepTime } from '@/core/schedule'
 import type { Database } from '@/store/database'
@@ -33,7 +33,12 @@ export interface DaysAhead {
 /** A moment by the shop's clock. */
 const clockOf = (at: Date) => momentOf(format(at, "yyyy-MM-dd'T'HH:mm"))
 
-export async function daysAhead(db: Database, at: Date): Promise<DaysAhead> {
+/** With what the runs want from the ink room. */
+export interface DaysAndInk extends DaysAhead {
+  readonly needs: readonly InkNeedLine[]
+}
+
+export async function daysAhead(db: Database, at: Date): Promise<DaysAndInk> {
   const [{ shelf }, { kept, version }, open] = await Promise.all([
     loadShop(db),
     loadDays(db),
@@ -57,6 +62,7 @@ export async function daysAhead(db: Database, at: Date): Promise<DaysAhead> {
     version,
     planning: open.planning,
     later: open.later,
+    needs: open.needs,
   }
 }
 

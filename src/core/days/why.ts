@@ -1,0 +1,147 @@
+import { q, type Reason } from '../advice'
+import { isoOf } from '../schedule'
+import type { DaysPlan } from './decode'
+import { DAYS } from './definition'
+import type { DayFacts, ShopDays } from './facts'
+import type { Binding, Booked, Refused } from './place'
+import { prepared } from './prepared'
+import type { DayRun } from './problem'
+import { type DaysOfShop, screensKey } from './shopDays'
+
+/** A chain of waits is told so far. */
+const CHAIN = 5
+
+/** What that waits for, and what that waits for: the runs before, up to the one that waits for no other. */
+export function chainOf(
+  asked: ShopDays,
+  days: DaysOfShop,
+  of: Booked,
+  booked: ReadonlyMap<number, Booked>,
+): readonly Reason[] {
+  const found: Reason[] = []
+  let b = of.waitsFor === undefined ? undefined : booked.get(of.waitsFor)
+  for (let n = 0; b && n < CHAIN; n++) {
+    const facts = asked.runs[b.run]
+    if (!facts) break
+    const begins = isoOf(days.momentAt(b.setUp))
+    const next = b.waitsFor === undefined ? undefined : booked.get(b.waitsFor)
+    const other = next ? asked.runs[next.run]?.words : undefined
+    found.push(
+      other === undefined
+        ? DAYS.because('CHAIN_ENDS', { run: facts.words, begins, waits: ENDS[b.waits] })
+        : DAYS.because('CHAIN_GOES_ON', { run: facts.words, begins, other }),
+    )
+    b = next
+  }
+  return found
+}
+
+/** What the first of a chain waits for, that is no other run. */
+const ENDS: Readonly<Record<Binding, string>> = {
+  nothing: 'nothing: it begins as soon as it can',
+  press: 'its press',
+  screens: 'its screens',
+  ink: 'its ink',
+  garments: 'its garments',
+  'the print before': 'the print before it',
+  crew: 'people',
+  belt: 'the dryer',
+  temperature: 'the heat of the dryer',
+  'the lead': 'the time that the lead gave it',
+  hours: 'a span of work that is long enough',
+}
+
+/** The sheet of a run is planned for the press of its order: where the days have another, that has to be said. */
+export function otherPress({ shop }: ShopDays, b: Booked, facts: DayFacts): readonly Reason[] {
+  const press = shop.presses[b.press]
+  const planned = shop.presses.find((p) => p.id === facts.on[0]?.pressId)
+  if (!press || !planned || press.id === planned.id) return []
+  return [DAYS.because('DAY_OTHER_PRESS', { planned: planned.name, press: press.name })]
+}
+
+export const setUpOf = (b: Booked, run: DayRun): Reason =>
+  DAYS.because('DAY_SET_UP', {
+    time: q('workTime', ((run.on[b.press]?.setUp ?? 0) + b.changeOver) * 60),
+    change: q('workTime', b.changeOver * 60),
+  })
+
+/** What a start waits for, in a sentence. */
+export function whyStart(asked: ShopDays, days: DaysOfShop, b: Booked, facts: DayFacts): Reason {
+  const run = days.problem.runs[b.run] as DayRun
+  const other = asked.runs[b.waitsFor ?? -1]?.words ?? 'another job'
+  const press = asked.shop.presses[b.press]?.name ?? ''
+  const until = isoOf(days.momentAt(b.start))
+  const setUp = isoOf(days.momentAt(b.setUp))
+  const bare = (asked.screens[screensKey(facts)] ?? []).filter((s) => s.left === undefined).length
+  switch (b.waits) {
+    case 'press':
+      return DAYS.because('WAITS_PRESS', { press, other, until: setUp })
+    case 'screens':
+      return b.waitsFor === undefined
+        ? DAYS.because('WAITS_SCREENS', { until: setUp, screens: q('count', bare) })
+        : DAYS.because('WAITS_SCREENS_OF', { other, until: setUp })
+    case 'ink':
+      return DAYS.because('WAITS_INK', { until: setUp })
+    case 'garments':
+      return DAYS.because('WAITS_GARMENTS', { until: isoOf(days.momentAt(run.garments)) })
+    case 'the print before':
+      return DAYS.because('WAITS_BEFORE', { other, until })
+    case 'crew':
+      return DAYS.because('WAITS_CREW', { other, until: setUp })
+    case 'belt':
+      return DAYS.because('WAITS_BELT', { other, until })
+    case 'temperature':
+      return DAYS.because('WAITS_HEAT', { other, until })
+    case 'the lead':
+      return DAYS.because('WAITS_LEAD', { until: isoOf(days.momentAt(run.pin?.start ?? b.start)) })
+    case 'hours':
+      return DAYS.because('WAITS_HOURS', { until })
+    case 'nothing':
+      return DAYS.because('WAITS_NOTHING')
+    default:
+      return b.waits satisfies never
+  }
+}
+
+/** What has no place, and why. */
+export function refusedIn(
+  asked: ShopDays,
+  days: DaysOfShop,
+  { refused }: DaysPlan,
+): readonly { readonly facts: DayFacts; readonly why: Reason }[] {
+  return refused.flatMap(({ run, why }) => {
+    const facts = asked.runs[run]
+    const dayRun = days.problem.runs[run]
+    return facts && dayRun ? [{ facts, why: whyOut(asked, days, dayRun, why) }] : []
+  })
+}
+
+/** The kind of frame that a run wants more of than there ever are. */
+function framesShort({ problem, meshes }: DaysOfShop, run: DayRun): Reason {
+  const { capacity } = prepared(problem)
+  const short = run.frames.find((f) => f.count > (capacity[f.mesh] ?? 0)) ?? run.frames[0]
+  return DAYS.because('DAY_REFUSED_FRAMES', {
+    screens: q('count', short?.count ?? 0),
+    mesh: q('meshCount', meshes[short?.mesh ?? 0] ?? 0),
+    frames: q('count', capacity[short?.mesh ?? 0] ?? 0),
+  })
+}
+
+function whyOut(asked: ShopDays, days: DaysOfShop, run: DayRun, why: Refused): Reason {
+  switch (why) {
+    case 'no such frames':
+      return framesShort(days, run)
+    case 'too many people':
+      return DAYS.because('DAY_REFUSED_PEOPLE', { count: q('count', run.people) })
+    case 'beyond the end':
+      return DAYS.because('DAY_REFUSED_LATE', { days: q('count', days.days) })
+    case 'the print before is not placed':
+      return DAYS.because('DAY_REFUSED_BEFORE', {
+        other: asked.runs[run.after?.run ?? -1]?.words ?? 'another print',
+      })
+    case 'not on this press':
+      return DAYS.because('DAY_REFUSED_PRESS')
+    default:
+      return why satisfies never
+  }
+}
