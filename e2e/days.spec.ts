@@ -129,3 +129,18 @@ test('the list of the day: every place, on one page of paper; calendar and rows 
   await page.goto('/days/list?day=2199-02-30')
   await expect(page.getByRole('heading', { name: 'Ink room' })).toBeVisible()
 })
+
+test('an order that is only asked for gets its promise, with what it does to the others', async ({
+  page,
+}) => {
+  await open(page, '/orders/O-1010/order')
+  await page.getByRole('button', { name: 'When can it be promised?' }).click()
+  const promise = page.getByRole('status', { name: 'Promise' })
+  await expect(promise).toContainText(/(Mon|Tues|Wednes|Thurs|Fri|Satur|Sun)day/, { timeout: 60_000 })
+  await expect(promise).toContainText('in eight of ten cases')
+  await page.locator('[data-why="Promise"]').press('w')
+  await expect(page.getByRole('complementary', { name: 'Why' })).toContainText(
+    'in eight of ten of 200 trials',
+  )
+  expect(await violations(page)).toEqual([])
+})

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
 import { sql } from 'kysely'
-import type { DaysKept, Lanes, ShopDays } from '@/core/days'
+import type { DaysKept, Lanes, Promised, ShopDays } from '@/core/days'
 import type { Shop } from '@/core/equipment'
 import { type Order, TO_PRINT } from '@/core/order'
 import {
@@ -60,6 +60,16 @@ export const beltFor: (...asked: Parameters<typeof sharedBelt>) => Promise<Share
 /** The days as they stand. */
 export const lanesOf = (asked: ShopDays, kept: DaysKept): Promise<Lanes> =>
   office.ask((api) => api.lanes(asked, kept), { limit: LIMIT })
+
+/** What lists say of a run, planned now. */
+export const summaryOf = ({ order, shop, decisions }: PlanAsk): Promise<RunSummary> =>
+  office.ask((api) => api.sum({ order, runId: decisions.runId, decisions, last: undefined }, shop), {
+    limit: LIMIT,
+  })
+
+/** By when an order can be promised. */
+export const promised = (asked: ShopDays, kept: DaysKept, orderId: string): Promise<Promised | undefined> =>
+  office.ask((api) => api.promise(asked, kept, orderId), { limit: LIMIT })
 
 /** How many settings of a run another shop would change. */
 export const alteredBy = (order: Order, before: Shop, after: Shop, decisions: Decisions): Promise<number> =>

@@ -1,7 +1,7 @@
 import { parentPort } from 'node:worker_threads'
 import { expose } from 'comlink'
 import nodeEndpoint, { type NodeEndpoint } from 'comlink/dist/esm/node-adapter.mjs'
-import { type DaysKept, daysNow, type Lanes, type ShopDays } from '@/core/days'
+import { type DaysKept, daysNow, type Lanes, type Promised, promiseOf, type ShopDays } from '@/core/days'
 import type { Shop } from '@/core/equipment'
 import type { Order } from '@/core/order'
 import {
@@ -35,6 +35,9 @@ const office = {
   sheetHeatOf,
   sharedBelt,
   lanes: (asked: ShopDays, kept: DaysKept): Lanes => daysNow(asked, kept).lanes,
+  sum: (ask: RunAsk, of: Shop): RunSummary => summarize(ask, of),
+  promise: (asked: ShopDays, kept: DaysKept, orderId: string): Promised | undefined =>
+    promiseOf(asked, kept, orderId),
   /** How many settings of a run another shop would change. */
   altered: (order: Order, before: Shop, after: Shop, decisions: Decisions): number =>
     planChanges(plan(order, before, decisions), plan(order, after, decisions)).length,

@@ -88,4 +88,6 @@ export interface ShopDays {
   readonly garmentsIn: readonly string[]
   readonly pins: readonly Pin[]
   readonly down: readonly Down[]
+  /** An order that counts for more than all others: what it costs to have it in time is asked. */
+  readonly urgent?: string | undefined
 }

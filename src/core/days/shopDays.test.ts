@@ -1,10 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import { message, q } from '../advice'
+import { message } from '../advice'
 import { USUAL_HOURS } from '../equipment'
 import { isoOf, momentOf } from '../schedule'
 import { daysNow } from './decide'
 import { decode } from './decode'
-import { DAYS } from './definition'
 import type { ShopDays } from './facts'
 import { firstPlan } from './firstPlan'
 import { NOTHING_KEPT } from './kept'
@@ -193,36 +192,4 @@ it('a plan is the same for the same facts', () => {
   expect(lanes(asked)).toEqual(lanes(structuredClone(asked)))
   const { problem } = daysOfShop(asked)
   expect(decode(problem, firstPlan(problem).choice)).toEqual(firstPlan(problem).plan)
-})
-
-it('every sentence of the days can be said', () => {
-  const inputs = {
-    press: 'A',
-    planned: 'C',
-    other: 'B',
-    until: '2026-12-01T10:40',
-    screens: q('count', 2),
-    ...{
-      mesh: q('meshCount', 4300),
-      frames: q('count', 1),
-      run: 'D',
-      begins: '2026-12-01T10:40',
-      waits: 'ink',
-    },
-    done: 'x',
-    by: 'y',
-  }
-  const more = {
-    time: q('workTime', 60),
-    change: q('workTime', 60),
-    pieces: q('count', 1),
-    late: q('workTime', 1),
-  }
-  for (const rule of Object.keys(DAYS.rules) as (keyof typeof DAYS.rules)[]) {
-    const said = message(
-      DAYS.because(rule, { ...inputs, ...more, count: q('count', 1), days: q('count', 1) }),
-      'metric',
-    )
-    expect(said).not.toMatch(/[{}]|undefined|NaN/)
-  }
 })

@@ -23,6 +23,9 @@ const OTHER_INK = 4
 /** Lightness by which an ink is lighter than the one before, L*. */
 const LIGHTER = 30
 
+/** Of an order that must be in time, whatever it does to others. */
+const URGENT = 50
+
 /** The shop's days as a problem, and how minutes of it are moments. */
 export interface DaysOfShop {
   readonly problem: DaysProblem
@@ -99,7 +102,7 @@ export function daysOfShop(asked: ShopDays): DaysOfShop {
           begun,
         ),
       ),
-      weight: 1,
+      weight: run.orderId === asked.urgent ? URGENT : 1,
       due: endOfDay(printedBy(run, shop), first),
       garments: asked.garmentsIn.includes(run.orderId) || begun ? 0 : opens,
       ...{ ink: 0, films: at },

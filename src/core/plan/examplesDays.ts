@@ -23,6 +23,8 @@ export const DAYS_EXAMPLES: Readonly<Record<string, Inputs>> = {
   DAY_LATE: { done: '2026-12-03T10:00', late: q('workTime', 36_000), by: '2026-12-02' },
   CHAIN_GOES_ON: { run: OTHER, begins: '2026-12-02T10:40', other: 'Kittiwake Count' },
   CHAIN_ENDS: { run: 'Kittiwake Count', begins: '2026-12-02T09:10', waits: 'its screens' },
+  PROMISE: { likely: '2026-12-10T11:20', draws: count(200), planned: '2026-12-09T14:20' },
+  PROMISE_LEAD: { lead: count(2) },
   DAY_REFUSED_FRAMES: { screens: count(4), mesh: mesh(120), frames: count(3) },
   DAY_REFUSED_PEOPLE: { count: count(4) },
   DAY_REFUSED_LATE: { days: count(90) },

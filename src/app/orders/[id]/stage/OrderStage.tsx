@@ -4,7 +4,7 @@ import { Box, Flex, Grid } from '@chakra-ui/react'
 import { useEffect, useState } from 'react'
 import { useFieldArray, useFormContext } from 'react-hook-form'
 import { message, q } from '@/core/advice'
-import { groupLabel, type Order, WHERES, WHITE_LOOKS } from '@/core/order'
+import { groupLabel, isOffPress, type Order, WHERES, WHITE_LOOKS } from '@/core/order'
 import { PLAN } from '@/core/plan'
 import { AskNumber } from '@/ui/AskNumber'
 import { Cautions } from '@/ui/Cautions'
@@ -22,10 +22,11 @@ import { GarmentLine } from './GarmentLine'
 import { HowFar } from './HowFar'
 import { highest } from './highest'
 import { OfCustomer } from './OfCustomer'
+import { PromiseOf } from './PromiseOf'
 
 /** Stage 1: what the customer wants, and the runs it makes. */
 export function OrderStage() {
-  const { order, shelf, customer } = useOrder()
+  const { order, shelf, customer, state } = useOrder()
   const { control, getValues, setFocus } = useFormContext<Order>()
   const hydrated = useHydrated()
   useEffect(() => {
@@ -53,6 +54,7 @@ export function OrderStage() {
   return (
     <>
       <HowFar />
+      {!isOffPress(state) && <PromiseOf />}
       <Grid templateColumns={{ base: '1fr 1fr', md: '1fr 1fr 10rem' }} gap="4" mb="3">
         <TextField name="customer" label="Customer" meant={customer.names} />
         <TextField name="title" label="Job" />

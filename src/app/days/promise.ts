@@ -1,0 +1,43 @@
+import { type DayFacts, type DayScreen, type Promised, screensKey } from '@/core/days'
+import { customerKey, splitOrder } from '@/core/order'
+import type { ScreenJob } from '@/core/plan'
+import { customersNamed } from '@/store/customers'
+import type { Database } from '@/store/database'
+import { loadOrder } from '@/store/orders'
+import { promised, summaryOf } from '../planning'
+import { readFacts } from '../runs/readRun'
+import { daysAhead } from './ahead'
+
+const bare = ({ screens }: ScreenJob): readonly DayScreen[] =>
+  screens.map(({ mesh }) => ({ mesh, left: undefined }))
+
+/**
+ * By when an order can be promised among all that is planned; accepted or not.
+ *
+ * @returns 'no order', or 'no place' where nothing of it can be planned
+ */
+export async function promiseFor(
+  db: Database,
+  orderId: string,
+  at: Date,
+): Promise<Promised | 'no order' | 'no place'> {
+  const stored = await loadOrder(db, orderId)
+  if (!stored || stored.deletedAt !== undefined) return 'no order'
+  const { asked, kept } = await daysAhead(db, at)
+  const customers = await customersNamed(db, [stored.order.customer])
+  const leadDays = customers.get(customerKey(stored.order.customer))?.leadDays
+  const runs: DayFacts[] = []
+  const screens: Record<string, readonly DayScreen[]> = {}
+  for (const run of splitOrder(stored.order)) {
+    const facts = await readFacts(db, run.id)
+    const { day, job } = facts ? await summaryOf(facts) : { day: undefined, job: undefined }
+    if (!day || !job) return 'no place'
+    runs.push({ ...day, ...(leadDays !== undefined && { leadDays }) })
+    // What is there of its screens already is known of orders that are accepted.
+    screens[screensKey(day)] = asked.screens[screensKey(day)] ?? bare(job)
+  }
+  if (runs.length === 0) return 'no place'
+  const others = asked.runs.filter((r) => r.orderId !== orderId)
+  const all = { ...asked, runs: [...others, ...runs], screens: { ...asked.screens, ...screens } }
+  return (await promised(all, kept, orderId)) ?? 'no place'
+}
