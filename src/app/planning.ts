@@ -10,6 +10,7 @@ import {
   type RunAsk,
   type RunPlan,
   type RunSummary,
+  type ScreenJob,
   type SharedBelt,
   type SheetHeat,
   SUMMARY_FACTS,
@@ -60,6 +61,10 @@ export const beltFor: (...asked: Parameters<typeof sharedBelt>) => Promise<Share
 /** The days as they stand. */
 export const lanesOf = (asked: ShopDays, kept: DaysKept): Promise<Lanes> =>
   office.ask((api) => api.lanes(asked, kept), { limit: LIMIT })
+
+/** How far the screens of every print are. */
+export const screensAhead = (jobs: readonly ScreenJob[], shop: Shop): Promise<ShopDays['screens']> =>
+  office.ask((api) => api.dayScreens(jobs, shop), { limit: LIMIT })
 
 /** What lists say of a run, planned now. */
 export const summaryOf = ({ order, shop, decisions }: PlanAsk): Promise<RunSummary> =>

@@ -6,6 +6,7 @@ import type { Shop } from '@/core/equipment'
 import type { Order } from '@/core/order'
 import {
   type Decisions,
+  dayScreens,
   plan,
   planChanges,
   planWithBesides,
@@ -35,6 +36,7 @@ const office = {
   sheetHeatOf,
   sharedBelt,
   lanes: (asked: ShopDays, kept: DaysKept): Lanes => daysNow(asked, kept).lanes,
+  dayScreens,
   sum: (ask: RunAsk, of: Shop): RunSummary => summarize(ask, of),
   promise: (asked: ShopDays, kept: DaysKept, orderId: string): Promised | undefined =>
     promiseOf(asked, kept, orderId),

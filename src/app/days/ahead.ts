@@ -1,24 +1,17 @@
 import { format } from 'date-fns'
-import {
-  type Begun,
-  type DayFacts,
-  type DayScreen,
-  type DaysKept,
-  type ShopDays,
-  screensKey,
-} from '@/core/days'
-import type { Shop } from '@/core/equipment'
-import { type InkNeedLine, type RoomLine, roomLines } from '@/core/plan'
+import type { Begun, DayFacts, DaysKept, ShopDays } from '@/core/days'
+import type { InkNeedLine } from '@/core/plan'
 import { fold, isUnderWay, type Stated, saidOf } from '@/core/record'
-import { momentOf, stepsOf, stepTime } from '@/core/schedule'
+import { momentOf } from '@/core/schedule'
 import type { Database } from '@/store/database'
 import { loadDays } from '@/store/days'
 import { eventsAfter, runsSaidOf } from '@/store/pressEvents'
 import { loadShop } from '@/store/shop'
+import { screensAhead } from '../planning'
 import { ahead } from '../today'
 
 /** Open orders that the days are planned from, those due first: more than a shop prints before the first are gone. */
-const ORDERS = 100
+const ORDERS = 40
 
 /** What the days are planned from, and what was decided of them. */
 export interface DaysAhead {
@@ -52,7 +45,7 @@ export async function daysAhead(db: Database, at: Date): Promise<DaysAndInk> {
       now: clockOf(at),
       shop: { hours, presses, dryers, frames, screens, ...(leadDays && { leadDays }) },
       runs,
-      screens: screensOf(roomLines(open.jobs, shop), shop),
+      screens: await screensAhead(open.jobs, shop),
       begun,
       garmentsIn: open.garmentsIn,
       pins: kept.pins,
@@ -64,30 +57,6 @@ export async function daysAhead(db: Database, at: Date): Promise<DaysAndInk> {
     later: open.later,
     needs: open.needs,
   }
-}
-
-/** How far the screens of every print are. */
-function screensOf(lines: readonly RoomLine[], shop: Shop): ShopDays['screens'] {
-  const found: Record<string, DayScreen[]> = {}
-  for (const line of lines) {
-    const key = screensKey({ orderId: line.job.orderId, print: line.job.print })
-    const hangsAt = line.next === undefined ? line.frame?.mounted?.pressId : undefined
-    found[key] ??= []
-    found[key].push({
-      mesh: line.frame?.mesh ?? line.screen.mesh,
-      left: line.frame?.stencil ? leftOf(line, shop) : undefined,
-      ...(hangsAt !== undefined && { hangsAt }),
-    })
-  }
-  return found
-}
-
-/** Seconds of work and drying that a screen still wants; hanging it is part of the set-up. */
-function leftOf({ next, screen }: RoomLine, { screens }: Shop): number {
-  if (next === undefined) return 0
-  const steps = stepsOf(screen).filter((s) => s !== 'mount')
-  const from = steps.indexOf(next as (typeof steps)[number])
-  return from < 0 ? 0 : steps.slice(from).reduce((sum, s) => sum + stepTime(s, screens.humidity, screen), 0)
 }
 
 const through = (said: readonly Stated[]) =>
