@@ -32,12 +32,14 @@ export function CrewList({ shopName, list, before, next }: Props) {
         <PageTitle>
           <Day at={list.day} as="EEEE d MMMM" />
         </PageTitle>
-        <Flex gap="3" className="no-print">
+        <Flex gap="3" className="no-print" textDecoration="underline" textUnderlineOffset="3px">
           {before && <Link href={`/days/list?day=${before}`}>← the day before</Link>}
           {next && <Link href={`/days/list?day=${next}`}>the next day →</Link>}
         </Flex>
         <Flex gap="4" ml="auto" className="no-print">
-          <a href="/api/days.csv">CSV</a>
+          <Link href="/api/days.csv" prefetch={false} textDecoration="underline" textUnderlineOffset="3px">
+            CSV
+          </Link>
           <TextButton onClick={() => window.print()}>Print</TextButton>
         </Flex>
       </Flex>
@@ -47,9 +49,15 @@ export function CrewList({ shopName, list, before, next }: Props) {
             key={press.id}
             title={press.name}
             side={
-              <a className="no-print" href={`/api/days.ics?press=${press.id}`}>
+              <Link
+                className="no-print"
+                href={`/api/days.ics?press=${press.id}`}
+                prefetch={false}
+                textDecoration="underline"
+                textUnderlineOffset="3px"
+              >
                 Calendar of {press.name}
-              </a>
+              </Link>
             }
           >
             {press.runs.length === 0 && <Box color="soft">nothing planned</Box>}
@@ -109,7 +117,7 @@ function Row({
         <Link href={`/orders/${run.facts.orderId}/run`} _hover={{ textDecoration: 'underline' }}>
           <b>{run.facts.words}</b>{' '}
           <Box as="span" color="soft">
-            {run.facts.orderId}
+            {run.facts.orderId} {run.facts.print}
           </Box>
         </Link>
       </Flex>
