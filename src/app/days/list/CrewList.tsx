@@ -37,7 +37,13 @@ export function CrewList({ shopName, list, before, next }: Props) {
           {next && <Link href={`/days/list?day=${next}`}>the next day →</Link>}
         </Flex>
         <Flex gap="4" ml="auto" className="no-print">
-          <Link href="/api/days.csv" prefetch={false} textDecoration="underline" textUnderlineOffset="3px">
+          <Link
+            href="/api/days.csv"
+            prefetch={false}
+            download
+            textDecoration="underline"
+            textUnderlineOffset="3px"
+          >
             CSV
           </Link>
           <TextButton onClick={() => window.print()}>Print</TextButton>
@@ -53,6 +59,7 @@ export function CrewList({ shopName, list, before, next }: Props) {
                 className="no-print"
                 href={`/api/days.ics?press=${press.id}`}
                 prefetch={false}
+                download
                 textDecoration="underline"
                 textUnderlineOffset="3px"
               >
