@@ -104,15 +104,20 @@ export function useDays(stamp: string) {
     if (proposal) await keep(proposal.kept)
   }, [keep])
 
+  /** Counts up with whatever is asked for: answers to what was left are heard no more. */
+  const turn = useRef(0)
   const search = useCallback(async (price: MovePrice) => {
+    const own = ++turn.current
     setOffer({ kind: 'plan', share: 0, isPaused: false })
     const tell = proxy(
       ({ share, proposal }: { readonly share: number; readonly proposal: Proposal | undefined }) =>
-        setOffer((o) => (o?.kind === 'plan' ? { ...o, share, ...(proposal && { proposal }) } : o)),
+        setOffer((o) =>
+          o?.kind === 'plan' && own === turn.current ? { ...o, share, ...(proposal && { proposal }) } : o,
+        ),
     )
     try {
       const proposal = await worker().search(price, tell)
-      setOffer((o) => (o?.kind === 'plan' ? { ...o, share: 1, proposal } : o))
+      setOffer((o) => (o?.kind === 'plan' && own === turn.current ? { ...o, share: 1, proposal } : o))
     } catch (error) {
       setWrong(messageOf(error))
     }
@@ -122,17 +127,21 @@ export function useDays(stamp: string) {
     setOffer((o) => (o?.kind === 'plan' ? { ...o, isPaused: is } : o))
   }, [])
   const leave = useCallback(() => {
+    turn.current++
     void worker().stop()
     trying.current = undefined
     setOffer(undefined)
   }, [])
 
   const replan = useCallback(async (down: DaysKept['down'][number]) => {
+    const own = ++turn.current
     setOffer({ kind: 'replan', share: 0, options: [] })
-    const tell = proxy((share: number) => setOffer((o) => (o?.kind === 'replan' ? { ...o, share } : o)))
+    const tell = proxy((share: number) =>
+      setOffer((o) => (o?.kind === 'replan' && own === turn.current ? { ...o, share } : o)),
+    )
     try {
       const options = await worker().replan(down, tell)
-      setOffer((o) => (o?.kind === 'replan' ? { ...o, share: 1, options } : o))
+      setOffer((o) => (o?.kind === 'replan' && own === turn.current ? { ...o, share: 1, options } : o))
     } catch (error) {
       setWrong(messageOf(error))
     }
