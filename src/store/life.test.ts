@@ -239,9 +239,17 @@ describe('the archive', () => {
       ...shelf.shop.hours,
       own: [{ day: 5, from: 28_800, to: 43_200 }],
       off: [{ on: '2026-12-25' }, { on: '2026-12-24', to: 43_200 }],
+      presses: [{ pressId: 'twelve', from: 21_600, to: 79_200 }],
     }
+    const people = [
+      { id: 'ada', name: 'Ada', presses: ['twelve'], away: [{ first: '2026-12-03', last: '2026-12-04' }] },
+      { id: 'ben', name: 'Ben', presses: [], away: [] },
+    ]
     const ownTrouble = [{ row: 'base underGel', value: 50 }]
-    await putShop(db, { ...shelf, shop: keptGood({ ...shelf.shop, hours, ownTrouble }, good) })
+    await putShop(db, {
+      ...shelf,
+      shop: keptGood({ ...shelf.shop, hours, people, goesOut: [2, 5], ownTrouble }, good),
+    })
     const other = await openDatabase(':memory:')
     await replaceAll(other, asJson(await readArchive(db)))
     const { rows: tables } = await sql<{ name: string }>`

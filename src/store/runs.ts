@@ -1,4 +1,6 @@
+import type { Kysely } from 'kysely'
 import type { Database } from './database'
+import type { Tables } from './schema'
 
 /** Runs whose number holds the text, of orders that are not deleted. */
 export async function runsNamed(
@@ -16,4 +18,14 @@ export async function runsNamed(
     .limit(limit)
     .execute()
   return rows
+}
+
+/** The orders that these runs are of, each once. */
+export async function ordersOfRuns(
+  db: Kysely<Tables>,
+  runIds: readonly string[],
+): Promise<readonly string[]> {
+  if (runIds.length === 0) return []
+  const rows = await db.selectFrom('run').select('order_id').distinct().where('id', 'in', runIds).execute()
+  return rows.map((r) => r.order_id)
 }

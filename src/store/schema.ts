@@ -36,6 +36,8 @@ export interface Tables extends InkTables, AtPressTables, OrderTables {
     /** Seconds; none where what is usual is planned. */
     setup_per_screen: number | null
     lead_days: number
+    /** `2,5`; none for any day. */
+    goes_out: string | null
     units: 'metric' | 'inch'
     inches: 'decimals' | null
     day_order: 'monthFirst' | 'yearFirst' | null
@@ -48,6 +50,10 @@ export interface Tables extends InkTables, AtPressTables, OrderTables {
   pause: { place: number; begins: number; ends: number }
   own_hours: { place: number; day: number; opens: number; closes: number }
   day_off: { place: number; on_day: string; closes: number | null }
+  press_hours: { press_id: string; place: number; opens: number; closes: number }
+  /** `presses` is a list with commas; empty for all. */
+  person: { id: string; place: number; name: string; presses: string }
+  person_away: { person_id: string; place: number; first_day: string; last_day: string }
   method: { practice: string; option: string }
   press: {
     id: string

@@ -1,15 +1,19 @@
 import type { DaysKept } from '@/core/days'
 import { no, type Outcome } from '@/core/quantity'
-import { saveDays } from '@/store/days'
+import { loadDays, putDays, saveDays } from '@/store/days'
+import { settlePresses } from '../days/settle'
 import type { At } from './kinds'
 
-/** Keeps what was decided of the days, if nobody else decided since. */
+/** Keeps what was decided of the days, if nobody else decided since; sheets are planned for the presses that were taken with it. */
 export const keepDays = (
   { kept, seen }: { readonly kept: DaysKept; readonly seen: number },
   { once }: At,
 ): Promise<Outcome> =>
-  once<Outcome>(async (tx) =>
-    (await saveDays(tx, kept, seen))
-      ? { ok: true }
-      : no('Someone else has changed the days since: look at them as they are now, then decide again.'),
-  )
+  once<Outcome>(async (tx) => {
+    const before = (await loadDays(tx)).kept.settled ?? {}
+    if (!(await saveDays(tx, { ...kept, settled: before }, seen)))
+      return no('Someone else has changed the days since: look at them as they are now, then decide again.')
+    const settled = await settlePresses(tx, kept, before)
+    await putDays(tx, { ...kept, settled }, seen + 1)
+    return { ok: true }
+  })

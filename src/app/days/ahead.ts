@@ -38,7 +38,10 @@ export async function daysAhead(db: Database, at: Date): Promise<DaysAndInk> {
     ahead(db, { orders: ORDERS }),
   ])
   const { shop } = shelf
-  const { runs, begun } = await atPress(db, open.days)
+  const { runs, begun } = await atPress(
+    db,
+    open.days.map((run) => chosenFor(run, kept)),
+  )
   const { hours, presses, dryers, frames, screens, leadDays } = shop
   return {
     asked: {
@@ -58,6 +61,10 @@ export async function daysAhead(db: Database, at: Date): Promise<DaysAndInk> {
     needs: open.needs,
   }
 }
+
+/** Where the lead chose the press, there is no other; what the days chose themselves they may change. */
+const chosenFor = (run: DayFacts, { settled }: DaysKept): DayFacts =>
+  run.isChosen && settled?.[run.runId] !== run.on[0]?.pressId ? { ...run, on: run.on.slice(0, 1) } : run
 
 const through = (said: readonly Stated[]) =>
   [...saidOf(said, 'count'), ...saidOf(said, 'spoil')].reduce((sum, e) => sum + e.n, 0)

@@ -33,6 +33,7 @@ export function windowsOf(lanes: Lanes, hours: Hours, view: View, skipped: numbe
   let shown = 0
   const days: { readonly day: Moment; readonly from: Moment; readonly to: Moment }[] = []
   let toSkip = skipped * wanted
+  const shifts = hours.presses ?? []
   for (let n = Math.floor(lanes.now / DAY), looked = 0; looked < 400; n++, looked++) {
     if (days.length >= wanted && (view === 'week' || shown >= LEAST)) break
     const spans = spansOn(hours, n)
@@ -44,7 +45,7 @@ export function windowsOf(lanes: Lanes, hours: Hours, view: View, skipped: numbe
       toSkip--
       continue
     }
-    const opens = Math.min(...spans.map(([from]) => day + from))
+    const opens = Math.min(...spans.map(([from]) => day + from), ...shifts.map((p) => day + p.from))
     // Of today what is over is left out, but for the last hour.
     const first = view === 'day' ? Math.max(opens, lanes.now - HOUR) : opens
     const to = Math.max(Math.ceil(last / HOUR) * HOUR, first + HOUR)

@@ -1,6 +1,7 @@
 import { COST } from './cost'
-import { type Booked, Places, type Refused } from './place'
+import { Places } from './place'
 import type { DaysChoice, DaysProblem, Minute } from './problem'
+import type { Booked, Refused } from './told'
 
 /** Runs in their places, and what the plan costs. */
 export interface DaysPlan {
@@ -37,9 +38,9 @@ export function planOf(
 ): DaysPlan {
   const all = [...order]
   return {
-    booked: all.flatMap((run) => (places.isPlaced(run) ? [places.bookedOf(run)] : [])),
+    booked: all.flatMap((run) => (places.told.isPlaced(run) ? [places.told.bookedOf(run)] : [])),
     refused: all.flatMap((run) => {
-      const why = places.refusedOf(run)
+      const why = places.told.refusedOf(run)
       return why ? [{ run, why }] : []
     }),
     cost: places.cost + COST.overtime * overtimeMinutes(problem, overtime),

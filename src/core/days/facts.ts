@@ -26,7 +26,7 @@ export interface DayFacts {
   readonly pieces: number
   readonly cloth: Hex
   readonly inks: readonly Hex[]
-  /** Its presses, the planned one first; only that one where the lead chose it. */
+  /** Its presses, the planned one first. */
   readonly on: readonly OnPress[]
   /** The lead chose its press. */
   readonly isChosen: boolean

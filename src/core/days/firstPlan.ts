@@ -1,6 +1,7 @@
+import { COST } from './cost'
 import { type DaysPlan, planOf } from './decode'
-import { Places } from './place'
-import type { DaysChoice, DaysProblem } from './problem'
+import { isOther, Places } from './place'
+import type { DayRun, DaysChoice, DaysProblem } from './problem'
 
 /** How far slack and set-up count: tried in this order, with all overtime and with none (model of the schedule, section 3). */
 const TRIED = [
@@ -122,7 +123,7 @@ class Urgency {
     const isLeft = new Uint8Array(n).fill(1)
     const isReady = (i: number) => {
       const after = runs[i]?.after
-      return after === undefined || places.isPlaced(after.run)
+      return after === undefined || places.told.isPlaced(after.run)
     }
     const weigh = (i: number, k: number) => {
       const takes = runs[i]?.on[k]
@@ -160,7 +161,9 @@ class Urgency {
         if (!Number.isFinite(soonest)) continue
         for (let k = 0; k < p; k++) {
           const pair = i * p + k
-          const value = (urgent[pair] as number) - ((at[pair] as number) - soonest) / (WAIT * this.usualRun)
+          const other = isOther(runs[i] as DayRun, k) ? COST.otherPress : 0
+          const wait = (at[pair] as number) - soonest + other
+          const value = (urgent[pair] as number) - wait / (WAIT * this.usualRun)
           if (value > most) [run, on, most] = [i, k, value]
         }
       }

@@ -7,6 +7,8 @@ export interface DaysKept {
   readonly choice?: KeptChoice | undefined
   readonly pins: readonly Pin[]
   readonly down: readonly Down[]
+  /** Runs whose press was changed by taking the days, not by hand: the days may change it again. */
+  readonly settled?: Readonly<Record<string, string>> | undefined
 }
 
 export const NOTHING_KEPT: DaysKept = { pins: [], down: [] }
@@ -37,6 +39,7 @@ const named = <T>(of: yup.Schema<T>) =>
     .mixed<Readonly<Record<string, T>>>()
     .required('Something is missing.')
     .test('named', 'A list by names, please.', (value) => {
+      if (value === undefined) return true
       if (typeof value !== 'object' || value === null || Array.isArray(value)) return false
       const entries = Object.entries(value)
       return entries.length <= MOST && entries.every(([key, x]) => id.isValidSync(key) && of.isValidSync(x))
@@ -58,6 +61,7 @@ const choice = yup
 
 export const daysKeptSchema = yup.object({
   choice,
+  settled: named(id).optional().default(undefined),
   pins: yup
     .array(yup.object({ runId: id, pressId: id, at: moment }))
     .strict()

@@ -5,9 +5,9 @@ import { DAYS } from './definition'
 import type { DayFacts, ShopDays } from './facts'
 import { type DaysAnswer, firstPlan } from './firstPlan'
 import { inTurn } from './neighbours'
-import type { Binding, Booked } from './place'
 import type { DayRun, DaysChoice } from './problem'
 import { type DaysOfShop, daysOfShop, printedBy } from './shopDays'
+import type { Binding, Booked } from './told'
 import { chainOf, otherPress, refusedIn, setUpOf, whyStart } from './why'
 
 /** A choice by names: it outlives runs that come and go, and presses that are sold. */

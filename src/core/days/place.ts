@@ -4,59 +4,12 @@ import { type Prepared, prepared } from './prepared'
 import type { DayRun, DaysChoice, DaysProblem, Minute } from './problem'
 import { screensFor, screensUsed } from './screenRoom'
 import { State } from './state'
+import { BINDING, type Binding, type Refused, Told } from './told'
 import type { WorkTime } from './workTime'
-
-/** What a start waits for. */
-export const BINDINGS = [
-  'nothing',
-  'press',
-  'screens',
-  'ink',
-  'garments',
-  'the print before',
-  'crew',
-  'belt',
-  'temperature',
-  'the lead',
-  'hours',
-] as const
-export type Binding = (typeof BINDINGS)[number]
-const BY_NAME = Object.fromEntries(BINDINGS.map((b, i) => [b, i])) as Record<Binding, number>
-
-/** Why a run cannot be placed at all. */
-export const REFUSALS = [
-  'not on this press',
-  'too many people',
-  'no such frames',
-  'beyond the end',
-  'the print before is not placed',
-] as const
-export type Refused = (typeof REFUSALS)[number]
-
-/** A run in its place. */
-export interface Booked {
-  readonly run: number
-  readonly press: number
-  /** Set-up begins, printing begins, the last piece is printed, and it counts as done. */
-  readonly setUp: Minute
-  readonly start: Minute
-  readonly end: Minute
-  readonly done: Minute
-  readonly changeOver: Minute
-  /** What held it back last, and the run that did. */
-  readonly waits: Binding
-  readonly waitsFor: number | undefined
-}
 
 /** Between batches of what dries in the screens are wiped and filled anew, min (assumed). */
 const REFRESH = 10
 const EVERY = 8
-const NOT_YET = -2
-const PLACED = -1
-
-/** Columns of what is told of a run. */
-const COLUMNS = 9
-const [SET_UP, START, END, DONE, CHANGE, WAITS, WHO, PRESS, REFUSED] = [0, 1, 2, 3, 4, 5, 6, 7, 8] as const
 
 /**
  * Books runs one after the other, each at the first moment at which everything it needs is free. Its state is put aside every
@@ -68,9 +21,12 @@ export class Places {
   private readonly p: Prepared
   private readonly problem: DaysProblem
   private readonly takes: readonly DayRun['on'][]
+  readonly told: Told
   private readonly crew: Held
   private readonly belts: readonly Held[]
-  private readonly told: Float64Array
+  /** By those who can run some presses only. */
+  private readonly skilled: readonly Held[]
+  private readonly held: readonly Held[]
   private readonly isBefore: Uint8Array
   private readonly aside: readonly { readonly state: Float64Array; readonly held: Int32Array }[]
   /** What moves the start of the run that is being placed, and who. */
@@ -87,44 +43,23 @@ export class Places {
     this.state = new State(this.p)
     this.crew = new Held(n + problem.away.length)
     this.belts = problem.dryers.map(() => new Held(n))
-    this.told = new Float64Array(n * COLUMNS)
+    const skilled = problem.skilled ?? []
+    this.skilled = skilled.map(({ away }) => new Held(n + away.length))
+    this.held = [this.crew, ...this.belts, ...this.skilled]
+    this.told = new Told(n)
     this.isBefore = new Uint8Array(n)
     this.aside = Array.from({ length: Math.ceil(n / EVERY) + 1 }, () => ({
       state: new Float64Array(this.state.all.length),
-      held: new Int32Array(problem.dryers.length + 1),
+      held: new Int32Array(this.held.length),
     }))
     for (const a of problem.away) this.crew.add(-1, a.from, a.to, a.people)
-    for (let i = 0; i < n; i++) this.tell(i, REFUSED, NOT_YET)
+    for (const [i, { away }] of skilled.entries())
+      for (const a of away) this.skilled[i]?.add(-1, a.from, a.to, a.people)
     this.putAside(0)
-  }
-
-  private tell(run: number, column: number, value: number): void {
-    this.told[run * COLUMNS + column] = value
-  }
-  private of(run: number, column: number): number {
-    return this.told[run * COLUMNS + column] as number
   }
 
   work(overtime: DaysChoice['overtime']): void {
     this.times = this.problem.presses.map((_, i) => this.p.timeOf(i, overtime[i] ?? []))
-  }
-
-  isPlaced = (run: number): boolean => this.of(run, REFUSED) === PLACED
-  endOf = (run: number): Minute => this.of(run, END)
-  doneOf = (run: number): Minute => this.of(run, DONE)
-  setUpOf = (run: number): Minute => this.of(run, SET_UP)
-  /** What keeps a run from being placed, if anything does. */
-  refusedOf = (run: number): Refused | undefined => REFUSALS[this.of(run, REFUSED)]
-
-  bookedOf(run: number): Booked {
-    const who = this.of(run, WHO)
-    return {
-      ...{ run, press: this.of(run, PRESS) },
-      ...{ setUp: this.of(run, SET_UP), start: this.of(run, START) },
-      ...{ end: this.of(run, END), done: this.of(run, DONE), changeOver: this.of(run, CHANGE) },
-      waits: BINDINGS[this.of(run, WAITS)] as Binding,
-      waitsFor: who < 0 ? undefined : who,
-    }
   }
 
   /** Weighted minutes late, and screens made twice. */
@@ -150,10 +85,8 @@ export class Places {
     if (!from) throw new RangeError(`place ${same}`)
     this.times = other.times
     this.state.all.set(from.state)
-    this.crew.copy(other.crew, from.held[0] as number)
-    for (const [d, belt] of this.belts.entries())
-      belt.copy(other.belts[d] as Held, from.held[d + 1] as number)
-    this.told.set(other.told)
+    for (const [i, held] of this.held.entries()) held.copy(other.held[i] as Held, from.held[i] as number)
+    this.told.copy(other.told)
     for (let i = 0; i <= row; i++) {
       this.aside[i]?.state.set(other.aside[i]?.state ?? [])
       this.aside[i]?.held.set(other.aside[i]?.held ?? [])
@@ -164,16 +97,14 @@ export class Places {
   private begin(): void {
     const first = this.aside[0]
     this.state.all.set(first?.state ?? [])
-    this.crew.count = first?.held[0] ?? 0
-    for (const [d, belt] of this.belts.entries()) belt.count = first?.held[d + 1] ?? 0
+    for (const [i, held] of this.held.entries()) held.count = first?.held[i] ?? 0
   }
 
   private putAside(row: number): void {
     const to = this.aside[row]
     if (!to) return
     to.state.set(this.state.all)
-    to.held[0] = this.crew.count
-    for (const [d, belt] of this.belts.entries()) to.held[d + 1] = belt.count
+    for (const [i, held] of this.held.entries()) to.held[i] = held.count
   }
 
   /**
@@ -191,8 +122,7 @@ export class Places {
     if (from === 0) this.begin()
     this.isBefore.fill(0)
     for (let i = 0; i < from; i++) this.isBefore[order[i] as number] = 1
-    for (let run = 0; run < this.isBefore.length; run++)
-      if (this.isBefore[run] === 0) this.tell(run, REFUSED, NOT_YET)
+    this.told.forgetBut(this.isBefore)
     for (let i = from; i < order.length; i++) {
       const run = order[i] as number
       this.next(run, press[run] as number, i)
@@ -217,7 +147,7 @@ export class Places {
   about(at: number, press: number): Minute {
     const run = this.problem.runs[at] as DayRun
     const time = this.times[press] as WorkTime
-    const before = run.after ? this.endOf(run.after.run) + run.after.wait : 0
+    const before = run.after ? this.told.endOf(run.after.run) + run.after.wait : 0
     return time.next(
       Math.max(
         this.state.free[press] as number,
@@ -235,17 +165,17 @@ export class Places {
    */
   private place(at: number, press: number): void {
     const run = this.problem.runs[at]
-    if (!run || this.isPlaced(at)) throw new RangeError(`run ${at} on press ${press}`)
+    if (!run || this.told.isPlaced(at)) throw new RangeError(`run ${at} on press ${press}`)
     const refused = this.refusal(run, at, press)
     if (refused === undefined) return
-    this.tell(at, REFUSED, REFUSALS.indexOf(refused))
+    this.told.refuse(at, refused)
     this.state.sums[0] = (this.state.sums[0] as number) + COST.refused * Math.max(COST.least, run.weight)
   }
 
   private refusal(run: DayRun, at: number, press: number): Refused | undefined {
     const takes = this.takes[at]?.[press]
     if (!takes) return 'not on this press'
-    if (run.after && !this.isPlaced(run.after.run)) return 'the print before is not placed'
+    if (run.after && !this.told.isPlaced(run.after.run)) return 'the print before is not placed'
     const time = this.times[press] as WorkTime
     if (run.pin?.started) {
       const start = time.next(run.pin.start)
@@ -278,9 +208,10 @@ export class Places {
     end: Minute,
     changeOver: Minute,
   ): void {
-    const row = [setUp, start, end, end + run.hold, changeOver, this.waits, this.who, press, PLACED]
-    this.told.set(row, at * COLUMNS)
+    this.told.place(at, press, [setUp, start, end, end + run.hold], changeOver, this.waits, this.who)
     this.crew.add(at, setUp, end, run.people)
+    for (const [i, { presses }] of (this.problem.skilled ?? []).entries())
+      if (presses.includes(press)) this.skilled[i]?.add(at, setUp, end, 1)
     if (run.dryer) this.belts[run.dryer.at]?.add(at, start, end, run.dryer.share, run.dryer.celsius)
     screensUsed(this.state, this.p, at, end)
     this.state.free[press] = end
@@ -290,7 +221,9 @@ export class Places {
     sums[1] = (sums[1] as number) + run.weight * by
     const late = COST.lateMinute * by + (by > 0 ? COST.late : 0) + COST.sooner * (end + run.hold)
     const pinned = run.pin && !run.pin.started ? Math.max(0, start - run.pin.start - COST.nearPin) : 0
-    sums[0] = (sums[0] as number) + run.weight * late + COST.changeOver * changeOver + COST.offPin * pinned
+    const other = isOther(run, press) ? COST.otherPress : 0
+    const own = COST.changeOver * changeOver + COST.offPin * pinned + other
+    sums[0] = (sums[0] as number) + run.weight * late + own
   }
 
   /** Moves the start on where printing, or its set-up, may not begin before a moment. */
@@ -300,7 +233,7 @@ export class Places {
     if (then <= this.start) return
     this.start = then
     if (moment > 0) {
-      this.waits = BY_NAME[why]
+      this.waits = BINDING[why]
       this.who = who
     }
   }
@@ -323,7 +256,13 @@ export class Places {
     this.notBefore(time, run.ink, setUp, 'ink')
     this.notBefore(time, run.garments, 0, 'garments')
     if (run.after)
-      this.notBefore(time, this.endOf(run.after.run) + run.after.wait, 0, 'the print before', run.after.run)
+      this.notBefore(
+        time,
+        this.told.endOf(run.after.run) + run.after.wait,
+        0,
+        'the print before',
+        run.after.run,
+      )
     if (run.pin) this.notBefore(time, run.pin.start, 0, 'the lead')
     // Each conflict moves the start to a later working minute: it comes to an end.
     while (Number.isFinite(this.start)) {
@@ -338,12 +277,13 @@ export class Places {
         return
       }
       const from = setUp === 0 ? this.start : time.clockOf(time.worked(this.start) - setUp)
-      if (!this.movedBy(run, time, from, end, setUp)) return
+      if (!this.movedBy(run, press, from, end, setUp)) return
     }
   }
 
   /** Whether dryer or crew moved the start. */
-  private movedBy(run: DayRun, time: WorkTime, from: Minute, end: Minute, setUp: Minute): boolean {
+  private movedBy(run: DayRun, press: number, from: Minute, end: Minute, setUp: Minute): boolean {
+    const time = this.times[press] as WorkTime
     const belt = run.dryer && this.belts[run.dryer.at]
     if (belt && run.dryer) {
       const changes = this.problem.dryers[run.dryer.at]?.changes ?? 0
@@ -358,9 +298,27 @@ export class Places {
         return true
       }
     }
-    const few = this.crew.overfull(from, end, this.problem.people - run.people)
+    return (
+      this.movedByPeople(this.crew, this.problem.people - run.people, time, from, end, setUp) ||
+      (this.problem.skilled ?? []).some(
+        ({ presses, people }, i) =>
+          presses.includes(press) &&
+          this.movedByPeople(this.skilled[i] as Held, people - 1, time, from, end, setUp),
+      )
+    )
+  }
+
+  private movedByPeople(
+    crew: Held,
+    most: number,
+    time: WorkTime,
+    from: Minute,
+    end: Minute,
+    setUp: Minute,
+  ): boolean {
+    const few = crew.overfull(from, end, most)
     if (few < 0) return false
-    this.notBefore(time, this.crew.endAt(few), setUp, 'crew', this.crew.runAt(few))
+    this.notBefore(time, crew.endAt(few), setUp, 'crew', crew.runAt(few))
     return true
   }
 
@@ -380,6 +338,10 @@ export class Places {
     return t + batch
   }
 }
+
+/** A run on another press than its sheet is made for. */
+export const isOther = ({ planned }: DayRun, press: number): boolean =>
+  planned !== undefined && planned !== press
 
 /** The first moment from which so many minutes lie in one span of work. */
 function inOneSpan(time: WorkTime, from: Minute, minutes: Minute): Minute {

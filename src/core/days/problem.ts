@@ -27,6 +27,8 @@ export interface DayRun {
   readonly name: string
   /** By press; none where it cannot be printed there. */
   readonly on: readonly (Takes | undefined)[]
+  /** The press that its sheet is made for; none where it does not matter. */
+  readonly planned?: number | undefined
   /** How much a late hour of it weighs. */
   readonly weight: number
   readonly due: Minute
@@ -64,6 +66,13 @@ export interface DayRoom {
   readonly reclaim: Minute
 }
 
+/** People who can run any of these presses, and when some of them are away. */
+export interface Skilled {
+  readonly presses: readonly number[]
+  readonly people: number
+  readonly away: readonly (Span & { readonly people: number })[]
+}
+
 /** Everything the days are planned from. */
 export interface DaysProblem {
   /** Nothing can be planned beyond. */
@@ -73,6 +82,8 @@ export interface DaysProblem {
   /** People in the shop, and when some are away. */
   readonly people: number
   readonly away: readonly (Span & { readonly people: number })[]
+  /** Presses that only some can run: no more of them print at a time than there are people for. */
+  readonly skilled?: readonly Skilled[]
   /** Minutes from the end of one temperature to the start of another, by dryer. */
   readonly dryers: readonly { readonly changes: Minute }[]
   /** Frames that are free now, by kind of mesh. */

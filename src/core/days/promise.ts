@@ -72,7 +72,9 @@ export function promiseOf(asked: ShopDays, kept: DaysKept, orderId: string): Pro
     const places = new Places(days.problem, strayed(days.problem.runs, random))
     places.work(answer.choice.overtime)
     places.all(answer.choice.order, answer.choice.press)
-    return Math.max(...index.map((i) => (places.isPlaced(i) ? places.doneOf(i) : Number.POSITIVE_INFINITY)))
+    return Math.max(
+      ...index.map((i) => (places.told.isPlaced(i) ? places.told.doneOf(i) : Number.POSITIVE_INFINITY)),
+    )
   }).sort((a, b) => a - b)
   const planned = Math.max(...own.map((r) => r.done))
   const minute = ends[Math.ceil(HOLDS * DRAWS) - 1] as number

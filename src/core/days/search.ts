@@ -100,7 +100,7 @@ export class Search {
 
   private late(): readonly number[] {
     return this.ground.loose.filter(
-      (i) => this.places.isPlaced(i) && this.places.doneOf(i) > (this.problem.runs[i]?.due ?? 0),
+      (i) => this.places.told.isPlaced(i) && this.places.told.doneOf(i) > (this.problem.runs[i]?.due ?? 0),
     )
   }
 
@@ -233,7 +233,9 @@ export class Search {
     }
     this.gains.fill(0)
     this.used.fill(0)
-    const order = [...this.now.order].sort((a, b) => this.places.setUpOf(a) - this.places.setUpOf(b))
+    const order = [...this.now.order].sort(
+      (a, b) => this.places.told.setUpOf(a) - this.places.told.setUpOf(b),
+    )
     const draft = { ...draftOf(this.now), order: inTurn(this.problem, order) }
     const cost = this.costOf(draft, this.cost)
     if (cost <= this.cost) this.take(draft, cost, 0)

@@ -102,6 +102,7 @@ export function daysOfShop(asked: ShopDays): DaysOfShop {
           begun,
         ),
       ),
+      planned: plannedOn(run, pressAt),
       weight: run.orderId === asked.urgent ? URGENT : 1,
       due: endOfDay(printedBy(run, shop), first),
       garments: asked.garmentsIn.includes(run.orderId) || begun ? 0 : opens,
@@ -141,6 +142,10 @@ export function daysOfShop(asked: ShopDays): DaysOfShop {
   }
   return { problem, momentAt, minuteAt, days, meshes }
 }
+
+/** The press that a sheet is made for is the first of those that take the run. */
+const plannedOn = ({ on }: DayFacts, pressAt: ReadonlyMap<string, number>): number | undefined =>
+  pressAt.get(on[0]?.pressId ?? '')
 
 const later = ({ from, to }: Span, by: Minute): Span => ({ from: from + by, to: to + by })
 

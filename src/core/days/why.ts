@@ -3,10 +3,10 @@ import { isoOf } from '../schedule'
 import type { DaysPlan } from './decode'
 import { DAYS } from './definition'
 import type { DayFacts, ShopDays } from './facts'
-import type { Binding, Booked, Refused } from './place'
 import { prepared } from './prepared'
 import type { DayRun } from './problem'
 import { type DaysOfShop, screensKey } from './shopDays'
+import type { Binding, Booked, Refused } from './told'
 
 /** A chain of waits is told so far. */
 const CHAIN = 5

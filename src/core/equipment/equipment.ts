@@ -7,6 +7,7 @@ import type { FlashCalibration, TunnelCalibration } from './calibration'
 import type { InkRoom } from './inkRoom'
 import type { OwnStep } from './ownStep'
 import type { OwnTrouble } from './ownTrouble'
+import type { Person } from './people'
 import type { Prices } from './prices'
 import type { ScreenRoom, Stencil, TensionReading } from './screenRoom'
 
@@ -227,6 +228,10 @@ export interface Hours {
     | undefined
   /** Days on which nobody works, or only until a time of the day. */
   readonly off?: readonly { readonly on: string; readonly to?: Duration | undefined }[] | undefined
+  /** Presses that open and close at times of their own, on the same days. */
+  readonly presses?:
+    | readonly { readonly pressId: string; readonly from: Duration; readonly to: Duration }[]
+    | undefined
 }
 
 export const USUAL_HOURS: Hours = {
@@ -261,6 +266,10 @@ export interface Shop {
   readonly setupPerScreen?: Duration | undefined
   /** Days between printed and due: to dry, fold, pack and send; none where it goes out as it is printed. */
   readonly leadDays?: number | undefined
+  /** Days of the week on which goods leave, Monday is 1; any day where none is said. */
+  readonly goesOut?: readonly number[] | undefined
+  /** None where nobody is named: then nobody waits for anybody. */
+  readonly people?: readonly Person[] | undefined
   /** None where all is done as usual. */
   readonly ownSteps?: readonly OwnStep[] | undefined
   /** None where the tables of trouble are as they come. */

@@ -25,6 +25,8 @@ export interface ShopParts {
       | 'air'
       | 'setupPerScreen'
       | 'leadDays'
+      | 'goesOut'
+      | 'people'
       | 'ownSteps'
       | 'ownTrouble'
       | 'method'
@@ -66,6 +68,8 @@ const TAKEN: { readonly [P in ShopPart]: (shelf: ShopAndShelf) => ShopParts[P] }
       air,
       setupPerScreen,
       leadDays,
+      goesOut,
+      people,
       ownSteps,
       ownTrouble,
       method,
@@ -85,6 +89,8 @@ const TAKEN: { readonly [P in ShopPart]: (shelf: ShopAndShelf) => ShopParts[P] }
       ...(air && { air }),
       ...(setupPerScreen !== undefined && { setupPerScreen }),
       ...(leadDays && { leadDays }),
+      ...(goesOut && goesOut.length > 0 && { goesOut }),
+      ...(people && people.length > 0 && { people }),
       ...(ownSteps && ownSteps.length > 0 && { ownSteps }),
       ...(ownTrouble && ownTrouble.length > 0 && { ownTrouble }),
     },

@@ -42,8 +42,7 @@ const takes = (press: Press, { hits }: RunPlan) =>
   press.kind !== 'bench' || ownScreens(hits).length <= BENCH_SCREENS
 
 /**
- * What the days have to know of a run: the plan as it is, and as it would be on every other press that takes it, unless the lead
- * chose one.
+ * What the days have to know of a run: the plan as it is, and as it would be on every other press that takes it.
  *
  * @returns undefined where no press prints it
  */
@@ -57,10 +56,9 @@ export function dayFactsOf(
   const isChosen = decisions.overrides.press !== undefined && decisions.overrides.press !== ''
   const other = (press: Press) =>
     onPress(plan(order, shop, { ...decisions, overrides: { ...decisions.overrides, press: press.id } }))
-  const on = [
-    own,
-    ...(isChosen ? [] : shop.presses.filter((p) => p.id !== made.press.id && takes(p, made)).map(other)),
-  ].filter((p) => p !== undefined)
+  const on = [own, ...shop.presses.filter((p) => p.id !== made.press.id && takes(p, made)).map(other)].filter(
+    (p) => p !== undefined,
+  )
   if (on.length === 0) return undefined
   const { run, hits } = made
   const turns = printsInTurn(order, run, made.method)

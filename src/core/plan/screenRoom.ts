@@ -24,6 +24,8 @@ const NO_PLAN: ReadonlySet<string> = new Set<keyof Shop>([
   'ownSteps',
   'ownTrouble',
   'leadDays',
+  'goesOut',
+  'people',
   'units',
   'inches',
   'dayOrder',

@@ -29,6 +29,7 @@ import { up as over } from './027_over'
 import { up as facts } from './028_facts'
 import { up as trouble } from './029_trouble'
 import { up as days } from './030_days'
+import { up as people } from './031_people'
 
 /** Every step from the first version on, in order. */
 export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unknown>) => Promise<void> }>> = {
@@ -62,4 +63,5 @@ export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unkn
   '028_facts': { up: facts },
   '029_trouble': { up: trouble },
   '030_days': { up: days },
+  '031_people': { up: people },
 }

@@ -1,12 +1,14 @@
+import type { Kysely } from 'kysely'
 import { DEFAULT_METHOD, knownPractices } from '@/core/advice'
-import { airOfDay, USUAL_HOURS, USUAL_PRICES } from '@/core/equipment'
+import { airOfDay, type Person, USUAL_HOURS, USUAL_PRICES } from '@/core/equipment'
 import { canIn, canRow, clothRow } from '../orderRows'
+import type { Tables } from '../schema'
 import { bare, placed, type Row, type StoredPart } from './part'
 
 /** Name, practices, hours, prices, squeegees, and the shelf. */
 export const settings: StoredPart<'settings'> = {
   read: async (db) => {
-    const [head, options, pauses, own, off, price, squeegees, inks, cloths, steps, trouble] =
+    const [head, options, pauses, own, off, price, squeegees, inks, cloths, steps, trouble, crew, shifts] =
       await Promise.all([
         db.selectFrom('shop').selectAll().executeTakeFirst(),
         db.selectFrom('method').selectAll().execute(),
@@ -19,6 +21,8 @@ export const settings: StoredPart<'settings'> = {
         db.selectFrom('cloth').selectAll().orderBy('place').execute(),
         db.selectFrom('own_step').selectAll().orderBy('place').execute(),
         db.selectFrom('own_trouble').selectAll().orderBy('place').execute(),
+        crewIn(db),
+        db.selectFrom('press_hours').selectAll().orderBy('place').execute(),
       ])
     return {
       shop: {
@@ -29,7 +33,7 @@ export const settings: StoredPart<'settings'> = {
         },
         hours: head
           ? {
-              days: head.days.split(',').filter(Boolean).map(Number),
+              days: weekdaysIn(head.days),
               from: head.opens,
               to: head.closes,
               breaks: pauses.map((p) => ({ from: p.begins, to: p.ends })),
@@ -38,6 +42,9 @@ export const settings: StoredPart<'settings'> = {
               }),
               ...(off.length > 0 && {
                 off: off.map((d) => ({ on: d.on_day, ...(d.closes !== null && { to: d.closes }) })),
+              }),
+              ...(shifts.length > 0 && {
+                presses: shifts.map((p) => ({ pressId: p.press_id, from: p.opens, to: p.closes })),
               }),
             }
           : USUAL_HOURS,
@@ -59,6 +66,8 @@ export const settings: StoredPart<'settings'> = {
         ...airIn(head),
         ...(head?.setup_per_screen && { setupPerScreen: head.setup_per_screen }),
         ...(head?.lead_days && { leadDays: head.lead_days }),
+        ...(head?.goes_out && { goesOut: weekdaysIn(head.goes_out) }),
+        ...(crew.length > 0 && { people: crew }),
         ...(steps.length > 0 && { ownSteps: steps.map(bare).map((s) => ({ ...s, off: s.off === 1 })) }),
         ...(trouble.length > 0 && { ownTrouble: trouble.map(bare) }),
       },
@@ -80,6 +89,8 @@ export const settings: StoredPart<'settings'> = {
       air,
       setupPerScreen,
       leadDays,
+      goesOut = [],
+      people = [],
       ownSteps = [],
       ownTrouble = [],
       method,
@@ -105,6 +116,7 @@ export const settings: StoredPart<'settings'> = {
           air_humidity: air?.humidity ?? null,
           setup_per_screen: setupPerScreen ?? null,
           lead_days: leadDays ?? 0,
+          goes_out: goesOut.length > 0 ? goesOut.join(',') : null,
         },
       ],
       method: Object.entries(method).map(([practice, option]) => ({ practice, option })),
@@ -114,6 +126,14 @@ export const settings: StoredPart<'settings'> = {
         ...{ opens: d.from, closes: d.to },
       })),
       day_off: (hours.off ?? []).map((d, place) => ({ place, on_day: d.on, closes: d.to ?? null })),
+      press_hours: (hours.presses ?? []).map(({ pressId, from, to }, place) => ({
+        ...{ press_id: pressId, place },
+        ...{ opens: from, closes: to },
+      })),
+      person: placed(people).map(({ away: _, presses, ...p }) => ({ ...p, presses: presses.join(',') })),
+      person_away: people.flatMap(({ id, away }) =>
+        away.map((a, place) => ({ person_id: id, place, first_day: a.first, last_day: a.last })),
+      ),
       price: [{ id: 1, press_hour: pressHour, person_hour: personHour, ...price }],
       squeegee: placed(squeegees),
       ink: placed(inks).map(({ inkType, ...i }) => ({ ...i, ink_type: inkType, can: canRow(i) })),
@@ -122,6 +142,20 @@ export const settings: StoredPart<'settings'> = {
       own_trouble: placed(ownTrouble).map(({ row, value, place }) => ({ row, value, place })),
     }
   },
+}
+
+const weekdaysIn = (list: string): readonly number[] => list.split(',').filter(Boolean).map(Number)
+
+/** Who works here, and when they are away. */
+async function crewIn(db: Kysely<Tables>): Promise<readonly Person[]> {
+  const [people, away] = await Promise.all([
+    db.selectFrom('person').selectAll().orderBy('place').execute(),
+    db.selectFrom('person_away').selectAll().orderBy('place').execute(),
+  ])
+  return people.map((p) => ({
+    ...{ id: p.id, name: p.name, presses: p.presses.split(',').filter(Boolean) },
+    away: away.flatMap((a) => (a.person_id === p.id ? [{ first: a.first_day, last: a.last_day }] : [])),
+  }))
 }
 
 /** The air as it was said; what is stored wrong was never said. */

@@ -55,7 +55,42 @@ const hours = yup.object({
     )
     .optional()
     .default(undefined),
+  presses: yup
+    .array(yup.object({ pressId: id, from: clock, to: after('from') }))
+    .max(40, 'At most 40 presses.')
+    .test(
+      'once',
+      'Each press once.',
+      each((p) => p.pressId),
+    )
+    .optional()
+    .default(undefined),
 })
+
+const people = yup
+  .array(
+    yup.object({
+      id,
+      name,
+      presses: yup.array(id).max(40, 'At most 40 presses.').default([]),
+      away: yup
+        .array(
+          yup
+            .object({ first: daySchema('From which day?'), last: daySchema('Until which day?') })
+            .test('span', 'They are back before they go.', ({ first, last }) => !(last < first)),
+        )
+        .max(200, 'At most 200 times away.')
+        .default([]),
+    }),
+  )
+  .max(200, 'At most 200 people.')
+  .test(
+    'once',
+    'Two people have the same id.',
+    each((p: { id: string }) => p.id),
+  )
+  .optional()
+  .default(undefined)
 
 const method = yup.object(
   Object.fromEntries(
@@ -121,6 +156,8 @@ export const settingFields = {
     .integer('Whole days, please.')
     .min(0, 'Printed after it is due?')
     .max(60, 'At most 60 days.'),
+  goesOut: yup.array(whole('Day', 7)).max(7, 'Seven days a week.').optional().default(undefined),
+  people,
   ownSteps: yup
     .array(ownStep)
     .max(300, 'At most 300 steps of your own.')

@@ -1,0 +1,107 @@
+import type { Minute } from './problem'
+
+/** What a start waits for. */
+export const BINDINGS = [
+  'nothing',
+  'press',
+  'screens',
+  'ink',
+  'garments',
+  'the print before',
+  'crew',
+  'belt',
+  'temperature',
+  'the lead',
+  'hours',
+] as const
+export type Binding = (typeof BINDINGS)[number]
+export const BINDING = Object.fromEntries(BINDINGS.map((b, i) => [b, i])) as Record<Binding, number>
+
+/** Why a run cannot be placed at all. */
+export const REFUSALS = [
+  'not on this press',
+  'too many people',
+  'no such frames',
+  'beyond the end',
+  'the print before is not placed',
+] as const
+export type Refused = (typeof REFUSALS)[number]
+
+/** A run in its place. */
+export interface Booked {
+  readonly run: number
+  readonly press: number
+  /** Set-up begins, printing begins, the last piece is printed, and it counts as done. */
+  readonly setUp: Minute
+  readonly start: Minute
+  readonly end: Minute
+  readonly done: Minute
+  readonly changeOver: Minute
+  /** What held it back last, and the run that did. */
+  readonly waits: Binding
+  readonly waitsFor: number | undefined
+}
+
+const NOT_YET = -2
+const PLACED = -1
+const COLUMNS = 9
+const [SET_UP, START, END, DONE, CHANGE, WAITS, WHO, PRESS, REFUSED] = [0, 1, 2, 3, 4, 5, 6, 7, 8] as const
+
+/** What became of each run, as one table of numbers: it is copied in one go. */
+export class Told {
+  private readonly all: Float64Array
+  private readonly count: number
+
+  constructor(runs: number) {
+    this.count = runs
+    this.all = new Float64Array(runs * COLUMNS)
+    for (let run = 0; run < runs; run++) this.forget(run)
+  }
+
+  private of(run: number, column: number): number {
+    return this.all[run * COLUMNS + column] as number
+  }
+
+  copy(other: Told): void {
+    this.all.set(other.all)
+  }
+  forget(run: number): void {
+    this.all[run * COLUMNS + REFUSED] = NOT_YET
+  }
+  /** Forgets all but some. */
+  forgetBut(isKept: Uint8Array): void {
+    for (let run = 0; run < this.count; run++) if (isKept[run] === 0) this.forget(run)
+  }
+  refuse(run: number, why: Refused): void {
+    this.all[run * COLUMNS + REFUSED] = REFUSALS.indexOf(why)
+  }
+  /** @param waits as `BINDING` numbers it; `who` is -1 for no run */
+  place(
+    run: number,
+    press: number,
+    [setUp, start, end, done]: readonly [Minute, Minute, Minute, Minute],
+    changeOver: Minute,
+    waits: number,
+    who: number,
+  ): void {
+    this.all.set([setUp, start, end, done, changeOver, waits, who, press, PLACED], run * COLUMNS)
+  }
+
+  isPlaced = (run: number): boolean => this.of(run, REFUSED) === PLACED
+  endOf = (run: number): Minute => this.of(run, END)
+  doneOf = (run: number): Minute => this.of(run, DONE)
+  setUpOf = (run: number): Minute => this.of(run, SET_UP)
+  /** What keeps a run from being placed, if anything does. */
+  refusedOf = (run: number): Refused | undefined => REFUSALS[this.of(run, REFUSED)]
+
+  bookedOf(run: number): Booked {
+    const who = this.of(run, WHO)
+    return {
+      ...{ run, press: this.of(run, PRESS) },
+      ...{ setUp: this.of(run, SET_UP), start: this.of(run, START) },
+      ...{ end: this.of(run, END), done: this.of(run, DONE), changeOver: this.of(run, CHANGE) },
+      waits: BINDINGS[this.of(run, WAITS)] as Binding,
+      waitsFor: who < 0 ? undefined : who,
+    }
+  }
+}
