@@ -114,7 +114,9 @@ daysOf.random = (seed: number, count = 7): { readonly problem: DaysProblem; read
     press: problem.runs.map(() => below(presses)),
     overtime: problem.presses.map((p) => p.overtime.map(() => below(2) === 0)),
   }
-  return { problem, choice }
+  // Drawn last: what is drawn before stays as it is.
+  const skilled = below(3) === 0 ? [{ presses: [0, 1], people: 1, away: [] }] : []
+  return { problem: { ...problem, skilled }, choice }
 }
 
 /** The same order with every first print before its second. */

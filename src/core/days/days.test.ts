@@ -171,7 +171,7 @@ describe('whatever is planned keeps what must be kept', () => {
 })
 
 function keeps(
-  { presses, runs, people, away, dryers, frames }: DaysProblem,
+  { presses, runs, people, away, skilled = [], dryers, frames }: DaysProblem,
   choice: DaysChoice,
   { booked, refused }: DaysPlan,
 ): void {
@@ -213,6 +213,8 @@ function keeps(
     const gone = away.filter((a) => a.from <= t && t < a.to).reduce((sum, a) => sum + a.people, 0)
     if (here.length > 0)
       expect(here.reduce((sum, b) => sum + runOf(b.run).people, 0)).toBeLessThanOrEqual(people - gone)
+    for (const s of skilled)
+      expect(here.filter((b) => s.presses.includes(b.press)).length).toBeLessThanOrEqual(s.people)
     for (const d of dryers.keys()) {
       const on = booked.filter((b) => runOf(b.run).dryer?.at === d && b.start <= t && t < b.end)
       expect(on.reduce((sum, b) => sum + (runOf(b.run).dryer?.share ?? 0), 0)).toBeLessThanOrEqual(1 + 1e-6)

@@ -26,6 +26,7 @@ export const DAYS = defineRoom({
       source: 'geometry',
     },
     WAITS_CREW: { says: 'Nobody is free before {other} ends at {until}.', source: 'geometry' },
+    WAITS_PERSON: { says: 'Nobody who can run {press} is there before {until}.', source: 'geometry' },
     WAITS_BELT: { says: 'The dryer is full with {other} until {until}.', source: 'geometry' },
     WAITS_HEAT: {
       says: 'The dryer runs another temperature for {other}, and is even again at {until}.',
@@ -52,7 +53,7 @@ export const DAYS = defineRoom({
       source: 'assumed',
     },
     DAY_OTHER_PRESS: {
-      says: 'Its order has it on {planned}, these days have it on {press}: choose that press at the order before the sheet is released.',
+      says: 'Its sheet is planned for {planned}, these days have it on {press}: taking them plans the sheet for {press}.',
       source: 'geometry',
       severity: 'Watch',
     },
@@ -64,7 +65,10 @@ export const DAYS = defineRoom({
     DAY_REFUSED_PEOPLE: { says: 'It wants more people than there are: {count}.', source: 'geometry' },
     DAY_REFUSED_LATE: { says: 'There is no working time for it within {days} days.', source: 'geometry' },
     DAY_REFUSED_BEFORE: { says: 'It follows {other}, which has no place.', source: 'geometry' },
-    DAY_REFUSED_PRESS: { says: 'It cannot be printed on the press it was put on.', source: 'geometry' },
+    DAY_REFUSED_PRESS: {
+      says: 'It cannot be printed on the press it was put on, or nobody can run that press.',
+      source: 'geometry',
+    },
   },
   settings: {},
 })

@@ -79,7 +79,10 @@ export interface Down {
 /** Everything that the days are planned from: runs, the shop, what is said of both, and the shop's clock. */
 export interface ShopDays {
   readonly now: Moment
-  readonly shop: Pick<Shop, 'hours' | 'presses' | 'dryers' | 'frames' | 'screens' | 'leadDays'>
+  readonly shop: Pick<
+    Shop,
+    'hours' | 'presses' | 'dryers' | 'frames' | 'screens' | 'leadDays' | 'goesOut' | 'people'
+  >
   readonly runs: readonly DayFacts[]
   /** By order and print, `O-1001.P1`. */
   readonly screens: Readonly<Record<string, readonly DayScreen[]>>

@@ -1,5 +1,6 @@
-import type { Hours } from '../equipment'
-import { isoOf, type Moment, momentOf, spansOn, stepTime } from '../schedule'
+import { canRun, type Hours, hoursAt } from '../equipment'
+import { isoOf, type Moment, momentOf, spansOn, stepTime, weekdayOf } from '../schedule'
+import { crewsOf } from './crews'
 import type { DayFacts, DayScreen, OnPress, ShopDays } from './facts'
 import type { DayPress, DayRun, DaysProblem, Minute, Span } from './problem'
 
@@ -39,15 +40,28 @@ export interface DaysOfShop {
 export const screensKey = ({ orderId, print }: Pick<DayFacts, 'orderId' | 'print'>): string =>
   `${orderId}.${print}`
 
-/** ISO day on which a run must be printed: what goes out is due so many days later, and what dries in the air lies before. */
+/** The last day up to one on which goods leave, counted from 1970-01-01. */
+const leavesBy = (day: number, goesOut: readonly number[] = []): number => {
+  const back = [0, 1, 2, 3, 4, 5, 6].find((n) => goesOut.includes(weekdayOf(day - n)))
+  return day - (back ?? 0)
+}
+
+/**
+ * ISO day on which a run must be printed: it leaves on the last day up to its due one on which goods leave; it is printed so many
+ * days before, and what dries in the air lies before that.
+ */
 export const printedBy = ({ due, leadDays, airDays }: DayFacts, shop: ShopDays['shop']): string => {
-  const day = momentOf(due) - ((leadDays ?? shop.leadDays ?? 0) + airDays) * SECONDS
-  return Number.isFinite(day) ? isoOf(day).slice(0, 10) : due
+  const day = leavesBy(momentOf(due) / SECONDS, shop.goesOut) - (leadDays ?? shop.leadDays ?? 0) - airDays
+  return Number.isFinite(day) ? isoOf(day * SECONDS).slice(0, 10) : due
 }
 
 /** Minutes of a day in which somebody works, as spans from its midnight. */
 const worksOn = (hours: Hours, day: number): readonly Span[] =>
   spansOn(hours, day).map(([from, to]) => ({ from: Math.round(from / 60), to: Math.round(to / 60) }))
+
+/** The same for so many days from one on, day by day. */
+const worksIn = (hours: Hours, first: number, days: number): readonly (readonly Span[])[] =>
+  Array.from({ length: days }, (_, d) => worksOn(hours, first + d).map((s) => later(s, d * DAY)))
 
 /**
  * The days of a shop as they can be planned. Whatever is odd in what is stored is taken as nothing said: no run hinders the others.
@@ -59,19 +73,20 @@ export function daysOfShop(asked: ShopDays): DaysOfShop {
   const momentAt = (minute: Minute): Moment => first * SECONDS + minute * 60
   const at = minuteAt(now)
   const days = daysAhead(asked, first)
-  const each = Array.from({ length: days }, (_, d) =>
-    worksOn(shop.hours, first + d).map((s) => later(s, d * DAY)),
-  )
+  const each = worksIn(shop.hours, first, days)
   const end = days * DAY
   const presses = shop.presses.map((press): DayPress => {
     const down = asked.down
       .filter((d) => d.pressId === press.id)
       .map((d) => ({ from: minuteAt(d.from), to: minuteAt(d.to) }))
     const works = (spans: readonly Span[]) => without(without(spans, { from: 0, to: at }), ...down)
+    const own = shop.hours.presses?.some((p) => p.pressId === press.id)
+      ? worksIn(hoursAt(shop, press.id), first, days)
+      : each
     return {
       name: press.name,
-      works: works(each.flat()),
-      overtime: each.map((spans) => {
+      works: works(own.flat()),
+      overtime: own.map((spans) => {
         const last = spans.at(-1)?.to
         const [span] = last === undefined ? [] : works([{ from: last, to: last + OVERTIME }])
         return span ?? { from: 0, to: 0 }
@@ -98,7 +113,7 @@ export function daysOfShop(asked: ShopDays): DaysOfShop {
       name: run.words,
       on: shop.presses.map((p) =>
         takesOf(
-          run.on.find((o) => o.pressId === p.id),
+          run.on.find((o) => o.pressId === p.id && (begun || isManned(shop, p.id))),
           begun,
         ),
       ),
@@ -131,8 +146,14 @@ export function daysOfShop(asked: ShopDays): DaysOfShop {
     end,
     presses,
     runs: dayRuns,
-    people: peopleOf(runs),
-    away: [],
+    ...(shop.people
+      ? crewsOf(
+          shop.people,
+          shop.presses.map((p) => p.id),
+          first,
+          end,
+        )
+      : { people: peopleOf(runs), away: [] }),
     dryers: shop.dryers.map(() => ({ changes: SETTLES })),
     frames: meshes.map(
       (mesh) => shop.frames.filter((f) => isFree(f, asked.screens) && Math.abs(f.mesh - mesh) < 1).length,
@@ -146,6 +167,10 @@ export function daysOfShop(asked: ShopDays): DaysOfShop {
 /** The press that a sheet is made for is the first of those that take the run. */
 const plannedOn = ({ on }: DayFacts, pressAt: ReadonlyMap<string, number>): number | undefined =>
   pressAt.get(on[0]?.pressId ?? '')
+
+/** Somebody can run it, or nobody is named at all. */
+const isManned = ({ people }: ShopDays['shop'], pressId: string): boolean =>
+  people === undefined || people.some((p) => canRun(p, pressId))
 
 const later = ({ from, to }: Span, by: Minute): Span => ({ from: from + by, to: to + by })
 

@@ -87,7 +87,9 @@ export function whyStart(asked: ShopDays, days: DaysOfShop, b: Booked, facts: Da
     case 'the print before':
       return DAYS.because('WAITS_BEFORE', { other, until })
     case 'crew':
-      return DAYS.because('WAITS_CREW', { other, until: setUp })
+      return b.waitsFor === undefined
+        ? DAYS.because('WAITS_PERSON', { press, until: setUp })
+        : DAYS.because('WAITS_CREW', { other, until: setUp })
     case 'belt':
       return DAYS.because('WAITS_BELT', { other, until })
     case 'temperature':
