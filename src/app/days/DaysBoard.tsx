@@ -3,7 +3,7 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { useCallback, useMemo, useState } from 'react'
 import { message } from '@/core/advice'
-import type { Put } from '@/core/days'
+import { offSheet, type Put } from '@/core/days'
 import type { Press } from '@/core/equipment'
 import { keysOf } from '@/core/quantity'
 import { Button, Link } from '@/ui/elements'
@@ -13,7 +13,7 @@ import { useSettings } from '@/ui/settings'
 import { Lanes } from './Lanes'
 import { Offers } from './Offers'
 import { RunList } from './RunList'
-import { lanesWords } from './said'
+import { lanesWords, sheetWords } from './said'
 import { VIEWS, type View, windowsOf } from './scale'
 import { useDays } from './useDays'
 
@@ -62,6 +62,7 @@ export function DaysBoard({ stamp }: { readonly stamp: string }) {
       </Box>
     )
   const { presses } = ahead.asked.shop
+  const off = offSheet(lanes)
   const nameOf = (id: string) => presses.find((p) => p.id === id)?.name ?? id
   return (
     <Box as="section" aria-label="The days" mb="5">
@@ -128,6 +129,17 @@ export function DaysBoard({ stamp }: { readonly stamp: string }) {
           onDown={(pressId, seconds) => void replan({ pressId, from: lanes.now, to: lanes.now + seconds })}
           onLeave={leave}
         />
+      )}
+      {!offer && off.length > 0 && (
+        <Flex gap="2" align="baseline" mt="1.5" wrap="wrap">
+          <SeverityMark severity="Watch" />
+          <Box>
+            {off.length === 1 ? 'One run is' : `${off.length} runs are`} on another press than the sheet is
+            planned for.
+          </Box>
+          <TextButton onClick={() => void keep(now.kept)}>Take these days</TextButton>
+          <Box color="soft">{sheetWords(off, nameOf)}.</Box>
+        </Flex>
       )}
       {lanes.out.map(({ facts, why }) => (
         <Flex key={facts.runId} gap="2" align="baseline" mt="1.5">

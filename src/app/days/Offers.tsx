@@ -35,7 +35,7 @@ export function Offers({ offer, now, pressName, onTake, onPause, onDown, onLeave
         <>
           <Says
             title={`On ${pressName(offer.where.pressId)} from ${clockWords(offer.where.at, now)}`}
-            lines={differenceWords(offer.proposal.difference, now)}
+            lines={differenceWords(offer.proposal.difference, now, pressName)}
           />
           <Flex gap="4" mt="1.5">
             <PushButton type="button" onClick={() => onTake(offer.proposal.kept)}>
@@ -53,7 +53,7 @@ export function Offers({ offer, now, pressName, onTake, onPause, onDown, onLeave
               title=""
               lines={
                 isBetter(offer.proposal)
-                  ? differenceWords(offer.proposal.difference, now)
+                  ? differenceWords(offer.proposal.difference, now, pressName)
                   : [
                       offer.share < 1
                         ? 'Nothing better yet.'
@@ -110,7 +110,10 @@ export function Offers({ offer, now, pressName, onTake, onPause, onDown, onLeave
               wrap="wrap"
             >
               <Box flex="1" minWidth="16rem">
-                <Says title={PRICES[o.price]} lines={differenceWords(o.proposal.difference, now)} />
+                <Says
+                  title={PRICES[o.price]}
+                  lines={differenceWords(o.proposal.difference, now, pressName)}
+                />
               </Box>
               <PushButton
                 type="button"

@@ -11,18 +11,21 @@ export async function lanesAhead(db: Database, at: Date) {
   const { asked, kept, needs } = await daysAhead(db, at)
   const lanes = await lanesOf(asked, kept)
   const nameOf = (id: string) => asked.shop.presses.find((p) => p.id === id)?.name ?? id
-  return { lanes, nameOf, presses: asked.shop.presses, asked, needs }
+  const people = asked.shop.people ?? []
+  const whoOf = (id: string) => people.find((p) => p.id === id)?.name ?? id
+  return { lanes, nameOf, whoOf, presses: asked.shop.presses, people, asked, needs }
 }
 
 /** A run as a calendar holds it: from its set-up to its last piece. */
 export const entryOf = (
-  { facts, pressId, setUp, end, late }: LaneRun,
+  { facts, pressId, setUp, end, late, crew }: LaneRun,
   nameOf: (id: string) => string,
+  whoOf: (id: string) => string = (id) => id,
 ): CalendarEntry => ({
   id: facts.runId,
   ...{ from: isoOf(setUp), to: isoOf(end) },
   title: `${facts.words}, ${facts.pieces}`,
-  words: `${facts.orderId}, due ${facts.due}${late > 0 ? `, ${lateWords(late)}` : ''}. Printed by ${clockWords(end, setUp)}.`,
+  words: `${facts.orderId}, due ${facts.due}${late > 0 ? `, ${lateWords(late)}` : ''}. Printed by ${clockWords(end, setUp)}.${crew.length > 0 ? ` ${crew.map(whoOf).join(' with ')}.` : ''}`,
   place: nameOf(pressId),
 })
 

@@ -1,5 +1,5 @@
 import { format } from 'date-fns'
-import type { Difference, Lanes, Shift } from '@/core/days'
+import type { Difference, LaneRun, Lanes, Shift } from '@/core/days'
 import type { Moment } from '@/core/schedule'
 
 const DAY = 86_400
@@ -33,16 +33,25 @@ const some = (list: readonly Shift[], say: (s: Shift) => string) => {
   return all.length > 3 ? `${told}; and ${all.length - 3} more` : told
 }
 
+/** Whose sheets are planned anew for another press. */
+export const sheetWords = (sheets: readonly LaneRun[], pressName: (id: string) => string): string => {
+  const all = [...new Set(sheets.map((r) => `${r.facts.words} for ${pressName(r.pressId)}`))]
+  const told = all.slice(0, 3).join('; ')
+  return `Sheets planned anew: ${told}${all.length > 3 ? `; and ${all.length - 3} more` : ''}`
+}
+
 /** What a proposal changes, in sentences, worst first. */
 export function differenceWords(
-  { later, sooner, moved, lateBefore, lateAfter }: Difference,
+  { later, sooner, moved, sheets, lateBefore, lateAfter }: Difference,
   now: Moment,
+  pressName?: (id: string) => string,
 ): readonly string[] {
   const said = [
     later.length > 0 &&
       `Later than it must be: ${some(later, (s) => `${s.facts.words}, ${s.to ? lateWords(s.to.late) : 'without a place'}`)}.`,
     sooner.length > 0 &&
       `Better: ${some(sooner, (s) => `${s.facts.words}, ${s.to && s.to.late > 0 ? lateWords(s.to.late) : `in time, ${s.to ? clockWords(s.to.done, now) : ''}`}`)}.`,
+    pressName !== undefined && sheets.length > 0 && `${sheetWords(sheets, pressName)}.`,
     moved.length > 0 && `Changes its press or its turn: ${some(moved, (s) => s.facts.words)}.`,
   ].filter((x) => x !== false)
   const late =

@@ -57,7 +57,7 @@ describe('said in few words', () => {
     ]).toEqual([...['1 min late', '30 min late', '2 h late', '1 day late', '3 days late']])
   })
   it('nothing that changes is said so', () =>
-    expect(differenceWords({ later: [], sooner: [], moved: [], lateBefore: 1, lateAfter: 1 }, now)).toEqual([
-      'Nothing becomes late by it, nothing else moves.',
-    ]))
+    expect(
+      differenceWords({ later: [], sooner: [], moved: [], sheets: [], lateBefore: 1, lateAfter: 1 }, now),
+    ).toEqual(['Nothing becomes late by it, nothing else moves.']))
 })

@@ -16,6 +16,8 @@ export interface Difference {
   readonly sooner: readonly Shift[]
   /** Runs that change their press, or their turn on it: people are told of these. */
   readonly moved: readonly Shift[]
+  /** Runs that are on another press than their sheet is planned for: taking the days plans it anew. */
+  readonly sheets: readonly LaneRun[]
   /** Customers whose goods leave on another day than was planned. */
   readonly lateBefore: number
   readonly lateAfter: number
@@ -55,6 +57,10 @@ function outOfTurn(before: readonly string[], after: readonly string[]): Readonl
   return new Set(both.filter((id) => !kept.has(id)))
 }
 
+/** Runs on another press than their sheet is planned for. */
+export const offSheet = ({ runs }: Lanes): readonly LaneRun[] =>
+  runs.filter((r) => !r.isBegun && r.pressId !== r.facts.on[0]?.pressId)
+
 /** What becomes of every run when one plan takes the place of another. */
 export function differenceOf(before: Lanes, after: Lanes): Difference {
   const [was, is] = [byId(before), byId(after)]
@@ -75,6 +81,7 @@ export function differenceOf(before: Lanes, after: Lanes): Difference {
     moved: shifts.filter(
       ({ facts, from, to }) => from && to && (from.pressId !== to.pressId || out.has(facts.runId)),
     ),
+    sheets: offSheet(after),
     lateBefore: before.lateRuns,
     lateAfter: after.lateRuns,
   }

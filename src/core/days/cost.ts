@@ -6,7 +6,7 @@ export const COST = {
   overtime: 4,
   changeOver: 1,
   /** For a run on another press than its sheet is made for: the sheet is made again, and people are told. */
-  otherPress: 30,
+  otherPress: 120,
   /** For a screen that is made twice. */
   remade: 20,
   sooner: 0.002,

@@ -32,7 +32,10 @@ export function daysNow(asked: ShopDays, kept: DaysKept): DaysNow {
   }
 }
 
-const withKept = (asked: ShopDays, { pins, down }: DaysKept): ShopDays => ({ ...asked, pins, down })
+const withKept = (asked: ShopDays, { pins, down, helped }: DaysKept): ShopDays => ({
+  ...asked,
+  ...{ pins, down, helped },
+})
 
 function proposed(now: DaysNow, kept: DaysKept): Proposal {
   const next = daysNow(withKept(now.asked, kept), kept)
@@ -84,14 +87,18 @@ export class DaysSearch {
   private readonly now: DaysNow
   private readonly asked: ShopDays
 
-  /** @param kept what is decided besides: pins, and presses that stand */
+  /**
+   * @param kept what is decided besides: pins, and presses that stand
+   * @param asked where something else is taken for granted than what the days stand on
+   */
   constructor(
     now: DaysNow,
     kept: DaysKept,
     how: { readonly price: MovePrice; readonly evaluations: number },
+    asked: ShopDays = now.asked,
   ) {
     this.now = now
-    this.asked = withKept(now.asked, kept)
+    this.asked = withKept(asked, kept)
     this.days = daysOfShop(this.asked)
     const { problem, minuteAt } = this.days
     const { answer } = shownDays(this.asked, kept.choice)

@@ -49,6 +49,19 @@ export function planOf(
   }
 }
 
+/** Days of overtime on which nothing is printed in it are none: without them everything stays where it is. */
+export const overtimeUsed = (
+  { presses }: DaysProblem,
+  overtime: DaysChoice['overtime'],
+  { booked }: DaysPlan,
+): DaysChoice['overtime'] =>
+  presses.map((p, i) =>
+    p.overtime.map(
+      ({ from, to }, day) =>
+        overtime[i]?.[day] === true && booked.some((b) => b.press === i && b.setUp < to && b.end > from),
+    ),
+  )
+
 export const overtimeMinutes = ({ presses }: DaysProblem, overtime: DaysChoice['overtime']): Minute =>
   presses.reduce(
     (sum, p, i) =>

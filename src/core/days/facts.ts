@@ -10,6 +10,8 @@ export interface OnPress {
   readonly print: Duration
   readonly range: readonly [number, number]
   readonly people: number
+  /** Seconds of printing where one more loads and unloads; none where that does not help, or is not known. */
+  readonly helped?: Duration | undefined
   /** None where no tunnel cures it. */
   readonly dryer?: { readonly id: string; readonly share: Share; readonly film: Temperature }
 }
@@ -91,6 +93,12 @@ export interface ShopDays {
   readonly garmentsIn: readonly string[]
   readonly pins: readonly Pin[]
   readonly down: readonly Down[]
+  /** Runs that may be printed on one press only. */
+  readonly only?: Readonly<Record<string, string>> | undefined
+  /** Runs that get one more person to load and unload. */
+  readonly helped?: readonly string[] | undefined
+  /** Days of overtime that there may be and no others, by press; any where nothing is said. */
+  readonly overtime?: Readonly<Record<string, readonly string[]>> | undefined
   /** An order that counts for more than all others: what it costs to have it in time is asked. */
   readonly urgent?: string | undefined
 }

@@ -1,5 +1,5 @@
 import { COST } from './cost'
-import { type DaysPlan, planOf } from './decode'
+import { type DaysPlan, overtimeUsed, planOf } from './decode'
 import { isOther, Places } from './place'
 import type { DayRun, DaysChoice, DaysProblem } from './problem'
 
@@ -42,19 +42,6 @@ export function firstPlan(problem: DaysProblem): DaysAnswer {
   }
   return best as DaysAnswer
 }
-
-/** Days of overtime on which nothing is printed in it are none: without them everything stays where it is. */
-const overtimeUsed = (
-  { presses }: DaysProblem,
-  overtime: DaysChoice['overtime'],
-  { booked }: DaysPlan,
-): DaysChoice['overtime'] =>
-  presses.map((p, i) =>
-    p.overtime.map(
-      ({ from, to }, day) =>
-        overtime[i]?.[day] === true && booked.some((b) => b.press === i && b.setUp < to && b.end > from),
-    ),
-  )
 
 const mean = (xs: readonly number[]) => xs.reduce((a, b) => a + b, 0) / Math.max(1, xs.length)
 

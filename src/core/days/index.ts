@@ -1,4 +1,4 @@
-export type { Difference, Put, Shift } from './compare'
+export { type Difference, offSheet, type Put, type Shift } from './compare'
 export {
   type DaysNow,
   DaysSearch,

@@ -7,6 +7,8 @@ export interface DaysKept {
   readonly choice?: KeptChoice | undefined
   readonly pins: readonly Pin[]
   readonly down: readonly Down[]
+  /** Runs that get one more person to load and unload. */
+  readonly helped?: readonly string[] | undefined
   /** Runs whose press was changed by taking the days, not by hand: the days may change it again. */
   readonly settled?: Readonly<Record<string, string>> | undefined
 }
@@ -61,6 +63,7 @@ const choice = yup
 
 export const daysKeptSchema = yup.object({
   choice,
+  helped: yup.array(id).strict().max(MOST).optional().default(undefined),
   settled: named(id).optional().default(undefined),
   pins: yup
     .array(yup.object({ runId: id, pressId: id, at: moment }))

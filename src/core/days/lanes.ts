@@ -8,6 +8,7 @@ import { inTurn } from './neighbours'
 import type { DayRun, DaysChoice } from './problem'
 import { type DaysOfShop, daysOfShop, printedBy } from './shopDays'
 import type { Binding, Booked } from './told'
+import { whoRuns } from './whoRuns'
 import { chainOf, otherPress, refusedIn, setUpOf, whyStart } from './why'
 
 /** A choice by names: it outlives runs that come and go, and presses that are sold. */
@@ -35,6 +36,8 @@ export interface LaneRun {
   readonly waits: Binding
   readonly waitsFor: string | undefined
   readonly why: readonly Reason[]
+  /** Who is proposed to print it, the printer first; nobody where the shop names none. */
+  readonly crew: readonly string[]
   /** Seconds that it is done after the end of the day on which it must be printed; 0 for in time. */
   readonly late: number
 }
@@ -124,9 +127,12 @@ export function lanesOf(asked: ShopDays, days: DaysOfShop, { choice, plan }: Day
     const run = days.problem.runs[b.run]
     return facts && run ? [laneRun(asked, days, b, facts, run, booked)] : []
   })
+  const who = whoRuns(runs, asked.shop.people ?? [])
   return {
     now: asked.now,
-    runs: runs.sort((a, b) => a.setUp - b.setUp || a.facts.runId.localeCompare(b.facts.runId)),
+    runs: runs
+      .map((r) => ({ ...r, crew: who.get(r.facts.runId) ?? [] }))
+      .sort((a, b) => a.setUp - b.setUp || a.facts.runId.localeCompare(b.facts.runId)),
     out: refusedIn(asked, days, plan),
     overtime: keptOf(asked, days, choice).overtime,
     late: runs.reduce((sum, r) => sum + r.late, 0),
@@ -178,6 +184,7 @@ function laneRun(
           ]
         : []),
     ],
+    crew: [],
     late,
   }
 }

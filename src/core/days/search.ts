@@ -1,6 +1,6 @@
 import { randomLcg } from 'd3-random'
 import { COST } from './cost'
-import { overtimeMinutes, planOf } from './decode'
+import { overtimeMinutes, overtimeUsed, planOf } from './decode'
 import type { DaysAnswer } from './firstPlan'
 import { movesFrom, type Shown } from './moves'
 import { CHANGES, type Draft, draftOf, type Ground, groundOf, inTurn } from './neighbours'
@@ -82,9 +82,11 @@ export class Search {
     const places = new Places(this.problem)
     places.work(this.best.overtime)
     places.all(this.best.order, this.best.press)
+    const { order, overtime } = this.best
+    const used = overtimeUsed(this.problem, overtime, planOf(this.problem, places, order, overtime))
     return {
-      choice: draftOf(this.best),
-      plan: planOf(this.problem, places, this.best.order, this.best.overtime),
+      choice: { ...draftOf(this.best), overtime: used },
+      plan: planOf(this.problem, places, order, used),
     }
   }
 

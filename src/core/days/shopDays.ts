@@ -86,7 +86,8 @@ export function daysOfShop(asked: ShopDays): DaysOfShop {
     return {
       name: press.name,
       works: works(own.flat()),
-      overtime: own.map((spans) => {
+      overtime: own.map((spans, d) => {
+        if (!mayBeLonger(asked, press.id, isoOf(momentAt(d * DAY)).slice(0, 10))) return { from: 0, to: 0 }
         const last = spans.at(-1)?.to
         const [span] = last === undefined ? [] : works([{ from: last, to: last + OVERTIME }])
         return span ?? { from: 0, to: 0 }
@@ -113,8 +114,9 @@ export function daysOfShop(asked: ShopDays): DaysOfShop {
       name: run.words,
       on: shop.presses.map((p) =>
         takesOf(
-          run.on.find((o) => o.pressId === p.id && (begun || isManned(shop, p.id))),
+          run.on.find((o) => o.pressId === p.id && (begun || isOpenTo(asked, run, p.id))),
           begun,
+          isHelped(asked, run),
         ),
       ),
       planned: plannedOn(run, pressAt),
@@ -123,7 +125,7 @@ export function daysOfShop(asked: ShopDays): DaysOfShop {
       garments: asked.garmentsIn.includes(run.orderId) || begun ? 0 : opens,
       ...{ ink: 0, films: at },
       hold: run.airDays * DAY,
-      people: Math.max(1, ...run.on.map((o) => o.people)),
+      people: Math.max(1, ...run.on.map((o) => o.people)) + (isHelped(asked, run) ? 1 : 0),
       pot: Math.floor(run.pot / 60),
       screens: screensKey(run),
       frames: meshes
@@ -153,7 +155,7 @@ export function daysOfShop(asked: ShopDays): DaysOfShop {
           first,
           end,
         )
-      : { people: peopleOf(runs), away: [] }),
+      : { people: peopleOf(runs) + (asked.helped?.length ?? 0), away: [] }),
     dryers: shop.dryers.map(() => ({ changes: SETTLES })),
     frames: meshes.map(
       (mesh) => shop.frames.filter((f) => isFree(f, asked.screens) && Math.abs(f.mesh - mesh) < 1).length,
@@ -168,9 +170,16 @@ export function daysOfShop(asked: ShopDays): DaysOfShop {
 const plannedOn = ({ on }: DayFacts, pressAt: ReadonlyMap<string, number>): number | undefined =>
   pressAt.get(on[0]?.pressId ?? '')
 
-/** Somebody can run it, or nobody is named at all. */
-const isManned = ({ people }: ShopDays['shop'], pressId: string): boolean =>
-  people === undefined || people.some((p) => canRun(p, pressId))
+/** One more loads and unloads: asked for, and known to help. */
+const isHelped = ({ helped }: ShopDays, { runId, on }: DayFacts): boolean =>
+  helped?.includes(runId) === true && on.some((o) => o.helped !== undefined)
+
+const mayBeLonger = ({ overtime }: ShopDays, pressId: string, day: string): boolean =>
+  overtime === undefined || overtime[pressId]?.includes(day) === true
+
+/** Somebody can run the press, or nobody is named at all; and the run is not held to another. */
+const isOpenTo = ({ shop: { people }, only }: ShopDays, { runId }: DayFacts, pressId: string): boolean =>
+  (people === undefined || people.some((p) => canRun(p, pressId))) && (only?.[runId] ?? pressId) === pressId
 
 const later = ({ from, to }: Span, by: Minute): Span => ({ from: from + by, to: to + by })
 
@@ -205,12 +214,13 @@ const endOfDay = (iso: string, first: number): Minute => {
 function takesOf(
   on: OnPress | undefined,
   begun: { readonly pressId: string; readonly left: number } | undefined,
+  isHelped: boolean,
 ) {
   if (!on) return undefined
   if (begun && begun.pressId !== on.pressId) return undefined
   return {
     setUp: begun ? 0 : Math.ceil((on.setUp * STAYS) / 60),
-    run: Math.max(1, Math.ceil((on.print * (begun?.left ?? 1)) / 60)),
+    run: Math.max(1, Math.ceil((((isHelped && on.helped) || on.print) * (begun?.left ?? 1)) / 60)),
   }
 }
 

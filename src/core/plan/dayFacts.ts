@@ -37,6 +37,14 @@ function onPress({ press, time, cure }: RunPlan): OnPress | undefined {
   }
 }
 
+/** How long printing takes where a loader helps somebody who is alone, s; nothing where it helps not. */
+function helpedOn(order: Order, made: RunPlan, shop: Shop, decisions: Decisions): Pick<OnPress, 'helped'> {
+  if (!made.time || choiceOf(made.time.crew) !== 'alone') return {}
+  const overrides = { ...decisions.overrides, press: made.press.id, crew: 'loader' }
+  const [alone, helped] = [onPress(made), onPress(plan(order, shop, { ...decisions, overrides }))]
+  return alone && helped && helped.print < alone.print ? { helped: helped.print } : {}
+}
+
 /** A bench holds no register for more than two screens. */
 const takes = (press: Press, { hits }: RunPlan) =>
   press.kind !== 'bench' || ownScreens(hits).length <= BENCH_SCREENS
@@ -52,7 +60,8 @@ export function dayFactsOf(
   shop: Shop,
   decisions: Decisions,
 ): DayFacts | undefined {
-  const own = onPress(made)
+  const first = onPress(made)
+  const own = first && { ...first, ...helpedOn(order, made, shop, decisions) }
   const isChosen = decisions.overrides.press !== undefined && decisions.overrides.press !== ''
   const other = (press: Press) =>
     onPress(plan(order, shop, { ...decisions, overrides: { ...decisions.overrides, press: press.id } }))

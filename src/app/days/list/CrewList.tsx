@@ -3,6 +3,7 @@
 import { Box, Flex } from '@chakra-ui/react'
 import type { ReactNode } from 'react'
 import type { LaneRun } from '@/core/days'
+import { isThere, type Person } from '@/core/equipment'
 import type { Moment } from '@/core/schedule'
 import { AskNumber } from '@/ui/AskNumber'
 import { Day } from '@/ui/day'
@@ -17,15 +18,19 @@ import { clockWords, lateWords } from '../said'
 interface Props {
   readonly shopName: string
   readonly list: CrewDay
+  readonly people: readonly Person[]
   /** Days with work on either side. */
   readonly before: string | undefined
   readonly next: string | undefined
 }
 
 /** What is done on a day, place by place: one page to hang up. */
-export function CrewList({ shopName, list, before, next }: Props) {
+export function CrewList({ shopName, list, people, before, next }: Props) {
   const midnight = Date.parse(`${list.day}T00:00Z`) / 1000
   const at = (moment: Moment) => clockWords(moment, midnight)
+  const who = (ids: readonly string[]) =>
+    ids.map((id) => people.find((p) => p.id === id)?.name ?? id).join(' with ')
+  const away = people.filter((p) => !isThere(p, list.day))
   return (
     <AskFrame shopName={shopName}>
       <Flex align="baseline" gap="4" mb="3" wrap="wrap">
@@ -70,6 +75,7 @@ export function CrewList({ shopName, list, before, next }: Props) {
             {press.runs.length === 0 && <Box color="soft">nothing planned</Box>}
             {press.runs.map((run) => (
               <Row key={run.facts.runId} time={`${at(run.setUp)}–${at(run.end)}`} run={run}>
+                {run.crew.length > 0 && <b>{who(run.crew)}: </b>}
                 {run.facts.pieces} pieces, printing from {at(run.start)}
                 {run.late > 0 && <b> ▲ {lateWords(run.late)}</b>}
               </Row>
@@ -84,6 +90,26 @@ export function CrewList({ shopName, list, before, next }: Props) {
             </Row>
           ))}
         </Section>
+        {people.length > 0 && (
+          <Section title="People">
+            <Flex columnGap="4" rowGap="1" wrap="wrap">
+              {people.map(({ id, name }) => (
+                <Link
+                  key={id}
+                  href={`/api/days.ics?person=${id}`}
+                  prefetch={false}
+                  download
+                  aria-label={`Calendar of ${name}`}
+                  textDecoration="underline"
+                  textUnderlineOffset="3px"
+                >
+                  {name}
+                </Link>
+              ))}
+            </Flex>
+            {away.length > 0 && <Box>Away: {away.map((p) => p.name).join(', ')}</Box>}
+          </Section>
+        )}
         <Section title="Ink room">
           {list.inks.length === 0 && <Box color="soft">no ink to have ready</Box>}
           {list.inks.map(({ run, by, needs }) => (

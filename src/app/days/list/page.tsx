@@ -28,6 +28,7 @@ export default async function CrewListPage({ searchParams }: Props) {
       <CrewList
         shopName={shelf.shop.name}
         list={crewDay(day, known)}
+        people={known.people}
         before={days.findLast((d) => d < day)}
         next={days.find((d) => d > day)}
       />

@@ -20,42 +20,15 @@ const inWeek = (from: 1 | 7) => {
 
 /** When the shop works: days, hours, breaks, what differs on a day of the week, and days off. */
 export function Hours() {
-  const { units } = useSettings()
   const { control } = useFormContext<ShopAndShelf>()
-  const { field } = useController({ control, name: 'shop.hours.days' })
   const breaks = useFieldArray({ control, name: 'shop.hours.breaks', keyName: 'key' })
-  const days = field.value as readonly number[]
   return (
     <Section
       title="Working hours"
       side={<TextButton onClick={() => breaks.append({ from: 36_000, to: 36_900 })}>Add a break</TextButton>}
     >
       <Flex gap="8" align="start" wrap="wrap">
-        <Fieldset border="none">
-          <Legend fontSize="small" color="soft">
-            Working days
-          </Legend>
-          <Flex columnGap="3" rowGap="1" pt="1" wrap="wrap">
-            {inWeek(units.weekFrom).map(([day, i]) => (
-              <Label key={day} display="inline-flex" gap="1.5" alignItems="center">
-                <Input
-                  type="checkbox"
-                  accentColor="ink"
-                  checked={days.includes(i + 1)}
-                  onChange={(e) =>
-                    field.onChange(
-                      e.target.checked
-                        ? [...days, i + 1].sort((a, b) => a - b)
-                        : days.filter((d) => d !== i + 1),
-                    )
-                  }
-                />
-                {day}
-              </Label>
-            ))}
-          </Flex>
-          <ListMessage name="shop.hours.days" />
-        </Fieldset>
+        <WeekDays name="shop.hours.days" legend="Working days" />
         <ClockField name="shop.hours.from" label="Opens" width="5rem" />
         <ClockField name="shop.hours.to" label="Closes" width="5rem" />
         {breaks.fields.map((b, i) => (
@@ -70,11 +43,94 @@ export function Hours() {
         <CountField name="shop.leadDays" label="Days between printed and due" width="13rem" />
       </Flex>
       <OwnHours />
+      <PressHours />
       <DaysOff />
+      <GoesOut />
       <Box color="soft" fontSize="small" mt="2">
         Used for finish times, breaks included, and for when the screens of an order must be begun.
       </Box>
     </Section>
+  )
+}
+
+/** Days of the week that are chosen. */
+function WeekDays({
+  name,
+  legend,
+}: {
+  readonly name: 'shop.hours.days' | 'shop.goesOut'
+  readonly legend: string
+}) {
+  const { units } = useSettings()
+  const { control } = useFormContext<ShopAndShelf>()
+  const { field } = useController({ control, name })
+  const days = (field.value ?? []) as readonly number[]
+  return (
+    <Fieldset border="none">
+      <Legend fontSize="small" color="soft">
+        {legend}
+      </Legend>
+      <Flex columnGap="3" rowGap="1" pt="1" wrap="wrap">
+        {inWeek(units.weekFrom).map(([day, i]) => (
+          <Label key={day} display="inline-flex" gap="1.5" alignItems="center">
+            <Input
+              type="checkbox"
+              accentColor="ink"
+              checked={days.includes(i + 1)}
+              onChange={(e) =>
+                field.onChange(
+                  e.target.checked ? [...days, i + 1].sort((a, b) => a - b) : days.filter((d) => d !== i + 1),
+                )
+              }
+            />
+            {day}
+          </Label>
+        ))}
+      </Flex>
+      <ListMessage name={name} />
+    </Fieldset>
+  )
+}
+
+/** Days on which goods are fetched or sent; any day where none is said. */
+const GoesOut = () => (
+  <Box mt="3">
+    <WeekDays name="shop.goesOut" legend="Goods leave only on (none: any day)" />
+  </Box>
+)
+
+/** Presses that open and close at other times: an early or a late shift. */
+function PressHours() {
+  const { control, getValues } = useFormContext<ShopAndShelf>()
+  const own = useFieldArray({ control, name: 'shop.hours.presses', keyName: 'key' })
+  const { presses } = getValues('shop')
+  const names = Object.fromEntries(presses.map((p) => [p.id, p.name]))
+  const add = () => {
+    const { from, to, presses: there = [] } = getValues('shop.hours')
+    const press = presses.find((p) => !there.some((o) => o.pressId === p.id))
+    if (press) own.append({ pressId: press.id, from, to: Math.min(86_400, to + 2 * 3600) })
+  }
+  return (
+    <Box mt="3">
+      {own.fields.map((p, i) => (
+        <Flex key={p.key} gap="3" align="end" mb="2" role="group" aria-label={`Hours of a press ${i + 1}`}>
+          <SelectField name={`shop.hours.presses.${i}.pressId`} label="Press" options={names} width="11rem" />
+          <ClockField name={`shop.hours.presses.${i}.from`} label="opens" width="5rem" />
+          <ClockField name={`shop.hours.presses.${i}.to`} label="closes" width="5rem" />
+          <TextButton
+            onClick={() => own.remove(i)}
+            aria-label={`Remove the hours of ${names[p.pressId] ?? p.pressId}`}
+            pb="1.5"
+          >
+            <X size={16} aria-hidden="true" />
+          </TextButton>
+        </Flex>
+      ))}
+      <ListMessage name="shop.hours.presses" />
+      <TextButton px="0" onClick={add}>
+        Other hours of one press
+      </TextButton>
+    </Box>
   )
 }
 

@@ -11,6 +11,7 @@ import { Section } from '@/ui/Section'
 import { useSettings } from '@/ui/settings'
 import { Approved } from './Approved'
 import { Hours } from './Hours'
+import { People } from './People'
 import { Writing } from './Writing'
 
 const Legend = chakra('legend')
@@ -20,6 +21,7 @@ export function Method() {
   return (
     <>
       <Hours />
+      <People />
       <Writing />
       <Prices />
       <Approved />
