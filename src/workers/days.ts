@@ -10,6 +10,8 @@ import {
   type Proposal,
   type Put,
   put,
+  type Rescue,
+  Rescues,
   type ShopDays,
   standStill,
   worksAgain,
@@ -38,16 +40,25 @@ interface Heard {
   readonly proposal: Proposal | undefined
 }
 
-/** Searches on until it is done, paused, or another begins. */
-async function searched(search: DaysSearch, kept: DaysKept, tell: (heard: Heard) => void): Promise<Proposal> {
-  const own = ++last
-  isPaused = false
+interface Goes {
+  readonly isDone: boolean
+  readonly share: number
+  go(evaluations: number): void
+}
+
+/** Goes on until it is done, or another begins; says now and then how far it is. */
+async function goOn(search: Goes, own: number, tell: () => void): Promise<void> {
   for (let i = 1; !search.isDone && own === last; i++) {
     if (!isPaused) search.go(SLICE)
-    if (i % 8 === 0) tell({ share: search.share, proposal: search.proposal(kept) })
+    if (i % 8 === 0) tell()
     await breath()
   }
-  return search.proposal(kept)
+}
+
+/** What is asked for from now on; whatever went on before ends. */
+const begin = (): number => {
+  isPaused = false
+  return ++last
 }
 
 const triesFor = (runs: number) => Math.min(MOST, Math.max(2000, TRIES * runs))
@@ -65,7 +76,9 @@ const days = {
   search: async (price: MovePrice, tell: (heard: Heard) => void): Promise<Proposal> => {
     const { kept, asked } = standing()
     const evaluations = triesFor(asked.runs.length)
-    return searched(new DaysSearch(standing(), kept, { price, evaluations }), kept, tell)
+    const search = new DaysSearch(standing(), kept, { price, evaluations })
+    await goOn(search, begin(), () => tell({ share: search.share, proposal: search.proposal(kept) }))
+    return search.proposal(kept)
   },
 
   /** What can be done where a press stands: shift only, then searches in which moves cost less and less. */
@@ -79,12 +92,21 @@ const days = {
     ]
     const prices = keysOf(MOVE_PRICES)
     const evaluations = Math.ceil(triesFor(standing().asked.runs.length) / 3)
+    const own = begin()
     for (const [i, price] of prices.entries()) {
       const search = new DaysSearch(standing(), shifted.kept, { price, evaluations })
-      const proposal = await searched(search, shifted.kept, ({ share }) => tell((i + share) / prices.length))
-      found.push({ price, proposal })
+      await goOn(search, own, () => tell((i + search.share) / prices.length))
+      if (own !== last) break
+      found.push({ price, proposal: search.proposal(shifted.kept) })
     }
     return found
+  },
+
+  /** Ways to have a late order earlier. */
+  rescue: async (orderId: string, tell: (share: number) => void): Promise<readonly Rescue[]> => {
+    const rescues = new Rescues(standing(), orderId, Math.ceil(triesFor(standing().asked.runs.length) / 4))
+    await goOn(rescues, begin(), () => tell(rescues.share))
+    return rescues.found()
   },
 
   pause: (is: boolean): void => {

@@ -1,7 +1,7 @@
 import type { DaysKept } from '@/core/days'
 import { no, type Outcome } from '@/core/quantity'
 import { loadDays, putDays, saveDays } from '@/store/days'
-import { settlePresses } from '../days/settle'
+import { settleSheets } from '../days/settle'
 import type { At } from './kinds'
 
 /** Keeps what was decided of the days, if nobody else decided since; sheets are planned for the presses that were taken with it. */
@@ -10,10 +10,9 @@ export const keepDays = (
   { once }: At,
 ): Promise<Outcome> =>
   once<Outcome>(async (tx) => {
-    const before = (await loadDays(tx)).kept.settled ?? {}
-    if (!(await saveDays(tx, { ...kept, settled: before }, seen)))
+    const { kept: before } = await loadDays(tx)
+    if (!(await saveDays(tx, kept, seen)))
       return no('Someone else has changed the days since: look at them as they are now, then decide again.')
-    const settled = await settlePresses(tx, kept, before)
-    await putDays(tx, { ...kept, settled }, seen + 1)
+    await putDays(tx, await settleSheets(tx, kept, before), seen + 1)
     return { ok: true }
   })

@@ -11,6 +11,7 @@ import { TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { useSettings } from '@/ui/settings'
 import { Lanes } from './Lanes'
+import { LateOrders } from './LateOrders'
 import { Offers } from './Offers'
 import { RunList } from './RunList'
 import { lanesWords, sheetWords } from './said'
@@ -130,6 +131,7 @@ export function DaysBoard({ stamp }: { readonly stamp: string }) {
           onLeave={leave}
         />
       )}
+      {!offer && <LateOrders lanes={lanes} onRescue={(id) => void desk.rescue(id)} />}
       {!offer && off.length > 0 && (
         <Flex gap="2" align="baseline" mt="1.5" wrap="wrap">
           <SeverityMark severity="Watch" />

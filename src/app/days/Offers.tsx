@@ -5,6 +5,8 @@ import type { DaysKept, Proposal } from '@/core/days'
 import type { Moment } from '@/core/schedule'
 import { PushButton } from '@/ui/PushButton'
 import { TextButton } from '@/ui/Section'
+import { Progress, Says, WayRow } from './OfferParts'
+import { RescueWays } from './RescueWays'
 import { clockWords, differenceWords } from './said'
 import type { Offer, Option } from './useDays'
 
@@ -96,33 +98,17 @@ export function Offers({ offer, now, pressName, onTake, onPause, onDown, onLeave
           </Flex>
         </>
       )}
+      {offer.kind === 'rescue' && <RescueWays {...{ offer, now, pressName, onTake, onLeave }} />}
       {offer.kind === 'replan' && (
         <>
           {offer.share < 1 && <Progress share={offer.share} says="Working out what can be done" />}
           {distinct(offer.options).map((o) => (
-            <Flex
+            <WayRow
               key={o.price}
-              gap="4"
-              align="baseline"
-              py="1.5"
-              borderTop="1px solid"
-              borderColor="rule"
-              wrap="wrap"
-            >
-              <Box flex="1" minWidth="16rem">
-                <Says
-                  title={PRICES[o.price]}
-                  lines={differenceWords(o.proposal.difference, now, pressName)}
-                />
-              </Box>
-              <PushButton
-                type="button"
-                onClick={() => onTake(o.proposal.kept)}
-                aria-label={`Take: ${PRICES[o.price]}`}
-              >
-                Take it
-              </PushButton>
-            </Flex>
+              title={PRICES[o.price]}
+              lines={differenceWords(o.proposal.difference, now, pressName)}
+              onTake={() => onTake(o.proposal.kept)}
+            />
           ))}
           <TextButton onClick={onLeave}>Leave it: the press is not down</TextButton>
         </>
@@ -163,28 +149,3 @@ const distinct = (options: readonly Option[]): readonly Option[] =>
             p.proposal.difference.moved.length <= o.proposal.difference.moved.length,
         ),
   )
-
-function Says({ title, lines }: { readonly title: string; readonly lines: readonly string[] }) {
-  return (
-    <>
-      {title && <Box fontWeight="650">{title}</Box>}
-      {lines.map((line) => (
-        <Box key={line}>{line}</Box>
-      ))}
-    </>
-  )
-}
-
-function Progress({ share, says }: { readonly share: number; readonly says: string }) {
-  return (
-    <Box mb="1">
-      <Box>
-        {says}
-        {share < 1 && `, ${Math.round(100 * share)} %`}
-      </Box>
-      <Box height="4px" bg="rule">
-        <Box height="4px" bg="ink" style={{ width: `${100 * share}%` }} />
-      </Box>
-    </Box>
-  )
-}

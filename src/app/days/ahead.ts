@@ -53,6 +53,7 @@ export async function daysAhead(db: Database, at: Date): Promise<DaysAndInk> {
       garmentsIn: open.garmentsIn,
       pins: kept.pins,
       down: kept.down,
+      helped: kept.helped,
     },
     kept,
     version,

@@ -1,6 +1,6 @@
 import { proxy, type Remote, wrap } from 'comlink'
 import { useCallback, useEffect, useRef, useState } from 'react'
-import type { DaysKept, DaysNow, MovePrice, Proposal, Put } from '@/core/days'
+import type { DaysKept, DaysNow, MovePrice, Proposal, Put, Rescue } from '@/core/days'
 import { messageOf } from '@/core/quantity'
 import type { DaysWorker } from '@/workers/days'
 import { ACTED, act } from '../acts/act'
@@ -31,6 +31,12 @@ export type Offer =
       readonly proposal?: Proposal
     }
   | { readonly kind: 'down'; readonly pressId: string }
+  | {
+      readonly kind: 'rescue'
+      readonly orderId: string
+      readonly share: number
+      readonly ways: readonly Rescue[]
+    }
   | { readonly kind: 'replan'; readonly share: number; readonly options: readonly Option[] }
 
 /**
@@ -147,6 +153,20 @@ export function useDays(stamp: string) {
     }
   }, [])
 
+  const rescue = useCallback(async (orderId: string) => {
+    const own = ++turn.current
+    setOffer({ kind: 'rescue', orderId, share: 0, ways: [] })
+    const tell = proxy((share: number) =>
+      setOffer((o) => (o?.kind === 'rescue' && own === turn.current ? { ...o, share } : o)),
+    )
+    try {
+      const ways = await worker().rescue(orderId, tell)
+      setOffer((o) => (o?.kind === 'rescue' && own === turn.current ? { ...o, share: 1, ways } : o))
+    } catch (error) {
+      setWrong(messageOf(error))
+    }
+  }, [])
+
   return {
     ahead,
     now,
@@ -159,6 +179,7 @@ export function useDays(stamp: string) {
     pause,
     leave,
     replan,
+    rescue,
     askDown: useCallback((pressId: string) => setOffer({ kind: 'down', pressId }), []),
     letGo: useCallback(async (runId: string) => keep((await worker().letGo(runId)).kept), [keep]),
     worksAgain: useCallback(
