@@ -10,6 +10,7 @@ import { Button, Link } from '@/ui/elements'
 import { TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { useSettings } from '@/ui/settings'
+import { Besides } from './Besides'
 import { Lanes } from './Lanes'
 import { LateOrders } from './LateOrders'
 import { Offers } from './Offers'
@@ -115,7 +116,14 @@ export function DaysBoard({ stamp }: { readonly stamp: string }) {
           onTake={take}
           onLeave={leave}
           onStands={stands}
-        />
+        >
+          <Besides
+            lanes={lanes}
+            dryers={ahead.asked.shop.dryers}
+            inkShort={ahead.inkShort}
+            windows={windows}
+          />
+        </Lanes>
       </Box>
       <Box display={{ base: 'block', md: 'none' }}>
         <RunList lanes={lanes} presses={presses} />

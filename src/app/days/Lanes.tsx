@@ -2,16 +2,18 @@
 
 import { Box, Flex } from '@chakra-ui/react'
 import { format } from 'date-fns'
-import { type KeyboardEvent, type PointerEvent, useCallback, useEffect, useRef, useState } from 'react'
+import { type KeyboardEvent, type ReactNode, useCallback, useRef } from 'react'
 import type { LaneRun, Lanes as LanesOf, Put } from '@/core/days'
 import type { Press } from '@/core/equipment'
 import type { Moment } from '@/core/schedule'
 import { TextButton } from '@/ui/Section'
 import { LANE_HEIGHT, LaneBar, RUN_WORDS } from './LaneBar'
-import { hourMarks, momentAt, partsOf, type Window } from './scale'
+import { hourMarks, partsOf, type Window } from './scale'
+import { useDrag } from './useDrag'
 
 const STEP = 900
-const LABEL = '8.5rem'
+/** Width of the names of lanes. */
+export const LABEL = '8.5rem'
 
 interface Props {
   readonly lanes: LanesOf
@@ -20,6 +22,8 @@ interface Props {
   /** Where a run is being put. */
   readonly held: Put | undefined
   readonly standing: ReadonlyMap<string, Moment>
+  /** What goes on beside the presses, below them. */
+  readonly children: ReactNode
   readonly onTry: (where: Put) => void
   readonly onTake: () => void
   readonly onLeave: () => void
@@ -28,7 +32,7 @@ interface Props {
 
 /** Every press as a lane of time. A run is dragged, or moved with Alt and the arrows; Enter takes it, Escape leaves it. */
 export function Lanes(props: Props) {
-  const { lanes, presses, windows, held, standing, onTry, onTake, onLeave, onStands } = props
+  const { lanes, presses, windows, held, standing, children, onTry, onTake, onLeave, onStands } = props
   const tracks = useRef(new Map<string, HTMLDivElement>())
   const onKey = useCallback(
     (e: KeyboardEvent, run: LaneRun) => {
@@ -117,6 +121,7 @@ export function Lanes(props: Props) {
           </Flex>
         )
       })}
+      {children}
       {nowAt !== undefined && (
         <Box position="absolute" top="0" bottom="0" left={LABEL} right="0" pointerEvents="none">
           <Box
@@ -282,66 +287,4 @@ function Ghost({ windows, at }: { readonly windows: readonly Window[]; readonly 
       data-ghost
     />
   ) : null
-}
-
-interface Drag {
-  readonly tracks: { readonly current: ReadonlyMap<string, HTMLDivElement> }
-  readonly windows: readonly Window[]
-  readonly now: Moment
-  readonly onTry: (where: Put) => void
-  readonly onTake: () => void
-  readonly onLeave: () => void
-}
-
-/** Follows a pointer that holds a run: each place is tried as it goes, the last one is taken where it lets go. */
-function useDrag({ tracks, windows, now, onTry, onTake, onLeave }: Drag) {
-  const [held, setHeld] = useState<{ readonly run: LaneRun; readonly x: number; readonly y: number }>()
-  const last = useRef('')
-  useEffect(() => {
-    if (!held) return
-    const place = (e: globalThis.PointerEvent) => {
-      for (const [pressId, track] of tracks.current) {
-        const box = track.getBoundingClientRect()
-        if (e.clientY < box.top || e.clientY > box.bottom) continue
-        if (!held.run.facts.on.some((o) => o.pressId === pressId)) return undefined
-        const at = momentAt(windows, (e.clientX - box.left) / box.width)
-        return at === undefined ? undefined : { runId: held.run.facts.runId, pressId, at: Math.max(now, at) }
-      }
-      return undefined
-    }
-    const move = (e: globalThis.PointerEvent) => {
-      if (last.current === '' && Math.hypot(e.clientX - held.x, e.clientY - held.y) < 6) return
-      const where = place(e)
-      const key = where ? `${where.pressId} ${where.at}` : 'nowhere'
-      if (key === last.current) return
-      last.current = key
-      if (where) onTry(where)
-      else onLeave()
-    }
-    const up = () => {
-      if (last.current !== '' && last.current !== 'nowhere') onTake()
-      last.current = ''
-      setHeld(undefined)
-    }
-    const cancel = () => {
-      last.current = ''
-      onLeave()
-      setHeld(undefined)
-    }
-    const giveUp = (e: globalThis.KeyboardEvent) => e.key === 'Escape' && cancel()
-    window.addEventListener('pointermove', move)
-    window.addEventListener('pointerup', up)
-    window.addEventListener('pointercancel', cancel)
-    window.addEventListener('keydown', giveUp)
-    return () => {
-      window.removeEventListener('pointermove', move)
-      window.removeEventListener('pointerup', up)
-      window.removeEventListener('pointercancel', cancel)
-      window.removeEventListener('keydown', giveUp)
-    }
-  }, [held, now, onLeave, onTake, onTry, tracks, windows])
-  return useCallback((e: PointerEvent, run: LaneRun) => {
-    if (e.button === 0 && !run.isBegun && e.pointerType !== 'touch')
-      setHeld({ run, x: e.clientX, y: e.clientY })
-  }, [])
 }

@@ -23,6 +23,11 @@ export interface DaysAhead {
   readonly later: number
 }
 
+/** With the names of the inks that each run wants and that are neither in a tub nor in a can. */
+export interface DaysShown extends DaysAhead {
+  readonly inkShort: Readonly<Record<string, readonly string[]>>
+}
+
 /** A moment by the shop's clock. */
 const clockOf = (at: Date) => momentOf(format(at, "yyyy-MM-dd'T'HH:mm"))
 

@@ -19,7 +19,16 @@ const run = (n: number, from: string, to: string, pressId = 'a', print = 'P1'): 
     ...{ lightest: 90, darkest: 20 },
   },
   ...{ pressId, setUp: momentOf(from), start: momentOf(from) + 1800, end: momentOf(to), done: momentOf(to) },
-  ...{ isBegun: false, isPinned: false, waits: 'nothing', waitsFor: undefined, why: [], crew: [], late: 0 },
+  ...{
+    isBegun: false,
+    isPinned: false,
+    waits: 'nothing',
+    waitsFor: undefined,
+    why: [],
+    crew: [],
+    screens: undefined,
+    late: 0,
+  },
 })
 const lanes = {
   now: momentOf('2026-12-01T08:00'),

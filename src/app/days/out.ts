@@ -8,12 +8,12 @@ import { clockWords, lateWords } from './said'
 
 /** The days as they stand, worked out beside the server, with the names of the presses. */
 export async function lanesAhead(db: Database, at: Date) {
-  const { asked, kept, needs } = await daysAhead(db, at)
+  const { asked, kept, needs, planning, later } = await daysAhead(db, at)
   const lanes = await lanesOf(asked, kept)
   const nameOf = (id: string) => asked.shop.presses.find((p) => p.id === id)?.name ?? id
   const people = asked.shop.people ?? []
   const whoOf = (id: string) => people.find((p) => p.id === id)?.name ?? id
-  return { lanes, nameOf, whoOf, presses: asked.shop.presses, people, asked, needs }
+  return { lanes, nameOf, whoOf, presses: asked.shop.presses, people, asked, needs, planning, later }
 }
 
 /** A run as a calendar holds it: from its set-up to its last piece. */

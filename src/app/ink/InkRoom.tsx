@@ -6,8 +6,9 @@ import { useFormContext } from 'react-hook-form'
 import { q } from '@/core/advice'
 import { hexOfLab } from '@/core/color'
 import type { ShopAndShelf } from '@/core/equipment'
-import { type Batch, type Can, colourOfBatch, INK, inksWanted, type Learnt, learntFrom } from '@/core/ink'
+import { type Batch, type Can, colourOfBatch, INK, inkDemand, type Learnt, learntFrom } from '@/core/ink'
 import type { InkNeedLine } from '@/core/plan'
+import type { Moment } from '@/core/schedule'
 import { AskNumber } from '@/ui/AskNumber'
 import { Cautions } from '@/ui/Cautions'
 import { Empty, PushLink } from '@/ui/Empty'
@@ -19,6 +20,7 @@ import { Section } from '@/ui/Section'
 import { Filling } from '../Filling'
 import { Later } from '../Later'
 import { useShop } from '../shop/shopContext'
+import { Buying } from './Buying'
 import { PotLife } from './PotLife'
 import { WantedRow } from './WantedRow'
 
@@ -30,9 +32,14 @@ export function InkRoom({
   used,
   planning,
   later,
+  begins,
+  now,
 }: {
   readonly planning: number
   readonly later: number
+  /** When the days begin each run that has a place. */
+  readonly begins: readonly (readonly [runId: string, at: Moment])[]
+  readonly now: Moment
   readonly needs: readonly InkNeedLine[]
   /** By run and hit, of batches that were weighed back. */
   readonly used: readonly { readonly runId: string; readonly hitId: string; readonly used: number }[]
@@ -53,7 +60,10 @@ export function InkRoom({
   }, [needs, used, laid])
   const open = useMemo(() => batches.filter((b) => b.state === 'mixing'), [batches])
   const tubs = useMemo(() => batches.filter((b) => b.state !== 'mixing'), [batches])
-  const inks = useMemo(() => inksWanted(needs, room, cans, tubs, open), [needs, room, cans, tubs, open])
+  const { inks, buy } = useMemo(
+    () => inkDemand(needs, new Map(begins), room, cans, tubs, open),
+    [needs, begins, room, cans, tubs, open],
+  )
   const short = inks.filter((i) => i.short > 0).length
   return (
     <>
@@ -87,11 +97,12 @@ export function InkRoom({
         {learnt && Math.abs(learnt.factor - laid) > 0.02 && <Learned {...learnt} />}
         <Box>
           {inks.map((ink) => (
-            <WantedRow key={ink.key} ink={ink} cans={cans} />
+            <WantedRow key={ink.key} ink={ink} cans={cans} now={now} />
           ))}
         </Box>
         <Later orders={later} />
       </Section>
+      <Buying buy={buy} now={now} />
       <Section title={`In tubs: ${tubs.length}`}>
         {tubs.length === 0 && (
           <Box color="soft">None. What is left of a mixed ink after a run is kept here and used first.</Box>

@@ -4,8 +4,9 @@ import { Box, Flex, Grid } from '@chakra-ui/react'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { q } from '@/core/advice'
-import { type Can, INK, type InkWanted, missingFor, type ServedNeed } from '@/core/ink'
+import { type Can, INK, type InkDemand, missingFor, type ServedNeed } from '@/core/ink'
 import type { InkNeedLine } from '@/core/plan'
+import type { Moment } from '@/core/schedule'
 import { AskNumber } from '@/ui/AskNumber'
 import { localNow } from '@/ui/clock'
 import { Day, useSayDay } from '@/ui/day'
@@ -16,15 +17,18 @@ import { InkName } from '@/ui/parts'
 import { TextButton } from '@/ui/Section'
 import { SeverityMark } from '@/ui/Severity'
 import { act } from '../acts/act'
+import { clockWords } from '../days/said'
 import { NotBooked } from './NotBooked'
 
 /** One ink: what all runs want of it against what is there, the next step, and its runs when it is opened. */
 export function WantedRow({
   ink,
   cans,
+  now,
 }: {
-  readonly ink: InkWanted<InkNeedLine>
+  readonly ink: InkDemand<InkNeedLine>
   readonly cans: readonly Can[]
+  readonly now: Moment
 }) {
   const sayDay = useSayDay()
   const router = useRouter()
@@ -56,7 +60,7 @@ export function WantedRow({
       <Grid
         templateColumns={{
           base: 'minmax(0, 1fr) 5.5rem',
-          lg: '12rem 6rem minmax(0, 1fr) 6.5rem 10.5rem 8.6rem',
+          lg: '12rem 6rem minmax(0, 1fr) 9rem 10.5rem 8.6rem',
         }}
         columnGap="4"
         rowGap="1"
@@ -93,7 +97,7 @@ export function WantedRow({
           {short > 0 ? (
             <>
               <Box fontSize="small" color="soft">
-                short
+                short{ink.by !== undefined && `, by ${clockWords(ink.by, now)}`}
               </Box>
               <Box fontSize="lead" fontWeight="700">
                 <Measure kind="mass" value={short} />

@@ -1,14 +1,15 @@
 import { database } from '@/store/database'
 import { loadInkStock, usedInRuns } from '@/store/inkRoom'
-import { ahead } from '../today'
+import { lanesAhead } from '../days/out'
 import { InkRoom } from './InkRoom'
 
 export default async function InkPage() {
   const db = await database()
-  const [{ needs, planning, later }, { cans, batches }, used] = await Promise.all([
-    ahead(db),
+  const [{ lanes, needs, planning, later }, { cans, batches }, used] = await Promise.all([
+    lanesAhead(db, new Date()),
     loadInkStock(db),
     usedInRuns(db),
   ])
-  return <InkRoom planning={planning} later={later} needs={needs} cans={cans} batches={batches} used={used} />
+  const begins = lanes.runs.map((r) => [r.facts.runId, r.setUp] as const)
+  return <InkRoom {...{ planning, later, needs, cans, batches, used, begins }} now={lanes.now} />
 }

@@ -29,6 +29,8 @@ export interface LaneRun {
   readonly start: Moment
   readonly end: Moment
   readonly done: Moment
+  /** From when until when its screens are made; none where they are there. */
+  readonly screens: { readonly from: Moment; readonly ready: Moment } | undefined
   /** It is being printed. */
   readonly isBegun: boolean
   readonly isPinned: boolean
@@ -161,6 +163,7 @@ function laneRun(
     start: begun ? setUp : momentAt(b.start),
     end: momentAt(b.end),
     done,
+    screens: b.screens && { from: momentAt(b.screens.from), ready: momentAt(b.screens.ready) },
     isBegun: begun !== undefined,
     isPinned: asked.pins.some((p) => p.runId === facts.runId),
     waits: b.waits,

@@ -183,12 +183,16 @@ export class Places {
       if (!Number.isFinite(end)) return 'beyond the end'
       this.waits = 0
       this.who = -1
+      this.told.made(at, -1, 0)
       this.keep(run, at, press, run.pin.start, run.pin.start, end, 0)
       return undefined
     }
     if (run.people > this.problem.people) return 'too many people'
+    const set = this.p.setOf[at] as number
+    const wasMade = this.state.made[set] === 1
     const screens = screensFor(this.state, this.p, at)
     if (screens < 0) return 'no such frames'
+    this.told.made(at, wasMade ? -1 : (this.state.begun[set] as number), screens)
     const changeOver = this.changeOverTo(at, press)
     const setUp = takes.setUp + changeOver
     this.search(run, at, press, setUp, takes.run, screens)

@@ -17,6 +17,7 @@ export function screensFor(state: State, { problem, setOf, capacity }: Prepared,
   if (state.made[set] === 1) return Math.max(state.ready[set] as number, state.until[set] as number)
   // What was stripped for want of frames is exposed no more.
   let ready = state.made[set] === STRIPPED ? undefined : run.exposed
+  state.begun[set] = -1
   if (ready === undefined) {
     if (run.frames.some((f) => f.count > (capacity[f.mesh] ?? 0))) return -1
     let begins = Math.max(run.films, 0)
@@ -27,7 +28,9 @@ export function screensFor(state: State, { problem, setOf, capacity }: Prepared,
       begins = Math.max(begins, free)
       count += f.count
     }
-    ready = make(state, problem.room, begins, count)
+    const made = make(state, problem.room, begins, count)
+    ready = made.ready
+    state.begun[set] = made.from
     // Made again it is wanted behind those who had it before.
     if (state.made[set] === STRIPPED) ready = Math.max(ready, state.until[set] as number)
   }
@@ -91,17 +94,24 @@ function takeFrames(state: State, { runs, room }: Prepared['problem'], mesh: num
   return free
 }
 
-/** Books the hands, and says when so many screens are dry. */
-function make(state: State, room: Prepared['problem']['room'], from: number, screens: number): number {
+/** Books the hands, and says from when on they are at it and when so many screens are dry. */
+function make(
+  state: State,
+  room: Prepared['problem']['room'],
+  from: number,
+  screens: number,
+): { readonly from: number; readonly ready: number } {
   let left = screens * room.handling
-  if (left <= 0) return from
+  if (left <= 0) return { from, ready: from }
+  let begins = -1
   for (let h = Math.floor(from / HOUR); h < state.hands.length; h++) {
     // Of an hour that has begun only the rest is there.
     const share = h * HOUR < from ? ((h + 1) * HOUR - from) / HOUR : 1
     const takes = Math.min(left, (state.hands[h] as number) * share)
     state.hands[h] = (state.hands[h] as number) - takes
     left -= takes
-    if (left <= 1e-9) return (h + 1) * HOUR + room.waiting
+    if (takes > 0 && begins < 0) begins = Math.max(from, h * HOUR)
+    if (left <= 1e-9) return { from: begins, ready: (h + 1) * HOUR + room.waiting }
   }
-  return NEVER
+  return { from: NEVER, ready: NEVER }
 }

@@ -10,6 +10,8 @@ export class State {
   readonly made: Float64Array
   readonly ready: Float64Array
   readonly until: Float64Array
+  /** By set: when making it begins; -1 where it was there. */
+  readonly begun: Float64Array
   readonly by: Float64Array
   readonly left: Float64Array
   /** By mesh: how many frames are known to come free, and when; the earliest first. */
@@ -22,7 +24,7 @@ export class State {
 
   constructor({ problem, sets, capacity, hands }: Prepared) {
     const [p, s, m] = [problem.presses.length, sets.length, capacity.length]
-    const sizes = [p, p, s, s, s, s, s, m, ...capacity, hands.length, 3]
+    const sizes = [p, p, s, s, s, s, s, m, ...capacity, hands.length, 3, s]
     this.all = new Float64Array(sizes.reduce((sum, size) => sum + size, 0))
     let at = 0
     const views = sizes.map((size) => {
@@ -40,6 +42,7 @@ export class State {
     this.pools = views.slice(8, 8 + m)
     this.hands = views[8 + m] as Float64Array
     this.sums = views[9 + m] as Float64Array
+    this.begun = views[10 + m] as Float64Array
     this.last.fill(-1)
     this.by.fill(-1)
     for (const [i, set] of sets.entries()) this.left[i] = set.wanted

@@ -37,6 +37,8 @@ export interface Booked {
   readonly end: Minute
   readonly done: Minute
   readonly changeOver: Minute
+  /** From when until when its screens are made; none for a run that finds them there. */
+  readonly screens: { readonly from: Minute; readonly ready: Minute } | undefined
   /** What held it back last, and the run that did. */
   readonly waits: Binding
   readonly waitsFor: number | undefined
@@ -44,8 +46,10 @@ export interface Booked {
 
 const NOT_YET = -2
 const PLACED = -1
-const COLUMNS = 9
-const [SET_UP, START, END, DONE, CHANGE, WAITS, WHO, PRESS, REFUSED] = [0, 1, 2, 3, 4, 5, 6, 7, 8] as const
+const COLUMNS = 11
+const [SET_UP, START, END, DONE, CHANGE, WAITS, WHO, PRESS, REFUSED, MADE, READY] = [
+  0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10,
+] as const
 
 /** What became of each run, as one table of numbers: it is copied in one go. */
 export class Told {
@@ -87,6 +91,11 @@ export class Told {
     this.all.set([setUp, start, end, done, changeOver, waits, who, press, PLACED], run * COLUMNS)
   }
 
+  /** @param from -1 where they were there */
+  made(run: number, from: Minute, ready: Minute): void {
+    this.all.set([from, ready], run * COLUMNS + MADE)
+  }
+
   isPlaced = (run: number): boolean => this.of(run, REFUSED) === PLACED
   endOf = (run: number): Minute => this.of(run, END)
   doneOf = (run: number): Minute => this.of(run, DONE)
@@ -96,10 +105,12 @@ export class Told {
 
   bookedOf(run: number): Booked {
     const who = this.of(run, WHO)
+    const from = this.of(run, MADE)
     return {
       ...{ run, press: this.of(run, PRESS) },
       ...{ setUp: this.of(run, SET_UP), start: this.of(run, START) },
       ...{ end: this.of(run, END), done: this.of(run, DONE), changeOver: this.of(run, CHANGE) },
+      screens: from < 0 ? undefined : { from, ready: this.of(run, READY) },
       waits: BINDINGS[this.of(run, WAITS)] as Binding,
       waitsFor: who < 0 ? undefined : who,
     }

@@ -11,6 +11,7 @@ export * from './batch'
 export { type Bench, type BenchPart, benchOf, isCanOf } from './bench'
 export { type Correction, mendingFor } from './correct'
 export { type BaseOrNone, INK, SECOND_WHITES, type SecondWhite, type Smooth } from './definition'
+export { type InkDemand, inkDemand, type ToBuy } from './demand'
 export {
   expectedLooks,
   type InkFacts,

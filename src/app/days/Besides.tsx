@@ -1,0 +1,137 @@
+import { Box, Flex } from '@chakra-ui/react'
+import type { ReactNode } from 'react'
+import { dryerWork, inkWork, type Lanes, screenWork } from '@/core/days'
+import type { Dryer } from '@/core/equipment'
+import type { Moment } from '@/core/schedule'
+import { Link } from '@/ui/elements'
+import { Measure } from '@/ui/Measure'
+import { LABEL } from './Lanes'
+import { clockWords } from './said'
+import { partsOf, type Window } from './scale'
+
+interface Props {
+  readonly lanes: Lanes
+  readonly dryers: readonly Dryer[]
+  /** Names of inks that are short, by run. */
+  readonly inkShort: Readonly<Record<string, readonly string[]>>
+  readonly windows: readonly Window[]
+}
+
+/** Thin lanes of what goes on beside the presses: the screen room, the ink room, what each dryer runs. */
+export function Besides({ lanes, dryers, inkShort, windows }: Props) {
+  const draw = { windows, now: lanes.now }
+  return (
+    <>
+      <Thin name="Screen room" href="/screens">
+        {screenWork(lanes).map(({ from, to, of }) => (
+          <Stretch key={of[0]?.runId} {...{ ...draw, from, to }} label={`Screens of ${of[0]?.words}`}>
+            {of[0]?.words}
+          </Stretch>
+        ))}
+      </Thin>
+      <Thin name="Ink room" href="/ink">
+        {inkWork(lanes, inkShort).map(({ from, of, inks }) => (
+          <Stretch
+            key={of[0]?.runId}
+            // An hour before, wide enough to be read: it says by when, not how long it is mixed.
+            {...{ ...draw, from: Math.max(lanes.now, from - 3600), to: from }}
+            label={`Ink for ${of[0]?.words}: ${inks.join(', ')}`}
+            isMark
+          >
+            {inks.length} to mix
+          </Stretch>
+        ))}
+      </Thin>
+      {dryerWork(
+        lanes,
+        dryers.map((d) => d.id),
+      ).map(({ id, spans }) => (
+        <Thin key={id} name={dryers.find((d) => d.id === id)?.name ?? id} href="/shop/heat">
+          {spans.map(({ from, to, film, of }) => (
+            <Stretch
+              key={`${from} ${of[0]?.runId}`}
+              {...{ ...draw, from, to }}
+              label={of.map((f) => f.words).join(', ')}
+            >
+              <Measure kind="temperature" value={film} />
+            </Stretch>
+          ))}
+        </Thin>
+      ))}
+    </>
+  )
+}
+
+function Thin({
+  name,
+  href,
+  children,
+}: {
+  readonly name: string
+  readonly href: string
+  readonly children: ReactNode
+}) {
+  return (
+    <Flex borderTop="1px solid" borderColor="rule" align="center" fontSize="small">
+      <Box flex="none" width={LABEL} pr="2" truncate>
+        <Link href={href} _hover={{ textDecoration: 'underline' }} color="soft">
+          {name}
+        </Link>
+      </Box>
+      <Box
+        position="relative"
+        flex="1"
+        minWidth="0"
+        height="24px"
+        role="group"
+        aria-label={`Work of ${name}`}
+      >
+        {children}
+      </Box>
+    </Flex>
+  )
+}
+
+/** One stretch of work; a mark ends where something is wanted, and says nothing of when it is done. */
+function Stretch({
+  windows,
+  now,
+  from,
+  to,
+  label,
+  isMark = false,
+  children,
+}: {
+  readonly windows: readonly Window[]
+  readonly now: Moment
+  readonly from: Moment
+  readonly to: Moment
+  readonly label: string
+  readonly isMark?: boolean
+  readonly children: ReactNode
+}) {
+  const when = isMark ? `by ${clockWords(to, now)}` : `${clockWords(from, now)} to ${clockWords(to, now)}`
+  return partsOf(windows, from, to).map((part) => (
+    <Flex
+      key={part.left}
+      role="img"
+      aria-label={`${label}, ${when}`}
+      title={`${label}, ${when}`}
+      position="absolute"
+      top="3px"
+      bottom="3px"
+      align="center"
+      justify={isMark ? 'flex-end' : 'flex-start'}
+      px="1"
+      overflow="hidden"
+      whiteSpace="nowrap"
+      border={isMark ? 'none' : '1px solid'}
+      borderRight={isMark ? '2px solid' : undefined}
+      borderColor={isMark ? 'ink' : 'rule'}
+      bg={isMark ? 'transparent' : 'raised'}
+      style={{ left: `${100 * part.left}%`, width: `${100 * part.width}%` }}
+    >
+      {children}
+    </Flex>
+  ))
+}

@@ -1,0 +1,60 @@
+import type { Temperature } from '../quantity'
+import type { Moment } from '../schedule'
+import type { DayFacts } from './facts'
+import type { Lanes } from './lanes'
+
+/** A stretch of work beside the presses. */
+export interface Beside {
+  readonly from: Moment
+  readonly to: Moment
+  readonly of: readonly DayFacts[]
+}
+
+/** What the screen room makes, in the order in which it is begun. */
+export const screenWork = ({ runs }: Lanes): readonly Beside[] =>
+  runs
+    .flatMap(({ screens, facts }) =>
+      screens ? [{ from: screens.from, to: screens.ready, of: [facts] }] : [],
+    )
+    .sort((a, b) => a.from - b.from)
+
+/** By when inks are wanted that are neither in a tub nor in a can: runs that want any, by when their set-up begins. */
+export const inkWork = (
+  { runs }: Lanes,
+  short: Readonly<Record<string, readonly string[]>>,
+): readonly (Beside & { readonly inks: readonly string[] })[] =>
+  runs.flatMap((r) => {
+    const inks = r.isBegun ? [] : (short[r.facts.runId] ?? [])
+    return inks.length > 0 ? [{ from: r.setUp, to: r.setUp, of: [r.facts], inks }] : []
+  })
+
+/** A dryer at one temperature. */
+export interface DryerSpan extends Beside {
+  readonly film: Temperature
+}
+
+/** What each dryer runs: stretches of one temperature, joined where they meet. */
+export function dryerWork(
+  { runs }: Lanes,
+  dryers: readonly string[],
+): readonly {
+  readonly id: string
+  readonly spans: readonly DryerSpan[]
+}[] {
+  return dryers.map((id) => {
+    const own = runs
+      .flatMap(({ facts, pressId, start, end }) => {
+        const dryer = facts.on.find((o) => o.pressId === pressId)?.dryer
+        return dryer?.id === id ? [{ from: start, to: end, film: Math.round(dryer.film), of: [facts] }] : []
+      })
+      .sort((a, b) => a.from - b.from)
+    const spans: DryerSpan[] = []
+    for (const next of own) {
+      const last = spans.at(-1)
+      if (last && last.film === next.film && next.from <= last.to)
+        spans[spans.length - 1] = { ...last, to: Math.max(last.to, next.to), of: [...last.of, ...next.of] }
+      else spans.push(next)
+    }
+    return { id, spans }
+  })
+}
