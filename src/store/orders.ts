@@ -91,6 +91,7 @@ export async function loadOrders(
       white_look,
       reorder_of,
       pvc_free,
+      garments_on,
     }) => {
       const wrong = isDay(due) ? [] : [`Due on ${due || 'no day'}: there is no such day.`]
       const mend = mendInto(wrong)
@@ -109,6 +110,7 @@ export async function loadOrders(
         ...(look === 'bright' ? {} : { whiteLook: look }),
         ...(reorder_of !== null && { reorderOf: reorder_of }),
         ...(pvc_free === 1 && { pvcFree: true }),
+        ...(garments_on !== null && isDay(garments_on) && { garmentsOn: garments_on }),
         lines: (linesBy.get(id) ?? []).map((l) => lineOf(l, sizesBy.get(id) ?? [], mend)),
         placements: (placementsBy.get(id) ?? []).map((p) =>
           placementOf(p, inksBy.get(id) ?? [], relationsBy.get(id) ?? [], mend),
@@ -181,13 +183,24 @@ export async function addOrders(db: Database, orders: readonly Order[]): Promise
 }
 
 export async function insertOrder(tx: Kysely<Tables>, stored: StoredOrder): Promise<void> {
-  const { id, customer, title, due, notes, whiteLook = 'bright', reorderOf, pvcFree } = stored.order
+  const {
+    id,
+    customer,
+    title,
+    due,
+    notes,
+    whiteLook = 'bright',
+    reorderOf,
+    pvcFree,
+    garmentsOn,
+  } = stored.order
   const { version, deletedAt, state = 'open', endedAt, said = {} } = stored
   await tx
     .insertInto('customer_order')
     .values({
       ...{ id, customer, title, due, notes, version, state },
       ...{ white_look: whiteLook, reorder_of: reorderOf ?? null, pvc_free: Number(pvcFree ?? false) },
+      garments_on: garmentsOn ?? null,
       ...{ ended_at: endedAt ?? null, deleted_at: deletedAt ?? null },
     })
     .execute()
@@ -204,12 +217,14 @@ async function writeSaid(tx: Kysely<Tables>, order_id: string, said: Said): Prom
 /** Replaces an order if it is still at `version`; a stale write changes nothing and returns what is there. */
 export async function saveOrder(db: Database, order: Order, version: number): Promise<Saved<StoredOrder>> {
   const done = await inOne(db, async (tx) => {
-    const { id, customer, title, due, notes, whiteLook = 'bright', reorderOf = null, pvcFree } = order
+    const { id, customer, title, due, notes, whiteLook = 'bright', reorderOf = null } = order
+    const { pvcFree, garmentsOn } = order
     const { numUpdatedRows } = await tx
       .updateTable('customer_order')
       .set({
         ...{ customer, title, due, notes, white_look: whiteLook, reorder_of: reorderOf },
         pvc_free: Number(pvcFree ?? false),
+        garments_on: garmentsOn ?? null,
         version: version + 1,
       })
       .where('id', '=', id)

@@ -13,6 +13,8 @@ export interface OrderTables {
     /** The order that it prints again. */
     reorder_of: Generated<string | null>
     pvc_free: Generated<number>
+    /** ISO day on which garments are expected. */
+    garments_on: Generated<string | null>
     version: ColumnType<number, number | undefined, number>
     deleted_at: ColumnType<string | null, string | null | undefined, string | null>
     /** On how many days it was found deleted. */

@@ -42,6 +42,7 @@ const FIELDS: Readonly<Record<string, readonly [label: string, kind?: Kind | 'cl
   flashesFast: ['Flashes fast'],
   noGun: ['No hot gun'],
   pvcFree: ['Free of PVC'],
+  garmentsOn: ['Garments expected'],
   airDry: ['In the air before heat', 'workTime'],
   maker: ['Maker'],
   additive: ['Additive'],

@@ -60,7 +60,7 @@ interface Named {
 }
 
 /** Nothing of another order came in yet. */
-const withoutCounted = (order: Order): Order => ({
+const withoutCounted = ({ garmentsOn: _, ...order }: Order): Order => ({
   ...order,
   lines: order.lines.map((l) => ({ ...l, sizes: l.sizes.map(({ received: _, ...s }) => s) })),
 })

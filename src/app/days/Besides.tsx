@@ -19,6 +19,11 @@ interface Props {
 
 /** Thin lanes of what goes on beside the presses: the screen room, the ink room, what each dryer runs. */
 export function Besides({ lanes, dryers, inkShort, windows }: Props) {
+  // A tunnel that stands still says nothing.
+  const tunnels = dryerWork(
+    lanes,
+    dryers.map((d) => d.id),
+  ).filter((d) => d.spans.length > 0)
   const draw = { windows, now: lanes.now }
   return (
     <>
@@ -42,10 +47,7 @@ export function Besides({ lanes, dryers, inkShort, windows }: Props) {
           </Stretch>
         ))}
       </Thin>
-      {dryerWork(
-        lanes,
-        dryers.map((d) => d.id),
-      ).map(({ id, spans }) => (
+      {tunnels.map(({ id, spans }) => (
         <Thin key={id} name={dryers.find((d) => d.id === id)?.name ?? id} href="/shop/heat">
           {spans.map(({ from, to, film, of }) => (
             <Stretch
@@ -131,7 +133,7 @@ function Stretch({
       bg={isMark ? 'transparent' : 'raised'}
       style={{ left: `${100 * part.left}%`, width: `${100 * part.width}%` }}
     >
-      {children}
+      <Box truncate>{children}</Box>
     </Flex>
   ))
 }

@@ -50,7 +50,7 @@ export function differenceWords(
     later.length > 0 &&
       `Later than it must be: ${some(later, (s) => `${s.facts.words}, ${s.to ? lateWords(s.to.late) : 'without a place'}`)}.`,
     sooner.length > 0 &&
-      `Better: ${some(sooner, (s) => `${s.facts.words}, ${s.to && s.to.late > 0 ? lateWords(s.to.late) : `in time, ${s.to ? clockWords(s.to.done, now) : ''}`}`)}.`,
+      `Better: ${some(sooner, (s) => `${s.facts.words}, ${s.to && s.to.late > 0 ? `${lateWords(s.to.late)}, done ${clockWords(s.to.done, now)}` : `in time, ${s.to ? clockWords(s.to.done, now) : ''}`}`)}.`,
     pressName !== undefined && sheets.length > 0 && `${sheetWords(sheets, pressName)}.`,
     moved.length > 0 && `Changes its press or its turn: ${some(moved, (s) => s.facts.words)}.`,
   ].filter((x) => x !== false)

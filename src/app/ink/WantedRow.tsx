@@ -37,6 +37,7 @@ export function WantedRow({
   const { needs, mix, short } = ink
   const first = (needs.find((n) => n.kept < n.need.mass) ?? needs[0])?.need
   if (!first) return null
+  const due = needs.map((n) => n.need.due).sort()[0] ?? ''
   const missing = mix?.ready && short > 0 ? missingFor(mix.parts, short, cans) : []
   const begin = async () => {
     if (!mix) return
@@ -111,9 +112,9 @@ export function WantedRow({
           aria-expanded={open}
           onClick={() => setOpen(!open)}
           textAlign="left"
-          aria-label={`Runs that want ${first.name}: ${needs.length}, first due ${sayDay(needs[0]?.need.due ?? '')}`}
+          aria-label={`Runs that want ${first.name}: ${needs.length}, first due ${sayDay(due)}`}
         >
-          {needs.length} {needs.length === 1 ? 'run' : 'runs'}, <Day at={needs[0]?.need.due ?? ''} />
+          {needs.length} {needs.length === 1 ? 'run' : 'runs'}, <Day at={due} />
         </TextButton>
         {short === 0 ? (
           <Box />

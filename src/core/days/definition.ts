@@ -21,6 +21,10 @@ export const DAYS = defineRoom({
       says: 'Garments are not counted in: taken as there at {until}, when the shop next opens.',
       source: 'assumed',
     },
+    WAITS_GARMENTS_ON: {
+      says: 'Garments are expected on {day}, and not counted in: taken as there at {until}.',
+      source: 'geometry',
+    },
     WAITS_BEFORE: {
       says: '{other} is printed on the same garments first, until {until}.',
       source: 'geometry',

@@ -36,6 +36,8 @@ export interface DayFacts {
   readonly leadDays?: number
   /** Days that pieces lie in the air between printing and cure. */
   readonly airDays: number
+  /** ISO day on which its garments are expected; none where nobody said. */
+  readonly garmentsOn?: string | undefined
   /** Longest batch of what dries in the screens, s; 0 where breaks do no harm. */
   readonly pot: Duration
   /** Its first colour under the squeegee prints white, and its lightest and darkest ink, L* 0 to 100. */

@@ -3,6 +3,9 @@ import type { DayFacts, OnPress, ShopDays } from './facts'
 import type { DaysKept } from './kept'
 import type { LaneRun } from './lanes'
 
+/** Seconds earlier that are worth a change. */
+const WORTH = 1800
+
 /** What can be done for an order that is late. */
 export const RESCUES = ['as it is', 'press', 'overtime', 'loader', 'split'] as const
 export type RescueKind = (typeof RESCUES)[number]
@@ -124,11 +127,10 @@ export class Rescues {
     const all = this.ways.map(({ way, search }) => this.rescueOf(way, search.proposal(way.kept)))
     const plain = all[0]
     const before = orderIn(this.now.lanes.runs, this.orderId)
-    const isGood = (r: Rescue) =>
-      r.late !== undefined &&
-      (r === plain
-        ? r.late < (before.late ?? Number.POSITIVE_INFINITY)
-        : r.late < (plain?.late ?? Number.POSITIVE_INFINITY))
+    const isGood = (r: Rescue) => {
+      const other = (r === plain ? before.late : plain?.late) ?? Number.POSITIVE_INFINITY
+      return r.late !== undefined && r.late < other && (r.late === 0 || other - r.late >= WORTH)
+    }
     const others = (r: Rescue) => r.proposal.lanes.late - (r.late ?? 0)
     return all.filter(isGood).sort((a, b) => (a.late ?? 0) - (b.late ?? 0) || others(a) - others(b))
   }

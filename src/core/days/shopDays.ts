@@ -122,7 +122,7 @@ export function daysOfShop(asked: ShopDays): DaysOfShop {
       planned: plannedOn(run, pressAt),
       weight: run.orderId === asked.urgent ? URGENT : 1,
       due: endOfDay(printedBy(run, shop), first),
-      garments: asked.garmentsIn.includes(run.orderId) || begun ? 0 : opens,
+      garments: asked.garmentsIn.includes(run.orderId) || begun ? 0 : garmentsAt(run, each, opens, first),
       ...{ ink: 0, films: at },
       hold: run.airDays * DAY,
       people: Math.max(1, ...run.on.map((o) => o.people)) + (isHelped(asked, run) ? 1 : 0),
@@ -164,6 +164,19 @@ export function daysOfShop(asked: ShopDays): DaysOfShop {
     changeOver: changeOverOf(asked),
   }
   return { problem, momentAt, minuteAt, days, meshes }
+}
+
+/** When garments are there that are not counted in: when the shop opens on their day, or next where nobody said one, or it is over. */
+function garmentsAt(
+  { garmentsOn }: DayFacts,
+  each: readonly (readonly Span[])[],
+  opens: Minute,
+  first: number,
+): Minute {
+  const day = garmentsOn === undefined ? Number.NaN : momentOf(garmentsOn) / SECONDS - first
+  if (!Number.isFinite(day)) return opens
+  const then = each.flat().find((s) => s.from >= day * DAY)
+  return Math.max(opens, then?.from ?? day * DAY)
 }
 
 /** The press that a sheet is made for is the first of those that take the run. */

@@ -83,7 +83,12 @@ export function whyStart(asked: ShopDays, days: DaysOfShop, b: Booked, facts: Da
     case 'ink':
       return DAYS.because('WAITS_INK', { until: setUp })
     case 'garments':
-      return DAYS.because('WAITS_GARMENTS', { until: isoOf(days.momentAt(run.garments)) })
+      return facts.garmentsOn === undefined
+        ? DAYS.because('WAITS_GARMENTS', { until: isoOf(days.momentAt(run.garments)) })
+        : DAYS.because('WAITS_GARMENTS_ON', {
+            day: facts.garmentsOn,
+            until: isoOf(days.momentAt(run.garments)),
+          })
     case 'the print before':
       return DAYS.because('WAITS_BEFORE', { other, until })
     case 'crew':

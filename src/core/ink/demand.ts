@@ -45,7 +45,12 @@ export function inkDemand<N extends WantedInk & { readonly runId: string; readon
     const first = shortOf(ink)[0]
     return { ...ink, by: first && begins.get(first.need.runId) }
   })
-  return { inks, buy: toBuy(inks, begins, room, cans) }
+  const short = inks.filter((i) => i.short > 0)
+  const sorted = [...short].sort((a, b) => compare(a.by ?? Infinity, b.by ?? Infinity))
+  return {
+    inks: [...sorted, ...inks.filter((i) => i.short === 0)],
+    buy: toBuy(inks, begins, room, cans),
+  }
 }
 
 const compare = (a: number, b: number) => (a === b ? 0 : a < b ? -1 : 1)

@@ -178,6 +178,8 @@ export interface Order {
   readonly whiteLook?: WhiteLook
   /** The customer wants no PVC on it. */
   readonly pvcFree?: boolean | undefined
+  /** ISO day on which its garments are expected; none where nobody said. */
+  readonly garmentsOn?: string | undefined
   /** The order that it prints again. */
   readonly reorderOf?: string
   readonly lines: readonly GarmentLine[]

@@ -194,6 +194,15 @@ export const orderSchema = yup.object({
     .oneOf([...Object.keys(WHITE_LOOKS), undefined], 'Choose one of the list.')
     .transform((x) => (x === 'bright' || x === '' ? undefined : x)),
   pvcFree: saidIfSo,
+  garmentsOn: yup
+    .string()
+    .strict(false)
+    .transform((x) => (x === '' || x === null ? undefined : x))
+    .test(
+      'day',
+      'A date is written 2026-12-01, and must be one that there is.',
+      (x) => x === undefined || isDay(x),
+    ),
   lines: yup
     .array(line)
     .defined()

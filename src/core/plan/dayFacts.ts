@@ -79,6 +79,7 @@ export function dayFactsOf(
     ...{ due: order.due, pieces: run.quantity, on, isChosen },
     cloth: run.lines[0]?.cloth.hex ?? '#ffffff',
     inks: screens.map((h) => h.hex),
+    ...(order.garmentsOn !== undefined && { garmentsOn: order.garmentsOn }),
     airDays: airDays(airDryOf(run.placement.inks)),
     pot: hits.some((h) => driesInScreen(h.hit.system)) ? POT_LIFE : 0,
     isBased: screens[0]?.hit.id === 'base',

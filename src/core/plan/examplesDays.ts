@@ -11,6 +11,7 @@ export const DAYS_EXAMPLES: Readonly<Record<string, Inputs>> = {
   WAITS_SCREENS_OF: { other: OTHER, until: '2026-12-02T10:40' },
   WAITS_INK: at('2026-12-02T09:15'),
   WAITS_GARMENTS: at('2026-12-02T08:00'),
+  WAITS_GARMENTS_ON: { day: '2026-12-02', until: '2026-12-02T08:00' },
   WAITS_BEFORE: { other: 'Slate Hollow Climbing, Neck label', until: '2026-12-02T11:20' },
   WAITS_PERSON: { press: 'The Twelve', until: '2026-12-03T08:00' },
   WAITS_CREW: { other: OTHER, until: '2026-12-02T10:40' },

@@ -55,10 +55,11 @@ export function OrderStage() {
     <>
       <HowFar />
       {!isOffPress(state) && <PromiseOf />}
-      <Grid templateColumns={{ base: '1fr 1fr', md: '1fr 1fr 10rem' }} gap="4" mb="3">
+      <Grid templateColumns={{ base: '1fr 1fr', md: '1fr 1fr 10rem 10rem' }} gap="4" mb="3">
         <TextField name="customer" label="Customer" meant={customer.names} />
         <TextField name="title" label="Job" />
         <TextField name="due" label="Due" type="date" />
+        <TextField name="garmentsOn" label="Garments expected" type="date" />
       </Grid>
       <Grid templateColumns={{ base: '1fr', md: '1fr 20rem' }} gap="4" mb="6" alignItems="start">
         <TextField name="notes" label="Notes" rows={2} />
