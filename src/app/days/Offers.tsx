@@ -59,7 +59,9 @@ export function Offers({ offer, now, pressName, onTake, onPause, onDown, onLeave
                   : [
                       offer.share < 1
                         ? 'Nothing better yet.'
-                        : 'Nothing better was found: these days can stay.',
+                        : offer.proposal.isProven
+                          ? 'All orders on all presses were tried, none is better: these days can stay.'
+                          : 'Nothing better was found: these days can stay.',
                     ]
               }
             />

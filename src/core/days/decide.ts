@@ -13,6 +13,8 @@ export interface Proposal {
   readonly kept: DaysKept
   readonly lanes: Lanes
   readonly difference: Difference
+  /** No other order and no other press costs less: all were tried. */
+  readonly isProven?: boolean
 }
 
 /** The days as they were decided, with what is kept of them written out: whatever is proposed departs from these. */
@@ -135,6 +137,7 @@ export class DaysSearch {
       kept: { ...kept, choice: keptOf(this.asked, this.days, found.choice) },
       lanes,
       difference: differenceOf(this.now.lanes, lanes),
+      isProven: this.search.isProven,
     }
   }
 }

@@ -9,6 +9,7 @@ import type { WorkTime } from './workTime'
 
 /** Between batches of what dries in the screens are wiped and filled anew, min (assumed). */
 const REFRESH = 10
+/** Its state is put aside every so many runs. */
 const EVERY = 8
 
 /**
@@ -34,8 +35,15 @@ export class Places {
   private waits = 0
   private who = -1
 
-  /** @param takes what runs take instead, by run and press: a day as it may really come */
-  constructor(problem: DaysProblem, takes?: readonly DayRun['on'][]) {
+  /**
+   * @param takes what runs take instead, by run and press: a day as it may really come
+   * @param every state is put aside every so many runs: `back` goes back by one where it is 1
+   */
+  constructor(
+    problem: DaysProblem,
+    takes?: readonly DayRun['on'][],
+    private readonly every = EVERY,
+  ) {
     this.problem = problem
     this.takes = takes ?? problem.runs.map((r) => r.on)
     this.p = prepared(problem)
@@ -48,7 +56,7 @@ export class Places {
     this.held = [this.crew, ...this.belts, ...this.skilled]
     this.told = new Told(n)
     this.isBefore = new Uint8Array(n)
-    this.aside = Array.from({ length: Math.ceil(n / EVERY) + 1 }, () => ({
+    this.aside = Array.from({ length: Math.ceil(n / every) + 1 }, () => ({
       state: new Float64Array(this.state.all.length),
       held: new Int32Array(this.held.length),
     }))
@@ -80,7 +88,7 @@ export class Places {
    * @returns at which place to go on: at `same` or up to eight runs before it
    */
   like(other: Places, same: number): number {
-    const row = Math.floor(same / EVERY)
+    const row = Math.floor(same / this.every)
     const from = other.aside[row]
     if (!from) throw new RangeError(`place ${same}`)
     this.times = other.times
@@ -91,13 +99,23 @@ export class Places {
       this.aside[i]?.state.set(other.aside[i]?.state ?? [])
       this.aside[i]?.held.set(other.aside[i]?.held ?? [])
     }
-    return row * EVERY
+    return row * this.every
   }
 
   private begin(): void {
-    const first = this.aside[0]
-    this.state.all.set(first?.state ?? [])
-    for (const [i, held] of this.held.entries()) held.count = first?.held[i] ?? 0
+    this.takeUp(0)
+  }
+
+  private takeUp(row: number): void {
+    const aside = this.aside[row]
+    this.state.all.set(aside?.state ?? [])
+    for (const [i, held] of this.held.entries()) held.count = aside?.held[i] ?? 0
+  }
+
+  /** Takes the run back that was placed last, at this place of the order. */
+  back(place: number, run: number): void {
+    this.takeUp(place / this.every)
+    this.told.forget(run)
   }
 
   private putAside(row: number): void {
@@ -133,7 +151,7 @@ export class Places {
 
   /** Places the run that stands at a place of the order. */
   next(run: number, press: number, place: number): void {
-    if (place % EVERY === 0) this.putAside(place / EVERY)
+    if (place % this.every === 0) this.putAside(place / this.every)
     this.place(run, press)
   }
 

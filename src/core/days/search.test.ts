@@ -94,3 +94,35 @@ describe('moves away from what people have seen', () => {
     expect(free?.cost).toBeLessThanOrEqual(none?.cost ?? 0)
   })
 })
+
+describe('a few runs', () => {
+  // Mathematics: no order and no presses cost less than the least of all of them, tried one by one.
+  it.each([2, 13, 44, 71, 90])('are tried in every order on every press, shop %i', (seed) => {
+    const { problem } = daysOf.random(seed, 4)
+    const search = new Search(problem, firstPlan(problem).choice, { seed: 1, evaluations: 1 })
+    for (let i = 0; !search.isDone && i < 10_000; i++) search.go(100)
+    expect(search.isProven).toBe(true)
+    const { plan, choice } = search.answer()
+    const isOvertime = choice.overtime.flat().some(Boolean)
+    // With other days of overtime it may cost less: those are searched for, not proven.
+    if (!isOvertime) expect(plan.cost).toBeGreaterThanOrEqual(daysOf.best(problem) - 1e-6)
+    const fixed = { ...problem, presses: problem.presses.map((p) => ({ ...p, overtime: [] })) }
+    const plain = new Search(fixed, firstPlan(fixed).choice, { seed: 1, evaluations: 1 })
+    for (let i = 0; !plain.isDone && i < 10_000; i++) plain.go(100)
+    expect(plain.answer().plan.cost).toBeCloseTo(daysOf.best(fixed), 6)
+  })
+  it('what costs to be moved is counted with it, and a few more runs are not said to be proven', () => {
+    const { problem } = daysOf.random(8, 5)
+    const first = firstPlan(problem)
+    const shown = shownOf(5, first.plan.booked, () => 1)
+    const dear = new Search(problem, first.choice, { seed: 1, evaluations: 50, shown, movePrice: 1e9 })
+    for (let i = 0; !dear.isDone && i < 10_000; i++) dear.go(200)
+    expect(dear.isProven).toBe(true)
+    expect(movesFrom(shown, dear.answer().choice)).toBe(0)
+    const many = new Search(daysOf.random(8, 7).problem, firstPlan(daysOf.random(8, 7).problem).choice, {
+      ...{ seed: 1, evaluations: 50 },
+    })
+    many.go(1000)
+    expect([many.isDone, many.isProven]).toEqual([true, false])
+  })
+})

@@ -1,6 +1,7 @@
 import { randomLcg } from 'd3-random'
 import { COST } from './cost'
 import { overtimeMinutes, overtimeUsed, planOf } from './decode'
+import { Exact, FEW } from './exact'
 import type { DaysAnswer } from './firstPlan'
 import { movesFrom, type Shown } from './moves'
 import { CHANGES, type Draft, draftOf, type Ground, groundOf, inTurn } from './neighbours'
@@ -21,6 +22,8 @@ export interface SearchAsk {
 /** Every so many tries the operators are weighed anew, and the order is sorted by when runs begin. */
 const ROUND = 1024
 const COLDEST = 0.3
+/** So many runs are placed in the time of one try. */
+const PLACED = 20
 const RUIN = CHANGES.length
 
 /**
@@ -47,6 +50,7 @@ export class Search {
   private readonly cycles: number
   private cycle = 0
   private hottest: number
+  private exact: Exact | undefined
 
   constructor(problem: DaysProblem, start: DaysChoice, ask: SearchAsk) {
     this.problem = problem
@@ -68,13 +72,21 @@ export class Search {
     this.hottest = this.heat()
   }
 
+  /** It has tried as much as it was asked to; a few runs it has tried in every order besides. */
   get isDone(): boolean {
+    return this.isSearched && (this.problem.runs.length > FEW || this.exact?.isDone === true)
+  }
+  private get isSearched(): boolean {
     return this.tried >= this.ask.evaluations || this.ground.loose.length === 0
+  }
+  /** No order of these runs on any presses costs less, with the overtime that was found. */
+  get isProven(): boolean {
+    return this.exact?.isProven === true
   }
 
   /** How far it is, 0 to 1. */
   get share(): number {
-    return this.isDone ? 1 : this.tried / this.ask.evaluations
+    return this.isDone ? 1 : Math.min(0.99, this.tried / this.ask.evaluations)
   }
 
   /** The best plan so far; its cost is without the price of moves. */
@@ -93,7 +105,25 @@ export class Search {
   /** Tries so many plans more, a few over them where one change takes several. */
   go(evaluations: number): void {
     const until = Math.min(this.ask.evaluations, this.tried + evaluations)
-    while (this.tried < until && !this.isDone) this.step()
+    while (this.tried < until && !this.isSearched) this.step()
+    if (!this.isSearched || this.isDone) return
+    this.exact ??= this.everyOrder()
+    this.exact.go(evaluations * PLACED)
+    const { order, press, cost } = this.exact.least
+    if (cost >= this.bestCost) return
+    this.best = { ...draftOf(this.best), order: [...order], press: [...press] }
+    this.bestCost = cost
+  }
+
+  private everyOrder(): Exact {
+    const { order, press, overtime } = this.best
+    return new Exact(
+      this.problem,
+      { order, press, cost: this.bestCost },
+      overtime,
+      this.ground.presses,
+      (o, p) => this.besides({ order: [...o], press: [...p], overtime }),
+    )
   }
 
   private heat(): number {
