@@ -9,6 +9,7 @@
 import { median, quantile } from 'd3-array'
 import { Kysely, type LogEvent, SqliteDialect } from 'kysely'
 import Sqlite from 'libsql'
+import { daysAhead } from '../src/app/days/ahead'
 import { ahead, orderLines } from '../src/app/today'
 import { loadDecisions } from '../src/store/decisions'
 import { loadInkStock, usedInRuns } from '../src/store/inkRoom'
@@ -38,6 +39,7 @@ const list = (text: string, limit: number) => orderLines(db, { text, show: 'curr
 const id = 'O-2011'
 const PAGES = {
   today: { path: '/', read: async () => [await list('', 20), await ahead(db)] },
+  days: { path: '/api/days', read: () => daysAhead(db, new Date()) },
   orders: { path: '/orders', read: async () => [await list('', 30), await loadShop(db)] },
   search: {
     path: '/orders?find=bakehouse+1',
