@@ -120,7 +120,7 @@ export function DaysBoard({ stamp }: { readonly stamp: string }) {
           <Besides
             lanes={lanes}
             dryers={ahead.asked.shop.dryers}
-            inkShort={ahead.inkShort}
+            inkShort={ahead.asked.inkShort ?? {}}
             windows={windows}
           />
         </Lanes>

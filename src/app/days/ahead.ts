@@ -1,10 +1,13 @@
 import { format } from 'date-fns'
 import type { Begun, DayFacts, DaysKept, ShopDays } from '@/core/days'
+import type { InkRoom } from '@/core/equipment'
+import { inksWanted } from '@/core/ink'
 import type { InkNeedLine } from '@/core/plan'
 import { fold, isUnderWay, type Stated, saidOf } from '@/core/record'
 import { momentOf } from '@/core/schedule'
 import type { Database } from '@/store/database'
 import { loadDays } from '@/store/days'
+import { loadInkStock } from '@/store/inkRoom'
 import { eventsAfter, runsSaidOf } from '@/store/pressEvents'
 import { loadShop } from '@/store/shop'
 import { screensAhead } from '../planning'
@@ -23,11 +26,6 @@ export interface DaysAhead {
   readonly later: number
 }
 
-/** With the names of the inks that each run wants and that are neither in a tub nor in a can. */
-export interface DaysShown extends DaysAhead {
-  readonly inkShort: Readonly<Record<string, readonly string[]>>
-}
-
 /** A moment by the shop's clock. */
 const clockOf = (at: Date) => momentOf(format(at, "yyyy-MM-dd'T'HH:mm"))
 
@@ -43,6 +41,7 @@ export async function daysAhead(db: Database, at: Date): Promise<DaysAndInk> {
     ahead(db, { orders: ORDERS }),
   ])
   const { shop } = shelf
+  const inkShort = await shortInks(db, open.needs, shop.inkRoom)
   const { runs, begun } = await atPress(
     db,
     open.days.map((run) => chosenFor(run, kept)),
@@ -55,6 +54,7 @@ export async function daysAhead(db: Database, at: Date): Promise<DaysAndInk> {
       runs,
       screens: await screensAhead(open.jobs, shop),
       begun,
+      inkShort,
       garmentsIn: open.garmentsIn,
       pins: kept.pins,
       down: kept.down,
@@ -66,6 +66,21 @@ export async function daysAhead(db: Database, at: Date): Promise<DaysAndInk> {
     later: open.later,
     needs: open.needs,
   }
+}
+
+/** Names of the inks that each run wants and that are neither in a tub nor in a can. */
+async function shortInks(
+  db: Database,
+  needs: readonly InkNeedLine[],
+  room: InkRoom,
+): Promise<NonNullable<ShopDays['inkShort']>> {
+  const { cans, batches } = await loadInkStock(db)
+  const tubs = batches.filter((b) => b.state !== 'mixing')
+  const short: Record<string, string[]> = {}
+  for (const { needs: served } of inksWanted(needs, room, cans, tubs))
+    for (const { need, kept } of served)
+      if (kept < need.mass) short[need.runId] = [...(short[need.runId] ?? []), need.name]
+  return short
 }
 
 /** Where the lead chose the press, there is no other; what the days chose themselves they may change. */

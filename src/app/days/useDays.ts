@@ -4,7 +4,7 @@ import type { DaysKept, DaysNow, MovePrice, Proposal, Put, Rescue } from '@/core
 import { messageOf } from '@/core/quantity'
 import type { DaysWorker } from '@/workers/days'
 import { ACTED, act } from '../acts/act'
-import type { DaysShown } from './ahead'
+import type { DaysAhead } from './ahead'
 
 let remote: Remote<DaysWorker> | undefined
 /** One for the tab: it knows the days as they stand. */
@@ -45,7 +45,7 @@ export type Offer =
  * @param stamp changes whenever anything was saved
  */
 export function useDays(stamp: string) {
-  const [ahead, setAhead] = useState<DaysShown>()
+  const [ahead, setAhead] = useState<DaysAhead>()
   const [now, setNow] = useState<DaysNow>()
   const [offer, setOffer] = useState<Offer>()
   const [wrong, setWrong] = useState('')
@@ -57,7 +57,7 @@ export function useDays(stamp: string) {
     try {
       const response = await fetch('/api/days')
       if (!response.ok) throw new Error('The days could not be read: try again.')
-      const found = (await response.json()) as DaysShown
+      const found = (await response.json()) as DaysAhead
       const days = await worker().stand(found.asked, found.kept)
       if (own !== asking.current) return
       setAhead(found)

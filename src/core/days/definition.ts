@@ -16,7 +16,10 @@ export const DAYS = defineRoom({
       source: 'geometry',
     },
     WAITS_SCREENS_OF: { says: 'Its screens hang for {other} until {until}.', source: 'geometry' },
-    WAITS_INK: { says: 'Its ink is mixed at {until}.', source: 'geometry' },
+    WAITS_INK: {
+      says: '{inks} of its inks are still to be mixed, {each} each: ready at {until}.',
+      source: 'assumed',
+    },
     WAITS_GARMENTS: {
       says: 'Garments are not counted in: taken as there at {until}, when the shop next opens.',
       source: 'assumed',

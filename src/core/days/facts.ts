@@ -91,6 +91,8 @@ export interface ShopDays {
   /** By order and print, `O-1001.P1`. */
   readonly screens: Readonly<Record<string, readonly DayScreen[]>>
   readonly begun: readonly Begun[]
+  /** Names of the inks that are still to be mixed, by run. */
+  readonly inkShort?: Readonly<Record<string, readonly string[]>> | undefined
   /** Orders whose garments are counted in. */
   readonly garmentsIn: readonly string[]
   readonly pins: readonly Pin[]

@@ -97,6 +97,35 @@ describe('what holds a run, and what is said of it', () => {
     expect(held.waits).toBe('garments')
     expect(message(held.why[0] as never, 'metric')).toContain('Wed 2 Dec, 08:00')
   })
+  it('garments are there when the shop opens on the day that they are expected; counted in they are there', () => {
+    const later = runOf(1, { garmentsOn: '2026-12-03' })
+    const held = one(shopOf({ runs: [later], garmentsIn: [] }), 'O-1')
+    expect(isoOf(held.start)).toBe('2026-12-03T08:00')
+    expect(message(held.why[0] as never, 'metric')).toBe(
+      'Garments are expected on 3 Dec 2026, and not counted in: taken as there at Thu 3 Dec, 08:00.',
+    )
+    expect(isoOf(one(shopOf({ runs: [later] }), 'O-1').setUp)).toBe('2026-12-01T08:00')
+    // On a Saturday nobody opens; what should have come yesterday comes when the shop next opens.
+    for (const [day, at] of [
+      ['2026-12-05', '2026-12-07T08:00'],
+      ['2026-11-30', '2026-12-02T08:00'],
+      ['soon', '2026-12-02T08:00'],
+    ] as const) {
+      const asked = shopOf({ runs: [runOf(1, { garmentsOn: day })], garmentsIn: [] })
+      expect(isoOf(one(asked, 'O-1').start)).toBe(at)
+    }
+  })
+  it('inks that are still to be mixed hold the set-up back, break and all; what is printing has them', () => {
+    const inkShort = { [runOf(1).runId]: ['Orange', 'Blue', 'White'] }
+    const held = one(shopOf({ now: momentOf('2026-12-01T11:30'), runs: [runOf(1)], inkShort }), 'O-1')
+    // An hour of mixing: half an hour before noon, half an hour after the break.
+    expect(isoOf(held.setUp)).toBe('2026-12-01T13:00')
+    expect(message(held.why[0] as never, 'metric')).toBe(
+      '3 of its inks are still to be mixed, 20 min each: ready at Tue 1 Dec, 13:00.',
+    )
+    const begun = [{ runId: runOf(1).runId, pressId: 'a', since: momentOf('2026-12-01T08:00'), left: 1 }]
+    expect(one(shopOf({ runs: [runOf(1)], inkShort, begun }), 'O-1').isBegun).toBe(true)
+  })
   it('the second print on the same garments waits for the first, and the order of rows does not matter', () => {
     const [front, label] = [
       runOf(1, { print: 'P1', runId: 'R-1-P1-dark', after: 'R-1-P2-dark' }),

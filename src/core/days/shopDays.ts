@@ -3,6 +3,7 @@ import { isoOf, type Moment, momentOf, spansOn, stepTime, weekdayOf } from '../s
 import { crewsOf } from './crews'
 import type { DayFacts, DayScreen, OnPress, ShopDays } from './facts'
 import type { DayPress, DayRun, DaysProblem, Minute, Span } from './problem'
+import { WorkTime } from './workTime'
 
 const DAY = 1440
 const SECONDS = 86_400
@@ -14,6 +15,8 @@ const OVERTIME = 120
 const BETWEEN = 20
 /** A frame is stripped and clean again after so long, min (from memory). */
 const RECLAIM = 40
+/** An ink is weighed out, mixed and smeared, min (assumed). */
+export const MIXED = 20
 /** A dryer is even again at another temperature after so long, min (common practice). */
 const SETTLES = 20
 /** Of a set-up so much is left where the screens hang already: they are checked and inked (assumed). */
@@ -94,6 +97,9 @@ export function daysOfShop(asked: ShopDays): DaysOfShop {
       }),
     }
   })
+  const inkRoom = new WorkTime(without(each.flat(), { from: 0, to: at }), end)
+  const inkAt = (inks: number) =>
+    inks > 0 ? Math.min(end, inkRoom.after(inkRoom.next(at), inks * MIXED)) : 0
   const meshes = meshesOf(shop.frames)
   const index = new Map(runs.map((r, i) => [r.runId, i]))
   const opens = Math.min(...each.flat().flatMap((s) => (s.from > at ? [s.from] : [])), end)
@@ -123,7 +129,7 @@ export function daysOfShop(asked: ShopDays): DaysOfShop {
       weight: run.orderId === asked.urgent ? URGENT : 1,
       due: endOfDay(printedBy(run, shop), first),
       garments: asked.garmentsIn.includes(run.orderId) || begun ? 0 : garmentsAt(run, each, opens, first),
-      ...{ ink: 0, films: at },
+      ...{ ink: begun ? 0 : inkAt(toMix(asked, run)), films: at },
       hold: run.airDays * DAY,
       people: Math.max(1, ...run.on.map((o) => o.people)) + (isHelped(asked, run) ? 1 : 0),
       pot: Math.floor(run.pot / 60),
@@ -178,6 +184,8 @@ function garmentsAt(
   const then = each.flat().find((s) => s.from >= day * DAY)
   return Math.max(opens, then?.from ?? day * DAY)
 }
+
+const toMix = ({ inkShort }: ShopDays, { runId }: DayFacts): number => inkShort?.[runId]?.length ?? 0
 
 /** The press that a sheet is made for is the first of those that take the run. */
 const plannedOn = ({ on }: DayFacts, pressAt: ReadonlyMap<string, number>): number | undefined =>

@@ -5,7 +5,7 @@ import { DAYS } from './definition'
 import type { DayFacts, ShopDays } from './facts'
 import { prepared } from './prepared'
 import type { DayRun } from './problem'
-import { type DaysOfShop, screensKey } from './shopDays'
+import { type DaysOfShop, MIXED, screensKey } from './shopDays'
 import type { Binding, Booked, Refused } from './told'
 
 /** A chain of waits is told so far. */
@@ -81,7 +81,11 @@ export function whyStart(asked: ShopDays, days: DaysOfShop, b: Booked, facts: Da
         ? DAYS.because('WAITS_SCREENS', { until: setUp, screens: q('count', bare) })
         : DAYS.because('WAITS_SCREENS_OF', { other, until: setUp })
     case 'ink':
-      return DAYS.because('WAITS_INK', { until: setUp })
+      return DAYS.because('WAITS_INK', {
+        inks: q('count', asked.inkShort?.[facts.runId]?.length ?? 0),
+        each: q('workTime', MIXED * 60),
+        until: isoOf(days.momentAt(run.ink)),
+      })
     case 'garments':
       return facts.garmentsOn === undefined
         ? DAYS.because('WAITS_GARMENTS', { until: isoOf(days.momentAt(run.garments)) })

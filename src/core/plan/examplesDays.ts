@@ -9,7 +9,7 @@ export const DAYS_EXAMPLES: Readonly<Record<string, Inputs>> = {
   WAITS_PRESS: { press: 'Carousel Six', other: OTHER, until: '2026-12-02T10:40' },
   WAITS_SCREENS: { until: '2026-12-02T13:41', screens: count(6) },
   WAITS_SCREENS_OF: { other: OTHER, until: '2026-12-02T10:40' },
-  WAITS_INK: at('2026-12-02T09:15'),
+  WAITS_INK: { inks: count(3), each: work(20), until: '2026-12-02T09:00' },
   WAITS_GARMENTS: at('2026-12-02T08:00'),
   WAITS_GARMENTS_ON: { day: '2026-12-02', until: '2026-12-02T08:00' },
   WAITS_BEFORE: { other: 'Slate Hollow Climbing, Neck label', until: '2026-12-02T11:20' },
