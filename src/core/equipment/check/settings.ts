@@ -75,9 +75,14 @@ const people = yup
       presses: yup.array(id).max(40, 'At most 40 presses.').default([]),
       away: yup
         .array(
-          yup
-            .object({ first: daySchema('From which day?'), last: daySchema('Until which day?') })
-            .test('span', 'They are back before they go.', ({ first, last }) => !(last < first)),
+          yup.object({
+            first: daySchema('From which day?'),
+            last: daySchema('Until which day?').test(
+              'span',
+              'They are back before they go.',
+              (last, { parent }) => !(String(last) < parent.first),
+            ),
+          }),
         )
         .max(200, 'At most 200 times away.')
         .default([]),
