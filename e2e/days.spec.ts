@@ -143,7 +143,7 @@ test('screen room, ink room and dryers lie below the presses', async ({ page }) 
     page.getByRole('group', { name: 'Work of Screen room' }).getByRole('img').first(),
   ).toHaveAccessibleName(/^Screens of .* to /)
   await expect(
-    page.getByRole('group', { name: 'Work of Ink room' }).getByRole('img').first(),
+    page.getByRole('group', { name: 'Work of Ink to mix by' }).getByRole('img').first(),
   ).toHaveAccessibleName(/^Ink for .*: .*, by /)
   await expect(page.getByRole('group', { name: /^Work of Tunnel/ }).first()).toContainText('°C')
 })

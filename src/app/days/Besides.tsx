@@ -9,6 +9,9 @@ import { LABEL } from './Lanes'
 import { clockWords } from './said'
 import { partsOf, type Window } from './scale'
 
+/** Share of the width below which a stretch has no words; they are in its name. */
+const WORDS = 0.04
+
 interface Props {
   readonly lanes: Lanes
   readonly dryers: readonly Dryer[]
@@ -34,7 +37,7 @@ export function Besides({ lanes, dryers, inkShort, windows }: Props) {
           </Stretch>
         ))}
       </Thin>
-      <Thin name="Ink room" href="/ink">
+      <Thin name="Ink to mix by" href="/ink">
         {inkWork(lanes, inkShort).map(({ from, of, inks }) => (
           <Stretch
             key={of[0]?.runId}
@@ -43,7 +46,7 @@ export function Besides({ lanes, dryers, inkShort, windows }: Props) {
             label={`Ink for ${of[0]?.words}: ${inks.join(', ')}`}
             isMark
           >
-            {inks.length} to mix
+            {inks.length}
           </Stretch>
         ))}
       </Thin>
@@ -133,7 +136,11 @@ function Stretch({
       bg={isMark ? 'transparent' : 'raised'}
       style={{ left: `${100 * part.left}%`, width: `${100 * part.width}%` }}
     >
-      <Box truncate>{children}</Box>
+      {(isMark || part.width > WORDS) && (
+        <Box truncate minWidth="0">
+          {children}
+        </Box>
+      )}
     </Flex>
   ))
 }

@@ -18,6 +18,8 @@ const percent = (share: number) => `${(100 * share).toFixed(3)}%`
 
 interface Props {
   readonly run: LaneRun
+  /** Its job, with where it is printed where the job has several prints. */
+  readonly name: string
   readonly pressName: string
   readonly windows: readonly Window[]
   readonly now: Moment
@@ -30,14 +32,14 @@ interface Props {
 }
 
 /** Set-up hatched, then the print with its cloth and inks: colours of nothing else. */
-export function LaneBar({ run, pressName, windows, now, until, isHeld, onKey, onHold }: Props) {
+export function LaneBar({ run, name, pressName, windows, now, until, isHeld, onKey, onHold }: Props) {
   const { ask } = useDesk()
   const { facts } = run
   const setUp = partsOf(windows, run.setUp, run.start)
   const prints = partsOf(windows, run.start, run.end)
   const isLate = run.late > 0
   const done = clockWords(run.end, now)
-  const label = `${facts.words}, ${pressName}, ${clockWords(run.setUp, now)} to ${done}${isLate ? `, ${lateWords(run.late)}` : ''}${run.isPinned ? ', held there' : ''}`
+  const label = `${name}, ${pressName}, ${clockWords(run.setUp, now)} to ${done}${isLate ? `, ${lateWords(run.late)}` : ''}${run.isPinned ? ', held there' : ''}`
   return (
     <>
       {setUp.map((part) => (
@@ -79,7 +81,7 @@ export function LaneBar({ run, pressName, windows, now, until, isHeld, onKey, on
           borderTopColor={run.isBegun ? 'ink' : undefined}
           opacity={isHeld ? 0.5 : 1}
           cursor={run.isBegun ? 'help' : 'grab'}
-          style={{ left: percent(part.left), width: percent(part.width), minHeight: 0, touchAction: 'pan-y' }}
+          style={{ left: percent(part.left), width: percent(part.width), minHeight: 0 }}
         >
           <Patch cloth={facts.cloth} inks={facts.inks} />
         </Button>
@@ -105,7 +107,7 @@ export function LaneBar({ run, pressName, windows, now, until, isHeld, onKey, on
           >
             <Box fontWeight="650" truncate>
               {i > 0 && '… '}
-              {facts.words}
+              {name}
             </Box>
             <Box fontSize="small" color={isLate ? 'ink' : 'soft'} truncate>
               {isLate && <b>▲ {lateWords(run.late)} · </b>}

@@ -55,6 +55,7 @@ export function Lanes(props: Props) {
     },
     [held, lanes.now, onLeave, onTake, onTry, presses],
   )
+  const nameOf = namesIn(lanes)
   const drag = useDrag({ tracks, windows, now: lanes.now, onTry, onTake, onLeave })
   const nowAt = partsOf(windows, lanes.now, lanes.now + 60)[0]?.left
   return (
@@ -109,6 +110,7 @@ export function Lanes(props: Props) {
                 <LaneBar
                   key={run.facts.runId}
                   {...{ run, windows, onKey }}
+                  name={nameOf(run)}
                   now={lanes.now}
                   pressName={press.name}
                   until={own[i + 1]?.setUp ?? Number.POSITIVE_INFINITY}
@@ -137,6 +139,15 @@ export function Lanes(props: Props) {
       )}
     </Box>
   )
+}
+
+/** Two prints of a job are told apart by where they are. */
+function namesIn({ runs }: LanesOf): (run: LaneRun) => string {
+  const prints = new Map<string, Set<string>>()
+  for (const { facts } of runs)
+    prints.set(facts.orderId, (prints.get(facts.orderId) ?? new Set()).add(facts.where ?? ''))
+  return ({ facts }) =>
+    facts.where && (prints.get(facts.orderId)?.size ?? 0) > 1 ? `${facts.where}: ${facts.words}` : facts.words
 }
 
 /** One step of a key: a quarter of an hour, or the next press that can print it. */

@@ -3,6 +3,9 @@ import type { LaneRun, Put } from '@/core/days'
 import type { Moment } from '@/core/schedule'
 import { momentAt, type Window } from './scale'
 
+/** So long a finger rests on a run until it takes it up, ms. */
+const STAYS = 350
+
 interface Drag {
   readonly tracks: { readonly current: ReadonlyMap<string, HTMLDivElement> }
   readonly windows: readonly Window[]
@@ -48,19 +51,34 @@ export function useDrag({ tracks, windows, now, onTry, onTake, onLeave }: Drag) 
       setHeld(undefined)
     }
     const giveUp = (e: globalThis.KeyboardEvent) => e.key === 'Escape' && cancel()
+    // A finger that holds a run no longer scrolls.
+    const hold = (e: TouchEvent) => e.preventDefault()
+    window.addEventListener('touchmove', hold, { passive: false })
     window.addEventListener('pointermove', move)
     window.addEventListener('pointerup', up)
     window.addEventListener('pointercancel', cancel)
     window.addEventListener('keydown', giveUp)
     return () => {
+      window.removeEventListener('touchmove', hold)
       window.removeEventListener('pointermove', move)
       window.removeEventListener('pointerup', up)
       window.removeEventListener('pointercancel', cancel)
       window.removeEventListener('keydown', giveUp)
     }
   }, [held, now, onLeave, onTake, onTry, tracks, windows])
+  const waiting = useRef<ReturnType<typeof setTimeout>>(undefined)
+  useEffect(() => () => clearTimeout(waiting.current), [])
   return useCallback((e: PointerEvent, run: LaneRun) => {
-    if (e.button === 0 && !run.isBegun && e.pointerType !== 'touch')
-      setHeld({ run, x: e.clientX, y: e.clientY })
+    if (e.button !== 0 || run.isBegun) return
+    const take = { run, x: e.clientX, y: e.clientY }
+    if (e.pointerType !== 'touch') {
+      setHeld(take)
+      return
+    }
+    // A finger that stays takes the run up; one that moves on scrolls.
+    waiting.current = setTimeout(() => setHeld(take), STAYS)
+    const drop = () => clearTimeout(waiting.current)
+    for (const end of ['pointerup', 'pointercancel'] as const)
+      window.addEventListener(end, drop, { once: true })
   }, [])
 }

@@ -57,7 +57,7 @@ export function daysOf(
 }
 
 /** A fair draw that always comes out the same. */
-function drawing(seed: number): (below: number) => number {
+export function drawing(seed: number): (below: number) => number {
   let state = (seed * 2_654_435_761) % 4_294_967_296
   return (below) => {
     state = (state * 1_664_525 + 1_013_904_223) % 4_294_967_296

@@ -23,6 +23,8 @@ export interface DayFacts {
   readonly print: string
   /** Customer and job. */
   readonly words: string
+  /** Where it is printed, as people say it. */
+  readonly where?: string | undefined
   /** ISO day. */
   readonly due: string
   readonly pieces: number

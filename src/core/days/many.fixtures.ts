@@ -1,14 +1,5 @@
-import { problemOf } from './days.fixtures'
+import { drawing, problemOf } from './days.fixtures'
 import type { DayRun, DaysProblem } from './problem'
-
-/** A fair draw that always comes out the same. */
-function drawing(seed: number): (below: number) => number {
-  let state = (seed * 2_654_435_761) % 4_294_967_296
-  return (below) => {
-    state = (state * 1_664_525 + 1_013_904_223) % 4_294_967_296
-    return Math.floor((state / 4_294_967_296) * below)
-  }
-}
 
 /** A large shop: two dryers, frames in two meshes, people enough for most presses, work for about as many days as there are due. */
 export function largeShop(count: number, presses: number, seed: number): DaysProblem {

@@ -1,7 +1,7 @@
 import loadHighs, { type HighsSolution } from 'highs'
 import { describe, expect, it } from 'vitest'
 import { COST } from './cost'
-import { daysOf, problemOf } from './days.fixtures'
+import { daysOf, drawing, problemOf } from './days.fixtures'
 import { decode } from './decode'
 import { firstPlan } from './firstPlan'
 import type { DayRun, DaysProblem } from './problem'
@@ -12,11 +12,7 @@ import { Search } from './search'
  * of mixed integer programmes) solves to its proven end.
  */
 function aroundTheClock(seed: number, count: number, presses: number): DaysProblem {
-  let state = seed * 7919 + 17
-  const below = (n: number) => {
-    state = (state * 1_103_515_245 + 12_345) % 2_147_483_648
-    return Math.floor((state / 2_147_483_648) * n)
-  }
+  const below = drawing(seed)
   const END = 6000
   const base = problemOf({
     presses,
@@ -89,12 +85,14 @@ function choiceIn(problem: DaysProblem, { Columns }: HighsSolution) {
 
 describe('against a solver of mixed integer programmes (HiGHS, proven to its end)', () => {
   it.each([
-    [1, 6, 2],
     [2, 6, 2],
-    [3, 6, 3],
-    [4, 7, 2],
+    [5, 6, 2],
+    [1, 6, 3],
+    [6, 6, 3],
+    [2, 7, 2],
+    [5, 7, 2],
     [5, 7, 3],
-    [6, 8, 2],
+    [6, 7, 3],
   ])(
     'shop %i of %i runs on %i presses: the search comes to the proven least',
     async (seed, count, presses) => {
