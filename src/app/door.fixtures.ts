@@ -64,6 +64,8 @@ export const GIVEN: { readonly [N in ActName]: ActGiven<N> } = {
       },
       pins: [{ runId: 'R-1001-P1-dark', pressId: 'four', at: 1_795_600_000 }],
       down: [{ pressId: 'six', from: 1_795_600_000, to: 1_795_620_000 }],
+      helped: ['R-1001-P1-dark'],
+      settled: { 'R-1001-P1-dark': 'four' },
     },
     seen: 0,
   },

@@ -70,7 +70,7 @@ export function DaysBoard({ stamp }: { readonly stamp: string }) {
     <Box as="section" aria-label="The days" mb="5">
       <Flex gap="4" align="baseline" mb="1.5" wrap="wrap">
         <Box fontWeight="650">{lanesWords(lanes)}</Box>
-        <Flex gap="1" role="group" aria-label="How much of it">
+        <Flex gap="1" role="group" aria-label="How much of it" display={{ base: 'none', md: 'flex' }}>
           {keysOf(VIEWS).map((v) => (
             <Button
               key={v}
@@ -135,6 +135,7 @@ export function DaysBoard({ stamp }: { readonly stamp: string }) {
           pressName={nameOf}
           onTake={(kept) => void keep(kept)}
           onPause={desk.pause}
+          onSearch={(price) => void desk.search(price)}
           onDown={(pressId, seconds) => void replan({ pressId, from: lanes.now, to: lanes.now + seconds })}
           onLeave={leave}
         />

@@ -1,7 +1,8 @@
 'use client'
 
 import { Box, Flex } from '@chakra-ui/react'
-import type { DaysKept, Proposal } from '@/core/days'
+import type { DaysKept, MovePrice, Proposal } from '@/core/days'
+import { keysOf } from '@/core/quantity'
 import type { Moment } from '@/core/schedule'
 import { PushButton } from '@/ui/PushButton'
 import { TextButton } from '@/ui/Section'
@@ -16,12 +17,13 @@ interface Props {
   readonly pressName: (id: string) => string
   readonly onTake: (kept: DaysKept) => void
   readonly onPause: (is: boolean) => void
+  readonly onSearch: (price: MovePrice) => void
   readonly onDown: (pressId: string, seconds: number) => void
   readonly onLeave: () => void
 }
 
 /** What is offered, with what it comes to before it is taken. */
-export function Offers({ offer, now, pressName, onTake, onPause, onDown, onLeave }: Props) {
+export function Offers({ offer, now, pressName, onTake, onPause, onSearch, onDown, onLeave }: Props) {
   return (
     <Box
       role="status"
@@ -83,6 +85,14 @@ export function Offers({ offer, now, pressName, onTake, onPause, onDown, onLeave
                 {offer.isPaused ? 'Go on' : 'Pause'}
               </TextButton>
             )}
+            {offer.share === 1 &&
+              keysOf(OTHERWISE)
+                .filter((price) => price !== offer.price)
+                .map((price) => (
+                  <TextButton key={price} onClick={() => onSearch(price)}>
+                    {OTHERWISE[price]}
+                  </TextButton>
+                ))}
             <TextButton onClick={onLeave}>Leave them as they are</TextButton>
           </Flex>
         </>
@@ -124,6 +134,13 @@ const PRICES: Readonly<Record<Option['price'], string>> = {
   few: 'As few moves as do any good',
   usual: 'Some moves',
   free: 'Whatever is best, moves cost nothing',
+}
+
+/** The same search with moves that cost more or less. */
+const OTHERWISE: Readonly<Record<MovePrice, string>> = {
+  few: 'With fewer moves',
+  usual: 'With some moves',
+  free: 'Whatever moves',
 }
 
 /** By the clock, nights with it. */

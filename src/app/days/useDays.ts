@@ -26,6 +26,7 @@ export type Offer =
   | { readonly kind: 'put'; readonly where: Put; readonly proposal: Proposal }
   | {
       readonly kind: 'plan'
+      readonly price: MovePrice
       readonly share: number
       readonly isPaused: boolean
       readonly proposal?: Proposal
@@ -114,7 +115,7 @@ export function useDays(stamp: string) {
   const turn = useRef(0)
   const search = useCallback(async (price: MovePrice) => {
     const own = ++turn.current
-    setOffer({ kind: 'plan', share: 0, isPaused: false })
+    setOffer({ kind: 'plan', price, share: 0, isPaused: false })
     const tell = proxy(
       ({ share, proposal }: { readonly share: number; readonly proposal: Proposal | undefined }) =>
         setOffer((o) =>

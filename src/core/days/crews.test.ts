@@ -49,7 +49,7 @@ describe('people who can run some presses only', () => {
           expect(fits).toBe(canAll(running, people))
         },
       ),
-      { numRuns: 500 },
+      { numRuns: 1000 },
     )
   })
   it('somebody away is counted out on these days, and on no others', () => {
