@@ -21,7 +21,7 @@ export const DAYS = defineRoom({
       source: 'assumed',
     },
     WAITS_GARMENTS: {
-      says: 'Garments are not counted in: taken as there at {until}, when the shop next opens.',
+      says: 'Garments are not counted in: taken as there at {until}, after the next break or night.',
       source: 'assumed',
     },
     WAITS_GARMENTS_ON: {

@@ -1,4 +1,4 @@
-export { type Beside, type DryerSpan, dryerWork, inkWork, screenWork } from './besides'
+export { dryerWork, inkWork, screenWork } from './besides'
 export { type Difference, offSheet, type Put, type Shift } from './compare'
 export {
   type DaysNow,

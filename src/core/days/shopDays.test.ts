@@ -91,7 +91,7 @@ describe('what holds a run, and what is said of it', () => {
       'It wants 9 screens of 43 T/cm, and no more than 4 frames of that mesh can ever be free: other frames, or another mesh at its screens.',
     ])
   })
-  it('garments that are not counted in are there when the shop next opens', () => {
+  it('garments that are not counted in are there after the next break or night', () => {
     const held = one(shopOf({ runs: [runOf(1)], garmentsIn: [], now: momentOf('2026-12-01T14:00') }), 'O-1')
     expect(isoOf(held.start)).toBe('2026-12-02T08:00')
     expect(held.waits).toBe('garments')
@@ -105,11 +105,11 @@ describe('what holds a run, and what is said of it', () => {
       'Garments are expected on 3 Dec 2026, and not counted in: taken as there at Thu 3 Dec, 08:00.',
     )
     expect(isoOf(one(shopOf({ runs: [later] }), 'O-1').setUp)).toBe('2026-12-01T08:00')
-    // On a Saturday nobody opens; what should have come yesterday comes when the shop next opens.
+    // On a Saturday nobody opens; what should have come yesterday comes after the next break.
     for (const [day, at] of [
       ['2026-12-05', '2026-12-07T08:00'],
-      ['2026-11-30', '2026-12-02T08:00'],
-      ['soon', '2026-12-02T08:00'],
+      ['2026-11-30', '2026-12-01T12:30'],
+      ['soon', '2026-12-01T12:30'],
     ] as const) {
       const asked = shopOf({ runs: [runOf(1, { garmentsOn: day })], garmentsIn: [] })
       expect(isoOf(one(asked, 'O-1').start)).toBe(at)

@@ -1,5 +1,5 @@
-import { canRun, type Hours, hoursAt } from '../equipment'
-import { isoOf, type Moment, momentOf, spansOn, stepTime, weekdayOf } from '../schedule'
+import { canRun, type Hours } from '../equipment'
+import { hoursAt, isoOf, type Moment, momentOf, spansOn, stepTime, weekdayOf } from '../schedule'
 import { crewsOf } from './crews'
 import type { DayFacts, DayScreen, OnPress, ShopDays } from './facts'
 import type { DayPress, DayRun, DaysProblem, Minute, Span } from './problem'
@@ -84,7 +84,7 @@ export function daysOfShop(asked: ShopDays): DaysOfShop {
       .map((d) => ({ from: minuteAt(d.from), to: minuteAt(d.to) }))
     const works = (spans: readonly Span[]) => without(without(spans, { from: 0, to: at }), ...down)
     const own = shop.hours.presses?.some((p) => p.pressId === press.id)
-      ? worksIn(hoursAt(shop, press.id), first, days)
+      ? worksIn(hoursAt(shop.hours, press.id), first, days)
       : each
     return {
       name: press.name,

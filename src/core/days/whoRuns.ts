@@ -1,8 +1,15 @@
 import { canRun, isThere, type Person } from '../equipment'
 import { isoOf, type Moment } from '../schedule'
-import type { LaneRun } from './lanes'
+import type { DayFacts } from './facts'
 
 const DAY = 86_400
+
+interface Placed {
+  readonly facts: Pick<DayFacts, 'runId' | 'on'>
+  readonly pressId: string
+  readonly setUp: Moment
+  readonly end: Moment
+}
 
 /** Somebody is there on every day on which a run is set up or printed. */
 function isThereFor(person: Person, from: Moment, to: Moment): boolean {
@@ -20,7 +27,7 @@ function isThereFor(person: Person, from: Moment, to: Moment): boolean {
  * @returns ids of people by run, the printer first; shorter than it should be where nobody was found
  */
 export function whoRuns(
-  runs: readonly Pick<LaneRun, 'facts' | 'pressId' | 'setUp' | 'end'>[],
+  runs: readonly Placed[],
   people: readonly Person[],
 ): ReadonlyMap<string, readonly string[]> {
   const busy = new Map<string, { readonly from: Moment; readonly to: Moment }[]>()
@@ -28,7 +35,7 @@ export function whoRuns(
     !(busy.get(id) ?? []).some((b) => b.from < to && b.to > from)
   const found = new Map<string, string[]>()
   const lastOn = new Map<string, string>()
-  const give = (run: (typeof runs)[number], { id }: Person) => {
+  const give = (run: Placed, { id }: Person) => {
     busy.set(id, [...(busy.get(id) ?? []), { from: run.setUp, to: run.end }])
     found.set(run.facts.runId, [...(found.get(run.facts.runId) ?? []), id])
   }

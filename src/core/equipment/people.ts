@@ -1,5 +1,3 @@
-import type { Hours, Shop } from './equipment'
-
 /** Somebody who works in the shop. */
 export interface Person {
   readonly id: string
@@ -16,9 +14,3 @@ export const canRun = ({ presses }: Person, pressId: string): boolean =>
 /** They are there on an ISO day. */
 export const isThere = ({ away }: Person, day: string): boolean =>
   !away.some((a) => a.first <= day && day <= a.last)
-
-/** When a press works: as the shop does, or from and to times of its own on the same days. */
-export function hoursAt({ hours }: Pick<Shop, 'hours'>, pressId: string): Hours {
-  const own = hours.presses?.find((p) => p.pressId === pressId)
-  return own ? { ...hours, from: own.from, to: own.to, own: undefined } : hours
-}

@@ -32,6 +32,12 @@ export function spansOn(hours: Hours, day: number): readonly (readonly [from: Du
   return to > own.from ? workSpans({ ...hours, from: own.from, to }) : []
 }
 
+/** When a press works: as the shop does, or from and to times of its own on the same days. */
+export function hoursAt(hours: Hours, pressId: string): Hours {
+  const own = hours.presses?.find((p) => p.pressId === pressId)
+  return own ? { ...hours, from: own.from, to: own.to, own: undefined } : hours
+}
+
 /**
  * When work that takes `work` seconds must begin to be done by `end`. Breaks, nights and free days do not count.
  *
