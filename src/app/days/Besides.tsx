@@ -27,12 +27,19 @@ export function Besides({ lanes, dryers, inkShort, windows }: Props) {
     lanes,
     dryers.map((d) => d.id),
   ).filter((d) => d.spans.length > 0)
+  const made = screenWork(lanes)
   const draw = { windows, now: lanes.now }
   return (
     <>
       <Thin name="Screen room" href="/screens">
-        {screenWork(lanes).map(({ from, to, of }) => (
-          <Stretch key={of[0]?.runId} {...{ ...draw, from, to }} label={`Screens of ${of[0]?.words}`}>
+        {made.map(({ from, to, of }, i) => (
+          <Stretch
+            key={of[0]?.runId}
+            {...{ ...draw, from, to }}
+            // One set dries while the next is begun.
+            until={Math.min(to, made[i + 1]?.from ?? to)}
+            label={`Screens of ${of[0]?.words}`}
+          >
             {of[0]?.words}
           </Stretch>
         ))}
@@ -103,6 +110,7 @@ function Stretch({
   now,
   from,
   to,
+  until = to,
   label,
   isMark = false,
   children,
@@ -111,12 +119,14 @@ function Stretch({
   readonly now: Moment
   readonly from: Moment
   readonly to: Moment
+  /** It is drawn so far. */
+  readonly until?: Moment
   readonly label: string
   readonly isMark?: boolean
   readonly children: ReactNode
 }) {
   const when = isMark ? `by ${clockWords(to, now)}` : `${clockWords(from, now)} to ${clockWords(to, now)}`
-  return partsOf(windows, from, to).map((part) => (
+  return partsOf(windows, from, until).map((part) => (
     <Flex
       key={part.left}
       role="img"
