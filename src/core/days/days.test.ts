@@ -229,3 +229,27 @@ function keeps(
     }
   }
 }
+
+describe('the press of the sheet', () => {
+  it('is kept where another costs no less; a run moves where it would be late', () => {
+    const run = (due: number): Partial<DayRun> => ({
+      planned: 0,
+      due,
+      on: Array(2).fill({ setUp: 30, run: 200 }),
+    })
+    // Two runs fit into the day of one press: nothing is won by the other.
+    const easy = problemOf({ presses: 2, runs: [run(1440), run(2880)] })
+    expect(firstPlan(easy).choice.press).toEqual([0, 0])
+    const tight = problemOf({ presses: 2, runs: [run(760), run(760)] })
+    expect([...firstPlan(tight).choice.press].sort()).toEqual([0, 1])
+  })
+  it('costs what its choice costs when placed anew, and breaks no rule, on any shop', () => {
+    for (let seed = 1; seed <= 30; seed++) {
+      const { problem } = daysOf.random(seed, 9)
+      const planned = { ...problem, runs: problem.runs.map((r) => ({ ...r, planned: 0 })) }
+      const { choice, plan } = firstPlan(planned)
+      keeps(planned, choice, plan)
+      expect(decode(planned, choice).cost).toBeCloseTo(plan.cost, 6)
+    }
+  })
+})

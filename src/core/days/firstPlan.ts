@@ -1,5 +1,5 @@
 import { COST } from './cost'
-import { type DaysPlan, overtimeUsed, planOf } from './decode'
+import { type DaysPlan, decode, overtimeUsed, planOf } from './decode'
 import { isOther, Places } from './place'
 import type { DayRun, DaysChoice, DaysProblem } from './problem'
 
@@ -40,7 +40,27 @@ export function firstPlan(problem: DaysProblem): DaysAnswer {
       if (!best || plan.cost < best.plan.cost) best = { choice: { order, press, overtime: used }, plan }
     }
   }
-  return best as DaysAnswer
+  return asPlanned(problem, best as DaysAnswer)
+}
+
+/** Runs that are put back to the press of their sheet, one after the other, at the most. */
+const PUT_BACK = 40
+
+/** What the rule has moved to another press than its sheet is planned for goes back where that costs no more. */
+function asPlanned(problem: DaysProblem, found: DaysAnswer): DaysAnswer {
+  let best = found
+  const moved = found.choice.order.filter((run) =>
+    isOther(problem.runs[run] as DayRun, found.choice.press[run] as number),
+  )
+  for (const run of moved.slice(0, PUT_BACK)) {
+    const planned = problem.runs[run]?.planned
+    if (planned === undefined || !problem.runs[run]?.on[planned] || problem.runs[run]?.pin) continue
+    const press = best.choice.press.map((p, r) => (r === run ? planned : p))
+    const choice = { ...best.choice, press }
+    const plan = decode(problem, choice)
+    if (plan.cost <= best.plan.cost) best = { choice, plan }
+  }
+  return best
 }
 
 const mean = (xs: readonly number[]) => xs.reduce((a, b) => a + b, 0) / Math.max(1, xs.length)
