@@ -69,7 +69,7 @@ export async function daysAhead(db: Database, at: Date): Promise<DaysAndInk> {
 }
 
 /** Names of the inks that each run wants and that are neither in a tub nor in a can. */
-async function shortInks(
+export async function shortInks(
   db: Database,
   needs: readonly InkNeedLine[],
   room: InkRoom,
@@ -84,7 +84,7 @@ async function shortInks(
 }
 
 /** Where the lead chose the press, there is no other; what the days chose themselves they may change. */
-const chosenFor = (run: DayFacts, { settled }: DaysKept): DayFacts =>
+export const chosenFor = (run: DayFacts, { settled }: DaysKept): DayFacts =>
   run.isChosen && settled?.[run.runId] !== run.on[0]?.pressId ? { ...run, on: run.on.slice(0, 1) } : run
 
 const through = (said: readonly Stated[]) =>

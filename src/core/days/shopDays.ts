@@ -1,7 +1,8 @@
 import { canRun, type Hours } from '../equipment'
-import { hoursAt, isoOf, type Moment, momentOf, spansOn, stepTime, weekdayOf } from '../schedule'
+import { hoursAt, isoOf, type Moment, momentOf, spansOn, weekdayOf } from '../schedule'
 import { crewsOf } from './crews'
-import type { DayFacts, DayScreen, OnPress, ShopDays } from './facts'
+import type { DayFacts, OnPress, ShopDays } from './facts'
+import { isFree, meshesOf, nearest, roomOf } from './frames'
 import type { DayPress, DayRun, DaysProblem, Minute, Span } from './problem'
 import { WorkTime } from './workTime'
 
@@ -13,8 +14,6 @@ const [SHORT, LONG] = [14, 90]
 const OVERTIME = 120
 /** Between two prints on one garment it cools and is stacked, min (common practice). */
 const BETWEEN = 20
-/** A frame is stripped and clean again after so long, min (from memory). */
-const RECLAIM = 40
 /** An ink is weighed out, mixed and smeared, min (assumed). */
 export const MIXED = 20
 /** A dryer is even again at another temperature after so long, min (common practice). */
@@ -245,25 +244,6 @@ function takesOf(
   }
 }
 
-type Frames = ShopDays['shop']['frames']
-
-/** Nothing is on it that a job ahead wants: what else it carries is stripped when the frame is wanted. */
-const isFree = ({ state, stencil, standing }: Frames[number], wanted: ShopDays['screens']) =>
-  state === 'clean' &&
-  standing === undefined &&
-  (stencil === undefined || wanted[`${stencil.order}.${stencil.print}`] === undefined)
-
-/** Kinds of mesh in the house, finest last. */
-const meshesOf = (frames: Frames): readonly number[] =>
-  [
-    ...new Set(
-      frames.filter((f) => f.state !== 'retired' && f.standing === undefined).map((f) => Math.round(f.mesh)),
-    ),
-  ].sort((a, b) => a - b)
-
-const nearest = (meshes: readonly number[], { mesh }: DayScreen): number =>
-  meshes.reduce((best, m, i) => (Math.abs(m - mesh) < Math.abs((meshes[best] ?? m) - mesh) ? i : best), 0)
-
 /** As many people as the presses want at once: nobody waits for anybody where no one said how many there are. */
 const peopleOf = (runs: readonly DayFacts[]): number => {
   const most = new Map<string, number>()
@@ -271,18 +251,6 @@ const peopleOf = (runs: readonly DayFacts[]): number => {
     most.set(on.pressId, Math.max(on.people, most.get(on.pressId) ?? 0))
   const widest = Math.max(1, ...runs.flatMap((r) => r.on.map((o) => o.people)))
   return Math.max(widest, widest * most.size)
-}
-
-function roomOf({ screens }: ShopDays['shop'], works: readonly Span[]): DaysProblem['room'] {
-  const minutes = (...steps: Parameters<typeof stepTime>[0][]) =>
-    Math.ceil(steps.reduce((sum, step) => sum + stepTime(step, screens.humidity), 0) / 60)
-  return {
-    works,
-    hands: 1,
-    handling: minutes('coat', 'expose', 'wash', 'check', 'tape'),
-    waiting: minutes('dry', 'dryOff'),
-    reclaim: RECLAIM,
-  }
 }
 
 /** Minutes of change-over beyond what stays: screens that do not hang yet, ink that has to come out. */
