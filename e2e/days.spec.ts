@@ -256,3 +256,31 @@ test('an order that is only asked for gets its promise, with what it does to the
   )
   expect(await violations(page)).toEqual([])
 })
+
+test('a week by keyboard alone: searched, a press fails, a way is taken, an order gets its promise', async ({
+  page,
+}) => {
+  const press = async (name: string | RegExp) => {
+    await page.getByRole('button', { name }).first().focus()
+    await page.keyboard.press('Enter')
+  }
+  await open(page, '/')
+  await press('Week')
+  await press('Search for better days')
+  await expect(told(page)).toContainText('Searched', { timeout: 60_000 })
+  const takes = page.getByRole('button', { name: 'Take these days' })
+  await press((await takes.isVisible()) ? 'Take these days' : 'Leave them as they are')
+  await expect(told(page)).toBeHidden()
+  await press('The Twelve is down')
+  await press('6 hours')
+  await expect(page.getByRole('button', { name: /^Take: / }).first()).toBeVisible({ timeout: 60_000 })
+  await press(/^Take: /)
+  await expect(page.getByRole('button', { name: 'The Twelve is back' })).toBeVisible()
+  await press('Undo')
+  await expect(page.getByRole('button', { name: 'The Twelve is down' })).toBeVisible()
+  await open(page, '/orders/O-1010/order')
+  await press('When can it be promised?')
+  await expect(page.getByRole('status', { name: 'Promise' })).toContainText('in eight of ten cases', {
+    timeout: 60_000,
+  })
+})

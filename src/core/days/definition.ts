@@ -70,7 +70,10 @@ export const DAYS = defineRoom({
       source: 'geometry',
     },
     DAY_REFUSED_PEOPLE: { says: 'It wants more people than there are: {count}.', source: 'geometry' },
-    DAY_REFUSED_LATE: { says: 'There is no working time for it within {days} days.', source: 'geometry' },
+    DAY_REFUSED_LATE: {
+      says: 'There is no working time for it within {days} days, or nobody is there for it.',
+      source: 'geometry',
+    },
     DAY_REFUSED_BEFORE: { says: 'It follows {other}, which has no place.', source: 'geometry' },
     DAY_REFUSED_PRESS: {
       says: 'It cannot be printed on the press it was put on, or nobody can run that press.',
