@@ -243,7 +243,7 @@ describe('the archive', () => {
     }
     const people = [
       { id: 'ada', name: 'Ada', presses: ['twelve'], away: [{ first: '2026-12-03', last: '2026-12-04' }] },
-      { id: 'ben', name: 'Ben', presses: [], away: [] },
+      { id: 'ben', name: 'Ben', presses: ['odd, id'], away: [] },
     ]
     const ownTrouble = [{ row: 'base underGel', value: 50 }]
     await putShop(db, {

@@ -51,7 +51,7 @@ export interface Tables extends InkTables, AtPressTables, OrderTables {
   own_hours: { place: number; day: number; opens: number; closes: number }
   day_off: { place: number; on_day: string; closes: number | null }
   press_hours: { press_id: string; place: number; opens: number; closes: number }
-  /** `presses` is a list with commas; empty for all. */
+  /** `presses` is JSON, a list of ids; empty for all. */
   person: { id: string; place: number; name: string; presses: string }
   person_away: { person_id: string; place: number; first_day: string; last_day: string }
   method: { practice: string; option: string }

@@ -130,7 +130,10 @@ export const settings: StoredPart<'settings'> = {
         ...{ press_id: pressId, place },
         ...{ opens: from, closes: to },
       })),
-      person: placed(people).map(({ away: _, presses, ...p }) => ({ ...p, presses: presses.join(',') })),
+      person: placed(people).map(({ away: _, presses, ...p }) => ({
+        ...p,
+        presses: JSON.stringify(presses),
+      })),
       person_away: people.flatMap(({ id, away }) =>
         away.map((a, place) => ({ person_id: id, place, first_day: a.first, last_day: a.last })),
       ),
@@ -146,6 +149,16 @@ export const settings: StoredPart<'settings'> = {
 
 const weekdaysIn = (list: string): readonly number[] => list.split(',').filter(Boolean).map(Number)
 
+/** A list of names; what is stored wrong is none. */
+function namesIn(stored: string): readonly string[] {
+  try {
+    const found: unknown = JSON.parse(stored)
+    return Array.isArray(found) ? found.filter((x) => typeof x === 'string') : []
+  } catch {
+    return []
+  }
+}
+
 /** Who works here, and when they are away. */
 async function crewIn(db: Kysely<Tables>): Promise<readonly Person[]> {
   const [people, away] = await Promise.all([
@@ -153,7 +166,7 @@ async function crewIn(db: Kysely<Tables>): Promise<readonly Person[]> {
     db.selectFrom('person_away').selectAll().orderBy('place').execute(),
   ])
   return people.map((p) => ({
-    ...{ id: p.id, name: p.name, presses: p.presses.split(',').filter(Boolean) },
+    ...{ id: p.id, name: p.name, presses: namesIn(p.presses) },
     away: away.flatMap((a) => (a.person_id === p.id ? [{ first: a.first_day, last: a.last_day }] : [])),
   }))
 }
