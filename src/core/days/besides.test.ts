@@ -23,6 +23,7 @@ describe('what goes on beside the presses', () => {
       expect(w.to).toBeGreaterThan(w.from)
       expect(w.to).toBeLessThanOrEqual(run?.setUp ?? 0)
     }
+    expect(lanes.runs.map((r) => r.why[0]?.rule)).toContain('WAITS_SCREENS')
   })
   it('inks that are short are wanted when the run is set up', () => {
     const lanes = lanesIn({ runs: [runOf(1), runOf(2)] })

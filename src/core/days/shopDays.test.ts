@@ -97,6 +97,19 @@ describe('what holds a run, and what is said of it', () => {
     expect(held.waits).toBe('garments')
     expect(message(held.why[0] as never, 'metric')).toContain('Wed 2 Dec, 08:00')
   })
+  it('screens that are on their way, and such as are still to make, are told apart', () => {
+    const first = (left: number | undefined) => {
+      const [reason] = one(
+        shopOf({ runs: [runOf(1)], screens: { 'O-1.P1': [{ mesh: 4300, left }] } }),
+        'O-1',
+      ).why
+      return reason ? message(reason, 'metric') : ''
+    }
+    expect(first(3600)).toBe('Its screens are on their way, and ready at Tue 1 Dec, 09:00.')
+    expect(first(undefined)).toMatch(
+      /^Its screens are ready at Tue 1 Dec, \d\d:\d\d: 1 to make, begun at Tue 1 Dec, 08:00, when the room and frames are free\.$/,
+    )
+  })
   it('garments are there when the shop opens on the day that they are expected; counted in they are there', () => {
     const later = runOf(1, { garmentsOn: '2026-12-03' })
     const held = one(shopOf({ runs: [later], garmentsIn: [] }), 'O-1')

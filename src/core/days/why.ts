@@ -78,7 +78,13 @@ export function whyStart(asked: ShopDays, days: DaysOfShop, b: Booked, facts: Da
       return DAYS.because('WAITS_PRESS', { press, other, until: setUp })
     case 'screens':
       return b.waitsFor === undefined
-        ? DAYS.because('WAITS_SCREENS', { until: setUp, screens: q('count', bare) })
+        ? b.screens
+          ? DAYS.because('WAITS_SCREENS', {
+              until: isoOf(days.momentAt(b.screens.ready)),
+              from: isoOf(days.momentAt(b.screens.from)),
+              screens: q('count', bare),
+            })
+          : DAYS.because('WAITS_DRY', { until: setUp })
         : DAYS.because('WAITS_SCREENS_OF', { other, until: setUp })
     case 'ink':
       return DAYS.because('WAITS_INK', {
