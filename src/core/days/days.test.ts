@@ -171,7 +171,7 @@ describe('whatever is planned keeps what must be kept', () => {
 })
 
 function keeps(
-  { presses, runs, people, away, skilled = [], dryers, frames }: DaysProblem,
+  { presses, runs, people, away, skilled = [], dryers, frames, room }: DaysProblem,
   choice: DaysChoice,
   { booked, refused }: DaysPlan,
 ): void {
@@ -207,6 +207,27 @@ function keeps(
       }
     }
   }
+  // The room: what is begun and coated within any span takes no more minutes of hands than are worked in it.
+  const sets = booked.flatMap((b) =>
+    b.screens
+      ? [
+          {
+            from: b.screens.from,
+            to: b.screens.ready - room.waiting,
+            takes: room.handling * runOf(b.run).frames.reduce((n, f) => n + f.count, 0),
+          },
+        ]
+      : [],
+  )
+  const inRoom = (from: number, to: number) =>
+    room.works.reduce((sum, w) => sum + Math.max(0, Math.min(w.to, to) - Math.max(w.from, from)), 0)
+  for (const { from } of sets)
+    for (const { to } of sets) {
+      const inside = sets.filter((s) => s.from >= from && s.to <= to)
+      const load = inside.reduce((sum, s) => sum + s.takes, 0)
+      if (inside.length > 0) expect(load).toBeLessThanOrEqual(room.hands * inRoom(from, to) + 1e-6)
+    }
+  for (const b of booked) if (b.screens) expect(b.setUp).toBeGreaterThanOrEqual(b.screens.ready)
   // What adds up can only be too much where something begins.
   for (const t of [...booked.flatMap((b) => [b.setUp, b.start]), ...away.map((a) => a.from)]) {
     const here = booked.filter((b) => b.setUp <= t && t < b.end)

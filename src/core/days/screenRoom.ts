@@ -105,9 +105,9 @@ function make(
   if (left <= 0) return { from, ready: from }
   let begins = -1
   for (let h = Math.floor(from / HOUR); h < state.hands.length; h++) {
-    // Of an hour that has begun only the rest is there.
-    const share = h * HOUR < from ? ((h + 1) * HOUR - from) / HOUR : 1
-    const takes = Math.min(left, (state.hands[h] as number) * share)
+    // Of an hour that has begun only the rest is there: what is left of it may all lie before.
+    const gone = Math.max(0, from - h * HOUR) * room.hands
+    const takes = Math.min(left, Math.max(0, (state.hands[h] as number) - gone))
     state.hands[h] = (state.hands[h] as number) - takes
     left -= takes
     if (takes > 0 && begins < 0) begins = Math.max(from, h * HOUR)
