@@ -75,6 +75,8 @@ function WeekDays({
           <Label key={day} display="inline-flex" gap="1.5" alignItems="center">
             <Input
               type="checkbox"
+              // Two rows of the same days: each says what it sets.
+              aria-label={name === 'shop.goesOut' ? `Goods leave on ${day}` : undefined}
               accentColor="ink"
               checked={days.includes(i + 1)}
               onChange={(e) =>

@@ -39,7 +39,7 @@ export function People() {
           role="group"
           aria-label={`Person ${i + 1}`}
         >
-          <TextField name={`shop.people.${i}.name`} label="Name" width="11rem" />
+          <TextField name={`shop.people.${i}.name`} label="Name" of={`person ${i + 1}`} width="11rem" />
           <Presses at={i} />
           <Away at={i} />
           <TextButton onClick={() => people.remove(i)} aria-label={`Remove person ${i + 1}`} pt="6">
@@ -70,6 +70,7 @@ function Presses({ at }: { readonly at: number }) {
           <Label key={id} display="inline-flex" gap="1.5" alignItems="center">
             <Input
               type="checkbox"
+              aria-label={`Person ${at + 1} can run ${name}`}
               accentColor="ink"
               checked={chosen.includes(id)}
               onChange={(e) =>
@@ -98,12 +99,14 @@ function Away({ at }: { readonly at: number }) {
           <TextField
             name={`shop.people.${at}.away.${i}.first`}
             label="Away from"
+            of={`person ${at + 1}, ${i + 1}`}
             type="date"
             width="9.5rem"
           />
           <TextField
             name={`shop.people.${at}.away.${i}.last`}
             label="up to and with"
+            of={`person ${at + 1}, ${i + 1}`}
             type="date"
             width="9.5rem"
           />
