@@ -88,7 +88,7 @@ for (const [path, one, field, value, shown] of LISTS)
 
 test('hours, breaks and practices are the shop’s own, and plans follow', async ({ page }) => {
   await open(page, '/shop/method')
-  await page.getByLabel('Sat').check()
+  await page.getByLabel('Sat', { exact: true }).check()
   await field(page, 'Opens').fill('7')
   await page.getByRole('button', { name: 'Add a break' }).click()
   await page.getByLabel('A palm, 100 mm', { exact: false }).check()
@@ -103,7 +103,7 @@ test('hours, breaks and practices are the shop’s own, and plans follow', async
     await page.keyboard.press('Control+z')
     await expect(note).toHaveText('Nothing to undo', { timeout: 500 })
   }).toPass()
-  await expect(page.getByLabel('Sat')).not.toBeChecked()
+  await expect(page.getByLabel('Sat', { exact: true })).not.toBeChecked()
   await expect(field(page, 'Opens')).toHaveValue('08:00')
   await expect(page.getByLabel('Remove break 2')).toBeHidden()
 })
