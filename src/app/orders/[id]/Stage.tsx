@@ -48,10 +48,11 @@ export function Stage({
     <>
       {asOf && (
         <Box role="status" mb="3">
-          Planning … Until then, grey, as it was planned <Day at={asOf} as="EEE d MMM, HH:mm" />.
+          Planning … Until then, within the dashes, as it was planned <Day at={asOf} as="EEE d MMM, HH:mm" />.
         </Box>
       )}
-      <Box opacity={asOf ? '0.55' : undefined}>
+      {/* Not paler: under load this stands for seconds, and is read by then. */}
+      <Box outline={asOf ? '2px dashed' : undefined} outlineColor="soft" outlineOffset="8px">
         <Planned plan={plan} />
         {stage === 'sequence' && <Expected plan={plan} heads={heads} />}
       </Box>
