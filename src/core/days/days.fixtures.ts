@@ -116,7 +116,13 @@ daysOf.random = (seed: number, count = 7): { readonly problem: DaysProblem; read
   }
   // Drawn last: what is drawn before stays as it is.
   const skilled = below(3) === 0 ? [{ presses: [0, 1], people: 1, away: [] }] : []
-  return { problem: { ...problem, skilled }, choice }
+  if (below(3) > 0) return { problem: { ...problem, skilled }, choice }
+  const mixing = problem.runs.map((r) => ({
+    ...r,
+    mixes: [...new Set(Array.from({ length: below(3) }, () => below(5)))],
+  }))
+  const inkRoom = { works: problem.room.works, each: 20 + below(60), inks: 5 }
+  return { problem: { ...problem, skilled, runs: mixing, inkRoom }, choice }
 }
 
 /** The same order with every first print before its second. */

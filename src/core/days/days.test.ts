@@ -171,7 +171,7 @@ describe('whatever is planned keeps what must be kept', () => {
 })
 
 function keeps(
-  { presses, runs, people, away, skilled = [], dryers, frames, room }: DaysProblem,
+  { presses, runs, people, away, skilled = [], dryers, frames, room, inkRoom }: DaysProblem,
   choice: DaysChoice,
   { booked, refused }: DaysPlan,
 ): void {
@@ -227,6 +227,16 @@ function keeps(
       const load = inside.reduce((sum, s) => sum + s.takes, 0)
       if (inside.length > 0) expect(load).toBeLessThanOrEqual(room.hands * inRoom(from, to) + 1e-6)
     }
+  // One pair of hands can have mixed, by any set-up, all that was set up until then.
+  for (const b of inkRoom ? booked : []) {
+    const until = booked.filter((o) => o.setUp <= b.setUp).flatMap((o) => runOf(o.run).mixes ?? [])
+    const there = (inkRoom?.works ?? []).reduce(
+      (sum, w) => sum + Math.max(0, Math.min(w.to, b.setUp) - w.from),
+      0,
+    )
+    if (runOf(b.run).mixes?.length)
+      expect(new Set(until).size * (inkRoom?.each ?? 0)).toBeLessThanOrEqual(there)
+  }
   for (const b of booked) if (b.screens) expect(b.setUp).toBeGreaterThanOrEqual(b.screens.ready)
   // What adds up can only be too much where something begins.
   for (const t of [...booked.flatMap((b) => [b.setUp, b.start]), ...away.map((a) => a.from)]) {

@@ -18,7 +18,7 @@ export const DAYS = defineRoom({
     WAITS_DRY: { says: 'Its screens are on their way, and ready at {until}.', source: 'geometry' },
     WAITS_SCREENS_OF: { says: 'Its screens hang for {other} until {until}.', source: 'geometry' },
     WAITS_INK: {
-      says: '{inks} of its inks are still to be mixed, {each} each: ready at {until}.',
+      says: '{inks} of its inks are still to be mixed, {each} each, one after the other behind those of jobs before: ready at {until}.',
       source: 'assumed',
     },
     WAITS_GARMENTS: {

@@ -1,5 +1,6 @@
 import { COST } from './cost'
 import { Held } from './held'
+import { inksFor } from './inkRoom'
 import { type Prepared, prepared } from './prepared'
 import type { DayRun, DaysChoice, DaysProblem, Minute } from './problem'
 import { screensFor, screensUsed } from './screenRoom'
@@ -202,6 +203,7 @@ export class Places {
       this.waits = 0
       this.who = -1
       this.told.made(at, -1, 0)
+      this.told.mixed(at, 0)
       this.keep(run, at, press, run.pin.start, run.pin.start, end, 0)
       return undefined
     }
@@ -211,9 +213,11 @@ export class Places {
     const screens = screensFor(this.state, this.p, at)
     if (screens < 0) return 'no such frames'
     this.told.made(at, wasMade ? -1 : (this.state.begun[set] as number), screens)
+    const inks = inksFor(this.state, this.p, at)
+    this.told.mixed(at, inks)
     const changeOver = this.changeOverTo(at, press)
     const setUp = takes.setUp + changeOver
-    this.search(run, at, press, setUp, takes.run, screens)
+    this.search(run, at, press, setUp, takes.run, screens, Math.max(run.ink, inks))
     const end = Number.isFinite(this.start) ? this.fitted(run, time, this.start, takes.run) : this.start
     if (!(end + run.hold <= this.problem.end)) return 'beyond the end'
     const from = setUp === 0 ? this.start : time.clockOf(time.worked(this.start) - setUp)
@@ -267,6 +271,7 @@ export class Places {
     setUp: Minute,
     takes: Minute,
     screens: Minute,
+    inks: Minute,
   ): void {
     const time = this.times[press] as WorkTime
     this.start = 0
@@ -275,7 +280,7 @@ export class Places {
     this.notBefore(time, 0, setUp, 'nothing')
     this.notBefore(time, this.state.free[press] as number, setUp, 'press', this.state.last[press])
     this.notBefore(time, screens, setUp, 'screens', this.state.by[this.p.setOf[at] as number])
-    this.notBefore(time, run.ink, setUp, 'ink')
+    this.notBefore(time, inks, setUp, 'ink')
     this.notBefore(time, run.garments, 0, 'garments')
     if (run.after)
       this.notBefore(

@@ -14,6 +14,8 @@ export interface Prepared {
   readonly capacity: readonly number[]
   /** Minutes of hands in the screen room, by hour. */
   readonly hands: Float64Array
+  /** When so many inks are mixed, by their count. */
+  readonly mixedAt: readonly number[]
   /** Working time of a press with days of overtime. */
   readonly timeOf: (press: number, overtime: DaysChoice['overtime'][number]) => WorkTime
 }
@@ -64,7 +66,7 @@ function prepare(problem: DaysProblem): Prepared {
   )
   const times = new Map<string, WorkTime>()
   return {
-    ...{ problem, setOf, sets, capacity, hands },
+    ...{ problem, setOf, sets, capacity, hands, mixedAt: mixedAt(problem) },
     changeOver: (press, from, to) => change[(press * (n + 1) + (from ?? -1) + 1) * n + to] as number,
     timeOf: (press, overtime) => {
       const own = presses[press]
@@ -77,4 +79,10 @@ function prepare(problem: DaysProblem): Prepared {
       return found
     },
   }
+}
+
+function mixedAt({ inkRoom, end }: DaysProblem): readonly number[] {
+  if (!inkRoom) return [0]
+  const time = new WorkTime(inkRoom.works, end)
+  return Array.from({ length: inkRoom.inks + 1 }, (_, n) => time.after(0, n * inkRoom.each))
 }

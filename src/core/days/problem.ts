@@ -32,9 +32,11 @@ export interface DayRun {
   /** How much a late hour of it weighs. */
   readonly weight: number
   readonly due: Minute
-  /** Nothing of it before: garments in the house, ink mixed, films there. */
+  /** Nothing of it before: garments in the house, ink in the house, films there. */
   readonly garments: Minute
   readonly ink: Minute
+  /** Inks that are still to be mixed for it, by number: what two runs want is mixed once for both. */
+  readonly mixes?: readonly number[]
   readonly films: Minute
   /** The other print on the same garments that comes first, and how long it waits after it. */
   readonly after?: { readonly run: number; readonly wait: Minute }
@@ -66,6 +68,15 @@ export interface DayRoom {
   readonly reclaim: Minute
 }
 
+/** The ink room: one pair of hands mixes one ink after the other, those first whose runs are placed first. */
+export interface DayInkRoom {
+  readonly works: readonly Span[]
+  /** Minutes that an ink takes. */
+  readonly each: Minute
+  /** How many inks are to be mixed. */
+  readonly inks: number
+}
+
 /** People who can run any of these presses, and when some of them are away. */
 export interface Skilled {
   readonly presses: readonly number[]
@@ -89,6 +100,8 @@ export interface DaysProblem {
   /** Frames that are free now, by kind of mesh. */
   readonly frames: readonly number[]
   readonly room: DayRoom
+  /** None where all ink is there. */
+  readonly inkRoom?: DayInkRoom
   /** Minutes of change-over on a press from one run to another; the first one follows none. */
   readonly changeOver: (press: number, from: number | undefined, to: number) => Minute
 }

@@ -134,10 +134,19 @@ describe('what holds a run, and what is said of it', () => {
     // An hour of mixing: half an hour before noon, half an hour after the break.
     expect(isoOf(held.setUp)).toBe('2026-12-01T13:00')
     expect(message(held.why[0] as never, 'metric')).toBe(
-      '3 of its inks are still to be mixed, 20 min each: ready at Tue 1 Dec, 13:00.',
+      '3 of its inks are still to be mixed, 20 min each, one after the other behind those of jobs before: ready at Tue 1 Dec, 13:00.',
     )
     const begun = [{ runId: runOf(1).runId, pressId: 'a', since: momentOf('2026-12-01T08:00'), left: 1 }]
     expect(one(shopOf({ runs: [runOf(1)], inkShort, begun }), 'O-1').isBegun).toBe(true)
+  })
+  it('one pair of hands mixes for all runs, and what two want once for both', () => {
+    const runs = [runOf(1), runOf(2, { on: [on('b')] })]
+    const begins = (first: string, second: string) =>
+      lanes(shopOf({ runs, inkShort: { [runOf(1).runId]: [first], [runOf(2).runId]: [second] } })).runs.map(
+        (r) => isoOf(r.setUp).slice(11),
+      )
+    expect(begins('Orange', 'Blue')).toEqual(['08:20', '08:40'])
+    expect(begins('Orange', 'Orange')).toEqual(['08:20', '08:20'])
   })
   it('the second print on the same garments waits for the first, and the order of rows does not matter', () => {
     const [front, label] = [

@@ -4,7 +4,6 @@ import { crewsOf } from './crews'
 import type { DayFacts, OnPress, ShopDays } from './facts'
 import { isFree, meshesOf, nearest, roomOf } from './frames'
 import type { DayPress, DayRun, DaysProblem, Minute, Span } from './problem'
-import { WorkTime } from './workTime'
 
 const DAY = 1440
 const SECONDS = 86_400
@@ -96,9 +95,10 @@ export function daysOfShop(asked: ShopDays): DaysOfShop {
       }),
     }
   })
-  const inkRoom = new WorkTime(without(each.flat(), { from: 0, to: at }), end)
-  const inkAt = (inks: number) =>
-    inks > 0 ? Math.min(end, inkRoom.after(inkRoom.next(at), inks * MIXED)) : 0
+  const inkNumbers = new Map(
+    [...new Set(runs.flatMap((r) => toMix(asked, r)))].map((name, number) => [name, number]),
+  )
+  const inHouse = without(each.flat(), { from: 0, to: at })
   const meshes = meshesOf(shop.frames)
   const index = new Map(runs.map((r, i) => [r.runId, i]))
   const opens = Math.min(...each.flat().flatMap((s) => (s.from > at ? [s.from] : [])), end)
@@ -128,7 +128,8 @@ export function daysOfShop(asked: ShopDays): DaysOfShop {
       weight: run.orderId === asked.urgent ? URGENT : 1,
       due: endOfDay(printedBy(run, shop), first),
       garments: asked.garmentsIn.includes(run.orderId) || begun ? 0 : garmentsAt(run, each, opens, first),
-      ...{ ink: begun ? 0 : inkAt(toMix(asked, run)), films: at },
+      ...{ ink: 0, films: at },
+      ...(!begun && { mixes: toMix(asked, run).flatMap((name) => inkNumbers.get(name) ?? []) }),
       hold: run.airDays * DAY,
       people: Math.max(1, ...run.on.map((o) => o.people)) + (isHelped(asked, run) ? 1 : 0),
       pot: Math.floor(run.pot / 60),
@@ -165,7 +166,8 @@ export function daysOfShop(asked: ShopDays): DaysOfShop {
     frames: meshes.map(
       (mesh) => shop.frames.filter((f) => isFree(f, asked.screens) && Math.abs(f.mesh - mesh) < 1).length,
     ),
-    room: roomOf(shop, without(each.flat(), { from: 0, to: at })),
+    room: roomOf(shop, inHouse),
+    ...(inkNumbers.size > 0 && { inkRoom: { works: inHouse, each: MIXED, inks: inkNumbers.size } }),
     changeOver: changeOverOf(asked),
   }
   return { problem, momentAt, minuteAt, days, meshes }
@@ -184,7 +186,8 @@ function garmentsAt(
   return Math.max(opens, then?.from ?? day * DAY)
 }
 
-const toMix = ({ inkShort }: ShopDays, { runId }: DayFacts): number => inkShort?.[runId]?.length ?? 0
+/** Names of the inks of a run that are still to be mixed. */
+const toMix = ({ inkShort }: ShopDays, { runId }: DayFacts): readonly string[] => inkShort?.[runId] ?? []
 
 /** The press that a sheet is made for is the first of those that take the run. */
 const plannedOn = ({ on }: DayFacts, pressAt: ReadonlyMap<string, number>): number | undefined =>

@@ -19,12 +19,14 @@ export class State {
   readonly pools: readonly Float64Array[]
   /** Minutes of hands that are left in the screen room, by hour. */
   readonly hands: Float64Array
-  /** Cost, weighted minutes late, screens made twice. */
+  /** Cost, weighted minutes late, screens made twice, inks mixed. */
   readonly sums: Float64Array
+  /** By ink: when it is mixed; 0 where it is not yet. */
+  readonly mixed: Float64Array
 
   constructor({ problem, sets, capacity, hands }: Prepared) {
     const [p, s, m] = [problem.presses.length, sets.length, capacity.length]
-    const sizes = [p, p, s, s, s, s, s, m, ...capacity, hands.length, 3, s]
+    const sizes = [p, p, s, s, s, s, s, m, ...capacity, hands.length, 4, s, problem.inkRoom?.inks ?? 0]
     this.all = new Float64Array(sizes.reduce((sum, size) => sum + size, 0))
     let at = 0
     const views = sizes.map((size) => {
@@ -43,6 +45,7 @@ export class State {
     this.hands = views[8 + m] as Float64Array
     this.sums = views[9 + m] as Float64Array
     this.begun = views[10 + m] as Float64Array
+    this.mixed = views[11 + m] as Float64Array
     this.last.fill(-1)
     this.by.fill(-1)
     for (const [i, set] of sets.entries()) this.left[i] = set.wanted

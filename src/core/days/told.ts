@@ -39,6 +39,8 @@ export interface Booked {
   readonly changeOver: Minute
   /** From when until when its screens are made; none for a run that finds them there. */
   readonly screens: { readonly from: Minute; readonly ready: Minute } | undefined
+  /** When the inks are mixed that were not there; 0 where all were. */
+  readonly mixed: Minute
   /** What held it back last, and the run that did. */
   readonly waits: Binding
   readonly waitsFor: number | undefined
@@ -46,9 +48,9 @@ export interface Booked {
 
 const NOT_YET = -2
 const PLACED = -1
-const COLUMNS = 11
-const [SET_UP, START, END, DONE, CHANGE, WAITS, WHO, PRESS, REFUSED, MADE, READY] = [
-  0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10,
+const COLUMNS = 12
+const [SET_UP, START, END, DONE, CHANGE, WAITS, WHO, PRESS, REFUSED, MADE, READY, MIXED] = [
+  0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11,
 ] as const
 
 /** What became of each run, as one table of numbers: it is copied in one go. */
@@ -96,6 +98,10 @@ export class Told {
     this.all.set([from, ready], run * COLUMNS + MADE)
   }
 
+  mixed(run: number, at: Minute): void {
+    this.all[run * COLUMNS + MIXED] = at
+  }
+
   isPlaced = (run: number): boolean => this.of(run, REFUSED) === PLACED
   endOf = (run: number): Minute => this.of(run, END)
   doneOf = (run: number): Minute => this.of(run, DONE)
@@ -110,6 +116,7 @@ export class Told {
       ...{ run, press: this.of(run, PRESS) },
       ...{ setUp: this.of(run, SET_UP), start: this.of(run, START) },
       ...{ end: this.of(run, END), done: this.of(run, DONE), changeOver: this.of(run, CHANGE) },
+      mixed: this.of(run, MIXED),
       screens: from < 0 ? undefined : { from, ready: this.of(run, READY) },
       waits: BINDINGS[this.of(run, WAITS)] as Binding,
       waitsFor: who < 0 ? undefined : who,

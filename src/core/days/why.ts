@@ -90,7 +90,7 @@ export function whyStart(asked: ShopDays, days: DaysOfShop, b: Booked, facts: Da
       return DAYS.because('WAITS_INK', {
         inks: q('count', asked.inkShort?.[facts.runId]?.length ?? 0),
         each: q('workTime', MIXED * 60),
-        until: isoOf(days.momentAt(run.ink)),
+        until: isoOf(days.momentAt(b.mixed)),
       })
     case 'garments':
       return facts.garmentsOn === undefined
