@@ -65,6 +65,11 @@ export const GIVEN: { readonly [N in ActName]: ActGiven<N> } = {
       pins: [{ runId: 'R-1001-P1-dark', pressId: 'four', at: 1_795_600_000 }],
       down: [{ pressId: 'six', from: 1_795_600_000, to: 1_795_620_000 }],
       helped: ['R-1001-P1-dark'],
+      otherwise: {
+        away: [{ personId: 'person1', first: '2026-11-24', last: '2026-11-25' }],
+        garments: [{ orderId: 'O-1001', on: '2026-11-26' }],
+        longer: [{ runId: 'R-1001-P1-dark', by: 3600 }],
+      },
       settled: { 'R-1001-P1-dark': 'four' },
     },
     seen: 0,

@@ -58,9 +58,21 @@ export const heatForSheet = (plan: RunPlan): Promise<readonly SheetHeat[]> =>
 export const beltFor: (...asked: Parameters<typeof sharedBelt>) => Promise<SharedBelt> = (jobs, dryer) =>
   office.ask((api) => api.sharedBelt(jobs, dryer), { limit: LIMIT })
 
-/** The days as they stand. */
-export const lanesOf = (asked: ShopDays, kept: DaysKept): Promise<Lanes> =>
-  office.ask((api) => api.lanes(asked, kept), { limit: LIMIT })
+let lastLanes: { readonly of: string; readonly lanes: Promise<Lanes> } | undefined
+
+/** The days as they stand; asked for again within the minute they are the same. */
+export function lanesOf(asked: ShopDays, kept: DaysKept): Promise<Lanes> {
+  const of = JSON.stringify([asked, kept])
+  if (lastLanes?.of === of) return lastLanes.lanes
+  const lanes = office.ask((api) => api.lanes(asked, kept), { limit: LIMIT })
+  const own = { of, lanes }
+  lastLanes = own
+  // What failed is worked out anew.
+  lanes.catch(() => {
+    if (lastLanes === own) lastLanes = undefined
+  })
+  return lanes
+}
 
 /** How far the screens of every print are. */
 export const screensAhead = (jobs: readonly ScreenJob[], shop: Shop): Promise<ShopDays['screens']> =>

@@ -1,20 +1,22 @@
 import { expose } from 'comlink'
 import {
+  afterAll,
   type DaysKept,
   type DaysNow,
   DaysSearch,
   daysNow,
+  type Happened,
   letGo,
   MOVE_PRICES,
   type MovePrice,
+  type Over,
   type Proposal,
   type Put,
   put,
   type Rescue,
   Rescues,
   type ShopDays,
-  standStill,
-  worksAgain,
+  shiftedBy,
 } from '@/core/days'
 import { keysOf } from '@/core/quantity'
 
@@ -71,7 +73,7 @@ const days = {
   },
   put: (where: Put): Proposal => put(standing(), where),
   letGo: (runId: string): Proposal => letGo(standing(), runId),
-  worksAgain: (pressId: string): Proposal => worksAgain(standing(), pressId),
+  afterAll: (what: Over): Proposal => afterAll(standing(), what),
 
   search: async (price: MovePrice, tell: (heard: Heard) => void): Promise<Proposal> => {
     const { kept, asked } = standing()
@@ -81,12 +83,12 @@ const days = {
     return search.proposal(kept)
   },
 
-  /** What can be done where a press stands: shift only, then searches in which moves cost less and less. */
+  /** What can be done where something has happened: shift only, then searches in which moves cost less and less. */
   replan: async (
-    down: DaysKept['down'][number],
+    what: Happened,
     tell: (share: number) => void,
   ): Promise<readonly { readonly price: MovePrice | 'none'; readonly proposal: Proposal }[]> => {
-    const shifted = standStill(standing(), down)
+    const shifted = shiftedBy(standing(), what)
     const found: { readonly price: MovePrice | 'none'; readonly proposal: Proposal }[] = [
       { price: 'none', proposal: shifted },
     ]

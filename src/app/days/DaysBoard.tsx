@@ -14,8 +14,9 @@ import { Besides } from './Besides'
 import { Lanes } from './Lanes'
 import { LateOrders } from './LateOrders'
 import { Offers } from './Offers'
+import { StillOtherwise } from './Otherwise'
 import { RunList } from './RunList'
-import { lanesWords, sheetWords } from './said'
+import { lanesWords, type Names, sheetWords } from './said'
 import { VIEWS, type View, windowsOf } from './scale'
 import { useDays } from './useDays'
 
@@ -27,7 +28,7 @@ import { useDays } from './useDays'
 export function DaysBoard({ stamp }: { readonly stamp: string }) {
   const { units } = useSettings()
   const desk = useDays(stamp)
-  const { ahead, now, offer, keep, tryPut, takePut, leave, replan, askDown, worksAgain } = desk
+  const { ahead, now, offer, keep, tryPut, takePut, leave, replan, askHappened, afterAll } = desk
   const [view, setView] = useState<View>('day')
   const [skipped, setSkipped] = useState(0)
   const lanes = now?.lanes
@@ -46,10 +47,10 @@ export function DaysBoard({ stamp }: { readonly stamp: string }) {
   const stands = useCallback(
     (press: Press) => {
       if (!lanes) return
-      if (standing.has(press.id)) void worksAgain(press.id)
-      else askDown(press.id)
+      if (standing.has(press.id)) void afterAll({ kind: 'down', pressId: press.id })
+      else askHappened('down', press.id)
     },
-    [lanes, standing, askDown, worksAgain],
+    [lanes, standing, askHappened, afterAll],
   )
   if (desk.wrong && !lanes)
     return (
@@ -65,7 +66,10 @@ export function DaysBoard({ stamp }: { readonly stamp: string }) {
     )
   const { presses } = ahead.asked.shop
   const off = offSheet(lanes)
-  const nameOf = (id: string) => presses.find((p) => p.id === id)?.name ?? id
+  const names: Names = {
+    press: (id) => presses.find((p) => p.id === id)?.name ?? id,
+    who: (id) => ahead.asked.shop.people?.find((p) => p.id === id)?.name ?? id,
+  }
   return (
     <Box as="section" aria-label="The days" mb="5">
       <Flex gap="4" align="baseline" mb="1.5" wrap="wrap">
@@ -99,6 +103,7 @@ export function DaysBoard({ stamp }: { readonly stamp: string }) {
             List of the day
           </Link>
           {desk.undo && <TextButton onClick={desk.undo}>Undo</TextButton>}
+          {!offer && <TextButton onClick={() => askHappened('longer')}>Something has happened</TextButton>}
           {!offer && (
             <TextButton onClick={() => void desk.search('usual')}>Search for better days</TextButton>
           )}
@@ -131,15 +136,16 @@ export function DaysBoard({ stamp }: { readonly stamp: string }) {
       {offer && (
         <Offers
           offer={offer}
-          now={lanes.now}
-          pressName={nameOf}
+          now={now}
+          names={names}
           onTake={(kept) => void keep(kept)}
           onPause={desk.pause}
           onSearch={(price) => void desk.search(price)}
-          onDown={(pressId, seconds) => void replan({ pressId, from: lanes.now, to: lanes.now + seconds })}
+          onHappened={(what) => void replan(what)}
           onLeave={leave}
         />
       )}
+      {!offer && <StillOtherwise now={now} names={names} onOver={(what) => void afterAll(what)} />}
       {!offer && <LateOrders lanes={lanes} onRescue={(id) => void desk.rescue(id)} />}
       {!offer && off.length > 0 && (
         <Flex gap="2" align="baseline" mt="1.5" wrap="wrap">
@@ -149,7 +155,7 @@ export function DaysBoard({ stamp }: { readonly stamp: string }) {
             planned for.
           </Box>
           <TextButton onClick={() => void keep(now.kept)}>Take these days</TextButton>
-          <Box color="soft">{sheetWords(off, nameOf)}.</Box>
+          <Box color="soft">{sheetWords(off, names)}.</Box>
         </Flex>
       )}
       {lanes.out.map(({ facts, why }) => (

@@ -1,29 +1,30 @@
 'use client'
 
 import { Box, Flex } from '@chakra-ui/react'
-import type { DaysKept, MovePrice, Proposal } from '@/core/days'
+import type { DaysKept, DaysNow, Happened, MovePrice, Proposal } from '@/core/days'
 import { keysOf } from '@/core/quantity'
-import type { Moment } from '@/core/schedule'
 import { PushButton } from '@/ui/PushButton'
 import { TextButton } from '@/ui/Section'
 import { Progress, Says, WayRow } from './OfferParts'
+import { SomethingHappened } from './Otherwise'
 import { RescueWays } from './RescueWays'
-import { clockWords, differenceWords } from './said'
+import { clockWords, differenceWords, type Names } from './said'
 import type { Offer, Option } from './useDays'
 
 interface Props {
   readonly offer: Offer
-  readonly now: Moment
-  readonly pressName: (id: string) => string
+  readonly now: DaysNow
+  readonly names: Names
   readonly onTake: (kept: DaysKept) => void
   readonly onPause: (is: boolean) => void
   readonly onSearch: (price: MovePrice) => void
-  readonly onDown: (pressId: string, seconds: number) => void
+  readonly onHappened: (what: Happened) => void
   readonly onLeave: () => void
 }
 
 /** What is offered, with what it comes to before it is taken. */
-export function Offers({ offer, now, pressName, onTake, onPause, onSearch, onDown, onLeave }: Props) {
+export function Offers({ offer, now, names, onTake, onPause, onSearch, onHappened, onLeave }: Props) {
+  const at = now.asked.now
   return (
     <Box
       role="status"
@@ -38,8 +39,8 @@ export function Offers({ offer, now, pressName, onTake, onPause, onSearch, onDow
       {offer.kind === 'put' && (
         <>
           <Says
-            title={`On ${pressName(offer.where.pressId)} from ${clockWords(offer.where.at, now)}`}
-            lines={differenceWords(offer.proposal.difference, now, pressName)}
+            title={`On ${names.press(offer.where.pressId)} from ${clockWords(offer.where.at, at)}`}
+            lines={differenceWords(offer.proposal.difference, at, names)}
           />
           <Flex gap="4" mt="1.5">
             <PushButton type="button" onClick={() => onTake(offer.proposal.kept)}>
@@ -57,7 +58,7 @@ export function Offers({ offer, now, pressName, onTake, onPause, onSearch, onDow
               title=""
               lines={
                 isBetter(offer.proposal)
-                  ? differenceWords(offer.proposal.difference, now, pressName)
+                  ? differenceWords(offer.proposal.difference, at, names)
                   : [
                       offer.share < 1
                         ? 'Nothing better yet.'
@@ -97,20 +98,10 @@ export function Offers({ offer, now, pressName, onTake, onPause, onSearch, onDow
           </Flex>
         </>
       )}
-      {offer.kind === 'down' && (
-        <>
-          <Box fontWeight="650">{pressName(offer.pressId)} is down from now on. For how long?</Box>
-          <Flex gap="2" mt="1.5" wrap="wrap" align="baseline">
-            {DOWN.map(({ says, hours }) => (
-              <PushButton key={says} type="button" onClick={() => onDown(offer.pressId, hours * 3600)}>
-                {says}
-              </PushButton>
-            ))}
-            <TextButton onClick={onLeave}>It is not down</TextButton>
-          </Flex>
-        </>
+      {offer.kind === 'happened' && (
+        <SomethingHappened first={offer.first} {...{ now, onHappened, onLeave }} />
       )}
-      {offer.kind === 'rescue' && <RescueWays {...{ offer, now, pressName, onTake, onLeave }} />}
+      {offer.kind === 'rescue' && <RescueWays {...{ offer, names, onTake, onLeave }} now={at} />}
       {offer.kind === 'replan' && (
         <>
           {offer.share < 1 && <Progress share={offer.share} says="Working out what can be done" />}
@@ -118,11 +109,11 @@ export function Offers({ offer, now, pressName, onTake, onPause, onSearch, onDow
             <WayRow
               key={o.price}
               title={PRICES[o.price]}
-              lines={differenceWords(o.proposal.difference, now, pressName)}
+              lines={differenceWords(o.proposal.difference, at, names)}
               onTake={() => onTake(o.proposal.kept)}
             />
           ))}
-          <TextButton onClick={onLeave}>Leave it: the press is not down</TextButton>
+          <TextButton onClick={onLeave}>Leave it: it did not happen</TextButton>
         </>
       )}
     </Box>
@@ -142,15 +133,6 @@ const OTHERWISE: Readonly<Record<MovePrice, string>> = {
   usual: 'With some moves',
   free: 'Whatever moves',
 }
-
-/** By the clock, nights with it. */
-const DOWN = [
-  { says: '2 hours', hours: 2 },
-  { says: '6 hours', hours: 6 },
-  { says: 'A day', hours: 24 },
-  { says: '3 days', hours: 72 },
-  { says: 'A week', hours: 168 },
-] as const
 
 /** A search never makes worse; whether it found anything that people would notice. */
 const isBetter = ({ difference: { later, sooner, moved } }: Proposal) =>

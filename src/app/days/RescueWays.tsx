@@ -4,22 +4,22 @@ import type { Moment } from '@/core/schedule'
 import { Link } from '@/ui/elements'
 import { TextButton } from '@/ui/Section'
 import { Progress, WayRow } from './OfferParts'
-import { clockWords, differenceWords, lateWords } from './said'
+import { clockWords, differenceWords, lateWords, type Names } from './said'
 import type { Offer } from './useDays'
 
 interface Props {
   readonly offer: Extract<Offer, { readonly kind: 'rescue' }>
   readonly now: Moment
-  readonly pressName: (id: string) => string
+  readonly names: Names
   readonly onTake: (kept: DaysKept) => void
   readonly onLeave: () => void
 }
 
 /** Ways to have a late order earlier, the best first, each with what it does to the others. */
-export function RescueWays({ offer: { orderId, share, ways }, now, pressName, onTake, onLeave }: Props) {
+export function RescueWays({ offer: { orderId, share, ways }, now, names, onTake, onLeave }: Props) {
   const says = ({ kind, pressId, done, late }: Rescue) => {
     const ends = late === 0 ? 'in time' : lateWords(late ?? 0)
-    return `${WAYS[kind](pressName(pressId ?? ''))}: ${ends}, done ${clockWords(done ?? now, now)}`
+    return `${WAYS[kind](names.press(pressId ?? ''))}: ${ends}, done ${clockWords(done ?? now, now)}`
   }
   return (
     <>
@@ -34,7 +34,7 @@ export function RescueWays({ offer: { orderId, share, ways }, now, pressName, on
         <WayRow
           key={`${way.kind} ${way.pressId}`}
           title={says(way)}
-          lines={differenceWords(way.proposal.difference, now, pressName)}
+          lines={differenceWords(way.proposal.difference, now, names)}
           onTake={() => onTake(way.proposal.kept)}
           instead={
             way.canBeTaken ? undefined : (

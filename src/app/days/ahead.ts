@@ -59,6 +59,7 @@ export async function daysAhead(db: Database, at: Date): Promise<DaysAndInk> {
       pins: kept.pins,
       down: kept.down,
       helped: kept.helped,
+      otherwise: kept.otherwise,
     },
     kept,
     version,

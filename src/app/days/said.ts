@@ -1,6 +1,6 @@
 import { format } from 'date-fns'
 import type { Difference, LaneRun, Lanes, Shift } from '@/core/days'
-import type { Moment } from '@/core/schedule'
+import { type Moment, momentOf } from '@/core/schedule'
 
 const DAY = 86_400
 
@@ -33,9 +33,33 @@ const some = (list: readonly Shift[], say: (s: Shift) => string) => {
   return all.length > 3 ? `${told}; and ${all.length - 3} more` : told
 }
 
+/** A day: `today`, `tomorrow`, `Thu 3 Dec`. */
+export function dayWords(iso: string, now: Moment): string {
+  const days = momentOf(iso) / DAY - Math.floor(now / DAY)
+  if (days === 0 || days === 1) return days === 0 ? 'today' : 'tomorrow'
+  const [year = 0, month = 1, day = 1] = iso.split('-').map(Number)
+  return format(new Date(year, month - 1, day), 'EEE d MMM')
+}
+
+/** Names of presses and people by their ids. */
+export interface Names {
+  readonly press: (id: string) => string
+  readonly who: (id: string) => string
+}
+
+/** Who has to be told that runs change their press or their turn: where, and by name as far as people are named. */
+function tellWords(moved: readonly Shift[], names: Names): string {
+  const of = (pick: (s: NonNullable<Shift['from']>) => readonly string[]) => [
+    ...new Set(moved.flatMap(({ from, to }) => [...(from ? pick(from) : []), ...(to ? pick(to) : [])])),
+  ]
+  const presses = of((p) => [p.pressId]).map(names.press)
+  const people = of((p) => p.crew).map(names.who)
+  return `To be told: ${presses.join(', ')}${people.length > 0 ? ` (${people.join(', ')})` : ''}`
+}
+
 /** Whose sheets are planned anew for another press. */
-export const sheetWords = (sheets: readonly LaneRun[], pressName: (id: string) => string): string => {
-  const all = [...new Set(sheets.map((r) => `${r.facts.words} for ${pressName(r.pressId)}`))]
+export const sheetWords = (sheets: readonly LaneRun[], names: Names): string => {
+  const all = [...new Set(sheets.map((r) => `${r.facts.words} for ${names.press(r.pressId)}`))]
   const told = all.slice(0, 3).join('; ')
   return `Sheets planned anew: ${told}${all.length > 3 ? `; and ${all.length - 3} more` : ''}`
 }
@@ -44,15 +68,16 @@ export const sheetWords = (sheets: readonly LaneRun[], pressName: (id: string) =
 export function differenceWords(
   { later, sooner, moved, sheets, lateBefore, lateAfter }: Difference,
   now: Moment,
-  pressName?: (id: string) => string,
+  names?: Names,
 ): readonly string[] {
   const said = [
     later.length > 0 &&
       `Later than it must be: ${some(later, (s) => `${s.facts.words}, ${s.to ? lateWords(s.to.late) : 'without a place'}`)}.`,
     sooner.length > 0 &&
       `Better: ${some(sooner, (s) => `${s.facts.words}, ${s.to && s.to.late > 0 ? `${lateWords(s.to.late)}, done ${clockWords(s.to.done, now)}` : `in time, ${s.to ? clockWords(s.to.done, now) : ''}`}`)}.`,
-    pressName !== undefined && sheets.length > 0 && `${sheetWords(sheets, pressName)}.`,
+    names !== undefined && sheets.length > 0 && `${sheetWords(sheets, names)}.`,
     moved.length > 0 && `Changes its press or its turn: ${some(moved, (s) => s.facts.words)}.`,
+    names !== undefined && moved.length > 0 && `${tellWords(moved, names)}.`,
   ].filter((x) => x !== false)
   const late =
     lateAfter === lateBefore ? `${lateAfter} late, as now` : `${lateAfter} late instead of ${lateBefore}`

@@ -1,6 +1,6 @@
 import { proxy, type Remote, wrap } from 'comlink'
 import { useCallback, useEffect, useRef, useState } from 'react'
-import type { DaysKept, DaysNow, MovePrice, Proposal, Put, Rescue } from '@/core/days'
+import type { DaysKept, DaysNow, Happened, MovePrice, Over, Proposal, Put, Rescue } from '@/core/days'
 import { messageOf } from '@/core/quantity'
 import type { DaysWorker } from '@/workers/days'
 import { ACTED, act } from '../acts/act'
@@ -31,7 +31,7 @@ export type Offer =
       readonly isPaused: boolean
       readonly proposal?: Proposal
     }
-  | { readonly kind: 'down'; readonly pressId: string }
+  | { readonly kind: 'happened'; readonly first: { readonly kind: Happened['kind']; readonly id?: string } }
   | {
       readonly kind: 'rescue'
       readonly orderId: string
@@ -140,14 +140,14 @@ export function useDays(stamp: string) {
     setOffer(undefined)
   }, [])
 
-  const replan = useCallback(async (down: DaysKept['down'][number]) => {
+  const replan = useCallback(async (what: Happened) => {
     const own = ++turn.current
     setOffer({ kind: 'replan', share: 0, options: [] })
     const tell = proxy((share: number) =>
       setOffer((o) => (o?.kind === 'replan' && own === turn.current ? { ...o, share } : o)),
     )
     try {
-      const options = await worker().replan(down, tell)
+      const options = await worker().replan(what, tell)
       setOffer((o) => (o?.kind === 'replan' && own === turn.current ? { ...o, share: 1, options } : o))
     } catch (error) {
       setWrong(messageOf(error))
@@ -181,12 +181,13 @@ export function useDays(stamp: string) {
     leave,
     replan,
     rescue,
-    askDown: useCallback((pressId: string) => setOffer({ kind: 'down', pressId }), []),
-    letGo: useCallback(async (runId: string) => keep((await worker().letGo(runId)).kept), [keep]),
-    worksAgain: useCallback(
-      async (pressId: string) => keep((await worker().worksAgain(pressId)).kept),
-      [keep],
+    askHappened: useCallback(
+      (kind: Happened['kind'], id?: string) =>
+        setOffer({ kind: 'happened', first: { kind, ...(id !== undefined && { id }) } }),
+      [],
     ),
+    letGo: useCallback(async (runId: string) => keep((await worker().letGo(runId)).kept), [keep]),
+    afterAll: useCallback(async (what: Over) => keep((await worker().afterAll(what)).kept), [keep]),
     undo: before.length > 0 ? () => void keep(before.at(-1) as DaysKept, true) : undefined,
   }
 }

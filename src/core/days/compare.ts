@@ -2,11 +2,13 @@ import type { Moment } from '../schedule'
 import type { DayFacts } from './facts'
 import type { LaneRun, Lanes } from './lanes'
 
+type Place = Pick<LaneRun, 'pressId' | 'start' | 'done' | 'late' | 'crew'>
+
 /** A run that is done at another time, or on another press, than it was. */
 export interface Shift {
   readonly facts: DayFacts
-  readonly from: Pick<LaneRun, 'pressId' | 'start' | 'done' | 'late'> | undefined
-  readonly to: Pick<LaneRun, 'pressId' | 'start' | 'done' | 'late'> | undefined
+  readonly from: Place | undefined
+  readonly to: Place | undefined
 }
 
 /** What one plan makes of another. */

@@ -251,11 +251,13 @@ function keeps(
       expect(on.reduce((sum, b) => sum + (runOf(b.run).dryer?.share ?? 0), 0)).toBeLessThanOrEqual(1 + 1e-6)
     }
     for (const [mesh, free] of frames.entries()) {
-      const count = (r: DayRun) => r.frames.filter((f) => f.mesh === mesh).reduce((n, f) => n + f.count, 0)
+      const sum = (of: DayRun['frames']) => of.filter((f) => f.mesh === mesh).reduce((n, f) => n + f.count, 0)
+      const count = (r: DayRun) => sum(r.frames) + sum(r.already ?? [])
       const sets = (of: readonly DayRun[]) => [...new Map(of.map((r) => [r.screens, r])).values()]
       // Those of screens that are exposed hang on them until they are stripped.
-      const most = sets(runs.filter((r) => r.exposed !== undefined)).reduce((sum, r) => sum + count(r), free)
-      const used = sets(here.map((b) => runOf(b.run))).reduce((sum, r) => sum + count(r), 0)
+      const there = (r: DayRun) => (r.exposed === undefined ? sum(r.already ?? []) : count(r))
+      const most = sets(runs).reduce((all, r) => all + there(r), free)
+      const used = sets(here.map((b) => runOf(b.run))).reduce((all, r) => all + count(r), 0)
       expect(used).toBeLessThanOrEqual(most)
     }
   }

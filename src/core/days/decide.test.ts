@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { isoOf, momentOf } from '../schedule'
 import { differenceOf } from './compare'
-import { DaysSearch, daysNow, letGo, put, standStill, worksAgain } from './decide'
+import { afterAll, DaysSearch, daysNow, letGo, put, shiftedBy } from './decide'
 import { daysKeptSchema, NOTHING_KEPT } from './kept'
 import { on, runOf, shopOf } from './shopDays.fixtures'
 
@@ -44,7 +44,7 @@ describe('a run that the lead puts somewhere', () => {
 
 describe('a press that is down', () => {
   const down = { pressId: 'b', from: at('08:00'), to: momentOf('2026-12-02T08:00') }
-  const shifted = standStill(now, down)
+  const shifted = shiftedBy(now, { kind: 'down', ...down })
   it('prints nothing meanwhile, and nothing else moves', () => {
     for (const r of shifted.lanes.runs.filter((x) => x.pressId === 'b'))
       expect(r.setUp).toBeGreaterThanOrEqual(down.to)
@@ -64,7 +64,7 @@ describe('a press that is down', () => {
   })
   it('back again everything is as it was', () => {
     const then = daysNow({ ...asked, down: shifted.kept.down }, shifted.kept)
-    expect(worksAgain(then, 'b').lanes.runs).toEqual(now.lanes.runs)
+    expect(afterAll(then, { kind: 'down', pressId: 'b' }).lanes.runs).toEqual(now.lanes.runs)
   })
 })
 

@@ -1,12 +1,12 @@
 import { type Difference, differenceOf, type Put } from './compare'
-import { decode } from './decode'
 import type { ShopDays } from './facts'
 import type { DaysAnswer } from './firstPlan'
 import type { DaysKept } from './kept'
-import { choiceOf, keptOf, type Lanes, lanesOf, shownDays } from './lanes'
+import { keptOf, type Lanes, lanesOf, shownDays } from './lanes'
 import { type Shown, shownOf } from './moves'
+import { type Happened, happened, type Over, over } from './otherwise'
 import { Search } from './search'
-import { type DaysOfShop, daysOfShop } from './shopDays'
+import type { DaysOfShop } from './shopDays'
 
 /** Something that can be decided, with what it comes to. */
 export interface Proposal {
@@ -29,14 +29,14 @@ export function daysNow(asked: ShopDays, kept: DaysKept): DaysNow {
   const { days, answer } = shownDays(asked, kept.choice)
   return {
     asked,
-    kept: { ...kept, choice: keptOf(asked, days, answer.choice) },
-    lanes: lanesOf(asked, days, answer),
+    kept: { ...kept, choice: keptOf(days, answer.choice) },
+    lanes: lanesOf(days, answer),
   }
 }
 
-const withKept = (asked: ShopDays, { pins, down, helped }: DaysKept): ShopDays => ({
+const withKept = (asked: ShopDays, { pins, down, helped, otherwise }: DaysKept): ShopDays => ({
   ...asked,
-  ...{ pins, down, helped },
+  ...{ pins, down, helped, otherwise },
 })
 
 function proposed(now: DaysNow, kept: DaysKept): Proposal {
@@ -66,13 +66,12 @@ export function put(now: DaysNow, { runId, pressId, at }: Put): Proposal {
 export const letGo = (now: DaysNow, runId: string): Proposal =>
   proposed(now, { ...now.kept, pins: now.kept.pins.filter((p) => p.runId !== runId) })
 
-/** A press that stands from one moment to another, everything only shifted; a span that is over is forgotten. */
-export const standStill = (now: DaysNow, down: DaysKept['down'][number]): Proposal =>
-  proposed(now, { ...now.kept, down: [...now.kept.down.filter((d) => d.to > now.asked.now), down] })
+/** What something that happened comes to where everything is only shifted. */
+export const shiftedBy = (now: DaysNow, what: Happened): Proposal =>
+  proposed(now, happened(now.asked, now.kept, what))
 
-/** A press that works again. */
-export const worksAgain = (now: DaysNow, pressId: string): Proposal =>
-  proposed(now, { ...now.kept, down: now.kept.down.filter((d) => d.pressId !== pressId) })
+/** What the days come to where something is over after all. */
+export const afterAll = (now: DaysNow, what: Over): Proposal => proposed(now, over(now.kept, what))
 
 /** What a move away from the plan that people have seen costs: none at all, few, as usual, and whatever is best. */
 export const MOVE_PRICES = { few: 600, usual: 120, free: 0 } as const
@@ -101,16 +100,11 @@ export class DaysSearch {
   ) {
     this.now = now
     this.asked = withKept(asked, kept)
-    this.days = daysOfShop(this.asked)
-    const { problem, minuteAt } = this.days
-    const { answer } = shownDays(this.asked, kept.choice)
-    const start =
-      kept.choice === undefined ? answer.choice : choiceOf(this.asked, this.days, kept.choice, answer.choice)
-    const shown: Shown = shownOf(
-      problem.runs.length,
-      decode(problem, start).booked,
-      freezeAt(minuteAt(now.asked.now)),
-    )
+    const { days, answer } = shownDays(this.asked, kept.choice)
+    this.days = days
+    const { problem, minuteAt } = days
+    const start = answer.choice
+    const shown: Shown = shownOf(problem.runs.length, answer.plan.booked, freezeAt(minuteAt(now.asked.now)))
     this.search = new Search(problem, start, {
       seed: 1,
       evaluations: how.evaluations,
@@ -132,9 +126,9 @@ export class DaysSearch {
   /** The best so far. */
   proposal(kept: DaysKept): Proposal {
     const found: DaysAnswer = this.search.answer()
-    const lanes = lanesOf(this.asked, this.days, found)
+    const lanes = lanesOf(this.days, found)
     return {
-      kept: { ...kept, choice: keptOf(this.asked, this.days, found.choice) },
+      kept: { ...kept, choice: keptOf(this.days, found.choice) },
       lanes,
       difference: differenceOf(this.now.lanes, lanes),
       isProven: this.search.isProven,

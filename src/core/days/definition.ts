@@ -12,8 +12,12 @@ export const DAYS = defineRoom({
     WAITS_NOTHING: { says: 'Begins at once: nothing holds it.', source: 'geometry' },
     WAITS_PRESS: { says: '{press} prints {other} until {until}.', source: 'geometry' },
     WAITS_SCREENS: {
-      says: 'Its screens are ready at {until}: {screens} to make, begun at {from}, when the room and frames are free.',
+      says: 'Its screens are ready at {until}: {screens} to make, on {frames}, begun at {from}, when the room and frames are free.',
       source: 'geometry',
+    },
+    WAITS_FRAME: {
+      says: '{frame} hangs for {other} until then, and is clean at {clean}.',
+      source: 'from memory',
     },
     WAITS_DRY: { says: 'Its screens are on their way, and ready at {until}.', source: 'geometry' },
     WAITS_SCREENS_OF: { says: 'Its screens hang for {other} until {until}.', source: 'geometry' },

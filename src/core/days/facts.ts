@@ -2,6 +2,7 @@ import type { Hex } from '../color'
 import type { Press, Shop } from '../equipment'
 import type { Duration, MeshCount, Share, Temperature } from '../quantity'
 import type { Moment } from '../schedule'
+import type { Otherwise } from './otherwise'
 
 /** What a run takes on one press, seconds: as it is planned, and from lowest to highest. */
 export interface OnPress {
@@ -99,6 +100,8 @@ export interface ShopDays {
   readonly garmentsIn: readonly string[]
   readonly pins: readonly Pin[]
   readonly down: readonly Down[]
+  /** What came otherwise than it was planned. */
+  readonly otherwise?: Otherwise | undefined
   /** Runs that may be printed on one press only. */
   readonly only?: Readonly<Record<string, string>> | undefined
   /** Runs that get one more person to load and unload. */

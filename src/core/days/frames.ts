@@ -1,6 +1,6 @@
 import { stepTime } from '../schedule'
 import type { DayScreen, ShopDays } from './facts'
-import type { DaysProblem, Span } from './problem'
+import type { DayRun, DaysProblem, Span } from './problem'
 
 /** A frame is stripped and clean again after so long, min (from memory). */
 const RECLAIM = 40
@@ -24,6 +24,13 @@ export const meshesOf = (frames: Frames): readonly number[] =>
 /** The kind of mesh in the house that is nearest to what a screen wants. */
 export const nearest = (meshes: readonly number[], { mesh }: DayScreen): number =>
   meshes.reduce((best, m, i) => (Math.abs(m - mesh) < Math.abs((meshes[best] ?? m) - mesh) ? i : best), 0)
+
+/** The frames that all screens of a run hang on. */
+export const allOf = ({ frames, already = [] }: Pick<DayRun, 'frames' | 'already'>): DayRun['frames'] => {
+  const counts = new Map<number, number>()
+  for (const f of [...frames, ...already]) counts.set(f.mesh, (counts.get(f.mesh) ?? 0) + f.count)
+  return [...counts].map(([mesh, count]) => ({ mesh, count }))
+}
 
 /** The screen room: one pair of hands, and what a screen takes there. */
 export function roomOf({ screens }: ShopDays['shop'], works: readonly Span[]): DaysProblem['room'] {

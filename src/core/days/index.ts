@@ -1,6 +1,7 @@
 export { dryerWork, inkWork, screenWork } from './besides'
 export { type Difference, offSheet, type Put, type Shift } from './compare'
 export {
+  afterAll,
   type DaysNow,
   DaysSearch,
   daysNow,
@@ -9,8 +10,7 @@ export {
   type MovePrice,
   type Proposal,
   put,
-  standStill,
-  worksAgain,
+  shiftedBy,
 } from './decide'
 export { decode } from './decode'
 export { DAYS } from './definition'
@@ -18,6 +18,7 @@ export * from './facts'
 export { firstPlan } from './firstPlan'
 export { type DaysKept, daysKeptSchema, NOTHING_KEPT } from './kept'
 export type { LaneRun, Lanes } from './lanes'
+export { type Happened, NOTHING_OTHERWISE, type Over } from './otherwise'
 export { type Promised, promiseOf } from './promise'
 export { type Rescue, Rescues } from './rescue'
 export { Search } from './search'

@@ -1,12 +1,15 @@
 import * as yup from 'yup'
 import type { Down, Pin } from './facts'
 import type { KeptChoice } from './lanes'
+import type { Otherwise } from './otherwise'
 
 /** What the lead decided of the days: the plan that was taken, runs that were put somewhere, presses that stand. */
 export interface DaysKept {
   readonly choice?: KeptChoice | undefined
   readonly pins: readonly Pin[]
   readonly down: readonly Down[]
+  /** Who is gone, what comes later and what takes longer than was planned. */
+  readonly otherwise?: Otherwise | undefined
   /** Runs that get one more person to load and unload. */
   readonly helped?: readonly string[] | undefined
   /** Runs whose press was changed by taking the days, not by hand: the days may change it again. */
@@ -61,9 +64,46 @@ const choice = yup
   .default(undefined)
   .optional()
 
+const otherwise = yup
+  .object({
+    away: yup
+      .array(
+        yup
+          .object({ personId: id, first: day, last: day })
+          .test('span', 'They are back before they went.', (a) => a.last >= a.first),
+      )
+      .strict()
+      .max(200, 'At most 200 times that somebody is away.')
+      .required('Who is away?'),
+    garments: yup
+      .array(yup.object({ orderId: id, on: day }))
+      .strict()
+      .max(MOST)
+      .required('Which garments come later?'),
+    longer: yup
+      .array(
+        yup.object({
+          runId: id,
+          by: yup
+            .number()
+            .strict()
+            .typeError('Seconds, please.')
+            .min(60, 'A minute at least.')
+            .max(604_800, 'A week at most.')
+            .required('By how much?'),
+        }),
+      )
+      .strict()
+      .max(MOST)
+      .required('Which runs take longer?'),
+  })
+  .default(undefined)
+  .optional()
+
 export const daysKeptSchema = yup.object({
   choice,
   helped: yup.array(id).strict().max(MOST).optional().default(undefined),
+  otherwise,
   settled: named(id).optional().default(undefined),
   pins: yup
     .array(yup.object({ runId: id, pressId: id, at: moment }))

@@ -4,12 +4,13 @@ import { decode } from './decode'
 import { DAYS } from './definition'
 import type { DayFacts, ShopDays } from './facts'
 import { type DaysAnswer, firstPlan } from './firstPlan'
+import { framesNamed, type OnFrames } from './frameNames'
 import { inTurn } from './neighbours'
 import type { DayRun, DaysChoice } from './problem'
 import { type DaysOfShop, daysOfShop, printedBy } from './shopDays'
 import type { Binding, Booked } from './told'
 import { whoRuns } from './whoRuns'
-import { chainOf, otherPress, refusedIn, setUpOf, whyStart } from './why'
+import { chainOf, otherPress, refusedIn, setUpOf, whyFrame, whyStart } from './why'
 
 /** A choice by names: it outlives runs that come and go, and presses that are sold. */
 export interface KeptChoice {
@@ -58,11 +59,8 @@ export interface Lanes {
 }
 
 /** By names, out of numbers. */
-export function keptOf(
-  asked: ShopDays,
-  days: DaysOfShop,
-  { order, press, overtime }: DaysChoice,
-): KeptChoice {
+export function keptOf(days: DaysOfShop, { order, press, overtime }: DaysChoice): KeptChoice {
+  const { asked } = days
   const pressId = (p: number | undefined) => asked.shop.presses[p ?? -1]?.id ?? ''
   const id = (run: number) => asked.runs[run]?.runId ?? ''
   return {
@@ -81,16 +79,24 @@ export function keptOf(
  * A kept choice in numbers of today's runs. Runs that were not in it come behind, as the first answer has them; a press that a run can
  * no longer be printed on gives way to one that it can.
  */
-export function choiceOf(asked: ShopDays, days: DaysOfShop, kept: KeptChoice, first: DaysChoice): DaysChoice {
-  const { problem } = days
+function choiceOf(days: DaysOfShop, kept: KeptChoice): DaysChoice {
+  const { asked, problem } = days
+  // Where everything has its place already the rule is not asked.
+  let ruled: DaysChoice | undefined
+  const first = (): DaysChoice => {
+    ruled ??= firstPlan(problem).choice
+    return ruled
+  }
   const index = new Map(asked.runs.map((r, i) => [r.runId, i]))
   const known = [...new Set(kept.order.flatMap((id) => index.get(id) ?? []))]
   const isKnown = new Set(known)
   const order = [...known]
   // What is new goes where the first answer has it: before the first run that it has behind it.
-  for (const [i, run] of first.order.entries()) {
+  for (const [i, run] of order.length < problem.runs.length ? first().order.entries() : []) {
     if (isKnown.has(run)) continue
-    const behind = first.order.slice(i + 1).find((r) => isKnown.has(r))
+    const behind = first()
+      .order.slice(i + 1)
+      .find((r) => isKnown.has(r))
     const at = behind === undefined ? order.length : order.indexOf(behind)
     order.splice(at, 0, run)
     isKnown.add(run)
@@ -98,7 +104,7 @@ export function choiceOf(asked: ShopDays, days: DaysOfShop, kept: KeptChoice, fi
   const press = problem.runs.map((r, i) => {
     const id = kept.press[asked.runs[i]?.runId ?? '']
     const on = asked.shop.presses.findIndex((p) => p.id === id)
-    return r.pin?.press ?? (r.on[on] ? on : (first.press[i] as number))
+    return r.pin?.press ?? (r.on[on] ? on : (first().press[i] as number))
   })
   const overtime = problem.presses.map((p, i) =>
     p.overtime.map((_, d) => {
@@ -115,19 +121,20 @@ export function shownDays(
   kept: KeptChoice | undefined,
 ): { readonly days: DaysOfShop; readonly answer: DaysAnswer } {
   const days = daysOfShop(asked)
-  const first = firstPlan(days.problem)
-  if (!kept || kept.order.length === 0) return { days, answer: first }
-  const choice = choiceOf(asked, days, kept, first.choice)
+  if (!kept || kept.order.length === 0) return { days, answer: firstPlan(days.problem) }
+  const choice = choiceOf(days, kept)
   return { days, answer: { choice, plan: decode(days.problem, choice) } }
 }
 
 /** A plan as lanes show it, with the reasons of every start. */
-export function lanesOf(asked: ShopDays, days: DaysOfShop, { choice, plan }: DaysAnswer): Lanes {
+export function lanesOf(days: DaysOfShop, { choice, plan }: DaysAnswer): Lanes {
+  const { asked } = days
   const booked = new Map(plan.booked.map((b) => [b.run, b]))
+  const frames = framesNamed(days, plan.booked)
   const runs = plan.booked.flatMap((b): LaneRun[] => {
     const facts = asked.runs[b.run]
     const run = days.problem.runs[b.run]
-    return facts && run ? [laneRun(asked, days, b, facts, run, booked)] : []
+    return facts && run ? [laneRun(asked, days, b, facts, run, booked, frames)] : []
   })
   const who = whoRuns(runs, asked.shop.people ?? [])
   return {
@@ -136,7 +143,7 @@ export function lanesOf(asked: ShopDays, days: DaysOfShop, { choice, plan }: Day
       .map((r) => ({ ...r, crew: who.get(r.facts.runId) ?? [] }))
       .sort((a, b) => a.setUp - b.setUp || a.facts.runId.localeCompare(b.facts.runId)),
     out: refusedIn(asked, days, plan),
-    overtime: keptOf(asked, days, choice).overtime,
+    overtime: keptOf(days, choice).overtime,
     late: runs.reduce((sum, r) => sum + r.late, 0),
     lateRuns: runs.filter((r) => r.late > 0).length,
     cost: plan.cost,
@@ -150,6 +157,7 @@ function laneRun(
   facts: DayFacts,
   run: DayRun,
   booked: ReadonlyMap<number, Booked>,
+  frames: ReadonlyMap<number, OnFrames>,
 ): LaneRun {
   const { momentAt } = days
   const begun = asked.begun.find((x) => x.runId === facts.runId)
@@ -169,8 +177,9 @@ function laneRun(
     waits: b.waits,
     waitsFor: b.waitsFor === undefined ? undefined : asked.runs[b.waitsFor]?.runId,
     why: [
-      whyStart(asked, days, b, facts),
-      ...chainOf(asked, days, b, booked),
+      whyStart(asked, days, b, facts, frames.get(b.run)),
+      ...whyFrame(asked, days, b, frames.get(b.run)),
+      ...chainOf(asked, days, b, booked, frames),
       ...(begun ? [] : [setUpOf(b, run)]),
       DAYS.because('DAY_PRINTS', {
         time: q('workTime', (run.on[b.press]?.run ?? 0) * 60),

@@ -1,3 +1,4 @@
+import { allOf } from './frames'
 import type { DaysChoice, DaysProblem } from './problem'
 import { WorkTime } from './workTime'
 
@@ -54,9 +55,8 @@ function prepare(problem: DaysProblem): Prepared {
   const capacity = problem.frames.map((free, mesh) =>
     sets.reduce((sum, { first }) => {
       const run = runs[first]
-      return run?.exposed === undefined
-        ? sum
-        : sum + run.frames.reduce((own, f) => own + (f.mesh === mesh ? f.count : 0), 0)
+      const there = run?.exposed === undefined ? (run?.already ?? []) : allOf(run)
+      return sum + there.reduce((own, f) => own + (f.mesh === mesh ? f.count : 0), 0)
     }, free),
   )
   const clock = new WorkTime(room.works, end)

@@ -50,6 +50,8 @@ export interface DayRun {
   readonly screens: string
   /** Frames its screens take, by kind of mesh. */
   readonly frames: readonly { readonly mesh: number; readonly count: number }[]
+  /** Frames that carry some of its screens already, while others are to be made; they come free with the others. */
+  readonly already?: DayRun['frames']
   /** From when on its screens are there without the room: they are exposed already, and their frames are no longer free. */
   readonly exposed?: Minute | undefined
   /** Put there by the lead, or already running. */

@@ -63,7 +63,7 @@ export function promiseOf(asked: ShopDays, kept: DaysKept, orderId: string): Pro
   const isOwn = (id: string) => asked.runs.find((r) => r.runId === id)?.orderId === orderId
   const without = daysNow({ ...asked, runs: asked.runs.filter((r) => r.orderId !== orderId) }, kept)
   const { days, answer } = shownDays(asked, kept.choice)
-  const lanes = lanesOf(asked, days, answer)
+  const lanes = lanesOf(days, answer)
   const own = lanes.runs.filter((r) => isOwn(r.facts.runId))
   if (own.length === 0 || lanes.out.some((o) => o.facts.orderId === orderId)) return undefined
   const random = randomLcg(0.5)
@@ -92,7 +92,7 @@ export function promiseOf(asked: ShopDays, kept: DaysKept, orderId: string): Pro
     difference: differenceOf(without.lanes, lanes),
     sooner:
       due !== '' && due < day
-        ? soonerOf(asked, kept, orderId, without.lanes, keptOf(asked, days, answer.choice))
+        ? soonerOf(asked, kept, orderId, without.lanes, keptOf(days, answer.choice))
         : undefined,
   }
 }

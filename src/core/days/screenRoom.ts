@@ -1,3 +1,4 @@
+import { allOf } from './frames'
 import { HOUR, type Prepared } from './prepared'
 import type { State } from './state'
 
@@ -19,10 +20,12 @@ export function screensFor(state: State, { problem, setOf, capacity }: Prepared,
   let ready = state.made[set] === STRIPPED ? undefined : run.exposed
   state.begun[set] = -1
   if (ready === undefined) {
-    if (run.frames.some((f) => f.count > (capacity[f.mesh] ?? 0))) return -1
+    // Made again all of it is, also what was there before.
+    const wanted = state.made[set] === STRIPPED ? allOf(run) : run.frames
+    if (wanted.some((f) => f.count > (capacity[f.mesh] ?? 0))) return -1
     let begins = Math.max(run.films, 0)
     let count = 0
-    for (const f of run.frames) {
+    for (const f of wanted) {
       const free = takeFrames(state, problem, f.mesh, f.count)
       if (free < 0) return -1
       begins = Math.max(begins, free)
@@ -50,7 +53,7 @@ export function screensUsed(state: State, { problem, setOf, sets }: Prepared, at
   state.until[set] = Math.max(state.until[set] as number, end)
   state.by[set] = at
   const first = problem.runs[sets[set]?.first ?? -1]
-  if (left === 0 && first) strip(state, set, first.frames, problem.room.reclaim)
+  if (left === 0 && first) strip(state, set, allOf(first), problem.room.reclaim)
 }
 
 type Frames = readonly { readonly mesh: number; readonly count: number }[]
@@ -80,13 +83,15 @@ function takeFrames(state: State, { runs, room }: Prepared['problem'], mesh: num
     let idle = -1
     for (let s = 0; s < state.made.length; s++) {
       if (state.made[s] !== 1 || (state.by[s] as number) < 0) continue
-      const uses = runs[state.by[s] as number]?.frames.some((f) => f.mesh === mesh) ?? false
+      const of = runs[state.by[s] as number]
+      const uses = of !== undefined && [of.frames, of.already ?? []].flat().some((f) => f.mesh === mesh)
       if (uses && (idle < 0 || (state.until[s] as number) < (state.until[idle] as number))) idle = s
     }
     const by = runs[state.by[idle] as number]
     if (idle < 0 || !by) return -1
-    for (const f of by.frames) state.sums[2] = (state.sums[2] as number) + f.count
-    strip(state, idle, by.frames, room.reclaim)
+    const all = allOf(by)
+    for (const f of all) state.sums[2] = (state.sums[2] as number) + f.count
+    strip(state, idle, all, room.reclaim)
   }
   const free = count > 0 ? (pool[count - 1] as number) : 0
   pool.copyWithin(0, count, state.pooled[mesh])

@@ -107,7 +107,7 @@ describe('what holds a run, and what is said of it', () => {
     }
     expect(first(3600)).toBe('Its screens are on their way, and ready at Tue 1 Dec, 09:00.')
     expect(first(undefined)).toMatch(
-      /^Its screens are ready at Tue 1 Dec, \d\d:\d\d: 1 to make, begun at Tue 1 Dec, 08:00, when the room and frames are free\.$/,
+      /^Its screens are ready at Tue 1 Dec, \d\d:\d\d: 1 to make, on 1, begun at Tue 1 Dec, 08:00, when the room and frames are free\.$/,
     )
   })
   it('garments are there when the shop opens on the day that they are expected; counted in they are there', () => {

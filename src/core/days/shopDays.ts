@@ -1,8 +1,9 @@
 import { canRun, type Hours } from '../equipment'
 import { hoursAt, isoOf, type Moment, momentOf, spansOn, weekdayOf } from '../schedule'
 import { crewsOf } from './crews'
-import type { DayFacts, OnPress, ShopDays } from './facts'
+import type { DayFacts, DayScreen, OnPress, ShopDays } from './facts'
 import { isFree, meshesOf, nearest, roomOf } from './frames'
+import { asItIs } from './otherwise'
 import type { DayPress, DayRun, DaysProblem, Minute, Span } from './problem'
 
 const DAY = 1440
@@ -30,6 +31,8 @@ const URGENT = 50
 
 /** The shop's days as a problem, and how minutes of it are moments. */
 export interface DaysOfShop {
+  /** What they are planned from, with what came otherwise. */
+  readonly asked: ShopDays
   readonly problem: DaysProblem
   readonly momentAt: (minute: Minute) => Moment
   readonly minuteAt: (moment: Moment) => Minute
@@ -67,7 +70,8 @@ const worksIn = (hours: Hours, first: number, days: number): readonly (readonly 
 /**
  * The days of a shop as they can be planned. Whatever is odd in what is stored is taken as nothing said: no run hinders the others.
  */
-export function daysOfShop(asked: ShopDays): DaysOfShop {
+export function daysOfShop(planned: ShopDays): DaysOfShop {
+  const asked = asItIs(planned)
   const { now, shop, runs } = asked
   const first = Math.floor(now / SECONDS)
   const minuteAt = (moment: Moment): Minute => Math.ceil((moment - first * SECONDS) / 60)
@@ -134,9 +138,13 @@ export function daysOfShop(asked: ShopDays): DaysOfShop {
       people: Math.max(1, ...run.on.map((o) => o.people)) + (isHelped(asked, run) ? 1 : 0),
       pot: Math.floor(run.pot / 60),
       screens: screensKey(run),
-      frames: meshes
-        .map((_, mesh) => ({ mesh, count: bare.filter((s) => nearest(meshes, s) === mesh).length }))
-        .filter((f) => f.count > 0),
+      frames: framesFor(bare.length > 0 ? bare : screens, meshes),
+      ...(bare.length > 0 && {
+        already: framesFor(
+          screens.filter((s) => s.left !== undefined),
+          meshes,
+        ),
+      }),
       ...(bare.length === 0 && { exposed: at + Math.ceil(left / 60) }),
       ...(before !== undefined && !begun && { after: { run: before, wait: BETWEEN } }),
       ...(dryer &&
@@ -170,7 +178,7 @@ export function daysOfShop(asked: ShopDays): DaysOfShop {
     ...(inkNumbers.size > 0 && { inkRoom: { works: inHouse, each: MIXED, inks: inkNumbers.size } }),
     changeOver: changeOverOf(asked),
   }
-  return { problem, momentAt, minuteAt, days, meshes }
+  return { asked, problem, momentAt, minuteAt, days, meshes }
 }
 
 /** When garments are there that are not counted in: when the shop opens on their day, or next where nobody said one, or it is over. */
@@ -185,6 +193,12 @@ function garmentsAt(
   const then = each.flat().find((s) => s.from >= day * DAY)
   return Math.max(opens, then?.from ?? day * DAY)
 }
+
+/** Frames that screens take, by kind of mesh. */
+const framesFor = (screens: readonly DayScreen[], meshes: readonly number[]): DayRun['frames'] =>
+  meshes
+    .map((_, mesh) => ({ mesh, count: screens.filter((s) => nearest(meshes, s) === mesh).length }))
+    .filter((f) => f.count > 0)
 
 /** Names of the inks of a run that are still to be mixed. */
 const toMix = ({ inkShort }: ShopDays, { runId }: DayFacts): readonly string[] => inkShort?.[runId] ?? []

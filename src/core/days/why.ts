@@ -3,6 +3,7 @@ import { isoOf } from '../schedule'
 import type { DaysPlan } from './decode'
 import { DAYS } from './definition'
 import type { DayFacts, ShopDays } from './facts'
+import type { OnFrames } from './frameNames'
 import { prepared } from './prepared'
 import type { DayRun } from './problem'
 import { type DaysOfShop, MIXED, screensKey } from './shopDays'
@@ -17,14 +18,16 @@ export function chainOf(
   days: DaysOfShop,
   of: Booked,
   booked: ReadonlyMap<number, Booked>,
+  frames: ReadonlyMap<number, OnFrames>,
 ): readonly Reason[] {
   const found: Reason[] = []
-  let b = of.waitsFor === undefined ? undefined : booked.get(of.waitsFor)
+  const before = (x: Booked) => booked.get(heldBy(x, frames) ?? -1)
+  let b = before(of)
   for (let n = 0; b && n < CHAIN; n++) {
     const facts = asked.runs[b.run]
     if (!facts) break
     const begins = isoOf(days.momentAt(b.setUp))
-    const next = b.waitsFor === undefined ? undefined : booked.get(b.waitsFor)
+    const next = before(b)
     const other = next ? asked.runs[next.run]?.words : undefined
     found.push(
       other === undefined
@@ -65,8 +68,46 @@ export const setUpOf = (b: Booked, run: DayRun): Reason =>
     change: q('workTime', b.changeOver * 60),
   })
 
+const NAMED = 4
+/** The first few of some frames by name. */
+const namesOf = (names: readonly string[]): string =>
+  names.length === 0
+    ? 'any frames'
+    : names.length > NAMED
+      ? `${names.slice(0, NAMED).join(', ')} and ${names.length - NAMED} more`
+      : names.join(', ')
+
+/** The frame that screens were held up for, and the run that had it. */
+export function whyFrame(
+  asked: ShopDays,
+  days: DaysOfShop,
+  b: Booked,
+  frames: OnFrames | undefined,
+): readonly Reason[] {
+  const last = isForFrame(b, frames) ? frames?.last : undefined
+  const other = asked.runs[last?.run ?? -1]?.words
+  if (!last || other === undefined) return []
+  return [DAYS.because('WAITS_FRAME', { frame: last.frame, other, clean: isoOf(days.momentAt(last.clean)) })]
+}
+
+/** The screens that a start waits for were begun no sooner because of a frame. */
+const isForFrame = (b: Booked, frames: OnFrames | undefined): boolean =>
+  b.waits === 'screens' && b.waitsFor === undefined && b.screens !== undefined && frames?.last !== undefined
+
+/** The run that a start waits for, also by way of a frame. */
+const heldBy = (b: Booked, frames: ReadonlyMap<number, OnFrames>): number | undefined => {
+  const own = frames.get(b.run)
+  return isForFrame(b, own) ? own?.last?.run : b.waitsFor
+}
+
 /** What a start waits for, in a sentence. */
-export function whyStart(asked: ShopDays, days: DaysOfShop, b: Booked, facts: DayFacts): Reason {
+export function whyStart(
+  asked: ShopDays,
+  days: DaysOfShop,
+  b: Booked,
+  facts: DayFacts,
+  frames: OnFrames | undefined,
+): Reason {
   const run = days.problem.runs[b.run] as DayRun
   const other = asked.runs[b.waitsFor ?? -1]?.words ?? 'another job'
   const press = asked.shop.presses[b.press]?.name ?? ''
@@ -83,6 +124,7 @@ export function whyStart(asked: ShopDays, days: DaysOfShop, b: Booked, facts: Da
               until: isoOf(days.momentAt(b.screens.ready)),
               from: isoOf(days.momentAt(b.screens.from)),
               screens: q('count', bare),
+              frames: namesOf(frames?.names ?? []),
             })
           : DAYS.because('WAITS_DRY', { until: setUp })
         : DAYS.because('WAITS_SCREENS_OF', { other, until: setUp })

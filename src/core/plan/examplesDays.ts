@@ -7,7 +7,13 @@ const OTHER = 'Tide Observatory, Open nights star chart'
 /** What is said of the shop's days. */
 export const DAYS_EXAMPLES: Readonly<Record<string, Inputs>> = {
   WAITS_PRESS: { press: 'Carousel Six', other: OTHER, until: '2026-12-02T10:40' },
-  WAITS_SCREENS: { until: '2026-12-02T13:41', from: '2026-12-02T09:00', screens: count(6) },
+  WAITS_SCREENS: {
+    until: '2026-12-02T13:41',
+    from: '2026-12-02T09:00',
+    screens: count(6),
+    frames: 'F61-2, F90-3',
+  },
+  WAITS_FRAME: { frame: 'F90-3', other: OTHER, clean: '2026-12-02T08:50' },
   WAITS_DRY: at('2026-12-02T09:20'),
   WAITS_SCREENS_OF: { other: OTHER, until: '2026-12-02T10:40' },
   WAITS_INK: { inks: count(3), each: work(20), until: '2026-12-02T09:00' },
