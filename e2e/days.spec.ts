@@ -69,12 +69,46 @@ test('by keyboard alone a run is put on another press: told before, taken, undon
   await expect.poll(() => label(page, id)).toBe(before)
 })
 
+test('by touch a finger that rests on a run takes it up and puts it elsewhere', async ({ page }) => {
+  const id = 'R-1007-P1-dark-poly'
+  await open(page, '/')
+  await page.getByRole('button', { name: 'Week', exact: true }).click()
+  const before = await label(page, id)
+  const touch = await page.context().newCDPSession(page)
+  const at = async (of: ReturnType<Page['locator']>, share: number) => {
+    const box = await of.boundingBox()
+    if (!box) throw new Error('nowhere')
+    return { x: box.x + share * box.width, y: box.y + box.height / 2 }
+  }
+  const say = (type: 'touchStart' | 'touchMove' | 'touchEnd', touchPoints: { x: number; y: number }[]) =>
+    touch.send('Input.dispatchTouchEvent', { type, touchPoints })
+  const to = before.includes('The Twelve') ? 'Carousel Six' : 'The Twelve'
+  const there = await at(page.getByRole('group', { name: `Runs on ${to}` }), 0.8)
+  // One that moves on at once only scrolls.
+  const here = await at(bar(page, id), 0.5)
+  await say('touchStart', [here])
+  await say('touchMove', [there])
+  await say('touchEnd', [])
+  await expect(told(page)).toBeHidden()
+  await bar(page, id).scrollIntoViewIfNeeded()
+  await say('touchStart', [await at(bar(page, id), 0.5)])
+  await page.waitForTimeout(600)
+  await say('touchMove', [await at(page.getByRole('group', { name: `Runs on ${to}` }), 0.8)])
+  await expect(told(page)).toContainText(`On ${to}`)
+  expect(await label(page, id)).toBe(before)
+  await say('touchEnd', [])
+  await expect.poll(() => label(page, id)).toContain('held there')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect.poll(() => label(page, id)).toBe(before)
+})
+
 test('a press is down: what can be done is worked out and told, one way is taken; it comes back', async ({
   page,
 }) => {
   await open(page, '/')
   await page.getByRole('button', { name: 'Carousel Six is down' }).click()
-  await expect(told(page)).toContainText('Carousel Six is down from now on. For how long?')
+  await expect(told(page).getByLabel('What happened')).toHaveValue('down')
+  await expect(told(page).getByLabel('Press', { exact: true })).toHaveValue('six')
   await page.getByRole('button', { name: 'A week' }).click()
   const onlyLater = page.getByRole('button', { name: 'Take: Only later, nothing moves' })
   await expect(onlyLater).toBeVisible({ timeout: 60_000 })
@@ -83,6 +117,40 @@ test('a press is down: what can be done is worked out and told, one way is taken
   await expect(page.getByRole('button', { name: 'Carousel Six is back' })).toBeVisible()
   await page.getByRole('button', { name: 'Carousel Six is back' }).click()
   await expect(page.getByRole('button', { name: 'Carousel Six is down' })).toBeVisible()
+})
+
+for (const [kind, which, how, says, ends] of [
+  ['longer', 'Run', '2 hours', /takes 2 hours longer than its sheet says/, /^As planned after all: /],
+  ['garments', 'Order', 'Tomorrow', /Garments of .*: expected tomorrow/, /^Are here: /],
+] as const)
+  test(`something has happened (${kind}): told in two choices by keyboard, what can be done is shown, one is taken and ended`, async ({
+    page,
+  }) => {
+    await open(page, '/')
+    await expect(lanes(page)).toContainText('placed')
+    await page.getByRole('button', { name: 'Something has happened' }).press('Enter')
+    await told(page).getByLabel('What happened').selectOption(kind)
+    await expect(told(page).getByLabel(which, { exact: true })).not.toHaveValue('')
+    expect(await violations(page)).toEqual([])
+    await told(page).getByRole('button', { name: how, exact: true }).press('Enter')
+    const onlyLater = page.getByRole('button', { name: 'Take: Only later, nothing moves' })
+    await expect(onlyLater).toBeVisible({ timeout: 60_000 })
+    await expect(told(page)).not.toContainText(/NaN|undefined/)
+    await onlyLater.press('Enter')
+    await expect(lanes(page)).toContainText(says)
+    await reload(page)
+    await expect(lanes(page)).toContainText(says)
+    await page.getByRole('button', { name: ends }).press('Enter')
+    await expect(lanes(page)).not.toContainText(says)
+  })
+
+test('who is away can be said where people are named, and it leads to where they are', async ({ page }) => {
+  await open(page, '/')
+  await page.getByRole('button', { name: 'Something has happened' }).click()
+  await told(page).getByLabel('What happened').selectOption('away')
+  await told(page).getByRole('link', { name: 'name who works here' }).click()
+  await expect(page).toHaveURL(/\/shop\/method/)
+  await expect(page.getByRole('button', { name: 'Add a person' })).toBeVisible()
 })
 
 test('better days are searched: paused, gone on with, taken or left', async ({ page }) => {

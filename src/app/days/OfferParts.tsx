@@ -7,8 +7,10 @@ export function Says({ title, lines }: { readonly title: string; readonly lines:
   return (
     <>
       {title && <Box fontWeight="650">{title}</Box>}
-      {lines.map((line) => (
-        <Box key={line}>{line}</Box>
+      {lines.map((line, i) => (
+        <Box key={line} fontWeight={i === 0 ? '650' : undefined}>
+          {line}
+        </Box>
       ))}
     </>
   )

@@ -45,7 +45,10 @@ const KINDS: Readonly<
 
 /** What a length is called on its button. */
 function lengthWords(kind: Kind, length: number, now: Moment): string {
-  if (kind === 'away' || kind === 'garments') return dayWords(dayIn(now, length), now)
+  if (kind === 'away' || kind === 'garments') {
+    const words = dayWords(dayIn(now, length), now)
+    return `${words.charAt(0).toUpperCase()}${words.slice(1)}`
+  }
   if (kind === 'down' && length >= DAY)
     return length === DAY ? 'A day' : length === 7 * DAY ? 'A week' : `${length / DAY} days`
   return length < 3600 ? `${length / 60} min` : length === 3600 ? '1 hour' : `${length / 3600} hours`
@@ -174,7 +177,7 @@ export function StillOtherwise({
     ...garments.flatMap(({ orderId, on }) => {
       const words = wordsOf((r) => r.orderId === orderId)
       if (words === undefined) return []
-      const says = `Garments of ${words} are expected on ${dayWords(on, asked.now)}.`
+      const says = `Garments of ${words}: expected ${dayWords(on, asked.now)}.`
       return [{ says, ends: 'Are here', what: { kind: 'garments' as const, orderId } }]
     }),
     ...longer.flatMap(({ runId, by }) => {

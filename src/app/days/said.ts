@@ -27,8 +27,8 @@ export function lateWords(seconds: number): string {
 }
 
 const some = (list: readonly Shift[], say: (s: Shift) => string) => {
-  // Two prints of a job are one to whoever is told.
-  const all = [...new Set(list.map(say))]
+  // Two prints of a job are one to whoever is told: the worse one, which comes first.
+  const all = [...new Map(list.map((s) => [s.facts.words, s] as const).reverse()).values()].reverse().map(say)
   const told = all.slice(0, 3).join('; ')
   return all.length > 3 ? `${told}; and ${all.length - 3} more` : told
 }
@@ -64,7 +64,7 @@ export const sheetWords = (sheets: readonly LaneRun[], names: Names): string => 
   return `Sheets planned anew: ${told}${all.length > 3 ? `; and ${all.length - 3} more` : ''}`
 }
 
-/** What a proposal changes, in sentences, worst first. */
+/** What a proposal changes, in sentences: how many are late, then whatever is worse, better, moved. */
 export function differenceWords(
   { later, sooner, moved, sheets, lateBefore, lateAfter }: Difference,
   now: Moment,
@@ -81,7 +81,7 @@ export function differenceWords(
   ].filter((x) => x !== false)
   const late =
     lateAfter === lateBefore ? `${lateAfter} late, as now` : `${lateAfter} late instead of ${lateBefore}`
-  return said.length > 0 ? [...said, `${late}.`] : ['Nothing becomes late by it, nothing else moves.']
+  return said.length > 0 ? [`${late}.`, ...said] : ['Nothing becomes late by it, nothing else moves.']
 }
 
 /** What the days come to, for the head of the board. */

@@ -51,8 +51,13 @@ export function dryerWork(
     const spans: DryerSpan[] = []
     for (const next of own) {
       const last = spans.at(-1)
-      if (last && last.film === next.film && next.from <= last.to)
-        spans[spans.length - 1] = { ...last, to: Math.max(last.to, next.to), of: [...last.of, ...next.of] }
+      // What is alike enough runs together, at the hotter of both.
+      const isJoined = last && (last.film === next.film ? next.from <= last.to : next.from < last.to)
+      if (last && isJoined)
+        spans[spans.length - 1] = {
+          ...{ from: last.from, to: Math.max(last.to, next.to), of: [...last.of, ...next.of] },
+          film: Math.max(last.film, next.film),
+        }
       else spans.push(next)
     }
     return { id, spans }

@@ -83,7 +83,7 @@ daysOf.random = (seed: number, count = 7): { readonly problem: DaysProblem; read
       hold: below(6) === 0 ? 600 : 0,
       people: 1 + below(2),
       ...(below(4) > 0 && {
-        dryer: { at: 0, share: 0.2 + below(7) / 10, celsius: below(4) === 0 ? 125 : 160 },
+        dryer: { at: 0, share: 0.2 + below(7) / 10, celsius: [125, 160, 165, 168][below(4)] ?? 160 },
       }),
       pot: below(5) === 0 ? 240 : 0,
       screens: `S${below(8) === 0 ? 0 : i}`,

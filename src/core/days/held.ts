@@ -4,30 +4,35 @@
  */
 export class Held {
   count = 0
-  private readonly from: Float64Array
-  private readonly to: Float64Array
-  private readonly load: Float64Array
+  private from = new Float64Array(0)
+  private to = new Float64Array(0)
+  private load = new Float64Array(0)
   /** What one must be of to lie beside another: a temperature; 0 where it does not matter. */
-  private readonly kind: Float64Array
-  private readonly run: Int32Array
+  private kind = new Float64Array(0)
+  private run = new Int32Array(0)
   /** The latest end of everything up to a place. */
-  private readonly latest: Float64Array
-  private readonly inside: Int32Array
+  private latest = new Float64Array(0)
+  private inside = new Int32Array(0)
 
+  /** @param most room for so many to begin with */
   constructor(most: number) {
-    const column = () => new Float64Array(most)
-    this.from = column()
-    this.to = column()
-    this.load = column()
-    this.kind = column()
-    this.latest = column()
-    this.run = new Int32Array(most)
-    this.inside = new Int32Array(most)
+    this.grow(most)
+  }
+
+  private grow(most: number): void {
+    const wider = <A extends Float64Array | Int32Array>(to: A, from: A): A => {
+      to.set(from)
+      return to
+    }
+    for (const name of ['from', 'to', 'load', 'kind', 'latest'] as const)
+      this[name] = wider(new Float64Array(most), this[name])
+    for (const name of ['run', 'inside'] as const) this[name] = wider(new Int32Array(most), this[name])
   }
 
   /** @param run the one that holds it; -1 where it is simply not there */
   add(run: number, from: number, to: number, load: number, kind = 0): void {
     const i = this.count++
+    if (i >= this.run.length) this.grow(2 * i + 8)
     this.from[i] = from
     this.to[i] = to
     this.load[i] = load
@@ -38,6 +43,7 @@ export class Held {
 
   /** Takes over the first so many of another. */
   copy(other: Held, count: number): void {
+    if (count > this.run.length) this.grow(other.run.length)
     for (const name of ['from', 'to', 'load', 'kind', 'latest'] as const)
       this[name].set(other[name].subarray(0, count))
     this.run.set(other.run.subarray(0, count))
@@ -53,11 +59,14 @@ export class Held {
     return this.to[i] as number
   }
 
-  /** The one that ends last of those of another kind within a span; -1 where there is none. */
-  otherKind(from: number, to: number, kind: number): number {
+  /** The one that ends last of those of another kind within a span, farther from this than they may be; -1 where there is none. */
+  otherKind(from: number, to: number, kind: number, apart: number): number {
     let found = -1
     for (let i = this.count - 1; i >= 0 && (this.latest[i] as number) > from; i--) {
-      const isOther = this.kind[i] !== kind && (this.to[i] as number) > from && (this.from[i] as number) < to
+      const isOther =
+        Math.abs((this.kind[i] as number) - kind) > apart &&
+        (this.to[i] as number) > from &&
+        (this.from[i] as number) < to
       if (isOther && (found < 0 || (this.to[i] as number) > (this.to[found] as number))) found = i
     }
     return found

@@ -1,5 +1,6 @@
+import { firstBatch, fitted } from './batches'
 import { COST } from './cost'
-import { Held } from './held'
+import { Holds } from './holds'
 import { inksFor } from './inkRoom'
 import { type Prepared, prepared } from './prepared'
 import type { DayRun, DaysChoice, DaysProblem, Minute } from './problem'
@@ -8,8 +9,6 @@ import { State } from './state'
 import { BINDING, type Binding, type Refused, Told } from './told'
 import type { WorkTime } from './workTime'
 
-/** Between batches of what dries in the screens are wiped and filled anew, min (assumed). */
-const REFRESH = 10
 /** Its state is put aside every so many runs. */
 const EVERY = 8
 
@@ -24,11 +23,7 @@ export class Places {
   private readonly problem: DaysProblem
   private readonly takes: readonly DayRun['on'][]
   readonly told: Told
-  private readonly crew: Held
-  private readonly belts: readonly Held[]
-  /** By those who can run some presses only. */
-  private readonly skilled: readonly Held[]
-  private readonly held: readonly Held[]
+  private readonly holds: Holds
   private readonly isBefore: Uint8Array
   private readonly aside: readonly { readonly state: Float64Array; readonly held: Int32Array }[]
   /** What moves the start of the run that is being placed, and who. */
@@ -50,20 +45,13 @@ export class Places {
     this.p = prepared(problem)
     const n = problem.runs.length
     this.state = new State(this.p)
-    this.crew = new Held(n + problem.away.length)
-    this.belts = problem.dryers.map(() => new Held(n))
-    const skilled = problem.skilled ?? []
-    this.skilled = skilled.map(({ away }) => new Held(n + away.length))
-    this.held = [this.crew, ...this.belts, ...this.skilled]
+    this.holds = new Holds(problem)
     this.told = new Told(n)
     this.isBefore = new Uint8Array(n)
     this.aside = Array.from({ length: Math.ceil(n / every) + 1 }, () => ({
       state: new Float64Array(this.state.all.length),
-      held: new Int32Array(this.held.length),
+      held: new Int32Array(this.holds.all.length),
     }))
-    for (const a of problem.away) this.crew.add(-1, a.from, a.to, a.people)
-    for (const [i, { away }] of skilled.entries())
-      for (const a of away) this.skilled[i]?.add(-1, a.from, a.to, a.people)
     this.putAside(0)
   }
 
@@ -94,7 +82,8 @@ export class Places {
     if (!from) throw new RangeError(`place ${same}`)
     this.times = other.times
     this.state.all.set(from.state)
-    for (const [i, held] of this.held.entries()) held.copy(other.held[i] as Held, from.held[i] as number)
+    for (const [i, held] of this.holds.all.entries())
+      held.copy(other.holds.all[i] as typeof held, from.held[i] as number)
     this.told.copy(other.told)
     for (let i = 0; i <= row; i++) {
       this.aside[i]?.state.set(other.aside[i]?.state ?? [])
@@ -110,7 +99,7 @@ export class Places {
   private takeUp(row: number): void {
     const aside = this.aside[row]
     this.state.all.set(aside?.state ?? [])
-    for (const [i, held] of this.held.entries()) held.count = aside?.held[i] ?? 0
+    for (const [i, held] of this.holds.all.entries()) held.count = aside?.held[i] ?? 0
   }
 
   /** Takes the run back that was placed last, at this place of the order. */
@@ -123,7 +112,7 @@ export class Places {
     const to = this.aside[row]
     if (!to) return
     to.state.set(this.state.all)
-    for (const [i, held] of this.held.entries()) to.held[i] = held.count
+    for (const [i, held] of this.holds.all.entries()) to.held[i] = held.count
   }
 
   /**
@@ -177,8 +166,7 @@ export class Places {
 
   /**
    * Books a run on a press behind what is there already, or says why it cannot. Set-up is pulled against the print: press and
-   * people are held as short as possible. Crew and dryer are held through breaks and nights that a run spans: safe, slightly
-   * pessimistic.
+   * people are held as short as possible.
    *
    * @throws RangeError for a run that is booked, or there is none such
    */
@@ -218,7 +206,7 @@ export class Places {
     const changeOver = this.changeOverTo(at, press)
     const setUp = takes.setUp + changeOver
     this.search(run, at, press, setUp, takes.run, screens, Math.max(run.ink, inks))
-    const end = Number.isFinite(this.start) ? this.fitted(run, time, this.start, takes.run) : this.start
+    const end = Number.isFinite(this.start) ? fitted(run, time, this.start, takes.run) : this.start
     if (!(end + run.hold <= this.problem.end)) return 'beyond the end'
     const from = setUp === 0 ? this.start : time.clockOf(time.worked(this.start) - setUp)
     this.keep(run, at, press, from, this.start, end, changeOver)
@@ -235,10 +223,8 @@ export class Places {
     changeOver: Minute,
   ): void {
     this.told.place(at, press, [setUp, start, end, end + run.hold], changeOver, this.waits, this.who)
-    this.crew.add(at, setUp, end, run.people)
-    for (const [i, { presses }] of (this.problem.skilled ?? []).entries())
-      if (presses.includes(press)) this.skilled[i]?.add(at, setUp, end, 1)
-    if (run.dryer) this.belts[run.dryer.at]?.add(at, start, end, run.dryer.share, run.dryer.celsius)
+    const time = this.times[press] as WorkTime
+    this.holds.add(at, press, time, setUp, start, end)
     screensUsed(this.state, this.p, at, end)
     this.state.free[press] = end
     this.state.last[press] = at
@@ -294,85 +280,23 @@ export class Places {
     // Each conflict moves the start to a later working minute: it comes to an end.
     while (Number.isFinite(this.start)) {
       if (run.pot > 0) {
-        const first = this.firstBatch(run, time, this.start, takes)
+        const first = firstBatch(run, time, this.start, takes)
         if (first > this.start) this.notBefore(time, first, 0, 'hours')
         if (!Number.isFinite(this.start)) return
       }
-      const end = this.fitted(run, time, this.start, takes)
+      const end = fitted(run, time, this.start, takes)
       if (!Number.isFinite(end)) {
         this.start = end
         return
       }
       const from = setUp === 0 ? this.start : time.clockOf(time.worked(this.start) - setUp)
-      if (!this.movedBy(run, press, from, end, setUp)) return
+      const { holds } = this
+      if (!holds.inTheWay(at, press, time, from, this.start, end)) return
+      this.notBefore(time, holds.until, holds.why === 'crew' ? setUp : 0, holds.why, holds.who)
     }
-  }
-
-  /** Whether dryer or crew moved the start. */
-  private movedBy(run: DayRun, press: number, from: Minute, end: Minute, setUp: Minute): boolean {
-    const time = this.times[press] as WorkTime
-    const belt = run.dryer && this.belts[run.dryer.at]
-    if (belt && run.dryer) {
-      const changes = this.problem.dryers[run.dryer.at]?.changes ?? 0
-      const other = belt.otherKind(this.start - changes, end + changes, run.dryer.celsius)
-      if (other >= 0) {
-        this.notBefore(time, belt.endAt(other) + changes, 0, 'temperature', belt.runAt(other))
-        return true
-      }
-      const full = belt.overfull(this.start, end, 1 - run.dryer.share + 1e-9)
-      if (full >= 0) {
-        this.notBefore(time, belt.endAt(full), 0, 'belt', belt.runAt(full))
-        return true
-      }
-    }
-    return (
-      this.movedByPeople(this.crew, this.problem.people - run.people, time, from, end, setUp) ||
-      (this.problem.skilled ?? []).some(
-        ({ presses, people }, i) =>
-          presses.includes(press) &&
-          this.movedByPeople(this.skilled[i] as Held, people - 1, time, from, end, setUp),
-      )
-    )
-  }
-
-  private movedByPeople(
-    crew: Held,
-    most: number,
-    time: WorkTime,
-    from: Minute,
-    end: Minute,
-    setUp: Minute,
-  ): boolean {
-    const few = crew.overfull(from, end, most)
-    if (few < 0) return false
-    this.notBefore(time, crew.endAt(few), setUp, 'crew', crew.runAt(few))
-    return true
-  }
-
-  /** Where the first batch of what dries in can be printed in one span of work. */
-  private firstBatch(run: DayRun, time: WorkTime, start: Minute, takes: Minute): Minute {
-    const batch = Math.ceil(takes / Math.ceil(takes / run.pot))
-    return inOneSpan(time, start, batch)
-  }
-
-  /** When the last piece is printed. What dries in goes in equal batches, each within one span of work. */
-  private fitted(run: DayRun, time: WorkTime, start: Minute, takes: Minute): Minute {
-    if (run.pot <= 0) return time.after(start, takes)
-    const count = Math.ceil(takes / run.pot)
-    const batch = Math.ceil(takes / count)
-    let t = start
-    for (let i = 1; i < count && Number.isFinite(t); i++) t = inOneSpan(time, t + batch + REFRESH, batch)
-    return t + batch
   }
 }
 
 /** A run on another press than its sheet is made for. */
 export const isOther = ({ planned }: DayRun, press: number): boolean =>
   planned !== undefined && planned !== press
-
-/** The first moment from which so many minutes lie in one span of work. */
-function inOneSpan(time: WorkTime, from: Minute, minutes: Minute): Minute {
-  let t = time.next(from)
-  while (Number.isFinite(t) && time.spanEnd(t) - t < minutes) t = time.next(time.spanEnd(t))
-  return t
-}

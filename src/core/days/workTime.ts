@@ -13,6 +13,9 @@ export function merged(spans: readonly Span[]): readonly Span[] {
 
 const NEVER = Number.POSITIVE_INFINITY
 
+/** People and belt stay with a run over a pause so long, and not over a night, min (common practice). */
+const BREAK = 90
+
 /** Working minutes against the clock, as tables: whatever is asked is one look. */
 export class WorkTime {
   /** All working minutes. */
@@ -21,12 +24,14 @@ export class WorkTime {
   private readonly before: Int32Array
   private readonly clock: Int32Array
   private readonly until: Int32Array
+  private readonly held: Int32Array
 
   /** @param end nothing is asked beyond it; whole minutes, as all spans are */
   constructor(works: readonly Span[], end: Minute) {
     this.end = end
     this.before = new Int32Array(end + 1)
     this.until = new Int32Array(end + 1)
+    this.held = new Int32Array(end + 1)
     const spans = merged(works).map(({ from, to }) => ({ from: Math.max(0, from), to: Math.min(end, to) }))
     this.all = spans.reduce((sum, { from, to }) => sum + Math.max(0, to - from), 0)
     this.clock = new Int32Array(this.all)
@@ -42,6 +47,12 @@ export class WorkTime {
       at = to
     }
     this.before.fill(minute, at)
+    for (let i = spans.length - 1, until = 0; i >= 0; i--) {
+      const { from, to } = spans[i] as Span
+      const next = spans[i + 1]
+      if (!next || next.from - to > BREAK) until = to
+      if (to > from) this.held.fill(until, from, to)
+    }
   }
 
   /** Working minutes before a moment. */
@@ -63,6 +74,11 @@ export class WorkTime {
   /** The end of the span that a moment lies in; the moment itself where nobody works. */
   spanEnd(at: Minute): Minute {
     return at < 0 || at >= this.end ? at : this.until[at] || at
+  }
+
+  /** Until when people and belt are held from a working minute on: through breaks, in which nobody goes elsewhere, and not through nights. */
+  heldUntil(at: Minute): Minute {
+    return at >= this.end ? at : this.held[at] || at
   }
 
   /** When the last of so many working minutes from a moment on is over. */
