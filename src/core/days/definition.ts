@@ -64,6 +64,10 @@ export const DAYS = defineRoom({
       says: '{time} of printing for {pieces} pieces: the usual and a third of the way to the late end of its range, so that days hold.',
       source: 'assumed',
     },
+    DAY_SLOWER: {
+      says: 'At {pace} of its pace: the dryer has no room for more beside what runs on it, and it is done sooner so than if it waited.',
+      source: 'geometry',
+    },
     DAY_OTHER_PRESS: {
       says: 'Its sheet is planned for {planned}, these days have it on {press}: taking them plans the sheet for {press}.',
       source: 'geometry',

@@ -32,7 +32,16 @@ export class Holds {
       for (const a of away) this.skilled[i]?.add(-1, a.from, a.to, a.people)
   }
 
-  add(at: number, press: number, time: WorkTime, setUp: Minute, start: Minute, end: Minute): void {
+  /** @param pace share of its pace: so much less of the belt is covered */
+  add(
+    at: number,
+    press: number,
+    time: WorkTime,
+    setUp: Minute,
+    start: Minute,
+    end: Minute,
+    pace: number,
+  ): void {
     const run = this.problem.runs[at] as DayRun
     for (let [t, to] = [time.next(setUp), 0]; t < end; t = time.next(to)) {
       to = Math.min(end, time.heldUntil(t))
@@ -44,15 +53,23 @@ export class Holds {
     if (!belt || !run.dryer) return
     for (let [t, to] = [time.next(start), 0]; t < end; t = time.next(to)) {
       to = Math.min(end, time.heldUntil(t))
-      belt.add(at, t, to, run.dryer.share, run.dryer.celsius)
+      belt.add(at, t, to, run.dryer.share * pace, run.dryer.celsius)
     }
   }
 
   /** Whether something that a run would hold is not to be had; `why`, `until` and `who` say what. */
-  inTheWay(at: number, press: number, time: WorkTime, setUp: Minute, start: Minute, end: Minute): boolean {
+  inTheWay(
+    at: number,
+    press: number,
+    time: WorkTime,
+    setUp: Minute,
+    start: Minute,
+    end: Minute,
+    pace: number,
+  ): boolean {
     const run = this.problem.runs[at] as DayRun
     return (
-      this.beltInTheWay(run, time, start, end) ||
+      this.beltInTheWay(run, time, start, end, pace) ||
       this.peopleInTheWay(this.crew, this.problem.people - run.people, time, setUp, end) ||
       (this.problem.skilled ?? []).some(
         ({ presses, people }, i) =>
@@ -69,7 +86,7 @@ export class Holds {
     return true
   }
 
-  private beltInTheWay({ dryer }: DayRun, time: WorkTime, start: Minute, end: Minute): boolean {
+  private beltInTheWay({ dryer }: DayRun, time: WorkTime, start: Minute, end: Minute, pace: number): boolean {
     const belt = dryer && this.belts[dryer.at]
     if (!belt || !dryer) return false
     const changes = this.problem.dryers[dryer.at]?.changes ?? 0
@@ -77,7 +94,7 @@ export class Holds {
       to = Math.min(end, time.heldUntil(t))
       const other = belt.otherKind(t - changes, to + changes, dryer.celsius, ALIKE)
       if (other >= 0) return this.found('temperature', belt, other, changes)
-      const full = belt.overfull(t, to, 1 - dryer.share + 1e-9)
+      const full = belt.overfull(t, to, 1 - dryer.share * pace + 1e-9)
       if (full >= 0) return this.found('belt', belt, full, 0)
     }
     return false

@@ -182,9 +182,10 @@ function laneRun(
       ...chainOf(asked, days, b, booked, frames),
       ...(begun ? [] : [setUpOf(b, run)]),
       DAYS.because('DAY_PRINTS', {
-        time: q('workTime', (run.on[b.press]?.run ?? 0) * 60),
+        time: q('workTime', Math.ceil((run.on[b.press]?.run ?? 0) / b.pace) * 60),
         pieces: q('count', facts.pieces),
       }),
+      ...(b.pace < 1 ? [DAYS.because('DAY_SLOWER', { pace: q('share', b.pace) })] : []),
       ...otherPress(asked, b, facts),
       ...(late > 0
         ? [

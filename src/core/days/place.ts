@@ -9,6 +9,8 @@ import { State } from './state'
 import { BINDING, type Binding, type Refused, Told } from './told'
 import type { WorkTime } from './workTime'
 
+/** Where the belt is full a run may go slower beside what is on it, shares of its pace (common practice). */
+const SLOWER = [0.75, 0.5]
 /** Its state is put aside every so many runs. */
 const EVERY = 8
 
@@ -28,6 +30,8 @@ export class Places {
   private readonly aside: readonly { readonly state: Float64Array; readonly held: Int32Array }[]
   /** What moves the start of the run that is being placed, and who. */
   private start = 0
+  private end = 0
+  private pace = 1
   private waits = 0
   private who = -1
 
@@ -188,6 +192,7 @@ export class Places {
       const start = time.next(run.pin.start)
       const end = time.after(start, takes.run)
       if (!Number.isFinite(end)) return 'beyond the end'
+      this.pace = 1
       this.waits = 0
       this.who = -1
       this.told.made(at, -1, 0)
@@ -205,12 +210,25 @@ export class Places {
     this.told.mixed(at, inks)
     const changeOver = this.changeOverTo(at, press)
     const setUp = takes.setUp + changeOver
-    this.search(run, at, press, setUp, takes.run, screens, Math.max(run.ink, inks))
-    const end = Number.isFinite(this.start) ? fitted(run, time, this.start, takes.run) : this.start
-    if (!(end + run.hold <= this.problem.end)) return 'beyond the end'
+    this.atSomePace(run, at, press, setUp, takes.run, screens, Math.max(run.ink, inks))
+    if (!(this.end + run.hold <= this.problem.end)) return 'beyond the end'
     const from = setUp === 0 ? this.start : time.clockOf(time.worked(this.start) - setUp)
-    this.keep(run, at, press, from, this.start, end, changeOver)
+    this.keep(run, at, press, from, this.start, this.end, changeOver)
     return undefined
+  }
+
+  /** Searches its start at full pace; and slower where the belt holds it and it is done sooner so. */
+  private atSomePace(...[run, at, press, setUp, takes, screens, inks]: Parameters<Places['search']>): void {
+    this.pace = 1
+    this.search(run, at, press, setUp, takes, screens, inks)
+    if (this.waits !== BINDING.belt) return
+    let best = [this.start, this.end, this.pace, this.waits, this.who] as const
+    for (const pace of SLOWER) {
+      this.pace = pace
+      this.search(run, at, press, setUp, Math.ceil(takes / pace), screens, inks)
+      if (this.end < best[1]) best = [this.start, this.end, this.pace, this.waits, this.who]
+    }
+    ;[this.start, this.end, this.pace, this.waits, this.who] = best
   }
 
   private keep(
@@ -222,9 +240,17 @@ export class Places {
     end: Minute,
     changeOver: Minute,
   ): void {
-    this.told.place(at, press, [setUp, start, end, end + run.hold], changeOver, this.waits, this.who)
+    this.told.place(
+      at,
+      press,
+      [setUp, start, end, end + run.hold],
+      changeOver,
+      this.waits,
+      this.who,
+      this.pace,
+    )
     const time = this.times[press] as WorkTime
-    this.holds.add(at, press, time, setUp, start, end)
+    this.holds.add(at, press, time, setUp, start, end, this.pace)
     screensUsed(this.state, this.p, at, end)
     this.state.free[press] = end
     this.state.last[press] = at
@@ -277,6 +303,7 @@ export class Places {
         run.after.run,
       )
     if (run.pin) this.notBefore(time, run.pin.start, 0, 'the lead')
+    this.end = Number.POSITIVE_INFINITY
     // Each conflict moves the start to a later working minute: it comes to an end.
     while (Number.isFinite(this.start)) {
       if (run.pot > 0) {
@@ -291,7 +318,10 @@ export class Places {
       }
       const from = setUp === 0 ? this.start : time.clockOf(time.worked(this.start) - setUp)
       const { holds } = this
-      if (!holds.inTheWay(at, press, time, from, this.start, end)) return
+      if (!holds.inTheWay(at, press, time, from, this.start, end, this.pace)) {
+        this.end = end
+        return
+      }
       this.notBefore(time, holds.until, holds.why === 'crew' ? setUp : 0, holds.why, holds.who)
     }
   }

@@ -79,7 +79,7 @@ describe('moves away from what people have seen', () => {
     expect(movesFrom(shown, { order: [0, 1, 2, 3], press: [1, 1, 0, 1, 0] })).toBe(4)
     expect(movesFrom(shown, { order: [2, 1, 0, 3], press: [0, 1, 0, 1, 0] })).toBe(1)
   })
-  it('the dearer they are the fewer there are', () => {
+  it('none where they are too dear; else what they bring is worth what they cost', () => {
     const { problem } = daysOf.random(9, 12)
     const first = firstPlan(problem)
     const seen = shownOf(12, first.plan.booked, () => 1)
@@ -90,7 +90,8 @@ describe('moves away from what people have seen', () => {
       return { moves: movesFrom(seen, choice), cost: plan.cost }
     })
     expect(none?.moves).toBe(0)
-    expect(some?.moves).toBeLessThanOrEqual(free?.moves ?? 0)
+    expect((some?.cost ?? 0) + 300 * (some?.moves ?? 0)).toBeLessThanOrEqual(first.plan.cost)
+    expect(some?.moves).toBeGreaterThan(0)
     expect(free?.cost).toBeLessThanOrEqual(none?.cost ?? 0)
   })
 })

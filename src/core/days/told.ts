@@ -37,6 +37,8 @@ export interface Booked {
   readonly end: Minute
   readonly done: Minute
   readonly changeOver: Minute
+  /** Share of its pace that it is printed at: less than 1 where the belt has no room for more. */
+  readonly pace: number
   /** From when until when its screens are made; none for a run that finds them there. */
   readonly screens: { readonly from: Minute; readonly ready: Minute } | undefined
   /** When the inks are mixed that were not there; 0 where all were. */
@@ -48,9 +50,9 @@ export interface Booked {
 
 const NOT_YET = -2
 const PLACED = -1
-const COLUMNS = 12
-const [SET_UP, START, END, DONE, CHANGE, WAITS, WHO, PRESS, REFUSED, MADE, READY, MIXED] = [
-  0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11,
+const COLUMNS = 13
+const [SET_UP, START, END, DONE, CHANGE, WAITS, WHO, PRESS, REFUSED, MADE, READY, MIXED, PACE] = [
+  0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12,
 ] as const
 
 /** What became of each run, as one table of numbers: it is copied in one go. */
@@ -89,7 +91,9 @@ export class Told {
     changeOver: Minute,
     waits: number,
     who: number,
+    pace: number,
   ): void {
+    this.all[run * COLUMNS + PACE] = pace
     this.all.set([setUp, start, end, done, changeOver, waits, who, press, PLACED], run * COLUMNS)
   }
 
@@ -116,7 +120,7 @@ export class Told {
       ...{ run, press: this.of(run, PRESS) },
       ...{ setUp: this.of(run, SET_UP), start: this.of(run, START) },
       ...{ end: this.of(run, END), done: this.of(run, DONE), changeOver: this.of(run, CHANGE) },
-      mixed: this.of(run, MIXED),
+      ...{ mixed: this.of(run, MIXED), pace: this.of(run, PACE) },
       screens: from < 0 ? undefined : { from, ready: this.of(run, READY) },
       waits: BINDINGS[this.of(run, WAITS)] as Binding,
       waitsFor: who < 0 ? undefined : who,
