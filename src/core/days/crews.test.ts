@@ -8,7 +8,7 @@ import { decode } from './decode'
 import type { ShopDays } from './facts'
 import { firstPlan } from './firstPlan'
 import { NOTHING_KEPT } from './kept'
-import { daysOfShop, printedBy } from './shopDays'
+import { daysOfShop, readyBy } from './shopDays'
 import { on, runOf, shopOf } from './shopDays.fixtures'
 
 const person = (id: string, presses: readonly string[] = [], away: Person['away'] = []): Person => ({
@@ -125,8 +125,8 @@ describe('hours of a press, and days on which goods leave', () => {
     [[2, 4], '2026-12-03'],
     [[6, 7], '2026-11-29'],
   ])('due on a Friday, goods leave on %j: printed by %s', (goesOut, by) => {
-    expect(printedBy(runOf(1), shopOf({ shop: { goesOut } }).shop)).toBe(by)
+    expect(readyBy(runOf(1), shopOf({ shop: { goesOut } }).shop)).toBe(by)
     const withLead = shopOf({ shop: { goesOut, leadDays: 1 } }).shop
-    expect(momentOf(printedBy(runOf(1), withLead))).toBe(momentOf(by) - 86_400)
+    expect(momentOf(readyBy(runOf(1), withLead))).toBe(momentOf(by) - 86_400)
   })
 })

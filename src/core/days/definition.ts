@@ -41,7 +41,7 @@ export const DAYS = defineRoom({
     WAITS_PERSON: { says: 'Nobody who can run {press} is there before {until}.', source: 'geometry' },
     WAITS_BELT: { says: 'The dryer is full with {other} until {until}.', source: 'geometry' },
     WAITS_HEAT: {
-      says: 'The dryer runs another temperature for {other}, and is even again at {until}.',
+      says: 'The dryer runs another temperature for {other} and has to settle: printing can begin at {until}.',
       source: 'common practice',
     },
     WAITS_LEAD: { says: 'Put there by the lead, not before {until}.', source: 'geometry' },
@@ -57,7 +57,7 @@ export const DAYS = defineRoom({
     },
     PROMISE_LEAD: { says: '{lead} days lie between printed and due.', source: 'geometry' },
     DAY_SET_UP: {
-      says: 'Set-up {time}, {change} of it from what hangs there before.',
+      says: 'Set-up {time}, {change} of it to hang its screens and clear what was there before.',
       source: 'assumed',
     },
     DAY_PRINTS: {
@@ -73,7 +73,15 @@ export const DAYS = defineRoom({
       source: 'geometry',
       severity: 'Watch',
     },
-    DAY_LATE: { says: 'Done at {done}, {late} after it must be printed: {by}.', source: 'geometry' },
+    DAY_LATE: { says: 'Ready at {done}, {late} late: it must be so by the end of {by}.', source: 'geometry' },
+    DAY_LATE_DAYS: {
+      says: 'Ready at {done}, {days} days late: it must be so by the end of {by}.',
+      source: 'geometry',
+    },
+    DAY_BATCHES: {
+      says: 'In {count} batches: its ink dries in, so between them, {each} each time, screens are wiped and filled anew.',
+      source: 'assumed',
+    },
     DAY_REFUSED_FRAMES: {
       says: 'It wants {screens} screens of {mesh}, and no more than {frames} frames of that mesh can ever be free: other frames, or another mesh at its screens.',
       source: 'geometry',

@@ -7,10 +7,10 @@ import { type DaysAnswer, firstPlan } from './firstPlan'
 import { framesNamed, type OnFrames } from './frameNames'
 import { inTurn } from './neighbours'
 import type { DayRun, DaysChoice } from './problem'
-import { type DaysOfShop, daysOfShop, printedBy } from './shopDays'
+import { type DaysOfShop, daysOfShop, readyBy } from './shopDays'
 import type { Binding, Booked } from './told'
 import { whoRuns } from './whoRuns'
-import { chainOf, otherPress, refusedIn, setUpOf, whyFrame, whyStart } from './why'
+import { batchesOf, chainOf, otherPress, refusedIn, setUpOf, whyFrame, whyStart } from './why'
 
 /** A choice by names: it outlives runs that come and go, and presses that are sold. */
 export interface KeptChoice {
@@ -32,6 +32,8 @@ export interface LaneRun {
   readonly done: Moment
   /** From when until when its screens are made; none where they are there. */
   readonly screens: { readonly from: Moment; readonly ready: Moment } | undefined
+  /** Share of its pace that it is printed at. */
+  readonly pace: number
   /** It is being printed. */
   readonly isBegun: boolean
   readonly isPinned: boolean
@@ -41,7 +43,7 @@ export interface LaneRun {
   readonly why: readonly Reason[]
   /** Who is proposed to print it, the printer first; nobody where the shop names none. */
   readonly crew: readonly string[]
-  /** Seconds that it is done after the end of the day on which it must be printed; 0 for in time. */
+  /** Seconds that it is done after the end of the day on which it must be ready; 0 for in time. */
   readonly late: number
 }
 
@@ -163,6 +165,7 @@ function laneRun(
   const begun = asked.begun.find((x) => x.runId === facts.runId)
   const done = momentAt(b.done)
   const late = Math.max(0, momentAt(b.done) - momentAt(run.due))
+  const whenLate = { done: isoOf(done), by: readyBy(facts, asked.shop) }
   const setUp = begun ? Math.min(begun.since, momentAt(b.setUp)) : momentAt(b.setUp)
   return {
     facts,
@@ -172,6 +175,7 @@ function laneRun(
     end: momentAt(b.end),
     done,
     screens: b.screens && { from: momentAt(b.screens.from), ready: momentAt(b.screens.ready) },
+    pace: b.pace,
     isBegun: begun !== undefined,
     isPinned: asked.pins.some((p) => p.runId === facts.runId),
     waits: b.waits,
@@ -185,15 +189,14 @@ function laneRun(
         time: q('workTime', Math.ceil((run.on[b.press]?.run ?? 0) / b.pace) * 60),
         pieces: q('count', facts.pieces),
       }),
+      ...batchesOf(b, run),
       ...(b.pace < 1 ? [DAYS.because('DAY_SLOWER', { pace: q('share', b.pace) })] : []),
       ...otherPress(asked, b, facts),
       ...(late > 0
         ? [
-            DAYS.because('DAY_LATE', {
-              done: isoOf(done),
-              late: q('workTime', late),
-              by: printedBy(facts, asked.shop),
-            }),
+            late < 2 * 86_400
+              ? DAYS.because('DAY_LATE', { ...whenLate, late: q('workTime', late) })
+              : DAYS.because('DAY_LATE_DAYS', { ...whenLate, days: q('count', Math.round(late / 86_400)) }),
           ]
         : []),
     ],

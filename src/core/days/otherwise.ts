@@ -53,7 +53,7 @@ export function asItIs(asked: ShopDays): ShopDays {
   }
 }
 
-/** What is kept of the days once something has happened; what is over, or of runs that are gone, is forgotten. */
+/** What is kept of the days once something has happened: the last word counts; what is over, or of runs that are gone, is forgotten. */
 export function happened({ now, runs }: ShopDays, kept: DaysKept, what: Happened): DaysKept {
   const today = isoOf(now).slice(0, 10)
   const { away, garments, longer } = kept.otherwise ?? NOTHING_OTHERWISE
@@ -66,11 +66,13 @@ export function happened({ now, runs }: ShopDays, kept: DaysKept, what: Happened
   switch (what.kind) {
     case 'down': {
       const { pressId, from, to } = what
-      return { ...still, down: [...still.down, { pressId, from, to }] }
+      const others = still.down.filter((d) => d.pressId !== pressId)
+      return { ...still, down: [...others, { pressId, from, to }] }
     }
     case 'away': {
       const { personId, first, last } = what
-      return { ...still, otherwise: { ...open, away: [...open.away, { personId, first, last }] } }
+      const others = open.away.filter((a) => a.personId !== personId)
+      return { ...still, otherwise: { ...open, away: [...others, { personId, first, last }] } }
     }
     case 'garments': {
       const { orderId, on } = what

@@ -7,7 +7,7 @@ import { decode } from './decode'
 import type { ShopDays } from './facts'
 import { firstPlan } from './firstPlan'
 import { NOTHING_KEPT } from './kept'
-import { daysOfShop, printedBy } from './shopDays'
+import { daysOfShop, readyBy } from './shopDays'
 import { on, runOf, shopOf } from './shopDays.fixtures'
 
 const lanes = (asked: ShopDays) => daysNow(asked, NOTHING_KEPT).lanes
@@ -55,14 +55,12 @@ describe('days of the calendar', () => {
     // An hour is left on that day: of set-up and 69 minutes the rest is printed on Friday.
     expect(isoOf(late.end).slice(0, 10)).toBe('2026-12-04')
   })
-  it('what goes out days later, or dries in the air, is printed before', () => {
+  it('what goes out days later is ready before', () => {
     const { shop } = shopOf({})
-    expect(printedBy(runOf(1), shop)).toBe('2026-12-04')
-    expect(printedBy(runOf(1, { airDays: 1 }), { ...shop, leadDays: 2 })).toBe('2026-12-01')
-    expect(printedBy(runOf(1, { leadDays: 0, due: '2027-01-01' }), { ...shop, leadDays: 2 })).toBe(
-      '2027-01-01',
-    )
-    expect(printedBy(runOf(1, { due: 'soon' }), shop)).toBe('soon')
+    expect(readyBy(runOf(1), shop)).toBe('2026-12-04')
+    expect(readyBy(runOf(1), { ...shop, leadDays: 2 })).toBe('2026-12-02')
+    expect(readyBy(runOf(1, { leadDays: 0, due: '2027-01-01' }), { ...shop, leadDays: 2 })).toBe('2027-01-01')
+    expect(readyBy(runOf(1, { due: 'soon' }), shop)).toBe('soon')
   })
 })
 
@@ -148,6 +146,31 @@ describe('what holds a run, and what is said of it', () => {
     expect(begins('Orange', 'Blue')).toEqual(['08:20', '08:40'])
     expect(begins('Orange', 'Orange')).toEqual(['08:20', '08:20'])
   })
+  it('what dries in is printed in batches that fit between two breaks, not in one that waits for the longest span', () => {
+    const found = one(shopOf({ runs: [runOf(1, { pot: 6 * 3600, on: [on('a', 20, 600)] })] }), 'O-1')
+    expect(isoOf(found.start)).toBe('2026-12-01T08:20')
+    // Three of 200 minutes: until 11:40, from 12:30, and the next morning.
+    expect(isoOf(found.end)).toBe('2026-12-02T11:20')
+    expect(found.why.find((r) => r.rule === 'DAY_BATCHES')?.inputs.count).toMatchObject({ value: 3 })
+  })
+  it('what dries in the air is in time where it is printed so many days before, and the next print waits for it', () => {
+    const dries = runOf(1, { airDays: 2, due: '2026-12-03' })
+    const next = runOf(1, { runId: 'R-1-P2-dark', print: 'P2', after: dries.runId, due: '2026-12-03' })
+    const asked = shopOf({ runs: [dries, next] })
+    const [first, second] = [dries, next].map((r) => lanes(asked).runs.find((x) => x.facts.runId === r.runId))
+    expect(isoOf(first?.done ?? 0).slice(0, 10)).toBe('2026-12-03')
+    expect(first?.late).toBe(0)
+    expect(second?.start).toBeGreaterThanOrEqual((first?.end ?? 0) + 2 * 86_400)
+  })
+  it('a house without frames makes no screens', () => {
+    const asked = shopOf({
+      ...{ runs: [runOf(1)], screens: { 'O-1.P1': [{ mesh: 4300, left: undefined }] } },
+      shop: { frames: [] },
+    })
+    expect(lanes(asked).out.map((o) => message(o.why, 'metric'))[0]).toContain(
+      'It wants 1 screen of 43 T/cm, and no more than 0 frames',
+    )
+  })
   it('the second print on the same garments waits for the first, and the order of rows does not matter', () => {
     const [front, label] = [
       runOf(1, { print: 'P1', runId: 'R-1-P1-dark', after: 'R-1-P2-dark' }),
@@ -193,10 +216,17 @@ describe('what holds a run, and what is said of it', () => {
     expect(said.filter((s) => /begins at/.test(s)).length).toBeGreaterThan(0)
     expect(said.findLast((s) => /begins at/.test(s))).toMatch(/it waits for/)
   })
-  it('late is said with its hours and the day', () => {
+  it('late is said in hours, from two days on in days', () => {
     const late = one(shopOf({ runs: [runOf(1, { due: '2026-11-27' })] }), 'O-1')
     expect(late.late).toBeGreaterThan(3 * 86_400)
-    expect(late.why.map((r) => r.rule)).toContain('DAY_LATE')
+    const said = (due: string) =>
+      one(shopOf({ runs: [runOf(1, { due })] }), 'O-1').why.map((r) => message(r, 'metric'))
+    expect(said('2026-11-27')).toContain(
+      'Ready at Tue 1 Dec, 09:31, 3 days late: it must be so by the end of 27 Nov 2026.',
+    )
+    expect(said('2026-11-30')).toContain(
+      'Ready at Tue 1 Dec, 09:31, 9.5 h late: it must be so by the end of 30 Nov 2026.',
+    )
   })
 })
 

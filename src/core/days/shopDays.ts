@@ -12,7 +12,7 @@ const SECONDS = 86_400
 const [SHORT, LONG] = [14, 90]
 /** Overtime goes on so long behind the last working hour, min (common practice). */
 const OVERTIME = 120
-/** Between two prints on one garment it cools and is stacked, min (common practice). */
+/** Between two prints on one garment it cools and is stacked, min (common practice); what dries in the air dries first. */
 const BETWEEN = 20
 /** An ink is weighed out, mixed and smeared, min (assumed). */
 export const MIXED = 20
@@ -25,6 +25,9 @@ const DARK_TO_LIGHT = 10
 const OTHER_INK = 4
 /** Lightness by which an ink is lighter than the one before, L*. */
 const LIGHTER = 30
+
+/** A span of work that is worth a batch, min (assumed). */
+const USUAL_SPAN = 120
 
 /** Of an order that must be in time, whatever it does to others. */
 const URGENT = 50
@@ -51,11 +54,11 @@ const leavesBy = (day: number, goesOut: readonly number[] = []): number => {
 }
 
 /**
- * ISO day on which a run must be printed: it leaves on the last day up to its due one on which goods leave; it is printed so many
- * days before, and what dries in the air lies before that.
+ * ISO day by whose end a run must be ready, printed and dry: it leaves on the last day up to its due one on which goods leave, and is
+ * ready so many days before.
  */
-export const printedBy = ({ due, leadDays, airDays }: DayFacts, shop: ShopDays['shop']): string => {
-  const day = leavesBy(momentOf(due) / SECONDS, shop.goesOut) - (leadDays ?? shop.leadDays ?? 0) - airDays
+export const readyBy = ({ due, leadDays }: DayFacts, shop: ShopDays['shop']): string => {
+  const day = leavesBy(momentOf(due) / SECONDS, shop.goesOut) - (leadDays ?? shop.leadDays ?? 0)
   return Number.isFinite(day) ? isoOf(day * SECONDS).slice(0, 10) : due
 }
 
@@ -104,6 +107,7 @@ export function daysOfShop(planned: ShopDays): DaysOfShop {
   )
   const inHouse = without(each.flat(), { from: 0, to: at })
   const meshes = meshesOf(shop.frames)
+  const usualSpan = spanOf(each.flat())
   const index = new Map(runs.map((r, i) => [r.runId, i]))
   const opens = Math.min(...each.flat().flatMap((s) => (s.from > at ? [s.from] : [])), end)
   const pressAt = new Map(shop.presses.map((p, i) => [p.id, i]))
@@ -130,13 +134,13 @@ export function daysOfShop(planned: ShopDays): DaysOfShop {
       ),
       planned: plannedOn(run, pressAt),
       weight: run.orderId === asked.urgent ? URGENT : 1,
-      due: endOfDay(printedBy(run, shop), first),
+      due: endOfDay(readyBy(run, shop), first),
       garments: asked.garmentsIn.includes(run.orderId) || begun ? 0 : garmentsAt(run, each, opens, first),
       ...{ ink: 0, films: at },
       ...(!begun && { mixes: toMix(asked, run).flatMap((name) => inkNumbers.get(name) ?? []) }),
       hold: run.airDays * DAY,
       people: Math.max(1, ...run.on.map((o) => o.people)) + (isHelped(asked, run) ? 1 : 0),
-      pot: Math.floor(run.pot / 60),
+      pot: Math.floor(Math.min(run.pot / 60, usualSpan)),
       screens: screensKey(run),
       frames: framesFor(bare.length > 0 ? bare : screens, meshes),
       ...(bare.length > 0 && {
@@ -146,7 +150,8 @@ export function daysOfShop(planned: ShopDays): DaysOfShop {
         ),
       }),
       ...(bare.length === 0 && { exposed: at + Math.ceil(left / 60) }),
-      ...(before !== undefined && !begun && { after: { run: before, wait: BETWEEN } }),
+      ...(before !== undefined &&
+        !begun && { after: { run: before, wait: Math.max(BETWEEN, (runs[before]?.airDays ?? 0) * DAY) } }),
       ...(dryer &&
         dryerAt >= 0 && { dryer: { at: dryerAt, share: dryer.share, celsius: Math.round(dryer.film) } }),
       ...(can && {
@@ -196,9 +201,20 @@ function garmentsAt(
 
 /** Frames that screens take, by kind of mesh. */
 const framesFor = (screens: readonly DayScreen[], meshes: readonly number[]): DayRun['frames'] =>
-  meshes
+  // In a house without frames there is no kind of mesh at all: none of what is wanted is ever free.
+  (meshes.length > 0 ? meshes : [0])
     .map((_, mesh) => ({ mesh, count: screens.filter((s) => nearest(meshes, s) === mesh).length }))
     .filter((f) => f.count > 0)
+
+/**
+ * Batches of what dries in are no longer than the shorter of the usual spans between two breaks: longer ones would wait for the longest
+ * span of the day.
+ */
+const spanOf = (spans: readonly Span[]): Minute => {
+  const long = spans.map((s) => s.to - s.from)
+  const usual = long.filter((minutes) => minutes >= USUAL_SPAN)
+  return usual.length > 0 ? Math.min(...usual) : Math.max(1, ...long)
+}
 
 /** Names of the inks of a run that are still to be mixed. */
 const toMix = ({ inkShort }: ShopDays, { runId }: DayFacts): readonly string[] => inkShort?.[runId] ?? []

@@ -1,5 +1,6 @@
 import { q, type Reason } from '../advice'
 import { isoOf } from '../schedule'
+import { batchCount, REFRESH } from './batches'
 import type { DaysPlan } from './decode'
 import { DAYS } from './definition'
 import type { DayFacts, ShopDays } from './facts'
@@ -11,6 +12,14 @@ import type { Binding, Booked, Refused } from './told'
 
 /** A chain of waits is told so far. */
 const CHAIN = 5
+
+/** A run by its job; with where and how many where a job has several. */
+function called({ runs }: ShopDays, run: number | undefined): string | undefined {
+  const facts = runs[run ?? -1]
+  if (!facts) return undefined
+  const isOne = runs.every((r) => r === facts || r.words !== facts.words)
+  return isOne ? facts.words : `${facts.words} (${[facts.where, facts.pieces].filter(Boolean).join(', ')})`
+}
 
 /** What that waits for, and what that waits for: the runs before, up to the one that waits for no other. */
 export function chainOf(
@@ -24,15 +33,15 @@ export function chainOf(
   const before = (x: Booked) => booked.get(heldBy(x, frames) ?? -1)
   let b = before(of)
   for (let n = 0; b && n < CHAIN; n++) {
-    const facts = asked.runs[b.run]
-    if (!facts) break
+    const run = called(asked, b.run)
+    if (run === undefined) break
     const begins = isoOf(days.momentAt(b.setUp))
     const next = before(b)
-    const other = next ? asked.runs[next.run]?.words : undefined
+    const other = next && called(asked, next.run)
     found.push(
       other === undefined
-        ? DAYS.because('CHAIN_ENDS', { run: facts.words, begins, waits: ENDS[b.waits] })
-        : DAYS.because('CHAIN_GOES_ON', { run: facts.words, begins, other }),
+        ? DAYS.because('CHAIN_ENDS', { run, begins, waits: ENDS[b.waits] })
+        : DAYS.because('CHAIN_GOES_ON', { run, begins, other }),
     )
     b = next
   }
@@ -85,7 +94,7 @@ export function whyFrame(
   frames: OnFrames | undefined,
 ): readonly Reason[] {
   const last = isForFrame(b, frames) ? frames?.last : undefined
-  const other = asked.runs[last?.run ?? -1]?.words
+  const other = called(asked, last?.run)
   if (!last || other === undefined) return []
   return [DAYS.because('WAITS_FRAME', { frame: last.frame, other, clean: isoOf(days.momentAt(last.clean)) })]
 }
@@ -100,6 +109,13 @@ const heldBy = (b: Booked, frames: ReadonlyMap<number, OnFrames>): number | unde
   return isForFrame(b, own) ? own?.last?.run : b.waitsFor
 }
 
+/** Batches of what dries in, where it is more than one. */
+export function batchesOf({ press, pace }: Booked, { on, pot }: DayRun): readonly Reason[] {
+  const count = batchCount(pot, Math.ceil((on[press]?.run ?? 0) / pace))
+  if (count < 2) return []
+  return [DAYS.because('DAY_BATCHES', { count: q('count', count), each: q('workTime', REFRESH * 60) })]
+}
+
 /** What a start waits for, in a sentence. */
 export function whyStart(
   asked: ShopDays,
@@ -109,7 +125,7 @@ export function whyStart(
   frames: OnFrames | undefined,
 ): Reason {
   const run = days.problem.runs[b.run] as DayRun
-  const other = asked.runs[b.waitsFor ?? -1]?.words ?? 'another job'
+  const other = called(asked, b.waitsFor) ?? 'another job'
   const press = asked.shop.presses[b.press]?.name ?? ''
   const until = isoOf(days.momentAt(b.start))
   const setUp = isoOf(days.momentAt(b.setUp))
@@ -176,12 +192,13 @@ export function refusedIn(
 }
 
 /** The kind of frame that a run wants more of than there ever are. */
-function framesShort({ problem, meshes }: DaysOfShop, run: DayRun): Reason {
+function framesShort({ asked, problem, meshes }: DaysOfShop, run: DayRun): Reason {
   const { capacity } = prepared(problem)
   const short = run.frames.find((f) => f.count > (capacity[f.mesh] ?? 0)) ?? run.frames[0]
+  const wanted = asked.screens[run.screens]?.[0]?.mesh ?? 0
   return DAYS.because('DAY_REFUSED_FRAMES', {
     screens: q('count', short?.count ?? 0),
-    mesh: q('meshCount', meshes[short?.mesh ?? 0] ?? 0),
+    mesh: q('meshCount', meshes[short?.mesh ?? 0] ?? wanted),
     frames: q('count', capacity[short?.mesh ?? 0] ?? 0),
   })
 }
@@ -196,7 +213,7 @@ function whyOut(asked: ShopDays, days: DaysOfShop, run: DayRun, why: Refused): R
       return DAYS.because('DAY_REFUSED_LATE', { days: q('count', days.days) })
     case 'the print before is not placed':
       return DAYS.because('DAY_REFUSED_BEFORE', {
-        other: asked.runs[run.after?.run ?? -1]?.words ?? 'another print',
+        other: called(asked, run.after?.run) ?? 'another print',
       })
     case 'not on this press':
       return DAYS.because('DAY_REFUSED_PRESS')

@@ -31,6 +31,8 @@ export const DAYS_EXAMPLES: Readonly<Record<string, Inputs>> = {
   DAY_SLOWER: { pace: q('share', 0.75) },
   DAY_OTHER_PRESS: { planned: 'Carousel Four', press: 'The Twelve' },
   DAY_LATE: { done: '2026-12-03T10:00', late: q('workTime', 36_000), by: '2026-12-02' },
+  DAY_LATE_DAYS: { done: '2026-12-06T10:00', days: count(4), by: '2026-12-02' },
+  DAY_BATCHES: { count: count(3), each: work(10) },
   CHAIN_GOES_ON: { run: OTHER, begins: '2026-12-02T10:40', other: 'Kittiwake Count' },
   CHAIN_ENDS: { run: 'Kittiwake Count', begins: '2026-12-02T09:10', waits: 'its screens' },
   PROMISE: { likely: '2026-12-10T11:20', draws: count(200), planned: '2026-12-09T14:20' },

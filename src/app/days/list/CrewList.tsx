@@ -77,6 +77,7 @@ export function CrewList({ shopName, list, people, before, next }: Props) {
               <Row key={run.facts.runId} time={`${at(run.setUp)}–${at(run.end)}`} run={run}>
                 {run.crew.length > 0 && <b>{who(run.crew)}: </b>}
                 {run.facts.pieces} pieces, printing from {at(run.start)}
+                {run.pace < 1 && `, at ${Math.round(100 * run.pace)} % of its pace`}
                 {run.late > 0 && <b> ▲ {lateWords(run.late)}</b>}
               </Row>
             ))}
