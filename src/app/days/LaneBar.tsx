@@ -113,7 +113,7 @@ export function LaneBar({ run, name, pressName, windows, now, until, isHeld, onK
               {isLate && <b>▲ {lateWords(run.late)} · </b>}
               {run.isPinned && 'held there · '}
               {run.isBegun ? 'printing, ' : ''}
-              done {done}, {facts.pieces} pc
+              done {done}, {facts.pieces - run.short} pc
             </Box>
           </Box>
         )

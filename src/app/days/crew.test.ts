@@ -21,6 +21,7 @@ const run = (n: number, from: string, to: string, pressId = 'a', print = 'P1'): 
   ...{ pressId, setUp: momentOf(from), start: momentOf(from) + 1800, end: momentOf(to), done: momentOf(to) },
   ...{
     pace: 1,
+    short: 0,
     isBegun: false,
     isPinned: false,
     waits: 'nothing',

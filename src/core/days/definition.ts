@@ -64,6 +64,11 @@ export const DAYS = defineRoom({
       says: '{time} of printing for {pieces} pieces: the usual and a third of the way to the late end of its range, so that days hold.',
       source: 'assumed',
     },
+    DAY_SHORT: {
+      says: '{short} of {pieces} pieces were counted in short and are not printed with the others: they want a set-up of their own, unless the run waits for them (say at Today that its garments come later).',
+      source: 'geometry',
+      severity: 'Watch',
+    },
     DAY_SLOWER: {
       says: 'At {pace} of its pace: the dryer has no room for more beside what runs on it, and it is done sooner so than if it waited.',
       source: 'geometry',

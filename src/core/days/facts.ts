@@ -29,6 +29,8 @@ export interface DayFacts {
   /** ISO day. */
   readonly due: string
   readonly pieces: number
+  /** Pieces of them that were counted in short; none where all came, or nobody counted. */
+  readonly short?: number | undefined
   readonly cloth: Hex
   readonly inks: readonly Hex[]
   /** Its presses, the planned one first. */

@@ -7,7 +7,7 @@ import { type DaysAnswer, firstPlan } from './firstPlan'
 import { framesNamed, type OnFrames } from './frameNames'
 import { inTurn } from './neighbours'
 import type { DayRun, DaysChoice } from './problem'
-import { type DaysOfShop, daysOfShop, readyBy } from './shopDays'
+import { type DaysOfShop, daysOfShop, readyBy, shortOf } from './shopDays'
 import type { Binding, Booked } from './told'
 import { whoRuns } from './whoRuns'
 import { batchesOf, chainOf, otherPress, refusedIn, setUpOf, whyFrame, whyStart } from './why'
@@ -32,6 +32,8 @@ export interface LaneRun {
   readonly done: Moment
   /** From when until when its screens are made; none where they are there. */
   readonly screens: { readonly from: Moment; readonly ready: Moment } | undefined
+  /** Pieces that are not printed with the others: they were counted in short. */
+  readonly short: number
   /** Share of its pace that it is printed at. */
   readonly pace: number
   /** It is being printed. */
@@ -165,6 +167,7 @@ function laneRun(
   const begun = asked.begun.find((x) => x.runId === facts.runId)
   const done = momentAt(b.done)
   const late = Math.max(0, momentAt(b.done) - momentAt(run.due))
+  const short = begun ? 0 : shortOf(asked, facts)
   const whenLate = { done: isoOf(done), by: readyBy(facts, asked.shop) }
   const setUp = begun ? Math.min(begun.since, momentAt(b.setUp)) : momentAt(b.setUp)
   return {
@@ -175,7 +178,7 @@ function laneRun(
     end: momentAt(b.end),
     done,
     screens: b.screens && { from: momentAt(b.screens.from), ready: momentAt(b.screens.ready) },
-    pace: b.pace,
+    ...{ pace: b.pace, short },
     isBegun: begun !== undefined,
     isPinned: asked.pins.some((p) => p.runId === facts.runId),
     waits: b.waits,
@@ -187,8 +190,11 @@ function laneRun(
       ...(begun ? [] : [setUpOf(b, run)]),
       DAYS.because('DAY_PRINTS', {
         time: q('workTime', Math.ceil((run.on[b.press]?.run ?? 0) / b.pace) * 60),
-        pieces: q('count', facts.pieces),
+        pieces: q('count', facts.pieces - short),
       }),
+      ...(short > 0
+        ? [DAYS.because('DAY_SHORT', { short: q('count', short), pieces: q('count', facts.pieces) })]
+        : []),
       ...batchesOf(b, run),
       ...(b.pace < 1 ? [DAYS.because('DAY_SLOWER', { pace: q('share', b.pace) })] : []),
       ...otherPress(asked, b, facts),

@@ -162,6 +162,20 @@ describe('what holds a run, and what is said of it', () => {
     expect(first?.late).toBe(0)
     expect(second?.start).toBeGreaterThanOrEqual((first?.end ?? 0) + 2 * 86_400)
   })
+  it('what was counted in short is not printed with the others, and that is said; where nothing came it waits', () => {
+    const run = (short?: number) => runOf(1, { pieces: 48, short, on: [on('a', 30, 96)] })
+    const [all, most, none] = [undefined, 12, 48].map((short) => one(shopOf({ runs: [run(short)] }), 'O-1'))
+    expect((all?.end ?? 0) - (all?.start ?? 0)).toBe(96 * 60)
+    expect((most?.end ?? 0) - (most?.start ?? 0)).toBe(72 * 60)
+    expect(most?.short).toBe(12)
+    expect(most?.why.map((r) => message(r, 'metric')).join(' ')).toContain(
+      '12 of 48 pieces were counted in short',
+    )
+    expect(none?.why[0]?.rule).toBe('WAITS_GARMENTS')
+    // What nobody has counted in is expected whole.
+    const later = one(shopOf({ runs: [run(12)], garmentsIn: [] }), 'O-1')
+    expect([later.short, later.end - later.start]).toEqual([0, 96 * 60])
+  })
   it('a house without frames makes no screens', () => {
     const asked = shopOf({
       ...{ runs: [runOf(1)], screens: { 'O-1.P1': [{ mesh: 4300, left: undefined }] } },

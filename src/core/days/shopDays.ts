@@ -130,12 +130,13 @@ export function daysOfShop(planned: ShopDays): DaysOfShop {
           run.on.find((o) => o.pressId === p.id && (begun || isOpenTo(asked, run, p.id))),
           begun,
           isHelped(asked, run),
+          thereOf(asked, run),
         ),
       ),
       planned: plannedOn(run, pressAt),
       weight: run.orderId === asked.urgent ? URGENT : 1,
       due: endOfDay(readyBy(run, shop), first),
-      garments: asked.garmentsIn.includes(run.orderId) || begun ? 0 : garmentsAt(run, each, opens, first),
+      garments: isIn(asked, run) || begun ? 0 : garmentsAt(run, each, opens, first),
       ...{ ink: 0, films: at },
       ...(!begun && { mixes: toMix(asked, run).flatMap((name) => inkNumbers.get(name) ?? []) }),
       hold: run.airDays * DAY,
@@ -219,6 +220,17 @@ const spanOf = (spans: readonly Span[]): Minute => {
 /** Names of the inks of a run that are still to be mixed. */
 const toMix = ({ inkShort }: ShopDays, { runId }: DayFacts): readonly string[] => inkShort?.[runId] ?? []
 
+/** Its garments are counted in, and some came. */
+const isIn = ({ garmentsIn }: ShopDays, { orderId, pieces, short = 0 }: DayFacts): boolean =>
+  garmentsIn.includes(orderId) && short < pieces
+
+/** Share of its pieces that can be printed: what was counted in short is not there. */
+const thereOf = (asked: ShopDays, run: DayFacts): number =>
+  isIn(asked, run) ? 1 - (run.short ?? 0) / Math.max(1, run.pieces) : 1
+
+/** Pieces that were counted in short and are not printed with the others. */
+export const shortOf = (asked: ShopDays, run: DayFacts): number => (isIn(asked, run) ? (run.short ?? 0) : 0)
+
 /** The press that a sheet is made for is the first of those that take the run. */
 const plannedOn = ({ on }: DayFacts, pressAt: ReadonlyMap<string, number>): number | undefined =>
   pressAt.get(on[0]?.pressId ?? '')
@@ -268,12 +280,13 @@ function takesOf(
   on: OnPress | undefined,
   begun: { readonly pressId: string; readonly left: number } | undefined,
   isHelped: boolean,
+  there: number,
 ) {
   if (!on) return undefined
   if (begun && begun.pressId !== on.pressId) return undefined
   return {
     setUp: begun ? 0 : Math.ceil((on.setUp * STAYS) / 60),
-    run: Math.max(1, Math.ceil((((isHelped && on.helped) || on.print) * (begun?.left ?? 1)) / 60)),
+    run: Math.max(1, Math.ceil((((isHelped && on.helped) || on.print) * (begun?.left ?? there)) / 60)),
   }
 }
 

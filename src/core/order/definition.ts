@@ -75,6 +75,10 @@ export const ORDER = defineRoom({
       says: '{pieces} pieces in {colours} colours: hold {share} ready for what is spoiled, {spares}. A spoiled size is not replaced by another.',
       source: 'common practice',
     },
+    SPARES_FIRST: {
+      says: '{more} of it because this job was not printed before: the first garments go until it stands.',
+      source: 'assumed',
+    },
   },
   settings: {
     group: {

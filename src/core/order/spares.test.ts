@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { SIZE_NAMES } from './sizes'
-import { cameOver, sparesOf } from './spares'
+import { cameOver, cameShort, sparesOf } from './spares'
 
 const sizes = (...pieces: readonly number[]) =>
   pieces.map((quantity, i) => ({ size: SIZE_NAMES[i] ?? 'M', quantity }))
@@ -34,6 +34,16 @@ describe('spare garments to order', () => {
         expect(sparesOf(sizes(...each), colours + 1).total).toBeGreaterThanOrEqual(total)
       }),
     )
+  })
+
+  it('more for what was never printed before', () => {
+    expect(sparesOf(sizes(100, 100), 1, true).total).toBe(6)
+    expect(sparesOf(sizes(100), 1, true).reasons.map((r) => r.rule)).toEqual(['SPARES', 'SPARES_FIRST'])
+  })
+
+  it('what came short of all sizes: spare ones of another do not help, and what was not counted is whole', () => {
+    const came = (quantity: number, received?: number) => ({ size: 'M' as const, quantity, received })
+    expect(cameShort([came(10, 8), came(10, 14), came(5), came(4, 0)])).toBe(6)
   })
 
   it('short, spare, or not counted', () => {

@@ -3,7 +3,7 @@ import { lightness } from '../color'
 import type { DayFacts, OnPress } from '../days'
 import type { Press, Shop } from '../equipment'
 import { POT_LIFE } from '../ink'
-import { driesInScreen, type Order, WHERES } from '../order'
+import { cameShort, driesInScreen, type Order, WHERES } from '../order'
 import { airDays, airDryOf } from './canNotes'
 import { jobWords } from './hitPlans'
 import { plan } from './plan'
@@ -73,6 +73,7 @@ export function dayFactsOf(
   const turns = printsInTurn(order, run, made.method)
   const before = turns[turns.findIndex((t) => t.run.id === run.id) - 1]?.run.id
   const screens = ownScreens(hits).filter((h) => !h.frame?.standing)
+  const short = cameShort(run.lines.flatMap((l) => l.sizes))
   const tones = screens.map((h) => lightness(h.hex).L)
   return {
     ...{ runId: run.id, orderId: order.id, print: run.placement.id, words: jobWords(order) },
@@ -81,6 +82,7 @@ export function dayFactsOf(
     cloth: run.lines[0]?.cloth.hex ?? '#ffffff',
     inks: screens.map((h) => h.hex),
     ...(order.garmentsOn !== undefined && { garmentsOn: order.garmentsOn }),
+    ...(short > 0 && { short }),
     airDays: airDays(airDryOf(run.placement.inks)),
     pot: hits.some((h) => driesInScreen(h.hit.system)) ? POT_LIFE : 0,
     isBased: screens[0]?.hit.id === 'base',

@@ -28,6 +28,7 @@ export const DAYS_EXAMPLES: Readonly<Record<string, Inputs>> = {
   WAITS_HOURS: at('2026-12-02T12:30'),
   DAY_SET_UP: { time: work(40), change: work(34) },
   DAY_PRINTS: { time: work(97), pieces: count(96) },
+  DAY_SHORT: { short: count(6), pieces: count(96) },
   DAY_SLOWER: { pace: q('share', 0.75) },
   DAY_OTHER_PRESS: { planned: 'Carousel Four', press: 'The Twelve' },
   DAY_LATE: { done: '2026-12-03T10:00', late: q('workTime', 36_000), by: '2026-12-02' },

@@ -107,6 +107,7 @@ const OF_RULE: Readonly<Record<string, Inputs>> = {
   METAL_FLASH: { j: 'Copper shimmer' },
   MUD: { i: 'Harbour blue', j: 'Moon yellow' },
   NO_COOL: { name: 'Coal black' },
+  SPARES_FIRST: { more: share(0.01) },
   SPARES: { pieces: count(120), colours: count(5), share: share(0.03), spares: count(4) },
   ORDER_WET_RISK: { i: 'Moon yellow', j: 'Harbour blue' },
   PREDICTED: { film: um(62) },

@@ -76,7 +76,8 @@ export function CrewList({ shopName, list, people, before, next }: Props) {
             {press.runs.map((run) => (
               <Row key={run.facts.runId} time={`${at(run.setUp)}–${at(run.end)}`} run={run}>
                 {run.crew.length > 0 && <b>{who(run.crew)}: </b>}
-                {run.facts.pieces} pieces, printing from {at(run.start)}
+                {run.facts.pieces - run.short} pieces{run.short > 0 && ` (${run.short} came short)`}, printing
+                from {at(run.start)}
                 {run.pace < 1 && `, at ${Math.round(100 * run.pace)} % of its pace`}
                 {run.late > 0 && <b> ▲ {lateWords(run.late)}</b>}
               </Row>

@@ -8,7 +8,7 @@ import { useOrder } from '../orderContext'
 
 /** Garments of a line that came in, by size, against what is ordered; and how many spare ones to order. */
 export function CameIn({ at }: { readonly at: number }) {
-  const { order } = useOrder()
+  const { order, customer } = useOrder()
   const { control, setValue } = useFormContext<Order>()
   const sizes = useWatch({ control, name: `lines.${at}.sizes` })
   const put = (received: (s: SizeQuantity) => number) =>
@@ -17,7 +17,8 @@ export function CameIn({ at }: { readonly at: number }) {
       sizes.map((s) => ({ ...s, received: received(s) })),
       { shouldDirty: true, shouldValidate: true },
     )
-  const { total, bySize, reason } = sparesOf(order.lines[at]?.sizes ?? [], mostColours(order))
+  const isFirst = !customer.earlier.some((o) => sameName(o.title, order.title))
+  const { total, bySize, reasons } = sparesOf(order.lines[at]?.sizes ?? [], mostColours(order), isFirst)
   const name = order.lines[at]?.cloth.name ?? ''
   const several = order.lines.length > 1
   return (
@@ -42,7 +43,7 @@ export function CameIn({ at }: { readonly at: number }) {
       </Flex>
       {total > 0 && (
         <Box fontSize="small">
-          <AskNumber label={`Spares, ${name}`} reasons={[reason]}>
+          <AskNumber label={`Spares, ${name}`} reasons={reasons}>
             {total} spare
           </AskNumber>{' '}
           to order with them:{' '}
@@ -55,6 +56,8 @@ export function CameIn({ at }: { readonly at: number }) {
     </Box>
   )
 }
+
+const sameName = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase()
 
 function overWords(over: number | undefined): string {
   if (!over) return ''
