@@ -50,7 +50,7 @@ export function Besides({ lanes, dryers, inkShort, windows }: Props) {
             key={of[0]?.runId}
             // An hour before, wide enough to be read: it says by when, not how long it is mixed.
             {...{ ...draw, from: Math.max(lanes.now, from - 3600), to: from }}
-            label={`Ink for ${of[0]?.words}: ${inks.join(', ')}`}
+            label={`Ink for ${[...new Set(of.map((f) => f.words))].join(' and ')}: ${inks.join(', ')}`}
             isMark
           >
             {inks.length}

@@ -1,6 +1,7 @@
 'use client'
 
 import { Box, Flex } from '@chakra-ui/react'
+import { useEffect, useRef } from 'react'
 import type { DaysKept, DaysNow, Happened, MovePrice, Proposal } from '@/core/days'
 import { keysOf } from '@/core/quantity'
 import { PushButton } from '@/ui/PushButton'
@@ -25,8 +26,13 @@ interface Props {
 /** What is offered, with what it comes to before it is taken. */
 export function Offers({ offer, now, names, onTake, onPause, onSearch, onHappened, onLeave }: Props) {
   const at = now.asked.now
+  const box = useRef<HTMLDivElement>(null)
+  // On a narrow screen it opens below what is seen.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: each kind of offer is shown anew
+  useEffect(() => box.current?.scrollIntoView({ block: 'nearest' }), [offer.kind])
   return (
     <Box
+      ref={box}
       role="status"
       aria-label="What it comes to"
       bg="raised"

@@ -31,6 +31,19 @@ describe('what goes on beside the presses', () => {
     expect(work.map((w) => [w.of[0]?.orderId, w.inks])).toEqual([['O-2', ['Buoy orange']]])
     expect(work[0]?.from).toBe(lanes.runs.find((r) => r.facts.orderId === 'O-2')?.setUp)
   })
+  it('inks that are wanted at the same time are one mark, each ink once', () => {
+    const runs = [runOf(1, { on: [on('a')] }), runOf(2, { on: [on('b')] })]
+    const work = inkWork(lanesIn({ runs }), {
+      [runOf(1).runId]: ['Orange', 'White'],
+      [runOf(2).runId]: ['White', 'Blue'],
+    })
+    expect(work.map((w) => [w.of.map((f) => f.orderId), w.inks])).toEqual([
+      [
+        ['O-1', 'O-2'],
+        ['Orange', 'White', 'Blue'],
+      ],
+    ])
+  })
   it('a dryer runs one temperature at a time, in stretches that never meet', () => {
     const at = (film: number) => [{ ...on('a'), dryer: { id: 'd', share: 0.4, film } }]
     const other = (film: number) => [{ ...on('b'), dryer: { id: 'd', share: 0.4, film } }]

@@ -18,15 +18,29 @@ export const screenWork = ({ runs }: Lanes): readonly Beside[] =>
     )
     .sort((a, b) => a.from - b.from)
 
-/** By when inks are wanted that are neither in a tub nor in a can: runs that want any, by when their set-up begins. */
+/** Inks that are wanted within so long of each other are mixed in one go, s. */
+const TOGETHER = 900
+
+/** By when inks are wanted that are neither in a tub nor in a can: when the set-up of runs that want any begins, those of one time as one. */
 export const inkWork = (
   { runs }: Lanes,
   short: Readonly<Record<string, readonly string[]>>,
-): readonly (Beside & { readonly inks: readonly string[] })[] =>
-  runs.flatMap((r) => {
+): readonly (Beside & { readonly inks: readonly string[] })[] => {
+  const found: (Beside & { readonly inks: readonly string[] })[] = []
+  for (const r of [...runs].sort((a, b) => a.setUp - b.setUp)) {
     const inks = r.isBegun ? [] : (short[r.facts.runId] ?? [])
-    return inks.length > 0 ? [{ from: r.setUp, to: r.setUp, of: [r.facts], inks }] : []
-  })
+    const last = found.at(-1)
+    if (inks.length === 0) continue
+    if (last && r.setUp - last.from < TOGETHER)
+      found[found.length - 1] = {
+        ...last,
+        of: [...last.of, r.facts],
+        inks: [...new Set([...last.inks, ...inks])],
+      }
+    else found.push({ from: r.setUp, to: r.setUp, of: [r.facts], inks })
+  }
+  return found
+}
 
 /** A dryer at one temperature. */
 export interface DryerSpan extends Beside {
