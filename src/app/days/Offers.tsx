@@ -29,7 +29,10 @@ export function Offers({ offer, now, names, onTake, onPause, onSearch, onHappene
   const box = useRef<HTMLDivElement>(null)
   // On a narrow screen it opens below what is seen.
   // biome-ignore lint/correctness/useExhaustiveDependencies: each kind of offer is shown anew
-  useEffect(() => box.current?.scrollIntoView({ block: 'nearest' }), [offer.kind])
+  useEffect(() => {
+    // What it gives back is no way to end an effect.
+    void box.current?.scrollIntoView({ block: 'nearest' })
+  }, [offer.kind])
   return (
     <Box
       ref={box}

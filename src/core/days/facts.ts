@@ -2,7 +2,6 @@ import type { Hex } from '../color'
 import type { Press, Shop } from '../equipment'
 import type { Duration, MeshCount, Share, Temperature } from '../quantity'
 import type { Moment } from '../schedule'
-import type { Otherwise } from './otherwise'
 
 /** What a run takes on one press, seconds: as it is planned, and from lowest to highest. */
 export interface OnPress {
@@ -84,6 +83,17 @@ export interface Down {
   readonly from: Moment
   readonly to: Moment
 }
+
+/** What came otherwise than it was planned; a person and an order by their ids, days as ISO and both included. */
+export interface Otherwise {
+  readonly away: readonly { readonly personId: string; readonly first: string; readonly last: string }[]
+  /** Garments that are not here yet, and the day on which they are now expected. */
+  readonly garments: readonly { readonly orderId: string; readonly on: string }[]
+  /** Seconds that a run prints longer than it was planned for. */
+  readonly longer: readonly { readonly runId: string; readonly by: number }[]
+}
+
+export const NOTHING_OTHERWISE: Otherwise = { away: [], garments: [], longer: [] }
 
 /** Everything that the days are planned from: runs, the shop, what is said of both, and the shop's clock. */
 export interface ShopDays {

@@ -1,7 +1,6 @@
 import * as yup from 'yup'
-import type { Down, Pin } from './facts'
+import type { Down, Otherwise, Pin } from './facts'
 import type { KeptChoice } from './lanes'
-import type { Otherwise } from './otherwise'
 
 /** What the lead decided of the days: the plan that was taken, runs that were put somewhere, presses that stand. */
 export interface DaysKept {

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { isoOf, momentOf } from '../schedule'
+import { asItIs } from './asItIs'
 import { afterAll, DaysSearch, daysNow, shiftedBy } from './decide'
 import { daysKeptSchema, NOTHING_KEPT } from './kept'
-import { asItIs, type Happened, happened, type Over, over } from './otherwise'
+import { type Happened, happened, type Over, over } from './otherwise'
 import { on, runOf, shopOf } from './shopDays.fixtures'
 
 const at = (time: string) => momentOf(`2026-12-01T${time}`)

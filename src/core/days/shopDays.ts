@@ -1,9 +1,9 @@
 import { canRun, type Hours } from '../equipment'
 import { hoursAt, isoOf, type Moment, momentOf, spansOn, weekdayOf } from '../schedule'
+import { asItIs } from './asItIs'
 import { crewsOf } from './crews'
 import type { DayFacts, DayScreen, OnPress, ShopDays } from './facts'
 import { isFree, meshesOf, nearest, roomOf } from './frames'
-import { asItIs } from './otherwise'
 import type { DayPress, DayRun, DaysProblem, Minute, Span } from './problem'
 
 const DAY = 1440
