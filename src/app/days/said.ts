@@ -66,7 +66,7 @@ export const sheetWords = (sheets: readonly LaneRun[], names: Names): string => 
 
 /** What a proposal changes, in sentences: how many are late, then whatever is worse, better, moved. */
 export function differenceWords(
-  { later, sooner, moved, sheets, lateBefore, lateAfter }: Difference,
+  { later, sooner, moved, sheets, overtime, lateBefore, lateAfter }: Difference,
   now: Moment,
   names?: Names,
 ): readonly string[] {
@@ -75,6 +75,9 @@ export function differenceWords(
       `Later than it must be: ${some(later, (s) => `${s.facts.words}, ${s.to ? lateWords(s.to.late) : 'without a place'}`)}.`,
     sooner.length > 0 &&
       `Better: ${some(sooner, (s) => `${s.facts.words}, ${s.to && s.to.late > 0 ? `${lateWords(s.to.late)}, done ${clockWords(s.to.done, now)}` : `in time, ${s.to ? clockWords(s.to.done, now) : ''}`}`)}.`,
+    names !== undefined &&
+      overtime.length > 0 &&
+      `Overtime: ${overtime.map((o) => `${names.press(o.pressId)} ${dayWords(o.day, now)}`).join(', ')}.`,
     names !== undefined && sheets.length > 0 && `${sheetWords(sheets, names)}.`,
     moved.length > 0 && `Changes its press or its turn: ${some(moved, (s) => s.facts.words)}.`,
     names !== undefined && moved.length > 0 && `${tellWords(moved, names)}.`,

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import type { LaneRun, Lanes } from '@/core/days'
+import type { Difference, LaneRun, Lanes, Shift } from '@/core/days'
 import { USUAL_HOURS } from '@/core/equipment'
 import { isoOf, momentOf } from '@/core/schedule'
-import { clockWords, differenceWords, lateWords } from './said'
+import { clockWords, dayWords, differenceWords, lateWords } from './said'
 import { hourMarks, momentAt, partsOf, windowsOf } from './scale'
 
 const lanesAt = (now: string, ends: readonly string[] = []): Lanes => ({
@@ -42,6 +42,11 @@ describe('what is shown of the days', () => {
   })
 })
 
+const NOTHING: Difference = {
+  ...{ later: [], sooner: [], moved: [], sheets: [], overtime: [] },
+  ...{ lateBefore: 1, lateAfter: 1 },
+}
+
 describe('said in few words', () => {
   const now = momentOf('2026-12-01T08:00')
   it('moments and lateness', () => {
@@ -57,7 +62,28 @@ describe('said in few words', () => {
     ]).toEqual([...['1 min late', '30 min late', '2 h late', '1 day late', '3 days late']])
   })
   it('nothing that changes is said so', () =>
-    expect(
-      differenceWords({ later: [], sooner: [], moved: [], sheets: [], lateBefore: 1, lateAfter: 1 }, now),
-    ).toEqual(['Nothing becomes late by it, nothing else moves.']))
+    expect(differenceWords(NOTHING, now)).toEqual(['Nothing becomes late by it, nothing else moves.']))
+  it('how many are late comes first; overtime, and who is to be told by place and name', () => {
+    const facts = { words: 'Tide Observatory, Star chart' }
+    const at = (pressId: string, crew: readonly string[]) => ({
+      pressId,
+      start: now,
+      done: now,
+      late: 0,
+      crew,
+    })
+    const moved = [{ facts, from: at('a', ['ida']), to: at('b', ['bo']) }] as unknown as Shift[]
+    const names = { press: (id: string) => `Press ${id}`, who: (id: string) => id.toUpperCase() }
+    const overtime = [{ pressId: 'b', day: '2026-12-03' }]
+    expect(differenceWords({ ...NOTHING, moved, overtime, lateAfter: 0 }, now, names)).toEqual([
+      '0 late instead of 1.',
+      'Overtime: Press b Thu 3 Dec.',
+      'Changes its press or its turn: Tide Observatory, Star chart.',
+      'To be told: Press a, Press b (IDA, BO).',
+    ])
+  })
+  it('days are today, tomorrow, or by name', () =>
+    expect(['2026-12-01', '2026-12-02', '2027-01-04'].map((d) => dayWords(d, now))).toEqual([
+      ...['today', 'tomorrow', 'Mon 4 Jan'],
+    ]))
 })

@@ -20,6 +20,8 @@ export interface Difference {
   readonly moved: readonly Shift[]
   /** Runs that are on another press than their sheet is planned for: taking the days plans it anew. */
   readonly sheets: readonly LaneRun[]
+  /** Overtime that was not worked before: on which press, which ISO day. */
+  readonly overtime: readonly { readonly pressId: string; readonly day: string }[]
   /** Customers whose goods leave on another day than was planned. */
   readonly lateBefore: number
   readonly lateAfter: number
@@ -84,6 +86,9 @@ export function differenceOf(before: Lanes, after: Lanes): Difference {
       ({ facts, from, to }) => from && to && (from.pressId !== to.pressId || out.has(facts.runId)),
     ),
     sheets: offSheet(after),
+    overtime: Object.entries(after.overtime).flatMap(([pressId, days]) =>
+      days.filter((day) => !before.overtime[pressId]?.includes(day)).map((day) => ({ pressId, day })),
+    ),
     lateBefore: before.lateRuns,
     lateAfter: after.lateRuns,
   }

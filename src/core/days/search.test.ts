@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import { daysOf } from './days.fixtures'
+import { daysOf, drawing, problemOf } from './days.fixtures'
 import { decode } from './decode'
 import { firstPlan } from './firstPlan'
 import { movesFrom, shownOf } from './moves'
+import type { DayRun, DaysProblem } from './problem'
 import { Search } from './search'
 
 const found = (problem: Parameters<typeof decode>[0], evaluations: number, slice = evaluations, seed = 1) => {
@@ -66,6 +67,74 @@ describe('a search', () => {
     const booked = plan.booked.find((b) => b.run === 5)
     expect(booked?.press).toBe(free.presses.length - 1)
     expect(booked?.start).toBeGreaterThanOrEqual(700)
+  })
+})
+
+describe('textbook cases with an optimum that is known', () => {
+  const END = 20_000
+  const jobs = (seed: number, count: number) => {
+    const below = drawing(seed)
+    return Array.from({ length: count }, () => ({ run: 20 + below(200), weight: 1 + below(5) }))
+  }
+  const around = (presses: number, runs: readonly Partial<DayRun>[]): DaysProblem => {
+    const base = problemOf({ presses, days: 14, runs })
+    return {
+      ...{ ...base, end: END, people: runs.length },
+      presses: base.presses.map((p) => ({ ...p, works: [{ from: 0, to: END }], overtime: [] })),
+    }
+  }
+  const searched = (problem: DaysProblem) => {
+    const search = new Search(problem, firstPlan(problem).choice, { seed: 1, evaluations: 20_000 })
+    search.go(20_000)
+    return search.answer().plan
+  }
+  const on = (presses: number, run: number) => Array.from({ length: presses }, () => ({ setUp: 0, run }))
+  // Smith 1956: on one machine the weighted sum of ends is least where jobs go by time over weight.
+  it.each([1, 2, 3])('one press, all late from the start: by time over weight, case %i', (seed) => {
+    const list = jobs(seed, 12)
+    const problem = around(
+      1,
+      list.map(({ run, weight }) => ({ on: on(1, run), weight, due: 0 })),
+    )
+    let [end, least] = [0, 0]
+    for (const { run, weight } of [...list].sort((a, b) => a.run / a.weight - b.run / b.weight)) {
+      end += run
+      least += weight * end
+    }
+    expect(searched(problem).late).toBe(least)
+  })
+  // Conway, Maxwell and Miller 1967: on equal machines the sum of ends is least where the shortest go first, dealt out in turn.
+  it.each([4, 5, 6])('equal presses, all late and alike in weight: the shortest first, case %i', (seed) => {
+    const list = jobs(seed, 12)
+    const problem = around(
+      3,
+      list.map(({ run }) => ({ on: on(3, run), due: 0 })),
+    )
+    const ends = [0, 0, 0]
+    let least = 0
+    for (const [i, run] of list
+      .map((j) => j.run)
+      .sort((a, b) => a - b)
+      .entries()) {
+      ends[i % 3] = (ends[i % 3] ?? 0) + run
+      least += ends[i % 3] ?? 0
+    }
+    expect(searched(problem).late).toBe(least)
+  })
+  // Jackson 1955: on one machine, where any order is in time, the order by due dates is.
+  it.each([7, 8, 9])('one press, in time where the order by due dates is, case %i', (seed) => {
+    const below = drawing(seed + 100)
+    let end = 0
+    const runs = jobs(seed, 14).map(({ run, weight }) => {
+      end += run
+      return { on: on(1, run), weight, due: end + below(15) }
+    })
+    for (let i = runs.length - 1; i > 0; i--) {
+      const k = below(i + 1)
+      const [a, b] = [runs[i], runs[k]]
+      if (a && b) [runs[i], runs[k]] = [b, a]
+    }
+    expect(searched(around(1, runs)).late).toBe(0)
   })
 })
 

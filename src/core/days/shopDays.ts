@@ -23,6 +23,8 @@ const STAYS = 0.15
 /** Dark ink out of the wells before light, and any other ink, min for a press (assumed). */
 const DARK_TO_LIGHT = 10
 const OTHER_INK = 4
+/** Of that the white of a base that stays in its place saves so much, min (assumed). */
+const BASE_STAYS = 2
 /** Lightness by which an ink is lighter than the one before, L*. */
 const LIGHTER = 30
 
@@ -320,6 +322,7 @@ function changeOverOf({ runs, shop, screens }: ShopDays): DaysProblem['changeOve
         : next.lightest - last.darkest > LIGHTER
           ? DARK_TO_LIGHT
           : OTHER_INK
-    return Math.ceil(full + ink)
+    const stays = ink > 0 && last.isBased && next.isBased ? BASE_STAYS : 0
+    return Math.ceil(full + ink - stays)
   }
 }
