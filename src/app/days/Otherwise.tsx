@@ -9,7 +9,7 @@ import { PushButton } from '@/ui/PushButton'
 import { TextButton } from '@/ui/Section'
 import { dayWords, type Names } from './said'
 
-export type Kind = Happened['kind']
+type Kind = Happened['kind']
 const DAY = 86_400
 const dayIn = (now: Moment, days: number): string => isoOf(now + days * DAY).slice(0, 10)
 
@@ -73,14 +73,18 @@ type Options = readonly { readonly id: string; readonly name: string }[]
 
 /** Whom or what each can happen to. */
 function optionsOf({ asked, lanes }: DaysNow): Readonly<Record<Kind, Options>> {
-  const printed = lanes.runs.map(({ facts }) => facts)
+  const pressOf = (id: string) => asked.shop.presses.find((p) => p.id === id)?.name ?? id
   const open = lanes.runs.filter((r) => !r.isBegun).map(({ facts }) => facts)
   const orders = new Map(open.map((f) => [f.orderId, { id: f.orderId, name: `${f.orderId}, ${f.words}` }]))
   return {
     down: asked.shop.presses.map(({ id, name }) => ({ id, name })),
     away: (asked.shop.people ?? []).map(({ id, name }) => ({ id, name })),
     garments: [...orders.values()],
-    longer: printed.map((f) => ({ id: f.runId, name: f.where ? `${f.words}, ${f.where}` : f.words })),
+    // Runs of one job may differ in nothing but their press.
+    longer: lanes.runs.map(({ facts: f, pressId }) => ({
+      id: f.runId,
+      name: `${[f.words, f.where, f.pieces].filter(Boolean).join(', ')} on ${pressOf(pressId)}`,
+    })),
   }
 }
 
@@ -178,7 +182,7 @@ export function StillOtherwise({
       const words = wordsOf((r) => r.orderId === orderId)
       if (words === undefined) return []
       const says = `Garments of ${words}: expected ${dayWords(on, asked.now)}.`
-      return [{ says, ends: 'Are here', what: { kind: 'garments' as const, orderId } }]
+      return [{ says, ends: 'Come as planned', what: { kind: 'garments' as const, orderId } }]
     }),
     ...longer.flatMap(({ runId, by }) => {
       const words = wordsOf((r) => r.runId === runId)

@@ -1,4 +1,4 @@
-import type { LaneRun } from '@/core/days'
+import { asItIs, type LaneRun } from '@/core/days'
 import { isoOf } from '@/core/schedule'
 import type { CalendarEntry, CsvDayRun } from '@/formats'
 import type { Database } from '@/store/database'
@@ -11,7 +11,7 @@ export async function lanesAhead(db: Database, at: Date) {
   const { asked, kept, needs, planning, later } = await daysAhead(db, at)
   const lanes = await lanesOf(asked, kept)
   const nameOf = (id: string) => asked.shop.presses.find((p) => p.id === id)?.name ?? id
-  const people = asked.shop.people ?? []
+  const people = asItIs(asked).shop.people ?? []
   const whoOf = (id: string) => people.find((p) => p.id === id)?.name ?? id
   return { lanes, nameOf, whoOf, presses: asked.shop.presses, people, asked, needs, planning, later }
 }

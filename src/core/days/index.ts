@@ -1,3 +1,4 @@
+export { asItIs } from './asItIs'
 export { dryerWork, inkWork, screenWork } from './besides'
 export { type Difference, offSheet, type Put, type Shift } from './compare'
 export {
