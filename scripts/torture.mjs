@@ -1,6 +1,6 @@
 /**
- * `npm run -s torture [-- N [deed]]`: kills the server N times (300) with SIGKILL in the middle of edits, decisions, pours, cans booked
- * in, releases, counts at the press, film uploads, backups, restores and archives taken in. What it acknowledged must be there afterwards, once; what
+ * `npm run -s torture [-- N [deed]]`: kills the server N times (300) with SIGKILL in the middle of edits, decisions, days taken,
+ * pours, cans booked in, releases, counts at the press, film uploads, backups, restores and archives taken in. What it acknowledged must be there afterwards, once; what
  * had no answer is sent again with its id and must be there once then; a restore is whole or not at all; every backup is sound;
  * so is the database. With a deed nothing but
  * that is done. Exit 0 when that held every time.
@@ -25,11 +25,14 @@ const base = `http://127.0.0.1:${port}`
 const wait = (ms) => new Promise((resume) => setTimeout(resume, ms))
 const AT = '2026-11-24T09:00'
 const RUN = 'R-1006-P1-dark'
+/** Its press is the days' to choose. */
+const MOVED = 'R-1007-P1-dark-poly'
 const failures = []
 const say = (round, what) => failures.push(`round ${round}: ${what}`)
 const counts = {
   edits: 0,
   decisions: 0,
+  days: 0,
   pours: 0,
   cans: 0,
   releases: 0,
@@ -85,6 +88,12 @@ const editNow = () =>
 const dwellNow = () =>
   read(`SELECT number FROM decision WHERE run_id = ? AND key = 'dwell.1'`, RUN)[0]?.number
 const eventsNow = () => read('SELECT id FROM press_event WHERE run_id = ?', RUN).map((e) => e.id)
+const daysNow = () => {
+  const [row] = read('SELECT version, kept FROM day_plan')
+  return row ? { version: row.version, kept: JSON.parse(row.kept) } : { version: 0, kept: {} }
+}
+const pressNow = () =>
+  read(`SELECT word FROM decision WHERE run_id = ? AND kind = 'override' AND key = 'press'`, MOVED)[0]?.word
 const lotsNow = () => read(`SELECT count(*) AS lots FROM can WHERE lot LIKE 'lot %'`)[0].lots
 
 /** What is known to be done: set anew when a restore or an archive took everything back. */
@@ -92,6 +101,8 @@ let done
 let batchId
 let n = 0
 async function begin() {
+  // Plans of the runs are there: the days have presses to choose from.
+  await send('/api/days', 'GET')
   const once = crypto.randomUUID()
   const can = read(`SELECT id, code FROM can ORDER BY id LIMIT 1`)[0]
   await act(
@@ -122,6 +133,7 @@ async function begin() {
     kept: [],
     edits: [editNow(), editNow()],
     dwell: [dwellNow(), dwellNow()],
+    days: [daysNow().version, daysNow().version],
     lots: lotsNow(),
     released: read('SELECT coalesce(max(number), 0) AS n FROM revision WHERE run_id = ?', RUN)[0].n,
   }
@@ -156,6 +168,17 @@ const DEEDS = {
       done.dwell = [n, n]
       counts.decisions++
     } else if (answer) unsure.push(`a decision was refused: ${JSON.stringify(answer.json)}`)
+  },
+  async days(unsure) {
+    const { version } = daysNow()
+    done.days[1] = version + 1
+    const choice = { order: [MOVED], press: { [MOVED]: ++n % 2 ? 'six' : 'twelve' }, overtime: {} }
+    const given = { kept: { choice, pins: [], down: [] }, seen: version }
+    const answer = await act('keepDays', given, crypto.randomUUID())
+    if (answer?.json.ok) {
+      done.days = [version + 1, version + 1]
+      counts.days++
+    } else if (answer) unsure.push(`days were refused: ${JSON.stringify(answer.json)}`)
   },
   pours: (unsure) =>
     twice('pour', { batchId, canId: done.can, mass: 0.001, at: AT }, done.pours, 'pours', unsure),
@@ -231,6 +254,12 @@ function check(round) {
     say(round, `edit ${edit} is there, ${done.edits} were sent`)
   const dwell = dwellNow()
   if (!done.dwell.includes(dwell)) say(round, `decision ${dwell} is there, ${done.dwell} were sent`)
+  const { version, kept } = daysNow()
+  if (!done.days.includes(version)) say(round, `days ${version} are there, ${done.days} were sent`)
+  // The press of the sheet and what the days know of it were written together.
+  if (kept.choice && pressNow() !== kept.settled?.[MOVED])
+    say(round, `the sheet is for ${pressNow()}, the days say ${kept.settled?.[MOVED]}`)
+  done.days = [version, version]
   done.edits = [edit, edit]
   done.dwell = [dwell, dwell]
   const [{ poured }] = read(

@@ -6,6 +6,7 @@ import { useCallback } from 'react'
 import { type AnyPart, partOf, SHOP_PARTS, type Shop } from '@/core/equipment'
 import type { StoredShop } from '@/store/shop'
 import { editLabel } from '@/ui/changeWords'
+import { settleBeforeUndo } from '../../edits/history'
 import { inLine, keeper } from '../../edits/keeper'
 import { type StoredPart, save } from '../../edits/save'
 import { SAVE_WORDS } from '../../edits/saveWords'
@@ -19,7 +20,7 @@ export function useShopChange({ shelf, versions }: StoredShop): (change: ShopCha
     async (change) => {
       const next = { ...shelf, shop: change(shelf.shop) }
       const changed = SHOP_PARTS.filter((part) => !same(partOf(shelf, part), partOf(next, part)))
-      const problems = await Promise.all(
+      const saving = Promise.all(
         changed.map(async (part) => {
           const subject = { kind: 'shop', id: part } as const
           const kept = keeper<AnyPart>(
@@ -39,7 +40,13 @@ export function useShopChange({ shelf, versions }: StoredShop): (change: ShopCha
           return state === 'saved' ? '' : problem || SAVE_WORDS[state]
         }),
       )
-      return problems.find((p) => p !== '') ?? ''
+      // Others hear of it, and so does this page, before the answer is here: whoever undoes it then waits for that.
+      const isSettled = settleBeforeUndo(() => saving.then(() => 'settled' as const))
+      try {
+        return (await saving).find((p) => p !== '') ?? ''
+      } finally {
+        isSettled()
+      }
     },
     [shelf, versions, router],
   )
