@@ -107,7 +107,9 @@ test('a whole run by touch alone: from the code on the sheet over list, sample a
 
   await expect(sending(page)).toHaveText('All sent')
 
-  // The line is cut: what is said is kept, over a reload of the browser's own making too.
+  // The line is cut: what is said is kept, over a reload of the browser's own making too. Not while the page is being read anew: what
+  // the framework does then is to load it, which without a line is no page at all.
+  await page.waitForLoadState('networkidle')
   await context.setOffline(true)
   for (let i = 0; i < 3; i++) await size(page, 'L').tap()
   await expect(sending(page)).toContainText('Kept here: 3')
