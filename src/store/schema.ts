@@ -15,7 +15,7 @@ import type {
   Squeegee,
   Step,
 } from '@/core/equipment'
-import type { Cloth, InkColour, Weave } from '@/core/order'
+import type { Cloth, InkColour, Weave, Where } from '@/core/order'
 import type { AtPressTables } from './schemaAtPress'
 import type { InkTables } from './schemaOfInk'
 import type { OrderTables } from './schemaOfOrders'
@@ -53,6 +53,8 @@ export interface Tables extends InkTables, AtPressTables, OrderTables {
   press_hours: { press_id: string; place: number; opens: number; closes: number }
   /** `presses` is JSON, a list of ids; empty for all. */
   person: { id: string; place: number; name: string; presses: string }
+  /** `presses` is JSON, a list of ids; empty for all. */
+  shared_pallets: { id: string; place: number; name: string; where_on: Where; sets: number; presses: string }
   person_away: { person_id: string; place: number; first_day: string; last_day: string }
   method: { practice: string; option: string }
   press: {

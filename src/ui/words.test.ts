@@ -1,8 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import { changes } from '@/core/change'
+import { shelfSchema } from '@/core/equipment'
+import { orderSchema } from '@/core/order'
 import { screenNames } from '@/core/plan'
 import { DEMO_INKS, DEMO_SHELF, demoOrders } from '@/store/demo'
 import { changeWords, editLabel } from './changeWords'
+import { FIELDS } from './fieldNames'
 import { HATCHES, hatchCss, hatchId, hatchOf } from './hatch'
 
 const [order] = demoOrders('2026-11-23')
@@ -57,6 +60,22 @@ describe('a change in words', () => {
     const squeegee = changes({ overrides: { 'squeegee.I1': '70' } }, { overrides: { 'squeegee.I1': '80' } })
     expect(editLabel(squeegee, screenNames(order))).toBe(
       `Own choice, squeegee, ${order.placements[0]?.inks[0]?.name.toLowerCase()}`,
+    )
+  })
+  it('has words for every field of the shop and of an order, and for every practice', () => {
+    const without = new Set<string>()
+    const walk = (schema: object, around: string) => {
+      const { fields = {}, innerType } = schema as { fields?: Record<string, object>; innerType?: object }
+      for (const [name, of] of Object.entries(fields)) {
+        if (around !== 'method' && !Object.hasOwn(FIELDS, name)) without.add(name)
+        walk(of, name)
+      }
+      if (innerType) walk(innerType, around)
+    }
+    for (const schema of [shelfSchema, orderSchema]) walk(schema.describe(), '')
+    expect([...without]).toEqual([])
+    expect(changeWords({ path: ['shop', 'method', 'label'], from: 'a', to: 'b' }, 'metric').label).toBe(
+      'Neck label',
     )
   })
   it('counts what else an edit did', () => {

@@ -9,6 +9,7 @@ const WORDS: Readonly<Partial<Record<LaneRun['waits'], string>>> = {
   garments: 'waits for garments',
   'the print before': 'waits for the print before',
   crew: 'waits for people',
+  pallets: 'waits for shared pallets',
   belt: 'waits for the dryer',
   temperature: 'waits for the dryer’s heat',
   'the lead': 'held back by the lead',

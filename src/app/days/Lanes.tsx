@@ -5,6 +5,7 @@ import { format } from 'date-fns'
 import { type KeyboardEvent, type ReactNode, useCallback, useRef } from 'react'
 import type { LaneRun, Lanes as LanesOf, Put } from '@/core/days'
 import type { Press } from '@/core/equipment'
+import { WHERES } from '@/core/order'
 import type { Moment } from '@/core/schedule'
 import { TextButton } from '@/ui/Section'
 import { LANE_HEIGHT, LaneBar } from './LaneBar'
@@ -148,7 +149,9 @@ function namesIn({ runs }: LanesOf): (run: LaneRun) => string {
   for (const { facts } of runs)
     prints.set(facts.orderId, (prints.get(facts.orderId) ?? new Set()).add(facts.where ?? ''))
   return ({ facts }) =>
-    facts.where && (prints.get(facts.orderId)?.size ?? 0) > 1 ? `${facts.where}: ${facts.words}` : facts.words
+    facts.where && (prints.get(facts.orderId)?.size ?? 0) > 1
+      ? `${WHERES[facts.where]}: ${facts.words}`
+      : facts.words
 }
 
 /** One step of a key: a quarter of an hour, or the next press that can print it. */

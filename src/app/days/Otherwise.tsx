@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react'
 import { useState } from 'react'
 import type { DaysNow, Happened, Over } from '@/core/days'
+import { WHERES } from '@/core/order'
 import { keysOf } from '@/core/quantity'
 import { isoOf, type Moment } from '@/core/schedule'
 import { Link } from '@/ui/elements'
@@ -83,7 +84,7 @@ function optionsOf({ asked, lanes }: DaysNow): Readonly<Record<Kind, Options>> {
     // Runs of one job may differ in nothing but their press.
     longer: lanes.runs.map(({ facts: f, pressId }) => ({
       id: f.runId,
-      name: `${[f.words, f.where, f.pieces].filter(Boolean).join(', ')} on ${pressOf(pressId)}`,
+      name: `${[f.words, f.where && WHERES[f.where], f.pieces].filter(Boolean).join(', ')} on ${pressOf(pressId)}`,
     })),
   }
 }

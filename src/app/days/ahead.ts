@@ -46,11 +46,11 @@ export async function daysAhead(db: Database, at: Date): Promise<DaysAndInk> {
     db,
     open.days.map((run) => chosenFor(run, kept)),
   )
-  const { hours, presses, dryers, frames, screens, leadDays, goesOut, people } = shop
+  const { hours, presses, dryers, sharedPallets, frames, screens, leadDays, goesOut, people } = shop
   return {
     asked: {
       now: clockOf(at),
-      shop: { hours, presses, dryers, frames, screens, leadDays, goesOut, people },
+      shop: { hours, presses, dryers, sharedPallets, frames, screens, leadDays, goesOut, people },
       runs,
       screens: await screensAhead(open.jobs, shop),
       begun,

@@ -12,11 +12,13 @@ import {
   type Press,
   type ShopAndShelf,
 } from '@/core/equipment'
+import { WHERES } from '@/core/order'
 import { CountField, QuantityField, TextField } from '@/ui/fields'
 import { RingDrawing } from '@/ui/RingDrawing'
 import { Section, TextButton } from '@/ui/Section'
 import { Notes } from '../notes/Notes'
 import { Choice } from './Choice'
+import { PressChecks } from './PressChecks'
 import { PressureEditor } from './PressureEditor'
 import { asKind, withPlaces } from './pressKinds'
 import { nextId, nextName, Rows } from './Rows'
@@ -84,6 +86,38 @@ export function Presses() {
           { field: 'side', label: 'Stands', as: { '': 'not said', ...FLASH_SIDES }, width: '6.5rem' },
           { field: 'suits', label: 'For', as: { '': 'Any ink', ...FLASH_SUITS } },
           { field: 'takes', label: 'Stations', as: 'count', width: '5.5rem' },
+        ]}
+      />
+      <Rows
+        title="Pallets that go from press to press"
+        name="shop.sharedPallets"
+        one="kind of pallet"
+        above={
+          <Box color="soft" mb="2">
+            Sleeve boards, say, of which there are fewer sets than presses. In the days a print waits until a
+            set is free.
+          </Box>
+        }
+        newRow={(rows) => ({
+          id: nextId(rows, 'pallets'),
+          name: nextName(rows, 'Sleeve boards'),
+          where: 'sleeve',
+          sets: 1,
+          presses: [],
+        })}
+        columns={[
+          { field: 'name', label: 'Name', as: 'text' },
+          { field: 'where', label: 'For prints at', as: WHERES },
+          { field: 'sets', label: 'Sets', as: 'count', width: '5.5rem' },
+          {
+            field: 'presses',
+            label: 'Used at (none: every press)',
+            as: {
+              show: (row, path) => (
+                <PressChecks name={`${path}.presses`} says={`${String(row.name)} used at`} />
+              ),
+            },
+          },
         ]}
       />
     </>

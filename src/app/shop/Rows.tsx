@@ -15,6 +15,7 @@ import { rowsPasted } from './pasted'
 type ListName =
   | 'shop.flashes'
   | 'shop.dryers'
+  | 'shop.sharedPallets'
   | 'shop.frames'
   | 'shop.squeegees'
   | 'shop.hours.breaks'

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { message } from '../advice'
 import { type Person, USUAL_HOURS } from '../equipment'
 import { isoOf, momentOf } from '../schedule'
 import { crewsOf } from './crews'
@@ -80,6 +81,20 @@ describe('people who can run some presses only', () => {
     const both = begins(shopOf({ runs, shop: { people: [person('Ada', ['a', 'b']), person('Ben', ['c'])] } }))
     expect(new Set(Object.values(both)).size).toBe(2)
     expect(new Set(Object.values(begins(shopOf({ runs })))).size).toBe(1)
+  })
+  it('a run wants the people of the press that it is printed on, and not of the others that could', () => {
+    const two = { ...on('a'), people: 2 }
+    const asked = (away: Person['away']) =>
+      shopOf({
+        runs: [runOf(1, { on: [two] }), runOf(2, { on: [on('b'), two], isChosen: true })],
+        shop: { people: [person('Ada', [], away), person('Ben')] },
+      })
+    const ill = asked([{ first: '2026-12-01', last: '2026-12-01' }])
+    expect(begins(ill)).toEqual({ 'O-1': '2026-12-02T08:00', 'O-2': '2026-12-01T08:00' })
+    const alone = lanesIn(shopOf({ runs: [runOf(1, { on: [two] })], shop: { people: [person('Ben')] } }))
+    expect(alone.out.map((o) => message(o.why, 'metric'))).toEqual([
+      'It wants more people than there are: 2 at the least, and 1 in the shop. Its crew is chosen at Pace.',
+    ])
   })
   it('a press that nobody can run prints nothing, and no run is lost without a word', () => {
     const { runs, out } = lanesIn(

@@ -1,15 +1,22 @@
 import { decode } from './decode'
-import type { DayPress, DayRun, DaysChoice, DaysProblem, Span } from './problem'
+import type { DayPress, DayRun, DaysChoice, DaysProblem, Span, Takes } from './problem'
 
 const DAY = 1440
+
+export type AskedRun = Partial<Omit<DayRun, 'on'>> & {
+  readonly on?: readonly (Omit<Takes, 'people'> | undefined)[]
+  /** On every press. */
+  readonly people?: number
+}
 
 /** An invented shop: 8 to 12 and 13 to 17, set-up of 30, printing of 200 minutes. */
 export function problemOf(asked: {
   readonly presses?: number
   readonly days?: number
-  readonly runs: readonly Partial<DayRun>[]
+  readonly runs: readonly AskedRun[]
 }): DaysProblem {
   const { presses = 1, days = 3 } = asked
+  const alike = Array.from({ length: presses }, () => ({ setUp: 30, run: 200 }))
   const at = (day: number, from: number, to: number): Span => ({ from: day * DAY + from, to: day * DAY + to })
   const all = Array.from({ length: days }, (_, d) => d)
   const press = (name: string): DayPress => ({
@@ -20,12 +27,12 @@ export function problemOf(asked: {
   return {
     end: days * DAY,
     presses: Array.from({ length: presses }, (_, i) => press(`Press ${i + 1}`)),
-    runs: asked.runs.map((r, i) => ({
+    runs: asked.runs.map(({ people = 1, on = alike, ...r }, i) => ({
       name: `R${i}`,
-      on: Array.from({ length: presses }, () => ({ setUp: 30, run: 200 })),
+      on: on.map((t) => t && { people, ...t }),
       weight: 1,
       due: DAY,
-      ...{ garments: 0, ink: 0, films: 0, hold: 0, people: 1, pot: 0 },
+      ...{ garments: 0, ink: 0, films: 0, hold: 0, pot: 0 },
       screens: `S${i}`,
       frames: [],
       exposed: 0,
@@ -69,7 +76,7 @@ export function drawing(seed: number): (below: number) => number {
 daysOf.random = (seed: number, count = 7): { readonly problem: DaysProblem; readonly choice: DaysChoice } => {
   const below = drawing(seed)
   const presses = 1 + below(3)
-  const runs = Array.from({ length: count }, (_, i): Partial<DayRun> => {
+  const runs = Array.from({ length: count }, (_, i): AskedRun => {
     const long = 40 + below(200)
     const isFollowing = i > 0 && below(6) === 0
     const isExposed = below(3) === 0
@@ -124,7 +131,12 @@ daysOf.random = (seed: number, count = 7): { readonly problem: DaysProblem; read
   // Some of what is to be made hangs already, on frames of its own.
   const partly = mixing.map((r) => (r.exposed === undefined ? { ...r, already: [{ mesh: 0, count: 1 }] } : r))
   const inkRoom = { works: problem.room.works, each: 20 + below(60), inks: 5 }
-  return { problem: { ...problem, skilled, runs: partly, inkRoom }, choice }
+  // Each press wants people of its own, and some prints go on pallets that presses share.
+  const byPress = partly.map((r) => ({
+    ...r,
+    on: r.on.map((t) => t && { ...t, people: 1 + below(2), pallets: below(3) === 0 ? below(2) : undefined }),
+  }))
+  return { problem: { ...problem, skilled, runs: byPress, inkRoom, pallets: [1, 2] }, choice }
 }
 
 /** The same order with every first print before its second. */

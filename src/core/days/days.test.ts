@@ -1,9 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { daysOf, problemOf } from './days.fixtures'
+import { type AskedRun, daysOf, problemOf } from './days.fixtures'
 import type { DaysPlan } from './decode'
 import { decode, firstPlan } from './index'
 import type { DayRun, DaysChoice, DaysProblem, Span } from './problem'
+import type { Booked } from './told'
 import { merged, WorkTime } from './workTime'
 
 const planned = (problem: DaysProblem, choice: DaysChoice): DaysPlan => {
@@ -140,7 +141,7 @@ describe('runs in their places', () => {
     expect(b).toMatchObject({ waits: 'screens', waitsFor: 0 })
   })
   it('more people than there are, frames that the house has not, a press that cannot: refused in words', () => {
-    const refused = (runs: readonly Partial<DayRun>[]) => {
+    const refused = (runs: readonly AskedRun[]) => {
       const problem = problemOf({ runs })
       const found = decode(problem, daysOf(problem, [0]))
       expect(found.booked).toEqual([])
@@ -213,7 +214,7 @@ describe('whatever is planned keeps what must be kept', () => {
 })
 
 function keeps(
-  { presses, runs, people, away, skilled = [], dryers, frames, room, inkRoom }: DaysProblem,
+  { presses, runs, people, away, skilled = [], pallets = [], dryers, frames, room, inkRoom }: DaysProblem,
   choice: DaysChoice,
   { booked, refused }: DaysPlan,
 ): void {
@@ -300,14 +301,17 @@ function keeps(
   for (const b of booked) if (b.screens) expect(b.setUp).toBeGreaterThanOrEqual(b.screens.ready)
   // What adds up can only be too much where something begins.
   const begins = [...crewOf.values(), ...beltOf.values()].flat().map((s) => s.from)
+  const takesOf = (b: Booked) => runOf(b.run).on[b.press]
   for (const t of [...begins, ...away.map((a) => a.from)]) {
     const hung = booked.filter((b) => b.setUp <= t && t < b.end)
     const here = booked.filter((b) => isIn(crewOf.get(b), t))
     const gone = away.filter((a) => a.from <= t && t < a.to).reduce((sum, a) => sum + a.people, 0)
     if (here.length > 0)
-      expect(here.reduce((sum, b) => sum + runOf(b.run).people, 0)).toBeLessThanOrEqual(people - gone)
+      expect(here.reduce((sum, b) => sum + (takesOf(b)?.people ?? 0), 0)).toBeLessThanOrEqual(people - gone)
     for (const s of skilled)
       expect(here.filter((b) => s.presses.includes(b.press)).length).toBeLessThanOrEqual(s.people)
+    for (const [kind, sets] of pallets.entries())
+      expect(hung.filter((b) => takesOf(b)?.pallets === kind).length).toBeLessThanOrEqual(sets)
     for (const d of dryers.keys()) {
       const on = booked.filter((b) => runOf(b.run).dryer?.at === d && isIn(beltOf.get(b), t))
       expect(on.reduce((sum, b) => sum + (runOf(b.run).dryer?.share ?? 0) * b.pace, 0)).toBeLessThanOrEqual(

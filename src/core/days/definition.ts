@@ -39,6 +39,10 @@ export const DAYS = defineRoom({
     },
     WAITS_CREW: { says: 'Nobody is free before {other} ends at {until}.', source: 'geometry' },
     WAITS_PERSON: { says: 'Nobody who can run {press} is there before {until}.', source: 'geometry' },
+    WAITS_PALLETS: {
+      says: '{pallets}: all are with {other} or before it, until {until}.',
+      source: 'geometry',
+    },
     WAITS_BELT: { says: 'The dryer is full with {other} until {until}.', source: 'geometry' },
     WAITS_HEAT: {
       says: 'The dryer runs another temperature for {other} and has to settle: printing can begin at {until}.',
@@ -91,7 +95,10 @@ export const DAYS = defineRoom({
       says: 'It wants {screens} screens of {mesh}, and no more than {frames} frames of that mesh can ever be free: other frames, or another mesh at its screens.',
       source: 'geometry',
     },
-    DAY_REFUSED_PEOPLE: { says: 'It wants more people than there are: {count}.', source: 'geometry' },
+    DAY_REFUSED_PEOPLE: {
+      says: 'It wants more people than there are: {count} at the least, and {there} in the shop. Its crew is chosen at Pace.',
+      source: 'geometry',
+    },
     DAY_REFUSED_LATE: {
       says: 'There is no working time for it within {days} days, or nobody is there for it.',
       source: 'geometry',

@@ -1,5 +1,6 @@
 import type { Hex } from '../color'
 import type { Press, Shop } from '../equipment'
+import type { Where } from '../order'
 import type { Duration, MeshCount, Share, Temperature } from '../quantity'
 import type { Moment } from '../schedule'
 
@@ -23,8 +24,8 @@ export interface DayFacts {
   readonly print: string
   /** Customer and job. */
   readonly words: string
-  /** Where it is printed, as people say it. */
-  readonly where?: string | undefined
+  /** Where it is printed. */
+  readonly where?: Where | undefined
   /** ISO day. */
   readonly due: string
   readonly pieces: number
@@ -100,7 +101,15 @@ export interface ShopDays {
   readonly now: Moment
   readonly shop: Pick<
     Shop,
-    'hours' | 'presses' | 'dryers' | 'frames' | 'screens' | 'leadDays' | 'goesOut' | 'people'
+    | 'hours'
+    | 'presses'
+    | 'dryers'
+    | 'sharedPallets'
+    | 'frames'
+    | 'screens'
+    | 'leadDays'
+    | 'goesOut'
+    | 'people'
   >
   readonly runs: readonly DayFacts[]
   /** By order and print, `O-1001.P1`. */

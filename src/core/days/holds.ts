@@ -1,110 +1,120 @@
 import { Held } from './held'
-import type { DayRun, DaysProblem, Minute } from './problem'
+import type { DaysProblem, Minute, Skilled, Takes } from './problem'
 import type { Binding } from './told'
 import type { WorkTime } from './workTime'
 
 /** Films that differ by so little are cured together, at the hotter one, K (common practice). */
 const ALIKE = 6
 
-/** What runs hold while they are set up and printed: people, those who can run their press, and the dryers. */
+/** Where and when a run would lie. */
+export interface Slot {
+  readonly run: number
+  readonly press: number
+  readonly time: WorkTime
+  readonly takes: Takes
+  /** Set-up begins, printing begins, and the last piece is printed. */
+  readonly setUp: Minute
+  readonly start: Minute
+  readonly end: Minute
+  /** Share of its pace: so much less of the belt is covered. */
+  readonly pace: number
+}
+
+/** What runs hold while they are set up and printed: people, those who can run their press, shared pallets and the dryers. */
 export class Holds {
   readonly all: readonly Held[]
   private readonly crew: Held
   private readonly belts: readonly Held[]
+  private readonly pallets: readonly Held[]
   /** By those who can run some presses only. */
-  private readonly skilled: readonly Held[]
+  private readonly skilled: readonly { readonly of: Skilled; readonly held: Held }[]
   private readonly problem: DaysProblem
-  /** What was found in the way: what it is, until when, and whose. */
+  /** What was found in the way: what it is, until when, whose, and whether set-up waits for it and not only the print. */
   why: Binding = 'nothing'
   until: Minute = 0
   who: number | undefined
+  isOfSetUp = false
 
   constructor(problem: DaysProblem) {
     this.problem = problem
     const n = problem.runs.length
     this.crew = new Held(n + problem.away.length)
     this.belts = problem.dryers.map(() => new Held(n))
-    const skilled = problem.skilled ?? []
-    this.skilled = skilled.map(({ away }) => new Held(n + away.length))
-    this.all = [this.crew, ...this.belts, ...this.skilled]
+    this.pallets = (problem.pallets ?? []).map(() => new Held(n))
+    this.skilled = (problem.skilled ?? []).map((of) => ({ of, held: new Held(n + of.away.length) }))
+    this.all = [this.crew, ...this.belts, ...this.pallets, ...this.skilled.map((s) => s.held)]
     for (const a of problem.away) this.crew.add(-1, a.from, a.to, a.people)
-    for (const [i, { away }] of skilled.entries())
-      for (const a of away) this.skilled[i]?.add(-1, a.from, a.to, a.people)
+    for (const { of, held } of this.skilled) for (const a of of.away) held.add(-1, a.from, a.to, a.people)
   }
 
-  /** @param pace share of its pace: so much less of the belt is covered */
-  add(
-    at: number,
-    press: number,
-    time: WorkTime,
-    setUp: Minute,
-    start: Minute,
-    end: Minute,
-    pace: number,
-  ): void {
-    const run = this.problem.runs[at] as DayRun
+  /** Books what a run holds where it lies. */
+  add(slot: Slot): void {
+    const { run, press, time, takes, setUp, start, end, pace } = slot
     for (let [t, to] = [time.next(setUp), 0]; t < end; t = time.next(to)) {
       to = Math.min(end, time.heldUntil(t))
-      this.crew.add(at, t, to, run.people)
-      for (const [i, { presses }] of (this.problem.skilled ?? []).entries())
-        if (presses.includes(press)) this.skilled[i]?.add(at, t, to, 1)
+      this.crew.add(run, t, to, takes.people)
+      for (const { of, held } of this.skilled) if (of.presses.includes(press)) held.add(run, t, to, 1)
     }
-    const belt = run.dryer && this.belts[run.dryer.at]
-    if (!belt || !run.dryer) return
+    // Pallets stay on the press over night.
+    if (takes.pallets !== undefined) this.pallets[takes.pallets]?.add(run, setUp, end, 1)
+    const dryer = this.problem.runs[run]?.dryer
+    const belt = dryer && this.belts[dryer.at]
+    if (!belt) return
     for (let [t, to] = [time.next(start), 0]; t < end; t = time.next(to)) {
       to = Math.min(end, time.heldUntil(t))
-      belt.add(at, t, to, run.dryer.share * pace, run.dryer.celsius)
+      belt.add(run, t, to, dryer.share * pace, dryer.celsius)
     }
   }
 
-  /** Whether something that a run would hold is not to be had; `why`, `until` and `who` say what. */
-  inTheWay(
-    at: number,
-    press: number,
-    time: WorkTime,
-    setUp: Minute,
-    start: Minute,
-    end: Minute,
-    pace: number,
-  ): boolean {
-    const run = this.problem.runs[at] as DayRun
+  /** Whether something that a run would hold is not to be had; `why`, `until`, `who` and `isOfSetUp` say what. */
+  isInTheWay(slot: Slot): boolean {
+    const { press, takes } = slot
     return (
-      this.beltInTheWay(run, time, start, end, pace) ||
-      this.peopleInTheWay(this.crew, this.problem.people - run.people, time, setUp, end) ||
-      (this.problem.skilled ?? []).some(
-        ({ presses, people }, i) =>
-          presses.includes(press) &&
-          this.peopleInTheWay(this.skilled[i] as Held, people - 1, time, setUp, end),
+      this.isBelt(slot) ||
+      this.arePallets(slot) ||
+      this.arePeople(slot, this.crew, this.problem.people - takes.people) ||
+      this.skilled.some(
+        ({ of, held }) => of.presses.includes(press) && this.arePeople(slot, held, of.people - 1),
       )
     )
   }
 
-  private found(why: Binding, held: Held, i: number, more: Minute): boolean {
+  private found(why: Binding, held: Held, i: number, more: Minute, isOfSetUp: boolean): boolean {
     this.why = why
     this.until = held.endAt(i) + more
     this.who = held.runAt(i)
+    this.isOfSetUp = isOfSetUp
     return true
   }
 
-  private beltInTheWay({ dryer }: DayRun, time: WorkTime, start: Minute, end: Minute, pace: number): boolean {
+  private isBelt({ run, time, start, end, pace }: Slot): boolean {
+    const dryer = this.problem.runs[run]?.dryer
     const belt = dryer && this.belts[dryer.at]
-    if (!belt || !dryer) return false
+    if (!belt) return false
     const changes = this.problem.dryers[dryer.at]?.changes ?? 0
     for (let [t, to] = [time.next(start), 0]; t < end; t = time.next(to)) {
       to = Math.min(end, time.heldUntil(t))
       const other = belt.otherKind(t - changes, to + changes, dryer.celsius, ALIKE)
-      if (other >= 0) return this.found('temperature', belt, other, changes)
+      if (other >= 0) return this.found('temperature', belt, other, changes, false)
       const full = belt.overfull(t, to, 1 - dryer.share * pace + 1e-9)
-      if (full >= 0) return this.found('belt', belt, full, 0)
+      if (full >= 0) return this.found('belt', belt, full, 0, false)
     }
     return false
   }
 
-  private peopleInTheWay(crew: Held, most: number, time: WorkTime, setUp: Minute, end: Minute): boolean {
+  private arePallets({ takes, setUp, end }: Slot): boolean {
+    const held = takes.pallets === undefined ? undefined : this.pallets[takes.pallets]
+    if (!held) return false
+    const sets = this.problem.pallets?.[takes.pallets ?? 0] ?? 0
+    const few = held.overfull(setUp, end, sets - 1)
+    return few >= 0 && this.found('pallets', held, few, 0, true)
+  }
+
+  private arePeople({ time, setUp, end }: Slot, held: Held, most: number): boolean {
     for (let [t, to] = [time.next(setUp), 0]; t < end; t = time.next(to)) {
       to = Math.min(end, time.heldUntil(t))
-      const few = crew.overfull(t, to, most)
-      if (few >= 0) return this.found('crew', crew, few, 0)
+      const few = held.overfull(t, to, most)
+      if (few >= 0) return this.found('crew', held, few, 0, true)
     }
     return false
   }

@@ -1,11 +1,11 @@
-import { drawing, problemOf } from './days.fixtures'
-import type { DayRun, DaysProblem } from './problem'
+import { type AskedRun, drawing, problemOf } from './days.fixtures'
+import type { DaysProblem } from './problem'
 
 /** A large shop: two dryers, frames in two meshes, people enough for most presses, work for about as many days as there are due. */
 export function largeShop(count: number, presses: number, seed: number): DaysProblem {
   const below = drawing(seed)
   const days = Math.ceil((count * 180) / (presses * 480))
-  const runs = Array.from({ length: count }, (_, i): Partial<DayRun> => {
+  const runs = Array.from({ length: count }, (_, i): AskedRun => {
     const long = 40 + below(160)
     return {
       on: Array.from({ length: presses }, (_, p) =>

@@ -1,7 +1,7 @@
 import loadHighs, { type HighsSolution } from 'highs'
 import { describe, expect, it } from 'vitest'
 import { COST } from './cost'
-import { daysOf, drawing, problemOf } from './days.fixtures'
+import { type AskedRun, daysOf, drawing, problemOf } from './days.fixtures'
 import { decode } from './decode'
 import { firstPlan } from './firstPlan'
 import type { DayRun, DaysProblem } from './problem'
@@ -17,7 +17,7 @@ function aroundTheClock(seed: number, count: number, presses: number): DaysProbl
   const base = problemOf({
     presses,
     days: 5,
-    runs: Array.from({ length: count }, (): Partial<DayRun> => {
+    runs: Array.from({ length: count }, (): AskedRun => {
       const long = 60 + below(240)
       return {
         on: Array.from({ length: presses }, () => ({ setUp: 10 + below(40), run: long + below(80) })),

@@ -1,16 +1,14 @@
-import { firstBatch, fitted } from './batches'
 import { COST } from './cost'
+import { Earliest } from './earliest'
 import { Holds } from './holds'
 import { inksFor } from './inkRoom'
 import { type Prepared, prepared } from './prepared'
 import type { DayRun, DaysChoice, DaysProblem, Minute } from './problem'
 import { screensFor, screensUsed } from './screenRoom'
 import { State } from './state'
-import { BINDING, type Binding, type Refused, Told } from './told'
+import { type Refused, Told } from './told'
 import type { WorkTime } from './workTime'
 
-/** Where the belt is full a run may go slower beside what is on it, shares of its pace (common practice). */
-const SLOWER = [0.75, 0.5]
 /** Its state is put aside every so many runs. */
 const EVERY = 8
 
@@ -28,12 +26,8 @@ export class Places {
   private readonly holds: Holds
   private readonly isBefore: Uint8Array
   private readonly aside: readonly { readonly state: Float64Array; readonly held: Int32Array }[]
-  /** What moves the start of the run that is being placed, and who. */
-  private start = 0
-  private end = 0
-  private pace = 1
-  private waits = 0
-  private who = -1
+  /** Where the run comes to lie that is being placed. */
+  private readonly slot = new Earliest()
 
   /**
    * @param takes what runs take instead, by run and press: a day as it may really come
@@ -169,8 +163,7 @@ export class Places {
   }
 
   /**
-   * Books a run on a press behind what is there already, or says why it cannot. Set-up is pulled against the print: press and
-   * people are held as short as possible.
+   * Books a run on a press behind what is there already, or says why it cannot.
    *
    * @throws RangeError for a run that is booked, or there is none such
    */
@@ -187,70 +180,44 @@ export class Places {
     const takes = this.takes[at]?.[press]
     if (!takes) return 'not on this press'
     if (run.after && !this.told.isPlaced(run.after.run)) return 'the print before is not placed'
+    const { slot, told } = this
     const time = this.times[press] as WorkTime
     if (run.pin?.started) {
-      const start = time.next(run.pin.start)
-      const end = time.after(start, takes.run)
-      if (!Number.isFinite(end)) return 'beyond the end'
-      this.pace = 1
-      this.waits = 0
-      this.who = -1
-      this.told.made(at, -1, 0)
-      this.told.mixed(at, 0)
-      this.keep(run, at, press, run.pin.start, run.pin.start, end, 0)
+      slot.goesOn(at, press, takes, time, run.pin.start)
+      if (!Number.isFinite(slot.end)) return 'beyond the end'
+      told.made(at, -1, 0)
+      told.mixed(at, 0)
+      this.keep(run, 0)
       return undefined
     }
-    if (run.people > this.problem.people) return 'too many people'
+    if (takes.people > this.problem.people) return 'too many people'
     const set = this.p.setOf[at] as number
     const wasMade = this.state.made[set] === 1
     const screens = screensFor(this.state, this.p, at)
     if (screens < 0) return 'no such frames'
-    this.told.made(at, wasMade ? -1 : (this.state.begun[set] as number), screens)
+    told.made(at, wasMade ? -1 : (this.state.begun[set] as number), screens)
     const inks = inksFor(this.state, this.p, at)
-    this.told.mixed(at, inks)
+    told.mixed(at, inks)
     const changeOver = this.changeOverTo(at, press)
-    const setUp = takes.setUp + changeOver
-    this.atSomePace(run, at, press, setUp, takes.run, screens, Math.max(run.ink, inks))
-    if (!(this.end + run.hold <= this.problem.end)) return 'beyond the end'
-    const from = setUp === 0 ? this.start : time.clockOf(time.worked(this.start) - setUp)
-    this.keep(run, at, press, from, this.start, this.end, changeOver)
+    slot.begin(at, press, takes, time, takes.setUp + changeOver)
+    slot.setUpFrom(this.state.free[press] as number, 'press', this.state.last[press])
+    slot.setUpFrom(screens, 'screens', this.state.by[set])
+    slot.setUpFrom(Math.max(run.ink, inks), 'ink')
+    slot.printFrom(run.garments, 'garments')
+    if (run.after)
+      slot.printFrom(told.endOf(run.after.run) + run.after.wait, 'the print before', run.after.run)
+    if (run.pin) slot.printFrom(run.pin.start, 'the lead')
+    slot.fit(run, this.holds)
+    if (!(slot.end + run.hold <= this.problem.end)) return 'beyond the end'
+    this.keep(run, changeOver)
     return undefined
   }
 
-  /** Searches its start at full pace; and slower where the belt holds it and it is done sooner so. */
-  private atSomePace(...[run, at, press, setUp, takes, screens, inks]: Parameters<Places['search']>): void {
-    this.pace = 1
-    this.search(run, at, press, setUp, takes, screens, inks)
-    if (this.waits !== BINDING.belt) return
-    let best = [this.start, this.end, this.pace, this.waits, this.who] as const
-    for (const pace of SLOWER) {
-      this.pace = pace
-      this.search(run, at, press, setUp, Math.ceil(takes / pace), screens, inks)
-      if (this.end < best[1]) best = [this.start, this.end, this.pace, this.waits, this.who]
-    }
-    ;[this.start, this.end, this.pace, this.waits, this.who] = best
-  }
-
-  private keep(
-    run: DayRun,
-    at: number,
-    press: number,
-    setUp: Minute,
-    start: Minute,
-    end: Minute,
-    changeOver: Minute,
-  ): void {
-    this.told.place(
-      at,
-      press,
-      [setUp, start, end, end + run.hold],
-      changeOver,
-      this.waits,
-      this.who,
-      this.pace,
-    )
-    const time = this.times[press] as WorkTime
-    this.holds.add(at, press, time, setUp, start, end, this.pace)
+  private keep(run: DayRun, changeOver: Minute): void {
+    const { slot } = this
+    const { run: at, press, start, end } = slot
+    this.told.place(slot, changeOver, end + run.hold)
+    this.holds.add(slot)
     screensUsed(this.state, this.p, at, end)
     this.state.free[press] = end
     this.state.last[press] = at
@@ -262,68 +229,6 @@ export class Places {
     const other = isOther(run, press) ? COST.otherPress : 0
     const own = COST.changeOver * changeOver + COST.offPin * pinned + other
     sums[0] = (sums[0] as number) + run.weight * late + own
-  }
-
-  /** Moves the start on where printing, or its set-up, may not begin before a moment. */
-  private notBefore(time: WorkTime, moment: Minute, setUp: Minute, why: Binding, who = -1): void {
-    const free = time.next(moment)
-    const then = setUp === 0 ? free : time.clockOf(time.worked(free) + setUp)
-    if (then <= this.start) return
-    this.start = then
-    if (moment > 0) {
-      this.waits = BINDING[why]
-      this.who = who
-    }
-  }
-
-  private search(
-    run: DayRun,
-    at: number,
-    press: number,
-    setUp: Minute,
-    takes: Minute,
-    screens: Minute,
-    inks: Minute,
-  ): void {
-    const time = this.times[press] as WorkTime
-    this.start = 0
-    this.waits = 0
-    this.who = -1
-    this.notBefore(time, 0, setUp, 'nothing')
-    this.notBefore(time, this.state.free[press] as number, setUp, 'press', this.state.last[press])
-    this.notBefore(time, screens, setUp, 'screens', this.state.by[this.p.setOf[at] as number])
-    this.notBefore(time, inks, setUp, 'ink')
-    this.notBefore(time, run.garments, 0, 'garments')
-    if (run.after)
-      this.notBefore(
-        time,
-        this.told.endOf(run.after.run) + run.after.wait,
-        0,
-        'the print before',
-        run.after.run,
-      )
-    if (run.pin) this.notBefore(time, run.pin.start, 0, 'the lead')
-    this.end = Number.POSITIVE_INFINITY
-    // Each conflict moves the start to a later working minute: it comes to an end.
-    while (Number.isFinite(this.start)) {
-      if (run.pot > 0) {
-        const first = firstBatch(run, time, this.start, takes)
-        if (first > this.start) this.notBefore(time, first, 0, 'hours')
-        if (!Number.isFinite(this.start)) return
-      }
-      const end = fitted(run, time, this.start, takes)
-      if (!Number.isFinite(end)) {
-        this.start = end
-        return
-      }
-      const from = setUp === 0 ? this.start : time.clockOf(time.worked(this.start) - setUp)
-      const { holds } = this
-      if (!holds.inTheWay(at, press, time, from, this.start, end, this.pace)) {
-        this.end = end
-        return
-      }
-      this.notBefore(time, holds.until, holds.why === 'crew' ? setUp : 0, holds.why, holds.who)
-    }
   }
 }
 

@@ -16,10 +16,13 @@ export interface DayPress {
   readonly overtime: readonly Span[]
 }
 
-/** Working minutes that a run takes on a press. */
+/** What a run takes on a press: working minutes, and what it holds from its set-up to its last piece. */
 export interface Takes {
   readonly setUp: Minute
   readonly run: Minute
+  readonly people: number
+  /** Pallets that presses share, by their kind; none where it is printed on the press's own. */
+  readonly pallets?: number | undefined
 }
 
 /** A run as the days see it. */
@@ -42,7 +45,6 @@ export interface DayRun {
   readonly after?: { readonly run: number; readonly wait: Minute }
   /** What passes behind the dryer before it counts as done: air drying. */
   readonly hold: Minute
-  readonly people: number
   readonly dryer?: { readonly at: number; readonly share: number; readonly celsius: number }
   /** Longest batch between two breaks for what dries in; 0 where breaks do no harm. */
   readonly pot: Minute
@@ -97,6 +99,8 @@ export interface DaysProblem {
   readonly away: readonly (Span & { readonly people: number })[]
   /** Presses that only some can run: no more of them print at a time than there are people for. */
   readonly skilled?: readonly Skilled[]
+  /** How many sets of pallets there are of each kind that presses share. */
+  readonly pallets?: readonly number[]
   /** Minutes from the end of one temperature to the start of another, by dryer. */
   readonly dryers: readonly { readonly changes: Minute }[]
   /** Frames that are free now, by kind of mesh. */

@@ -47,7 +47,7 @@ function strayed(runs: readonly DayRun[], random: () => number): readonly DayRun
   return runs.map((r) => {
     const [run, setUp] = [runDraw() * USUAL, setUpDraw()]
     return r.on.map(
-      (t) => t && { run: Math.max(1, Math.round(t.run * run)), setUp: Math.round(t.setUp * setUp) },
+      (t) => t && { ...t, run: Math.max(1, Math.round(t.run * run)), setUp: Math.round(t.setUp * setUp) },
     )
   })
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { daysOf, drawing, problemOf } from './days.fixtures'
+import { type AskedRun, daysOf, drawing, problemOf } from './days.fixtures'
 import { decode } from './decode'
 import { firstPlan } from './firstPlan'
 import { movesFrom, shownOf } from './moves'
@@ -76,7 +76,7 @@ describe('textbook cases with an optimum that is known', () => {
     const below = drawing(seed)
     return Array.from({ length: count }, () => ({ run: 20 + below(200), weight: 1 + below(5) }))
   }
-  const around = (presses: number, runs: readonly Partial<DayRun>[]): DaysProblem => {
+  const around = (presses: number, runs: readonly AskedRun[]): DaysProblem => {
     const base = problemOf({ presses, days: 14, runs })
     return {
       ...{ ...base, end: END, people: runs.length },

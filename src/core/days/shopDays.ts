@@ -1,10 +1,10 @@
-import { canRun, type Hours } from '../equipment'
+import { canRun, type Hours, isOnShared } from '../equipment'
 import { hoursAt, isoOf, type Moment, momentOf, spansOn, weekdayOf } from '../schedule'
 import { asItIs } from './asItIs'
 import { crewsOf } from './crews'
 import type { DayFacts, DayScreen, OnPress, ShopDays } from './facts'
 import { isFree, meshesOf, nearest, roomOf } from './frames'
-import type { DayPress, DayRun, DaysProblem, Minute, Span } from './problem'
+import type { DayPress, DayRun, DaysProblem, Minute, Span, Takes } from './problem'
 
 const DAY = 1440
 const SECONDS = 86_400
@@ -133,6 +133,7 @@ export function daysOfShop(planned: ShopDays): DaysOfShop {
           begun,
           isHelped(asked, run),
           thereOf(asked, run),
+          palletsFor(shop, run, p.id),
         ),
       ),
       planned: plannedOn(run, pressAt),
@@ -142,7 +143,6 @@ export function daysOfShop(planned: ShopDays): DaysOfShop {
       ...{ ink: 0, films: at },
       ...(!begun && { mixes: toMix(asked, run).flatMap((name) => inkNumbers.get(name) ?? []) }),
       hold: run.airDays * DAY,
-      people: Math.max(1, ...run.on.map((o) => o.people)) + (isHelped(asked, run) ? 1 : 0),
       pot: Math.floor(Math.min(run.pot / 60, usualSpan)),
       screens: screensKey(run),
       frames: framesFor(bare.length > 0 ? bare : screens, meshes),
@@ -179,6 +179,7 @@ export function daysOfShop(planned: ShopDays): DaysOfShop {
         )
       : { people: peopleOf(runs) + (asked.helped?.length ?? 0), away: [] }),
     dryers: shop.dryers.map(() => ({ changes: SETTLES })),
+    ...(shop.sharedPallets && { pallets: shop.sharedPallets.map((s) => s.sets) }),
     frames: meshes.map(
       (mesh) => shop.frames.filter((f) => isFree(f, asked.screens) && Math.abs(f.mesh - mesh) < 1).length,
     ),
@@ -237,6 +238,12 @@ export const shortOf = (asked: ShopDays, run: DayFacts): number => (isIn(asked, 
 const plannedOn = ({ on }: DayFacts, pressAt: ReadonlyMap<string, number>): number | undefined =>
   pressAt.get(on[0]?.pressId ?? '')
 
+/** Pallets that a press prints a run on and that go from press to press, by their kind. */
+function palletsFor({ sharedPallets }: ShopDays['shop'], { where }: DayFacts, pressId: string) {
+  const kind = sharedPallets?.findIndex((s) => where !== undefined && isOnShared(s, where, pressId)) ?? -1
+  return kind < 0 ? undefined : kind
+}
+
 /** One more loads and unloads: asked for, and known to help. */
 const isHelped = ({ helped }: ShopDays, { runId, on }: DayFacts): boolean =>
   helped?.includes(runId) === true && on.some((o) => o.helped !== undefined)
@@ -283,10 +290,13 @@ function takesOf(
   begun: { readonly pressId: string; readonly left: number } | undefined,
   isHelped: boolean,
   there: number,
-) {
+  pallets: number | undefined,
+): Takes | undefined {
   if (!on) return undefined
   if (begun && begun.pressId !== on.pressId) return undefined
   return {
+    people: on.people + (isHelped && on.helped !== undefined ? 1 : 0),
+    ...(pallets !== undefined && { pallets }),
     setUp: begun ? 0 : Math.ceil((on.setUp * STAYS) / 60),
     run: Math.max(1, Math.ceil((((isHelped && on.helped) || on.print) * (begun?.left ?? there)) / 60)),
   }
@@ -297,8 +307,10 @@ const peopleOf = (runs: readonly DayFacts[]): number => {
   const most = new Map<string, number>()
   for (const on of runs.flatMap((r) => r.on))
     most.set(on.pressId, Math.max(on.people, most.get(on.pressId) ?? 0))
-  const widest = Math.max(1, ...runs.flatMap((r) => r.on.map((o) => o.people)))
-  return Math.max(widest, widest * most.size)
+  return Math.max(
+    1,
+    [...most.values()].reduce((sum, n) => sum + n, 0),
+  )
 }
 
 /** Minutes of change-over beyond what stays: screens that do not hang yet, ink that has to come out. */

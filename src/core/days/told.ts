@@ -1,3 +1,4 @@
+import type { Slot } from './holds'
 import type { Minute } from './problem'
 
 /** What a start waits for. */
@@ -9,6 +10,7 @@ export const BINDINGS = [
   'garments',
   'the print before',
   'crew',
+  'pallets',
   'belt',
   'temperature',
   'the lead',
@@ -85,13 +87,18 @@ export class Told {
   }
   /** @param waits as `BINDING` numbers it; `who` is -1 for no run */
   place(
-    run: number,
-    press: number,
-    [setUp, start, end, done]: readonly [Minute, Minute, Minute, Minute],
+    {
+      run,
+      press,
+      setUp,
+      start,
+      end,
+      waits,
+      who,
+      pace,
+    }: Slot & { readonly waits: number; readonly who: number },
     changeOver: Minute,
-    waits: number,
-    who: number,
-    pace: number,
+    done: Minute,
   ): void {
     this.all[run * COLUMNS + PACE] = pace
     this.all.set([setUp, start, end, done, changeOver, waits, who, press, PLACED], run * COLUMNS)

@@ -1,4 +1,5 @@
 import { q, type Reason } from '../advice'
+import { WHERES } from '../order'
 import { isoOf } from '../schedule'
 import { batchCount, REFRESH } from './batches'
 import type { DaysPlan } from './decode'
@@ -18,7 +19,9 @@ function called({ runs }: ShopDays, run: number | undefined): string | undefined
   const facts = runs[run ?? -1]
   if (!facts) return undefined
   const isOne = runs.every((r) => r === facts || r.words !== facts.words)
-  return isOne ? facts.words : `${facts.words} (${[facts.where, facts.pieces].filter(Boolean).join(', ')})`
+  return isOne
+    ? facts.words
+    : `${facts.words} (${[facts.where && WHERES[facts.where], facts.pieces].filter(Boolean).join(', ')})`
 }
 
 /** What that waits for, and what that waits for: the runs before, up to the one that waits for no other. */
@@ -57,6 +60,7 @@ const ENDS: Readonly<Record<Binding, string>> = {
   garments: 'its garments',
   'the print before': 'the print before it',
   crew: 'people',
+  pallets: 'pallets that others have',
   belt: 'the dryer',
   temperature: 'the heat of the dryer',
   'the lead': 'the time that the lead gave it',
@@ -163,6 +167,8 @@ export function whyStart(
       return b.waitsFor === undefined
         ? DAYS.because('WAITS_PERSON', { press, until: setUp })
         : DAYS.because('WAITS_CREW', { other, until: setUp })
+    case 'pallets':
+      return DAYS.because('WAITS_PALLETS', { pallets: palletsOf(days, run, b.press), other, until: setUp })
     case 'belt':
       return DAYS.because('WAITS_BELT', { other, until })
     case 'temperature':
@@ -203,12 +209,19 @@ function framesShort({ asked, problem, meshes }: DaysOfShop, run: DayRun): Reaso
   })
 }
 
+/** Pallets that a run shares with others on a press. */
+const palletsOf = ({ asked, problem }: DaysOfShop, { on }: DayRun, press: number): string =>
+  (problem.pallets && asked.shop.sharedPallets?.[on[press]?.pallets ?? -1]?.name) ?? 'shared pallets'
+
 function whyOut(asked: ShopDays, days: DaysOfShop, run: DayRun, why: Refused): Reason {
   switch (why) {
     case 'no such frames':
       return framesShort(days, run)
     case 'too many people':
-      return DAYS.because('DAY_REFUSED_PEOPLE', { count: q('count', run.people) })
+      return DAYS.because('DAY_REFUSED_PEOPLE', {
+        count: q('count', Math.min(...run.on.flatMap((t) => (t ? [t.people] : [])))),
+        there: q('count', days.problem.people),
+      })
     case 'beyond the end':
       return DAYS.because('DAY_REFUSED_LATE', { days: q('count', days.days) })
     case 'the print before is not placed':

@@ -10,6 +10,7 @@ import type { OwnTrouble } from './ownTrouble'
 import type { Person } from './people'
 import type { Prices } from './prices'
 import type { ScreenRoom, Stencil, TensionReading } from './screenRoom'
+import type { SharedPallets } from './sharedPallets'
 
 export const PALLET_MATERIALS = {
   aluminium: 'aluminium',
@@ -278,6 +279,8 @@ export interface Shop {
   readonly presses: readonly Press[]
   readonly flashes: readonly FlashUnit[]
   readonly dryers: readonly Dryer[]
+  /** None where every press has pallets of its own for all it prints. */
+  readonly sharedPallets?: readonly SharedPallets[] | undefined
   readonly frames: readonly Frame[]
   readonly squeegees: readonly Squeegee[]
   readonly hours: Hours

@@ -35,7 +35,7 @@ export interface ShopParts {
       | 'squeegees'
     >
   }
-  readonly presses: { readonly shop: Pick<Shop, 'presses' | 'flashes' | 'dryers'> }
+  readonly presses: { readonly shop: Pick<Shop, 'presses' | 'flashes' | 'dryers' | 'sharedPallets'> }
   /** With the stencils they carry and where they are mounted. */
   readonly frames: { readonly shop: Pick<Shop, 'frames'> }
   /** What the screen room is like: humidity, meshes, emulsions, lamps, step tests. */
@@ -97,7 +97,12 @@ const TAKEN: { readonly [P in ShopPart]: (shelf: ShopAndShelf) => ShopParts[P] }
     inks,
     cloths,
   }),
-  presses: ({ shop: { presses, flashes, dryers } }) => ({ shop: { presses, flashes, dryers } }),
+  presses: ({ shop: { presses, flashes, dryers, sharedPallets } }) => ({
+    shop: {
+      ...{ presses, flashes, dryers },
+      ...(sharedPallets && sharedPallets.length > 0 && { sharedPallets }),
+    },
+  }),
   frames: ({ shop: { frames } }) => ({ shop: { frames } }),
   screens: ({ shop: { screens } }) => ({ shop: { screens } }),
   rack: ({ shop: { inkRoom } }) => ({ shop: { inkRoom } }),

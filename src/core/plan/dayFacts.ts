@@ -3,7 +3,7 @@ import { lightness } from '../color'
 import type { DayFacts, OnPress } from '../days'
 import type { Press, Shop } from '../equipment'
 import { POT_LIFE } from '../ink'
-import { cameShort, driesInScreen, type Order, WHERES } from '../order'
+import { cameShort, driesInScreen, type Order } from '../order'
 import { airDays, airDryOf } from './canNotes'
 import { jobWords } from './hitPlans'
 import { plan } from './plan'
@@ -77,7 +77,7 @@ export function dayFactsOf(
   const tones = screens.map((h) => lightness(h.hex).L)
   return {
     ...{ runId: run.id, orderId: order.id, print: run.placement.id, words: jobWords(order) },
-    where: WHERES[run.placement.where],
+    where: run.placement.where,
     ...{ due: order.due, pieces: run.quantity, on, isChosen },
     cloth: run.lines[0]?.cloth.hex ?? '#ffffff',
     inks: screens.map((h) => h.hex),

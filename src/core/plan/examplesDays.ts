@@ -22,6 +22,7 @@ export const DAYS_EXAMPLES: Readonly<Record<string, Inputs>> = {
   WAITS_BEFORE: { other: 'Slate Hollow Climbing, Neck label', until: '2026-12-02T11:20' },
   WAITS_PERSON: { press: 'The Twelve', until: '2026-12-03T08:00' },
   WAITS_CREW: { other: OTHER, until: '2026-12-02T10:40' },
+  WAITS_PALLETS: { pallets: 'Sleeve boards', other: OTHER, until: '2026-12-02T10:40' },
   WAITS_BELT: { other: OTHER, until: '2026-12-02T10:40' },
   WAITS_HEAT: { other: 'Ferrymen Five-a-side', until: '2026-12-02T11:00' },
   WAITS_LEAD: at('2026-12-03T13:00'),
@@ -39,7 +40,7 @@ export const DAYS_EXAMPLES: Readonly<Record<string, Inputs>> = {
   PROMISE: { likely: '2026-12-10T11:20', draws: count(200), planned: '2026-12-09T14:20' },
   PROMISE_LEAD: { lead: count(2) },
   DAY_REFUSED_FRAMES: { screens: count(4), mesh: mesh(120), frames: count(3) },
-  DAY_REFUSED_PEOPLE: { count: count(4) },
+  DAY_REFUSED_PEOPLE: { count: count(2), there: count(1) },
   DAY_REFUSED_LATE: { days: count(90) },
   DAY_REFUSED_BEFORE: { other: 'Slate Hollow Climbing, Neck label' },
 }

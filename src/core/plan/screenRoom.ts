@@ -26,6 +26,7 @@ const NO_PLAN: ReadonlySet<string> = new Set<keyof Shop>([
   'leadDays',
   'goesOut',
   'people',
+  'sharedPallets',
   'units',
   'inches',
   'dayOrder',

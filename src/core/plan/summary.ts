@@ -32,7 +32,7 @@ export interface RunSummary {
 }
 
 /** Goes up when a summary holds other facts than before: what was kept is computed anew. */
-export const SUMMARY_FACTS = 16
+export const SUMMARY_FACTS = 17
 
 export const NO_SUMMARY: RunSummary = {
   press: '',

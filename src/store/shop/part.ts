@@ -14,3 +14,13 @@ export interface StoredPart<P extends ShopPart> {
 
 export const placed = <T>(rows: readonly T[]) => rows.map((row, place) => ({ ...row, place }))
 export const bare = <T extends { readonly place: number }>({ place: _, ...row }: T) => row
+
+/** A list of names; what is stored wrong is none. */
+export function namesIn(stored: string): readonly string[] {
+  try {
+    const found: unknown = JSON.parse(stored)
+    return Array.isArray(found) ? found.filter((x) => typeof x === 'string') : []
+  } catch {
+    return []
+  }
+}

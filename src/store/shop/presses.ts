@@ -1,16 +1,17 @@
 import { flashCalibration, type Press, tunnelCalibration } from '@/core/equipment'
-import { placed, type Row, type StoredPart } from './part'
+import { namesIn, placed, type Row, type StoredPart } from './part'
 import type { Rows } from './write'
 
-/** Presses with their stations and pressure, and the flashes and dryers that go with them. */
+/** Presses with their stations and pressure, and the flashes, dryers and shared pallets that go with them. */
 export const presses: StoredPart<'presses'> = {
   read: async (db) => {
-    const [rows, stations, notes, flashes, dryers] = await Promise.all([
+    const [rows, stations, notes, flashes, dryers, shared] = await Promise.all([
       db.selectFrom('press').selectAll().orderBy('place').execute(),
       db.selectFrom('station').selectAll().orderBy('press_id').orderBy('number').execute(),
       db.selectFrom('pressure_note').selectAll().execute(),
       db.selectFrom('flash_unit').selectAll().orderBy('place').execute(),
       db.selectFrom('dryer').selectAll().orderBy('place').execute(),
+      db.selectFrom('shared_pallets').selectAll().orderBy('place').execute(),
     ])
     return {
       shop: {
@@ -41,10 +42,15 @@ export const presses: StoredPart<'presses'> = {
           ...(d.heat === null ? {} : { heat: d.heat }),
           ...calibrationIn(d, tunnelCalibration),
         })),
+        ...(shared.length > 0 && {
+          sharedPallets: shared.map(({ id, name, where_on: where, sets, presses }) => ({
+            ...{ id, name, where, sets, presses: namesIn(presses) },
+          })),
+        }),
       },
     }
   },
-  rows: ({ shop: { presses, flashes, dryers } }) => ({
+  rows: ({ shop: { presses, flashes, dryers, sharedPallets = [] } }) => ({
     press: presses.map((p, place) => ({
       id: p.id,
       place,
@@ -75,6 +81,9 @@ export const presses: StoredPart<'presses'> = {
       calibration: calibration ? JSON.stringify(calibration) : null,
       heated_length: heatedLength,
       belt_width: beltWidth,
+    })),
+    shared_pallets: placed(sharedPallets).map(({ where, presses, ...s }) => ({
+      ...{ ...s, where_on: where, presses: JSON.stringify(presses) },
     })),
   }),
 }

@@ -3,7 +3,7 @@ import { DEFAULT_METHOD, knownPractices } from '@/core/advice'
 import { airOfDay, type Person, USUAL_HOURS, USUAL_PRICES } from '@/core/equipment'
 import { canIn, canRow, clothRow } from '../orderRows'
 import type { Tables } from '../schema'
-import { bare, placed, type Row, type StoredPart } from './part'
+import { bare, namesIn, placed, type Row, type StoredPart } from './part'
 
 /** Name, practices, hours, prices, squeegees, and the shelf. */
 export const settings: StoredPart<'settings'> = {
@@ -148,16 +148,6 @@ export const settings: StoredPart<'settings'> = {
 }
 
 const weekdaysIn = (list: string): readonly number[] => list.split(',').filter(Boolean).map(Number)
-
-/** A list of names; what is stored wrong is none. */
-function namesIn(stored: string): readonly string[] {
-  try {
-    const found: unknown = JSON.parse(stored)
-    return Array.isArray(found) ? found.filter((x) => typeof x === 'string') : []
-  } catch {
-    return []
-  }
-}
 
 /** Who works here, and when they are away. */
 async function crewIn(db: Kysely<Tables>): Promise<readonly Person[]> {

@@ -24,6 +24,7 @@ const KEYS = {
   pressure_note: ['press_id'],
   flash_unit: ['id'],
   dryer: ['id'],
+  shared_pallets: ['id'],
   frame: ['id'],
   frame_mounted: ['frame_id'],
   tension_reading: ['frame_id', 'place'],

@@ -1,13 +1,11 @@
-import { Box, chakra, Flex } from '@chakra-ui/react'
+import { Box, Flex } from '@chakra-ui/react'
 import { X } from 'lucide-react'
-import { useController, useFieldArray, useFormContext } from 'react-hook-form'
+import { useFieldArray, useFormContext } from 'react-hook-form'
 import type { ShopAndShelf } from '@/core/equipment'
 import { localNow } from '@/ui/clock'
-import { Fieldset, Input, Label } from '@/ui/elements'
 import { ListMessage, TextField } from '@/ui/fields'
 import { Section, TextButton } from '@/ui/Section'
-
-const Legend = chakra('legend')
+import { PressChecks } from '../PressChecks'
 
 /** Who works here, which presses they can run, and when they are away. */
 export function People() {
@@ -40,7 +38,11 @@ export function People() {
           aria-label={`Person ${i + 1}`}
         >
           <TextField name={`shop.people.${i}.name`} label="Name" of={`person ${i + 1}`} width="11rem" />
-          <Presses at={i} />
+          <PressChecks
+            name={`shop.people.${i}.presses`}
+            legend="Can run (none: every press)"
+            says={`Person ${i + 1} can run`}
+          />
           <Away at={i} />
           <TextButton onClick={() => people.remove(i)} aria-label={`Remove person ${i + 1}`} pt="6">
             <X size={16} aria-hidden="true" />
@@ -53,35 +55,6 @@ export function People() {
         loads and unloads.
       </Box>
     </Section>
-  )
-}
-
-function Presses({ at }: { readonly at: number }) {
-  const { control, getValues } = useFormContext<ShopAndShelf>()
-  const { field } = useController({ control, name: `shop.people.${at}.presses` })
-  const chosen = (field.value ?? []) as readonly string[]
-  return (
-    <Fieldset border="none">
-      <Legend fontSize="small" color="soft">
-        Can run (none: every press)
-      </Legend>
-      <Flex columnGap="3" rowGap="1" pt="1" wrap="wrap">
-        {getValues('shop.presses').map(({ id, name }) => (
-          <Label key={id} display="inline-flex" gap="1.5" alignItems="center">
-            <Input
-              type="checkbox"
-              aria-label={`Person ${at + 1} can run ${name}`}
-              accentColor="ink"
-              checked={chosen.includes(id)}
-              onChange={(e) =>
-                field.onChange(e.target.checked ? [...chosen, id] : chosen.filter((p) => p !== id))
-              }
-            />
-            {name}
-          </Label>
-        ))}
-      </Flex>
-    </Fieldset>
   )
 }
 

@@ -1,5 +1,5 @@
 import * as yup from 'yup'
-import { each, oneOfOrNone } from '../../order'
+import { each, oneOfOrNone, WHERES, type Where } from '../../order'
 import {
   DRYER_HEATS,
   FLASH_KINDS,
@@ -100,7 +100,30 @@ export const pressFields = {
       }),
     )
     .default([]),
+  sharedPallets: yup
+    .array(
+      yup.object({
+        id,
+        name,
+        where: oneOf(WHERES) as yup.StringSchema<Where>,
+        sets: whole('Sets', 40),
+        presses: yup.array(id).max(40, 'At most 40 presses.').default([]),
+      }),
+    )
+    .max(40, 'At most 40 kinds of shared pallets.')
+    .test(
+      'once',
+      'Two are for the same print on the same press.',
+      (list) => !(list ?? []).some((a, i) => list?.slice(0, i).some((b) => areForSame(a, b))),
+    )
+    .optional()
+    .default(undefined),
 }
+
+type Fits = { readonly where: Where; readonly presses: readonly string[] }
+const areForSame = (a: Fits, b: Fits): boolean =>
+  a.where === b.where &&
+  (a.presses.length === 0 || b.presses.length === 0 || a.presses.some((p) => b.presses.includes(p)))
 
 /** As the shop's own forms hold them: a new shop may have none yet, and what stands at a press finds it. */
 export const pressPart = yup
