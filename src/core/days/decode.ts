@@ -1,7 +1,7 @@
 import { COST } from './cost'
 import { Places } from './place'
 import type { DaysChoice, DaysProblem, Minute } from './problem'
-import type { Booked, Refused } from './told'
+import type { Booked, Refused, Times } from './told'
 
 /** Runs in their places, and what the plan costs. */
 export interface DaysPlan {
@@ -49,18 +49,24 @@ export function planOf(
   }
 }
 
-/** Days of overtime on which nothing is printed in it are none: without them everything stays where it is. */
-export const overtimeUsed = (
+/**
+ * Days of overtime on which nothing is printed in it are none: without them everything stays where it is.
+ *
+ * @param times of all runs that are placed
+ */
+export function overtimeUsed(
   { presses }: DaysProblem,
   overtime: DaysChoice['overtime'],
-  { booked }: DaysPlan,
-): DaysChoice['overtime'] =>
-  presses.map((p, i) =>
+  times: readonly Times[],
+): DaysChoice['overtime'] {
+  const on = presses.map((_, i) => times.filter((b) => b.press === i))
+  return presses.map((p, i) =>
     p.overtime.map(
       ({ from, to }, day) =>
-        overtime[i]?.[day] === true && booked.some((b) => b.press === i && b.setUp < to && b.end > from),
+        overtime[i]?.[day] === true && on[i]?.some((b) => b.setUp < to && b.end > from) === true,
     ),
   )
+}
 
 export const overtimeMinutes = ({ presses }: DaysProblem, overtime: DaysChoice['overtime']): Minute =>
   presses.reduce(

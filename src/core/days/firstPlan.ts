@@ -1,7 +1,7 @@
 import { COST } from './cost'
-import { type DaysPlan, decode, overtimeUsed, planOf } from './decode'
+import { type DaysPlan, decode, overtimeMinutes, overtimeUsed } from './decode'
 import { isOther, Places } from './place'
-import type { DayRun, DaysChoice, DaysProblem } from './problem'
+import type { DayRun, DaysChoice, DaysProblem, Takes } from './problem'
 
 /** How far slack and set-up count: tried in this order, with all overtime and with none (model of the schedule, section 3). */
 const TRIED = [
@@ -29,18 +29,19 @@ export interface DaysAnswer {
  */
 export function firstPlan(problem: DaysProblem): DaysAnswer {
   const urgency = new Urgency(problem)
-  let best: DaysAnswer | undefined
+  let [best, least]: [DaysChoice | undefined, number] = [undefined, Number.POSITIVE_INFINITY]
   const isOvertimeThere = problem.presses.some((p) => p.overtime.some((s) => s.to > s.from))
   for (const isOvertime of isOvertimeThere ? [false, true] : [false]) {
-    const overtime = problem.presses.map((p) => p.overtime.map(() => isOvertime))
+    const all = problem.presses.map((p) => p.overtime.map(() => isOvertime))
     for (const [slack, setUp] of TRIED) {
-      const { order, press, places } = urgency.order(overtime, slack, setUp)
-      const used = overtimeUsed(problem, overtime, planOf(problem, places, order, overtime))
-      const plan = planOf(problem, places, order, used)
-      if (!best || plan.cost < best.plan.cost) best = { choice: { order, press, overtime: used }, plan }
+      const { order, press, places } = urgency.order(all, slack, setUp)
+      const overtime = overtimeUsed(problem, all, order.map(places.told.timesOf))
+      const cost = places.cost + COST.overtime * overtimeMinutes(problem, overtime)
+      if (!best || cost < least) [best, least] = [{ order, press, overtime }, cost]
     }
   }
-  return asPlanned(problem, best as DaysAnswer)
+  const choice = best as DaysChoice
+  return asPlanned(problem, { choice, plan: decode(problem, choice) })
 }
 
 /** Runs that are put back to the press of their sheet, one after the other, at the most. */
@@ -70,12 +71,16 @@ class Urgency {
   private readonly problem: DaysProblem
   /** The runs that follow each: second prints. */
   private readonly followers: readonly number[][]
-  private readonly weight: readonly number[]
   /** When the last piece must be printed for it and all that follows to be in time. */
   private readonly printed: readonly number[]
   private readonly quickest: readonly number[]
   private readonly usualRun: number
   private readonly usualSetUp: number
+  private readonly places: Places
+  /** By run and press: what it takes there, what is urgent of it always, and what another press than its sheet's costs. */
+  private readonly takes: readonly (Takes | undefined)[]
+  private readonly always: readonly number[]
+  private readonly away: readonly number[]
 
   constructor(problem: DaysProblem) {
     this.problem = problem
@@ -102,19 +107,28 @@ class Urgency {
         }
       }
     }
-    this.weight = weight
     this.printed = printed
     const all = runs.flatMap((r) => r.on.flatMap((t) => (t ? [t] : [])))
     this.usualRun = Math.max(1, mean(all.map((t) => t.run)))
     this.usualSetUp = Math.max(1, mean(all.map((t) => t.setUp)))
+    this.places = new Places(problem)
+    const pairs = runs.flatMap((r, i) => problem.presses.map((_, k) => ({ r, i, k })))
+    this.takes = pairs.map(({ r, k }) => ((r.pin?.press ?? k) === k ? r.on[k] : undefined))
+    this.always = pairs.map(
+      ({ i }, pair) =>
+        Math.log(Math.max(LEAST, weight[i] as number)) +
+        FASTER * Math.log(Math.max(1, this.quickest[i] as number) / Math.max(1, this.takes[pair]?.run ?? 1)),
+    )
+    this.away = pairs.map(({ r, k }) => (isOther(r, k) ? COST.otherPress : 0))
   }
 
-  /** Places all runs, the most urgent first. */
+  /** Places all runs, the most urgent first. The places are taken anew by the next. */
   order(overtime: DaysChoice['overtime'], slackCounts: number, setUpCounts: number) {
+    const { places } = this
     const { runs, presses } = this.problem
     const [n, p] = [runs.length, presses.length]
-    const places = new Places(this.problem)
     places.work(overtime)
+    places.begin()
     const press = runs.map(
       (r) =>
         r.pin?.press ??
@@ -128,21 +142,23 @@ class Urgency {
     const at = new Float64Array(n * p).fill(Number.POSITIVE_INFINITY)
     const urgent = new Float64Array(n * p)
     const isLeft = new Uint8Array(n).fill(1)
+    const waits = 1 / (WAIT * this.usualRun)
     const isReady = (i: number) => {
       const after = runs[i]?.after
       return after === undefined || places.told.isPlaced(after.run)
     }
     const weigh = (i: number, k: number) => {
-      const takes = runs[i]?.on[k]
+      const pair = i * p + k
+      const takes = this.takes[pair]
       const time = places.times[k]
-      if (!takes || !time || (runs[i]?.pin?.press ?? k) !== k) return
+      if (!takes || !time) return
       const start = places.about(i, k)
-      at[i * p + k] = Number.isFinite(start) ? time.worked(start) : Number.POSITIVE_INFINITY
+      at[pair] = Number.isFinite(start) ? time.worked(start) : Number.POSITIVE_INFINITY
       const setUp = takes.setUp + places.changeOverTo(i, k)
       const slack = time.worked(this.printed[i] as number) - time.worked(start) - takes.run
-      urgent[i * p + k] =
-        Math.log(Math.max(LEAST, this.weight[i] as number) / Math.max(1, takes.run + setUp)) +
-        FASTER * Math.log(Math.max(1, this.quickest[i] as number) / Math.max(1, takes.run)) -
+      urgent[pair] =
+        (this.always[pair] as number) -
+        Math.log(Math.max(1, takes.run + setUp)) -
         Math.max(0, slack) / (slackCounts * this.usualRun) -
         setUp / (SET_UP * setUpCounts * this.usualSetUp)
     }
@@ -163,15 +179,19 @@ class Urgency {
       let [run, on, most] = [-1, -1, Number.NEGATIVE_INFINITY]
       for (let i = 0; i < n; i++) {
         if (!isLeft[i] || !isReady(i)) continue
+        const first = i * p
         let soonest = Number.POSITIVE_INFINITY
-        for (let k = 0; k < p; k++) soonest = Math.min(soonest, at[i * p + k] as number)
+        for (let k = 0; k < p; k++) soonest = Math.min(soonest, at[first + k] as number)
         if (!Number.isFinite(soonest)) continue
         for (let k = 0; k < p; k++) {
-          const pair = i * p + k
-          const other = isOther(runs[i] as DayRun, k) ? COST.otherPress : 0
-          const wait = (at[pair] as number) - soonest + other
-          const value = (urgent[pair] as number) - wait / (WAIT * this.usualRun)
-          if (value > most) [run, on, most] = [i, k, value]
+          const pair = first + k
+          const wait = (at[pair] as number) - soonest + (this.away[pair] as number)
+          const value = (urgent[pair] as number) - wait * waits
+          if (value > most) {
+            run = i
+            on = k
+            most = value
+          }
         }
       }
       if (run < 0) break

@@ -90,8 +90,10 @@ export class Places {
     return row * this.every
   }
 
-  private begin(): void {
+  /** With nothing placed. */
+  begin(): void {
     this.takeUp(0)
+    this.told.forgetBut(this.isBefore.fill(0))
   }
 
   private takeUp(row: number): void {
@@ -126,9 +128,11 @@ export class Places {
     most = Number.POSITIVE_INFINITY,
   ): boolean {
     if (from === 0) this.begin()
-    this.isBefore.fill(0)
-    for (let i = 0; i < from; i++) this.isBefore[order[i] as number] = 1
-    this.told.forgetBut(this.isBefore)
+    else {
+      this.isBefore.fill(0)
+      for (let i = 0; i < from; i++) this.isBefore[order[i] as number] = 1
+      this.told.forgetBut(this.isBefore)
+    }
     for (let i = from; i < order.length; i++) {
       const run = order[i] as number
       this.next(run, press[run] as number, i)
@@ -154,12 +158,7 @@ export class Places {
     const run = this.problem.runs[at] as DayRun
     const time = this.times[press] as WorkTime
     const before = run.after ? this.told.endOf(run.after.run) + run.after.wait : 0
-    return time.next(
-      Math.max(
-        this.state.free[press] as number,
-        ...[run.garments, run.ink, run.exposed ?? run.films, run.pin?.start ?? 0, before],
-      ),
-    )
+    return time.next(Math.max(this.state.free[press] as number, this.p.free[at] as number, before))
   }
 
   /**

@@ -7,6 +7,8 @@ export interface Prepared {
   readonly problem: DaysProblem
   /** Change-over in minutes: by press, by the run before and one row for none, by run. */
   readonly changeOver: (press: number, from: number | undefined, to: number) => number
+  /** From when on each run is free to begin, whatever others do: garments, ink, screens or films, and where the lead put it. */
+  readonly free: readonly number[]
   /** Number of the set of screens of each run. */
   readonly setOf: readonly number[]
   /** How many runs want each set, and the frames it takes. */
@@ -67,6 +69,7 @@ function prepare(problem: DaysProblem): Prepared {
   const times = new Map<string, WorkTime>()
   return {
     ...{ problem, setOf, sets, capacity, hands, mixedAt: mixedAt(problem) },
+    free: runs.map((r) => Math.max(r.garments, r.ink, r.exposed ?? r.films, r.pin?.start ?? 0)),
     changeOver: (press, from, to) => change[(press * (n + 1) + (from ?? -1) + 1) * n + to] as number,
     timeOf: (press, overtime) => {
       const own = presses[press]

@@ -95,7 +95,7 @@ export class Search {
     places.work(this.best.overtime)
     places.all(this.best.order, this.best.press)
     const { order, overtime } = this.best
-    const used = overtimeUsed(this.problem, overtime, planOf(this.problem, places, order, overtime))
+    const used = overtimeUsed(this.problem, overtime, Array.from(order, places.told.timesOf))
     return {
       choice: { ...draftOf(this.best), overtime: used },
       plan: planOf(this.problem, places, order, used),

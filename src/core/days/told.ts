@@ -50,6 +50,8 @@ export interface Booked {
   readonly waitsFor: number | undefined
 }
 
+export type Times = Pick<Booked, 'press' | 'setUp' | 'end'>
+
 const NOT_YET = -2
 const PLACED = -1
 const COLUMNS = 13
@@ -119,6 +121,13 @@ export class Told {
   setUpOf = (run: number): Minute => this.of(run, SET_UP)
   /** What keeps a run from being placed, if anything does. */
   refusedOf = (run: number): Refused | undefined => REFUSALS[this.of(run, REFUSED)]
+
+  /** Its press, and from set-up to its last piece. */
+  timesOf = (run: number): Times => ({
+    press: this.of(run, PRESS),
+    setUp: this.of(run, SET_UP),
+    end: this.of(run, REFUSED) === PLACED ? this.of(run, END) : 0,
+  })
 
   bookedOf(run: number): Booked {
     const who = this.of(run, WHO)

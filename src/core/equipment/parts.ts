@@ -57,6 +57,10 @@ export const isSetUp = (versions: ShopVersions): boolean => versions.settings > 
 export const versionOf = (versions: ShopVersions): number =>
   Object.values(versions).reduce((sum, version) => sum + version, 0)
 
+/** Lists in which something stands: a form makes empty ones of those that are left out. */
+const filled = <T extends Readonly<Record<string, readonly unknown[] | undefined>>>(lists: T): Partial<T> =>
+  Object.fromEntries(Object.entries(lists).filter(([, list]) => list && list.length > 0)) as Partial<T>
+
 const TAKEN: { readonly [P in ShopPart]: (shelf: ShopAndShelf) => ShopParts[P] } = {
   settings: ({
     shop: {
@@ -81,7 +85,14 @@ const TAKEN: { readonly [P in ShopPart]: (shelf: ShopAndShelf) => ShopParts[P] }
     cloths,
   }) => ({
     shop: {
-      ...{ name, method, hours, prices, squeegees },
+      ...{ name, method, prices, squeegees },
+      hours: {
+        days: hours.days,
+        from: hours.from,
+        to: hours.to,
+        breaks: hours.breaks,
+        ...filled({ own: hours.own, off: hours.off, presses: hours.presses }),
+      },
       ...(units && { units }),
       ...(inches && { inches }),
       ...(dayOrder && { dayOrder }),
@@ -89,19 +100,13 @@ const TAKEN: { readonly [P in ShopPart]: (shelf: ShopAndShelf) => ShopParts[P] }
       ...(air && { air }),
       ...(setupPerScreen !== undefined && { setupPerScreen }),
       ...(leadDays && { leadDays }),
-      ...(goesOut && goesOut.length > 0 && { goesOut }),
-      ...(people && people.length > 0 && { people }),
-      ...(ownSteps && ownSteps.length > 0 && { ownSteps }),
-      ...(ownTrouble && ownTrouble.length > 0 && { ownTrouble }),
+      ...filled({ goesOut, people, ownSteps, ownTrouble }),
     },
     inks,
     cloths,
   }),
   presses: ({ shop: { presses, flashes, dryers, sharedPallets } }) => ({
-    shop: {
-      ...{ presses, flashes, dryers },
-      ...(sharedPallets && sharedPallets.length > 0 && { sharedPallets }),
-    },
+    shop: { presses, flashes, dryers, ...filled({ sharedPallets }) },
   }),
   frames: ({ shop: { frames } }) => ({ shop: { frames } }),
   screens: ({ shop: { screens } }) => ({ shop: { screens } }),

@@ -54,6 +54,11 @@ export function CrewList({ shopName, list, people, before, next }: Props) {
           <TextButton onClick={() => window.print()}>Print</TextButton>
         </Flex>
       </Flex>
+      {away.length > 0 && (
+        <Box mb="3">
+          <b>Away:</b> {away.map((p) => p.name).join(', ')}
+        </Box>
+      )}
       <Box css={{ '@media print': { fontSize: '9pt', '& section': { mb: '3', breakInside: 'avoid' } } }}>
         {list.presses.map((press) => (
           <Section
@@ -92,26 +97,6 @@ export function CrewList({ shopName, list, people, before, next }: Props) {
             </Row>
           ))}
         </Section>
-        {people.length > 0 && (
-          <Section title="People">
-            <Flex columnGap="4" rowGap="1" wrap="wrap">
-              {people.map(({ id, name }) => (
-                <Link
-                  key={id}
-                  href={`/api/days.ics?person=${id}`}
-                  prefetch={false}
-                  download
-                  aria-label={`Calendar of ${name}`}
-                  textDecoration="underline"
-                  textUnderlineOffset="3px"
-                >
-                  {name}
-                </Link>
-              ))}
-            </Flex>
-            {away.length > 0 && <Box>Away: {away.map((p) => p.name).join(', ')}</Box>}
-          </Section>
-        )}
         <Section title="Ink room">
           {list.inks.length === 0 && <Box color="soft">no ink to have ready</Box>}
           {list.inks.map(({ run, by, needs }) => (
@@ -125,6 +110,27 @@ export function CrewList({ shopName, list, people, before, next }: Props) {
             </Row>
           ))}
         </Section>
+        {people.length > 0 && (
+          <Box className="no-print">
+            <Section title="Calendars of people">
+              <Flex columnGap="4" rowGap="1" wrap="wrap">
+                {people.map(({ id, name }) => (
+                  <Link
+                    key={id}
+                    href={`/api/days.ics?person=${id}`}
+                    prefetch={false}
+                    download
+                    aria-label={`Calendar of ${name}`}
+                    textDecoration="underline"
+                    textUnderlineOffset="3px"
+                  >
+                    {name}
+                  </Link>
+                ))}
+              </Flex>
+            </Section>
+          </Box>
+        )}
       </Box>
     </AskFrame>
   )
