@@ -5,12 +5,10 @@ import type { Dryer } from '@/core/equipment'
 import type { Moment } from '@/core/schedule'
 import { Link } from '@/ui/elements'
 import { Measure } from '@/ui/Measure'
+import { narrow } from './LaneBar'
 import { LABEL } from './Lanes'
 import { clockWords } from './said'
 import { partsOf, type Window } from './scale'
-
-/** Share of the width below which a stretch has no words; they are in its name. */
-const WORDS = 0.04
 
 interface Props {
   readonly lanes: Lanes
@@ -144,13 +142,16 @@ function Stretch({
       borderRight={isMark ? '2px solid' : undefined}
       borderColor={isMark ? 'ink' : 'rule'}
       bg={isMark ? 'transparent' : 'raised'}
-      style={{ left: `${100 * part.left}%`, width: `${100 * part.width}%` }}
+      css={isMark ? undefined : narrow('2.2rem')}
+      style={
+        isMark
+          ? { right: `${100 * (1 - part.left - part.width)}%`, width: `max(${100 * part.width}%, 1.2rem)` }
+          : { left: `${100 * part.left}%`, width: `${100 * part.width}%` }
+      }
     >
-      {(isMark || part.width > WORDS) && (
-        <Box truncate minWidth="0">
-          {children}
-        </Box>
-      )}
+      <Box truncate minWidth="0">
+        {children}
+      </Box>
     </Flex>
   ))
 }

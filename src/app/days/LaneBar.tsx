@@ -14,6 +14,12 @@ export const LANE_HEIGHT = 52
 /** Share of the width that the words of a run take at the most, beyond its bar. */
 export const RUN_WORDS = 0.17
 
+/** Words that have less room than this are left out: a letter and three dots say nothing. */
+export const narrow = (room: string) => ({
+  containerType: 'inline-size',
+  [`@container (max-width: ${room})`]: { '& > *': { visibility: 'hidden' } },
+})
+
 const percent = (share: number) => `${(100 * share).toFixed(3)}%`
 
 interface Props {
@@ -39,6 +45,8 @@ export function LaneBar({ run, name, pressName, windows, now, until, isHeld, onK
   const prints = partsOf(windows, run.start, run.end)
   const isLate = run.late > 0
   const done = clockWords(run.end, now)
+  // It stands under its day.
+  const doneAt = clockWords(run.end, run.start)
   const label = `${name}, ${pressName}, ${clockWords(run.setUp, now)} to ${done}${isLate ? `, ${lateWords(run.late)}` : ''}${run.isPinned ? ', held there' : ''}`
   return (
     <>
@@ -103,6 +111,7 @@ export function LaneBar({ run, name, pressName, windows, now, until, isHeld, onK
             pointerEvents="none"
             pl="22px"
             lineHeight="1.2"
+            css={narrow('4rem')}
             style={{ left: percent(part.left), width: percent(width) }}
           >
             <Box fontWeight="650" truncate>
@@ -113,7 +122,7 @@ export function LaneBar({ run, name, pressName, windows, now, until, isHeld, onK
               {isLate && <b>▲ {lateWords(run.late)} · </b>}
               {run.isPinned && 'held there · '}
               {run.isBegun ? 'printing, ' : ''}
-              done {done}, {facts.pieces - run.short} pc
+              done {doneAt}, {facts.pieces - run.short} pc
             </Box>
           </Box>
         )

@@ -1,7 +1,7 @@
-import { Flex } from '@chakra-ui/react'
+import { Box, Flex } from '@chakra-ui/react'
 import type { LaneRun } from '@/core/days'
 import type { Moment } from '@/core/schedule'
-import { RUN_WORDS } from './LaneBar'
+import { narrow, RUN_WORDS } from './LaneBar'
 import { partsOf, type Window } from './scale'
 
 const WORDS: Readonly<Partial<Record<LaneRun['waits'], string>>> = {
@@ -13,7 +13,7 @@ const WORDS: Readonly<Partial<Record<LaneRun['waits'], string>>> = {
   belt: 'waits for the dryer',
   temperature: 'waits for the dryer’s heat',
   'the lead': 'held back by the lead',
-  hours: 'waits for a long enough shift',
+  hours: 'waits for a longer shift',
   ink: 'waits for ink',
 }
 
@@ -50,9 +50,12 @@ export function Gaps({
           color="soft"
           fontSize="small"
           lineHeight="1.1"
+          title={says}
+          overflow="hidden"
+          css={narrow('3.6rem')}
           style={{ left: `${100 * (part.left + part.width - room)}%`, width: `${100 * room}%` }}
         >
-          {says}
+          <Box lineClamp={2}>{says}</Box>
         </Flex>
       )
     })

@@ -55,7 +55,9 @@ export function Offers({ offer, now, names, onTake, onPause, onSearch, onHappene
             <PushButton type="button" onClick={() => onTake(offer.proposal.kept)}>
               Put it there (Enter)
             </PushButton>
-            <TextButton onClick={onLeave}>Leave it (Esc)</TextButton>
+            <TextButton onClick={onLeave} px="0" mt="1">
+              Leave it (Esc)
+            </TextButton>
           </Flex>
         </>
       )}
@@ -103,14 +105,16 @@ export function Offers({ offer, now, names, onTake, onPause, onSearch, onHappene
                     {OTHERWISE[price]}
                   </TextButton>
                 ))}
-            <TextButton onClick={onLeave}>Leave them as they are</TextButton>
+            <TextButton onClick={onLeave} px="0" mt="1">
+              Leave them as they are
+            </TextButton>
           </Flex>
         </>
       )}
       {offer.kind === 'happened' && (
         <SomethingHappened first={offer.first} {...{ now, onHappened, onLeave }} />
       )}
-      {offer.kind === 'rescue' && <RescueWays {...{ offer, names, onTake, onLeave }} now={at} />}
+      {offer.kind === 'rescue' && <RescueWays {...{ offer, names, onTake, onLeave }} now={now} />}
       {offer.kind === 'replan' && (
         <>
           {offer.share < 1 && <Progress share={offer.share} says="Working out what can be done" />}
@@ -122,7 +126,9 @@ export function Offers({ offer, now, names, onTake, onPause, onSearch, onHappene
               onTake={() => onTake(o.proposal.kept)}
             />
           ))}
-          <TextButton onClick={onLeave}>Leave it: it did not happen</TextButton>
+          <TextButton onClick={onLeave} px="0" mt="1">
+            Leave it: it did not happen
+          </TextButton>
         </>
       )}
     </Box>

@@ -1,6 +1,5 @@
 import { Box } from '@chakra-ui/react'
-import type { DaysKept, Rescue } from '@/core/days'
-import type { Moment } from '@/core/schedule'
+import type { DaysKept, DaysNow, Rescue } from '@/core/days'
 import { Link } from '@/ui/elements'
 import { TextButton } from '@/ui/Section'
 import { Progress, WayRow } from './OfferParts'
@@ -9,21 +8,29 @@ import type { Offer } from './useDays'
 
 interface Props {
   readonly offer: Extract<Offer, { readonly kind: 'rescue' }>
-  readonly now: Moment
+  readonly now: DaysNow
   readonly names: Names
   readonly onTake: (kept: DaysKept) => void
   readonly onLeave: () => void
 }
 
 /** Ways to have a late order earlier, the best first, each with what it does to the others. */
-export function RescueWays({ offer: { orderId, share, ways }, now, names, onTake, onLeave }: Props) {
+export function RescueWays({
+  offer: { orderId, share, ways },
+  now: { lanes },
+  names,
+  onTake,
+  onLeave,
+}: Props) {
+  const { now } = lanes
+  const job = lanes.runs.find((r) => r.facts.orderId === orderId)?.facts.words ?? orderId
   const says = ({ kind, pressId, done, late }: Rescue) => {
     const ends = late === 0 ? 'in time' : lateWords(late ?? 0)
     return `${WAYS[kind](names.press(pressId ?? ''))}: ${ends}, done ${clockWords(done ?? now, now)}`
   }
   return (
     <>
-      <Box fontWeight="650">Ways to have {orderId} earlier</Box>
+      <Box fontWeight="650">Ways to have {job} earlier</Box>
       {share < 1 && <Progress share={share} says="Working out what can be done" />}
       {share === 1 && ways.length === 0 && (
         <Box>
@@ -45,7 +52,9 @@ export function RescueWays({ offer: { orderId, share, ways }, now, names, onTake
           }
         />
       ))}
-      <TextButton onClick={onLeave}>Leave it as it is</TextButton>
+      <TextButton onClick={onLeave} px="0" mt="1">
+        Leave it as it is
+      </TextButton>
     </>
   )
 }

@@ -56,7 +56,7 @@ export const DAYS = defineRoom({
     CHAIN_GOES_ON: { says: '{run} begins at {begins}, behind {other}.', source: 'geometry' },
     CHAIN_ENDS: { says: '{run} begins at {begins}; it waits for {waits}.', source: 'geometry' },
     PROMISE: {
-      says: 'Planned it is done at {planned}; in eight of ten of {draws} trials, with set-up and printing that stray as they do, by {likely}.',
+      says: 'Planned, with some room, it is done at {planned}; in eight of ten of {draws} trials, with set-up and printing that stray as they do, by {likely}.',
       source: 'assumed',
     },
     PROMISE_LEAD: { says: '{lead} days lie between printed and due.', source: 'geometry' },

@@ -39,8 +39,8 @@ export function PromiseOf() {
             </AskNumber>
           </Box>
           <Box>
-            Printed by {sayDay(said(found.likely), 'EEE d MMM, HH:mm')} in eight of ten cases; as planned by{' '}
-            {clockWords(found.planned, found.likely)}.
+            Printed by {sayDay(said(found.likely), 'EEE d MMM, HH:mm')} in eight of ten cases; planned, with
+            some room, by {clockWords(found.planned, found.likely)}.
           </Box>
           {differenceWords(found.difference, found.planned).map((line) => (
             <Box key={line}>{line}</Box>
