@@ -363,3 +363,38 @@ test('a week by keyboard alone: searched, a press fails, a way is taken, an orde
     timeout: 60_000,
   })
 })
+
+test('pallets that go from press to press: two for the same are refused at their place, and prints wait for a set', async ({
+  page,
+}) => {
+  await open(page, '/shop')
+  const rows = page.locator('section').filter({
+    has: page.getByRole('heading', { name: 'Pallets that go from press to press' }),
+  })
+  const add = rows.getByRole('button', { name: 'Add kind of pallet' })
+  await add.focus()
+  await page.keyboard.press('Enter')
+  await rows.getByLabel('Name, Sleeve boards').fill('Wide boards')
+  await rows.getByLabel(/^For prints at/).selectOption('Full front')
+  await add.click()
+  await rows
+    .getByLabel(/^For prints at/)
+    .nth(1)
+    .selectOption('Full front')
+  await expect(rows.getByText('Two are for the same print on the same press.')).toBeVisible()
+  await rows.getByLabel('Sleeve boards used at Bench').check()
+  await expect(rows.getByText('Two are for the same print on the same press.')).toBeVisible()
+  await rows.getByRole('button', { name: 'Remove Sleeve boards' }).click()
+  await expect(saveStatus(page)).toHaveText('Saved')
+  expect(await violations(page)).toEqual([])
+  await reload(page)
+  await expect(rows.getByLabel(/^Name, /)).toHaveValue('Wide boards')
+  await page.goto('/')
+  const bars = page.locator('[data-run][data-why]')
+  await expect(bars.first()).toBeVisible()
+  await page.getByRole('button', { name: 'Week' }).click()
+  await expect(page.getByText('waits for shared pallets').first()).toBeVisible()
+  await open(page, '/shop')
+  await rows.getByRole('button', { name: 'Remove Wide boards' }).click()
+  await expect(saveStatus(page)).toHaveText('Saved')
+})

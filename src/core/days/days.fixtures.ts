@@ -7,6 +7,7 @@ export type AskedRun = Partial<Omit<DayRun, 'on'>> & {
   readonly on?: readonly (Omit<Takes, 'people'> | undefined)[]
   /** On every press. */
   readonly people?: number
+  readonly dryer?: Takes['dryer']
 }
 
 /** An invented shop: 8 to 12 and 13 to 17, set-up of 30, printing of 200 minutes. */
@@ -27,9 +28,9 @@ export function problemOf(asked: {
   return {
     end: days * DAY,
     presses: Array.from({ length: presses }, (_, i) => press(`Press ${i + 1}`)),
-    runs: asked.runs.map(({ people = 1, on = alike, ...r }, i) => ({
+    runs: asked.runs.map(({ people = 1, dryer, on = alike, ...r }, i) => ({
       name: `R${i}`,
-      on: on.map((t) => t && { people, ...t }),
+      on: on.map((t) => t && { people, dryer, ...t }),
       weight: 1,
       due: DAY,
       ...{ garments: 0, ink: 0, films: 0, hold: 0, pot: 0 },
@@ -134,7 +135,16 @@ daysOf.random = (seed: number, count = 7): { readonly problem: DaysProblem; read
   // Each press wants people of its own, and some prints go on pallets that presses share.
   const byPress = partly.map((r) => ({
     ...r,
-    on: r.on.map((t) => t && { ...t, people: 1 + below(2), pallets: below(3) === 0 ? below(2) : undefined }),
+    on: r.on.map(
+      (t) =>
+        t && {
+          ...t,
+          people: 1 + below(2),
+          pallets: below(3) === 0 ? below(2) : undefined,
+          dryer:
+            below(4) === 0 ? undefined : t.dryer && { ...t.dryer, share: t.dryer.share / (1 + below(2)) },
+        },
+    ),
   }))
   return { problem: { ...problem, skilled, runs: byPress, inkRoom, pallets: [1, 2] }, choice }
 }

@@ -226,6 +226,7 @@ function keeps(
     return n
   }
   const runOf = (i: number) => runs[i] as DayRun
+  const takesOf = (b: Booked) => runOf(b.run).on[b.press]
   /** People and belt are held while the press works, and through pauses of up to an hour and a half. */
   const held = (press: number, from: number, to: number) => {
     const found: { from: number; to: number }[] = []
@@ -259,8 +260,9 @@ function keeps(
       if (o.run === b.run) continue
       const apart = b.end <= o.setUp || o.end <= b.setUp
       if (o.press === b.press || runOf(o.run).screens === run.screens) expect(apart).toBe(true)
-      const other = runOf(o.run).dryer
-      if (run.dryer && other?.at === run.dryer.at && Math.abs(other.celsius - run.dryer.celsius) > 6) {
+      const other = takesOf(o)?.dryer
+      const { dryer } = takes
+      if (dryer && other?.at === dryer.at && Math.abs(other.celsius - dryer.celsius) > 6) {
         const changes = dryers[other.at]?.changes ?? 0
         for (const x of beltOf.get(b) ?? [])
           for (const y of beltOf.get(o) ?? [])
@@ -301,7 +303,6 @@ function keeps(
   for (const b of booked) if (b.screens) expect(b.setUp).toBeGreaterThanOrEqual(b.screens.ready)
   // What adds up can only be too much where something begins.
   const begins = [...crewOf.values(), ...beltOf.values()].flat().map((s) => s.from)
-  const takesOf = (b: Booked) => runOf(b.run).on[b.press]
   for (const t of [...begins, ...away.map((a) => a.from)]) {
     const hung = booked.filter((b) => b.setUp <= t && t < b.end)
     const here = booked.filter((b) => isIn(crewOf.get(b), t))
@@ -313,8 +314,8 @@ function keeps(
     for (const [kind, sets] of pallets.entries())
       expect(hung.filter((b) => takesOf(b)?.pallets === kind).length).toBeLessThanOrEqual(sets)
     for (const d of dryers.keys()) {
-      const on = booked.filter((b) => runOf(b.run).dryer?.at === d && isIn(beltOf.get(b), t))
-      expect(on.reduce((sum, b) => sum + (runOf(b.run).dryer?.share ?? 0) * b.pace, 0)).toBeLessThanOrEqual(
+      const on = booked.filter((b) => takesOf(b)?.dryer?.at === d && isIn(beltOf.get(b), t))
+      expect(on.reduce((sum, b) => sum + (takesOf(b)?.dryer?.share ?? 0) * b.pace, 0)).toBeLessThanOrEqual(
         1 + 1e-6,
       )
     }

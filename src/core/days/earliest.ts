@@ -1,6 +1,7 @@
 import { firstBatch, fitted } from './batches'
-import type { Holds, Slot } from './holds'
+import type { Holds } from './holds'
 import type { DayRun, Minute, Takes } from './problem'
+import type { Slot } from './slot'
 import { BINDING, type Binding } from './told'
 import { WorkTime } from './workTime'
 

@@ -1,6 +1,7 @@
 import { allOf, isFree, nearest } from './frames'
 import { prepared } from './prepared'
-import { type DaysOfShop, screensKey } from './shopDays'
+import type { DaysOfShop } from './shopDays'
+import { screensKey } from './takes'
 import type { Booked } from './told'
 
 /** The frames that the screens of a run are made on. */

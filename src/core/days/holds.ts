@@ -1,24 +1,10 @@
 import { Held } from './held'
-import type { DaysProblem, Minute, Skilled, Takes } from './problem'
+import type { DaysProblem, Minute, Skilled } from './problem'
+import type { Slot } from './slot'
 import type { Binding } from './told'
-import type { WorkTime } from './workTime'
 
 /** Films that differ by so little are cured together, at the hotter one, K (common practice). */
 const ALIKE = 6
-
-/** Where and when a run would lie. */
-export interface Slot {
-  readonly run: number
-  readonly press: number
-  readonly time: WorkTime
-  readonly takes: Takes
-  /** Set-up begins, printing begins, and the last piece is printed. */
-  readonly setUp: Minute
-  readonly start: Minute
-  readonly end: Minute
-  /** Share of its pace: so much less of the belt is covered. */
-  readonly pace: number
-}
 
 /** What runs hold while they are set up and printed: people, those who can run their press, shared pallets and the dryers. */
 export class Holds {
@@ -57,7 +43,7 @@ export class Holds {
     }
     // Pallets stay on the press over night.
     if (takes.pallets !== undefined) this.pallets[takes.pallets]?.add(run, setUp, end, 1)
-    const dryer = this.problem.runs[run]?.dryer
+    const { dryer } = takes
     const belt = dryer && this.belts[dryer.at]
     if (!belt) return
     for (let [t, to] = [time.next(start), 0]; t < end; t = time.next(to)) {
@@ -87,8 +73,7 @@ export class Holds {
     return true
   }
 
-  private isBelt({ run, time, start, end, pace }: Slot): boolean {
-    const dryer = this.problem.runs[run]?.dryer
+  private isBelt({ takes: { dryer }, time, start, end, pace }: Slot): boolean {
     const belt = dryer && this.belts[dryer.at]
     if (!belt) return false
     const changes = this.problem.dryers[dryer.at]?.changes ?? 0

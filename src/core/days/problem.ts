@@ -21,6 +21,8 @@ export interface Takes {
   readonly setUp: Minute
   readonly run: Minute
   readonly people: number
+  /** Share of a belt, and how hot its film gets; none where no dryer cures it. */
+  readonly dryer?: { readonly at: number; readonly share: number; readonly celsius: number } | undefined
   /** Pallets that presses share, by their kind; none where it is printed on the press's own. */
   readonly pallets?: number | undefined
 }
@@ -45,7 +47,6 @@ export interface DayRun {
   readonly after?: { readonly run: number; readonly wait: Minute }
   /** What passes behind the dryer before it counts as done: air drying. */
   readonly hold: Minute
-  readonly dryer?: { readonly at: number; readonly share: number; readonly celsius: number }
   /** Longest batch between two breaks for what dries in; 0 where breaks do no harm. */
   readonly pot: Minute
   /** Runs with the same screens share them: made once, never on two presses at a time. */

@@ -1,10 +1,11 @@
-import { canRun, type Hours, isOnShared } from '../equipment'
+import type { Hours } from '../equipment'
 import { hoursAt, isoOf, type Moment, momentOf, spansOn, weekdayOf } from '../schedule'
 import { asItIs } from './asItIs'
 import { crewsOf } from './crews'
-import type { DayFacts, DayScreen, OnPress, ShopDays } from './facts'
+import type { DayFacts, DayScreen, ShopDays } from './facts'
 import { isFree, meshesOf, nearest, roomOf } from './frames'
-import type { DayPress, DayRun, DaysProblem, Minute, Span, Takes } from './problem'
+import type { DayPress, DayRun, DaysProblem, Minute, Span } from './problem'
+import { changeOverOf, isIn, peopleOf, screensKey, takesOf } from './takes'
 
 const DAY = 1440
 const SECONDS = 86_400
@@ -18,16 +19,6 @@ const BETWEEN = 20
 export const MIXED = 20
 /** A dryer is even again at another temperature after so long, min (common practice). */
 const SETTLES = 20
-/** Of a set-up so much is left where the screens hang already: they are checked and inked (assumed). */
-const STAYS = 0.15
-/** Dark ink out of the wells before light, and any other ink, min for a press (assumed). */
-const DARK_TO_LIGHT = 10
-const OTHER_INK = 4
-/** Of that the white of a base that stays in its place saves so much, min (assumed). */
-const BASE_STAYS = 2
-/** Lightness by which an ink is lighter than the one before, L*. */
-const LIGHTER = 30
-
 /** A span of work that is worth a batch, min (assumed). */
 const USUAL_SPAN = 120
 
@@ -45,9 +36,6 @@ export interface DaysOfShop {
   /** Kinds of mesh in the house, as frames of the problem count them. */
   readonly meshes: readonly number[]
 }
-
-export const screensKey = ({ orderId, print }: Pick<DayFacts, 'orderId' | 'print'>): string =>
-  `${orderId}.${print}`
 
 /** The last day up to one on which goods leave, counted from 1970-01-01. */
 const leavesBy = (day: number, goesOut: readonly number[] = []): number => {
@@ -123,19 +111,9 @@ export function daysOfShop(planned: ShopDays): DaysOfShop {
     const own = begun?.pressId ?? pin?.pressId
     const press = own === undefined ? undefined : pressAt.get(own)
     const can = press !== undefined && run.on.some((o) => o.pressId === own)
-    const [dryer] = run.on.flatMap((o) => (o.dryer ? [o.dryer] : []))
-    const dryerAt = shop.dryers.findIndex((d) => d.id === dryer?.id)
     return {
       name: run.words,
-      on: shop.presses.map((p) =>
-        takesOf(
-          run.on.find((o) => o.pressId === p.id && (begun || isOpenTo(asked, run, p.id))),
-          begun,
-          isHelped(asked, run),
-          thereOf(asked, run),
-          palletsFor(shop, run, p.id),
-        ),
-      ),
+      on: shop.presses.map((p) => takesOf(asked, run, p.id, begun)),
       planned: plannedOn(run, pressAt),
       weight: run.orderId === asked.urgent ? URGENT : 1,
       due: endOfDay(readyBy(run, shop), first),
@@ -155,8 +133,6 @@ export function daysOfShop(planned: ShopDays): DaysOfShop {
       ...(bare.length === 0 && { exposed: at + Math.ceil(left / 60) }),
       ...(before !== undefined &&
         !begun && { after: { run: before, wait: Math.max(BETWEEN, (runs[before]?.airDays ?? 0) * DAY) } }),
-      ...(dryer &&
-        dryerAt >= 0 && { dryer: { at: dryerAt, share: dryer.share, celsius: Math.round(dryer.film) } }),
       ...(can && {
         pin: {
           press,
@@ -223,37 +199,12 @@ const spanOf = (spans: readonly Span[]): Minute => {
 /** Names of the inks of a run that are still to be mixed. */
 const toMix = ({ inkShort }: ShopDays, { runId }: DayFacts): readonly string[] => inkShort?.[runId] ?? []
 
-/** Its garments are counted in, and some came. */
-const isIn = ({ garmentsIn }: ShopDays, { orderId, pieces, short = 0 }: DayFacts): boolean =>
-  garmentsIn.includes(orderId) && short < pieces
-
-/** Share of its pieces that can be printed: what was counted in short is not there. */
-const thereOf = (asked: ShopDays, run: DayFacts): number =>
-  isIn(asked, run) ? 1 - (run.short ?? 0) / Math.max(1, run.pieces) : 1
-
-/** Pieces that were counted in short and are not printed with the others. */
-export const shortOf = (asked: ShopDays, run: DayFacts): number => (isIn(asked, run) ? (run.short ?? 0) : 0)
-
 /** The press that a sheet is made for is the first of those that take the run. */
 const plannedOn = ({ on }: DayFacts, pressAt: ReadonlyMap<string, number>): number | undefined =>
   pressAt.get(on[0]?.pressId ?? '')
 
-/** Pallets that a press prints a run on and that go from press to press, by their kind. */
-function palletsFor({ sharedPallets }: ShopDays['shop'], { where }: DayFacts, pressId: string) {
-  const kind = sharedPallets?.findIndex((s) => where !== undefined && isOnShared(s, where, pressId)) ?? -1
-  return kind < 0 ? undefined : kind
-}
-
-/** One more loads and unloads: asked for, and known to help. */
-const isHelped = ({ helped }: ShopDays, { runId, on }: DayFacts): boolean =>
-  helped?.includes(runId) === true && on.some((o) => o.helped !== undefined)
-
 const mayBeLonger = ({ overtime }: ShopDays, pressId: string, day: string): boolean =>
   overtime === undefined || overtime[pressId]?.includes(day) === true
-
-/** Somebody can run the press, or nobody is named at all; and the run is not held to another. */
-const isOpenTo = ({ shop: { people }, only }: ShopDays, { runId }: DayFacts, pressId: string): boolean =>
-  (people === undefined || people.some((p) => canRun(p, pressId))) && (only?.[runId] ?? pressId) === pressId
 
 const later = ({ from, to }: Span, by: Minute): Span => ({ from: from + by, to: to + by })
 
@@ -283,58 +234,4 @@ function daysAhead({ shop, runs }: ShopDays, first: number): number {
 const endOfDay = (iso: string, first: number): Minute => {
   const day = momentOf(iso) / SECONDS
   return Number.isFinite(day) ? (day + 1 - first) * DAY : LONG * DAY
-}
-
-function takesOf(
-  on: OnPress | undefined,
-  begun: { readonly pressId: string; readonly left: number } | undefined,
-  isHelped: boolean,
-  there: number,
-  pallets: number | undefined,
-): Takes | undefined {
-  if (!on) return undefined
-  if (begun && begun.pressId !== on.pressId) return undefined
-  return {
-    people: on.people + (isHelped && on.helped !== undefined ? 1 : 0),
-    ...(pallets !== undefined && { pallets }),
-    setUp: begun ? 0 : Math.ceil((on.setUp * STAYS) / 60),
-    run: Math.max(1, Math.ceil((((isHelped && on.helped) || on.print) * (begun?.left ?? there)) / 60)),
-  }
-}
-
-/** As many people as the presses want at once: nobody waits for anybody where no one said how many there are. */
-const peopleOf = (runs: readonly DayFacts[]): number => {
-  const most = new Map<string, number>()
-  for (const on of runs.flatMap((r) => r.on))
-    most.set(on.pressId, Math.max(on.people, most.get(on.pressId) ?? 0))
-  return Math.max(
-    1,
-    [...most.values()].reduce((sum, n) => sum + n, 0),
-  )
-}
-
-/** Minutes of change-over beyond what stays: screens that do not hang yet, ink that has to come out. */
-function changeOverOf({ runs, shop, screens }: ShopDays): DaysProblem['changeOver'] {
-  return (press, from, to) => {
-    const next = runs[to]
-    const pressId = shop.presses[press]?.id
-    const on = next?.on.find((o) => o.pressId === pressId)
-    if (!next || !on) return 0
-    const full = (on.setUp * (1 - STAYS)) / 60
-    if (from === undefined) {
-      const own = screens[screensKey(next)] ?? []
-      const hang = own.filter((s) => s.hangsAt === pressId).length
-      return Math.ceil(own.length > 0 ? full * (1 - hang / own.length) : full)
-    }
-    const last = runs[from]
-    if (!last || screensKey(last) === screensKey(next)) return 0
-    const ink =
-      last.inks.join() === next.inks.join()
-        ? 0
-        : next.lightest - last.darkest > LIGHTER
-          ? DARK_TO_LIGHT
-          : OTHER_INK
-    const stays = ink > 0 && last.isBased && next.isBased ? BASE_STAYS : 0
-    return Math.ceil(full + ink - stays)
-  }
 }

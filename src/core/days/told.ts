@@ -1,5 +1,5 @@
-import type { Slot } from './holds'
 import type { Minute } from './problem'
+import type { Slot } from './slot'
 
 /** What a start waits for. */
 export const BINDINGS = [

@@ -8,7 +8,8 @@ import type { DayFacts, ShopDays } from './facts'
 import type { OnFrames } from './frameNames'
 import { prepared } from './prepared'
 import type { DayRun } from './problem'
-import { type DaysOfShop, MIXED, screensKey } from './shopDays'
+import { type DaysOfShop, MIXED } from './shopDays'
+import { screensKey } from './takes'
 import type { Binding, Booked, Refused } from './told'
 
 /** A chain of waits is told so far. */
