@@ -142,10 +142,18 @@ class Urgency {
     const at = new Float64Array(n * p).fill(Number.POSITIVE_INFINITY)
     const urgent = new Float64Array(n * p)
     const isLeft = new Uint8Array(n).fill(1)
+    /** Those of them whose first print is placed, the soonest that each can begin, and the best of its presses. */
+    const isReady = new Uint8Array(n)
+    const soonest = new Float64Array(n)
+    const on = new Int32Array(n)
+    const value = new Float64Array(n)
     const waits = 1 / (WAIT * this.usualRun)
-    const isReady = (i: number) => {
-      const after = runs[i]?.after
-      return after === undefined || places.told.isPlaced(after.run)
+    const valueOf = (i: number, k: number) => {
+      const pair = i * p + k
+      return (
+        (urgent[pair] as number) -
+        ((at[pair] as number) - (soonest[i] as number) + (this.away[pair] as number)) * waits
+      )
     }
     const weigh = (i: number, k: number) => {
       const pair = i * p + k
@@ -162,40 +170,62 @@ class Urgency {
         Math.max(0, slack) / (slackCounts * this.usualRun) -
         setUp / (SET_UP * setUpCounts * this.usualSetUp)
     }
+    const rank = (i: number) => {
+      let first = Number.POSITIVE_INFINITY
+      for (let k = 0; k < p; k++) first = Math.min(first, at[i * p + k] as number)
+      soonest[i] = first
+      value[i] = Number.NEGATIVE_INFINITY
+      if (!Number.isFinite(first)) return
+      for (let k = 0; k < p; k++) {
+        const own = valueOf(i, k)
+        if (own <= (value[i] as number)) continue
+        value[i] = own
+        on[i] = k
+      }
+    }
     const weighAll = (i: number) => {
+      isReady[i] = 1
       for (let k = 0; k < p; k++) weigh(i, k)
+      rank(i)
+    }
+    /** One press has changed: the others are as they were, but where it was the soonest or the best. */
+    const weighOne = (i: number, k: number) => {
+      const before = at[i * p + k] as number
+      weigh(i, k)
+      if (
+        before <= (soonest[i] as number) ||
+        on[i] === k ||
+        (at[i * p + k] as number) < (soonest[i] as number)
+      )
+        return rank(i)
+      const own = valueOf(i, k)
+      // Of equals the first press is taken.
+      if (own < (value[i] as number) || (own === value[i] && k > (on[i] as number))) return
+      value[i] = own
+      on[i] = k
     }
     const take = (i: number, k: number) => {
       press[i] = k
       order.push(i)
       isLeft[i] = 0
+      isReady[i] = 0
       places.next(i, k, order.length - 1)
-      for (const f of this.followers[i] ?? []) if (isLeft[f] && isReady(f)) weighAll(f)
-      for (let o = 0; o < n; o++) if (isLeft[o] && isReady(o)) weigh(o, k)
+      if (places.told.isPlaced(i)) for (const f of this.followers[i] ?? []) if (isLeft[f]) weighAll(f)
+      for (let o = 0; o < n; o++) if (isReady[o]) weighOne(o, k)
     }
     for (const [i, r] of runs.entries()) if (r.pin?.started) take(i, r.pin.press)
-    for (let i = 0; i < n; i++) if (isLeft[i] && isReady(i)) weighAll(i)
+    for (const [i, r] of runs.entries())
+      if (isLeft[i] && (!r.after || places.told.isPlaced(r.after.run))) weighAll(i)
     for (;;) {
-      let [run, on, most] = [-1, -1, Number.NEGATIVE_INFINITY]
-      for (let i = 0; i < n; i++) {
-        if (!isLeft[i] || !isReady(i)) continue
-        const first = i * p
-        let soonest = Number.POSITIVE_INFINITY
-        for (let k = 0; k < p; k++) soonest = Math.min(soonest, at[first + k] as number)
-        if (!Number.isFinite(soonest)) continue
-        for (let k = 0; k < p; k++) {
-          const pair = first + k
-          const wait = (at[pair] as number) - soonest + (this.away[pair] as number)
-          const value = (urgent[pair] as number) - wait * waits
-          if (value > most) {
-            run = i
-            on = k
-            most = value
-          }
-        }
-      }
+      let run = -1
+      for (let i = 0; i < n; i++)
+        if (
+          isReady[i] &&
+          (value[i] as number) > (run < 0 ? Number.NEGATIVE_INFINITY : (value[run] as number))
+        )
+          run = i
       if (run < 0) break
-      take(run, on)
+      take(run, on[run] as number)
     }
     // What cannot be placed anywhere is told with its reason.
     for (let round = 0; order.length < n; round++)
