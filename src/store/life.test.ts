@@ -245,13 +245,17 @@ describe('the archive', () => {
       { id: 'ada', name: 'Ada', presses: ['twelve'], away: [{ first: '2026-12-03', last: '2026-12-04' }] },
       { id: 'ben', name: 'Ben', presses: ['odd, id'], away: [] },
     ]
+    const screens = { ...shelf.shop.screens, racks: 8 }
     const sharedPallets = [
       { id: 's', name: 'Sleeve boards', where: 'sleeve', sets: 1, presses: ['six'] },
     ] as const
     const ownTrouble = [{ row: 'base underGel', value: 50 }]
     await putShop(db, {
       ...shelf,
-      shop: keptGood({ ...shelf.shop, hours, people, sharedPallets, goesOut: [2, 5], ownTrouble }, good),
+      shop: keptGood(
+        { ...shelf.shop, hours, people, screens, sharedPallets, goesOut: [2, 5], ownTrouble },
+        good,
+      ),
     })
     const other = await openDatabase(':memory:')
     await replaceAll(other, asJson(await readArchive(db)))

@@ -134,6 +134,8 @@ export interface Tables extends InkTables, AtPressTables, OrderTables {
     least_tension: number
     most_tension: number
     medium: Medium | null
+    /** Screens that can dry at a time. */
+    racks: number | null
   }
   fabric: { place: number; count: number; thread: number; thickness: number; dyed: Fabric['dyed'] }
   emulsion: {

@@ -142,6 +142,7 @@ export const FIELDS: Readonly<Record<string, readonly [label: string, kind?: Kin
   belt: ['Belt'],
   read: ['Read', 'temperature'],
   filmSpread: ['Spread of film'],
+  racks: ['Places to dry', 'count'],
   sharedPallets: ['Shared pallets'],
   sets: ['Sets', 'count'],
   units: ['Units'],

@@ -146,7 +146,8 @@ daysOf.random = (seed: number, count = 7): { readonly problem: DaysProblem; read
         },
     ),
   }))
-  return { problem: { ...problem, skilled, runs: byPress, inkRoom, pallets: [1, 2] }, choice }
+  const room = { ...problem.room, racks: 2 + below(4) }
+  return { problem: { ...problem, skilled, runs: byPress, inkRoom, room, pallets: [1, 2] }, choice }
 }
 
 /** The same order with every first print before its second. */

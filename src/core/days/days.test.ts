@@ -301,6 +301,20 @@ function keeps(
       expect(new Set(until).size * (inkRoom?.each ?? 0)).toBeLessThanOrEqual(there)
   }
   for (const b of booked) if (b.screens) expect(b.setUp).toBeGreaterThanOrEqual(b.screens.ready)
+  // Sets that are made once: what is made twice may stand ready until the run before it has printed.
+  const { racks } = room
+  const times = new Map<string, number>()
+  for (const b of booked)
+    if (b.screens) times.set(runOf(b.run).screens, (times.get(runOf(b.run).screens) ?? 0) + 1)
+  const drying = booked.flatMap((b) => {
+    const run = runOf(b.run)
+    if (!b.screens || times.get(run.screens) !== 1) return []
+    return [{ ...b.screens, count: run.frames.reduce((n, f) => n + f.count, 0) }]
+  })
+  for (const { from } of racks === undefined ? [] : drying) {
+    const there = drying.filter((d) => d.from <= from && from < d.ready)
+    expect(there.reduce((sum, d) => sum + Math.min(d.count, racks ?? 0), 0)).toBeLessThanOrEqual(racks ?? 0)
+  }
   // What adds up can only be too much where something begins.
   const begins = [...crewOf.values(), ...beltOf.values()].flat().map((s) => s.from)
   for (const t of [...begins, ...away.map((a) => a.from)]) {

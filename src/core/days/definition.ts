@@ -39,6 +39,10 @@ export const DAYS = defineRoom({
     },
     WAITS_CREW: { says: 'Nobody is free before {other} ends at {until}.', source: 'geometry' },
     WAITS_PERSON: { says: 'Nobody who can run {press} is there before {until}.', source: 'geometry' },
+    WAITS_RACKS: {
+      says: 'Its screens were begun no sooner: they find no place among the {racks} to dry in before {until}.',
+      source: 'geometry',
+    },
     WAITS_PALLETS: {
       says: '{pallets}: all are with {other} or before it, until {until}.',
       source: 'geometry',

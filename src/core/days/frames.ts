@@ -42,5 +42,6 @@ export function roomOf({ screens }: ShopDays['shop'], works: readonly Span[]): D
     handling: minutes('coat', 'expose', 'wash', 'check', 'tape'),
     waiting: minutes('dry', 'dryOff'),
     reclaim: RECLAIM,
+    ...(screens.racks !== undefined && { racks: screens.racks }),
   }
 }

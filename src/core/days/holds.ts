@@ -1,5 +1,6 @@
 import { Held } from './held'
 import type { DaysProblem, Minute, Skilled } from './problem'
+import { Racks } from './racks'
 import type { Slot } from './slot'
 import type { Binding } from './told'
 
@@ -9,6 +10,7 @@ const ALIKE = 6
 /** What runs hold while they are set up and printed: people, those who can run their press, shared pallets and the dryers. */
 export class Holds {
   readonly all: readonly Held[]
+  readonly racks: Racks
   private readonly crew: Held
   private readonly belts: readonly Held[]
   private readonly pallets: readonly Held[]
@@ -28,7 +30,14 @@ export class Holds {
     this.belts = problem.dryers.map(() => new Held(n))
     this.pallets = (problem.pallets ?? []).map(() => new Held(n))
     this.skilled = (problem.skilled ?? []).map((of) => ({ of, held: new Held(n + of.away.length) }))
-    this.all = [this.crew, ...this.belts, ...this.pallets, ...this.skilled.map((s) => s.held)]
+    this.racks = new Racks(n)
+    this.all = [
+      this.racks.held,
+      this.crew,
+      ...this.belts,
+      ...this.pallets,
+      ...this.skilled.map((s) => s.held),
+    ]
     for (const a of problem.away) this.crew.add(-1, a.from, a.to, a.people)
     for (const { of, held } of this.skilled) for (const a of of.away) held.add(-1, a.from, a.to, a.people)
   }

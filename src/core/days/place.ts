@@ -184,7 +184,7 @@ export class Places {
     if (run.pin?.started) {
       slot.goesOn(at, press, takes, time, run.pin.start)
       if (!Number.isFinite(slot.end)) return 'beyond the end'
-      told.made(at, -1, 0)
+      told.made(at, -1, 0, 0)
       told.mixed(at, 0)
       this.keep(run, 0)
       return undefined
@@ -192,9 +192,10 @@ export class Places {
     if (takes.people > this.problem.people) return 'too many people'
     const set = this.p.setOf[at] as number
     const wasMade = this.state.made[set] === 1
-    const screens = screensFor(this.state, this.p, at)
+    const { racks } = this.holds
+    const screens = screensFor(this.state, this.p, at, racks)
     if (screens < 0) return 'no such frames'
-    told.made(at, wasMade ? -1 : (this.state.begun[set] as number), screens)
+    told.made(at, wasMade ? -1 : (this.state.begun[set] as number), screens, racks.until)
     const inks = inksFor(this.state, this.p, at)
     told.mixed(at, inks)
     const changeOver = this.changeOverTo(at, press)

@@ -69,6 +69,8 @@ export interface DayRoom {
   /** Minutes of hands for one screen, and of drying and waiting for a set. */
   readonly handling: Minute
   readonly waiting: Minute
+  /** Screens that can dry at a time; any where nobody said. */
+  readonly racks?: number | undefined
   /** From the last print until a frame is clean again. */
   readonly reclaim: Minute
 }

@@ -1,5 +1,7 @@
 import { allOf } from './frames'
 import { HOUR, type Prepared } from './prepared'
+import type { DayRoom } from './problem'
+import type { Racks } from './racks'
 import type { State } from './state'
 
 const NEVER = Number.POSITIVE_INFINITY
@@ -7,11 +9,17 @@ const STRIPPED = -1
 
 /**
  * The screens of a run: made for it where there are none, on frames that come free first. The hands of the room are booked in
- * hours that are filled from behind, too.
+ * hours that are filled from behind, too; they dry in racks.
  *
  * @returns when they are ready and no other run has them; -1 where the house has not frames enough
  */
-export function screensFor(state: State, { problem, setOf, capacity }: Prepared, at: number): number {
+export function screensFor(
+  state: State,
+  { problem, setOf, capacity }: Prepared,
+  at: number,
+  racks: Racks,
+): number {
+  racks.until = 0
   const run = problem.runs[at]
   const set = setOf[at] as number
   if (!run) return -1
@@ -31,7 +39,7 @@ export function screensFor(state: State, { problem, setOf, capacity }: Prepared,
       begins = Math.max(begins, free)
       count += f.count
     }
-    const made = make(state, problem.room, begins, count)
+    const made = make(state, problem.room, racks, at, begins, count)
     ready = made.ready
     state.begun[set] = made.from
     // Made again it is wanted behind those who had it before.
@@ -99,24 +107,47 @@ function takeFrames(state: State, { runs, room }: Prepared['problem'], mesh: num
   return free
 }
 
-/** Books the hands, and says from when on they are at it and when so many screens are dry. */
+/** Makes so many screens from a moment on: hands and racks are booked, and it is said from when until when. */
 function make(
   state: State,
-  room: Prepared['problem']['room'],
+  room: DayRoom,
+  racks: Racks,
+  at: number,
   from: number,
   screens: number,
 ): { readonly from: number; readonly ready: number } {
-  let left = screens * room.handling
-  if (left <= 0) return { from, ready: from }
-  let begins = -1
-  for (let h = Math.floor(from / HOUR); h < state.hands.length; h++) {
+  if (screens * room.handling <= 0) return { from, ready: from }
+  for (let earliest = from; ; ) {
+    const found = atHand(state.hands, room, earliest, screens * room.handling)
+    const later =
+      room.racks && found.ready < NEVER
+        ? racks.later(room.racks, screens, found.from, found.ready)
+        : undefined
+    if (later === undefined) {
+      for (const [hour, takes] of found.hours) state.hands[hour] = (state.hands[hour] as number) - takes
+      racks.add(at, room, screens, found.from, found.ready)
+      return found
+    }
+    earliest = later
+  }
+}
+
+/** The hours in which hands are free for so many minutes, from when on they are at it, and when all is dry. */
+function atHand(hands: Float64Array, room: DayRoom, from: number, minutes: number) {
+  const hours: [hour: number, takes: number][] = []
+  let left = minutes
+  for (let h = Math.floor(from / HOUR); h < hands.length; h++) {
     // Of an hour that has begun only the rest is there: what is left of it may all lie before.
     const gone = Math.max(0, from - h * HOUR) * room.hands
-    const takes = Math.min(left, Math.max(0, (state.hands[h] as number) - gone))
-    state.hands[h] = (state.hands[h] as number) - takes
+    const takes = Math.min(left, Math.max(0, (hands[h] as number) - gone))
+    if (takes > 0) hours.push([h, takes])
     left -= takes
-    if (takes > 0 && begins < 0) begins = Math.max(from, h * HOUR)
-    if (left <= 1e-9) return { from: begins, ready: (h + 1) * HOUR + room.waiting }
+    if (left <= 1e-9)
+      return {
+        from: Math.max(from, (hours[0]?.[0] ?? h) * HOUR),
+        ready: (h + 1) * HOUR + room.waiting,
+        hours,
+      }
   }
-  return { from: NEVER, ready: NEVER }
+  return { from: NEVER, ready: NEVER, hours: [] }
 }

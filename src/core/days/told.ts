@@ -41,8 +41,8 @@ export interface Booked {
   readonly changeOver: Minute
   /** Share of its pace that it is printed at: less than 1 where the belt has no room for more. */
   readonly pace: number
-  /** From when until when its screens are made; none for a run that finds them there. */
-  readonly screens: { readonly from: Minute; readonly ready: Minute } | undefined
+  /** From when until when its screens are made, and until when no rack was free for them (0: one was); none for a run that finds them there. */
+  readonly screens: { readonly from: Minute; readonly ready: Minute; readonly racks: Minute } | undefined
   /** When the inks are mixed that were not there; 0 where all were. */
   readonly mixed: Minute
   /** What held it back last, and the run that did. */
@@ -54,9 +54,9 @@ export type Times = Pick<Booked, 'press' | 'setUp' | 'end'>
 
 const NOT_YET = -2
 const PLACED = -1
-const COLUMNS = 13
-const [SET_UP, START, END, DONE, CHANGE, WAITS, WHO, PRESS, REFUSED, MADE, READY, MIXED, PACE] = [
-  0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12,
+const COLUMNS = 14
+const [SET_UP, START, END, DONE, CHANGE, WAITS, WHO, PRESS, REFUSED, MADE, READY, MIXED, PACE, RACKS] = [
+  0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13,
 ] as const
 
 /** What became of each run, as one table of numbers: it is copied in one go. */
@@ -106,9 +106,13 @@ export class Told {
     this.all.set([setUp, start, end, done, changeOver, waits, who, press, PLACED], run * COLUMNS)
   }
 
-  /** @param from -1 where they were there */
-  made(run: number, from: Minute, ready: Minute): void {
+  /**
+   * @param from -1 where they were there
+   * @param racks until when there was no place to dry them; 0 where there was
+   */
+  made(run: number, from: Minute, ready: Minute, racks: Minute): void {
     this.all.set([from, ready], run * COLUMNS + MADE)
+    this.all[run * COLUMNS + RACKS] = racks
   }
 
   mixed(run: number, at: Minute): void {
@@ -137,7 +141,7 @@ export class Told {
       ...{ setUp: this.of(run, SET_UP), start: this.of(run, START) },
       ...{ end: this.of(run, END), done: this.of(run, DONE), changeOver: this.of(run, CHANGE) },
       ...{ mixed: this.of(run, MIXED), pace: this.of(run, PACE) },
-      screens: from < 0 ? undefined : { from, ready: this.of(run, READY) },
+      screens: from < 0 ? undefined : { from, ready: this.of(run, READY), racks: this.of(run, RACKS) },
       waits: BINDINGS[this.of(run, WAITS)] as Binding,
       waitsFor: who < 0 ? undefined : who,
     }

@@ -98,10 +98,23 @@ export function whyFrame(
   b: Booked,
   frames: OnFrames | undefined,
 ): readonly Reason[] {
+  const { racks } = asked.shop.screens
+  const full =
+    b.waits === 'screens' && racks !== undefined && b.screens && b.screens.racks > 0
+      ? [
+          DAYS.because('WAITS_RACKS', {
+            racks: q('count', racks),
+            until: isoOf(days.momentAt(b.screens.racks)),
+          }),
+        ]
+      : []
   const last = isForFrame(b, frames) ? frames?.last : undefined
   const other = called(asked, last?.run)
-  if (!last || other === undefined) return []
-  return [DAYS.because('WAITS_FRAME', { frame: last.frame, other, clean: isoOf(days.momentAt(last.clean)) })]
+  if (!last || other === undefined) return full
+  return [
+    ...full,
+    DAYS.because('WAITS_FRAME', { frame: last.frame, other, clean: isoOf(days.momentAt(last.clean)) }),
+  ]
 }
 
 /** The screens that a start waits for were begun no sooner because of a frame. */

@@ -123,6 +123,8 @@ export interface TensionReading {
 export interface ScreenRoom {
   /** Of the air where screens dry. */
   readonly humidity: Share
+  /** Screens that can dry at a time; any where nobody said. */
+  readonly racks?: number | undefined
   /** From the frame's top edge to the pallet's end, screen down. */
   readonly frameToPallet: Length
   /** From the pallet's end to where the collar seam lies. */

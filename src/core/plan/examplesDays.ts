@@ -22,6 +22,7 @@ export const DAYS_EXAMPLES: Readonly<Record<string, Inputs>> = {
   WAITS_BEFORE: { other: 'Slate Hollow Climbing, Neck label', until: '2026-12-02T11:20' },
   WAITS_PERSON: { press: 'The Twelve', until: '2026-12-03T08:00' },
   WAITS_CREW: { other: OTHER, until: '2026-12-02T10:40' },
+  WAITS_RACKS: { racks: count(8), until: '2026-12-02T11:30' },
   WAITS_PALLETS: { pallets: 'Sleeve boards', other: OTHER, until: '2026-12-02T10:40' },
   WAITS_BELT: { other: OTHER, until: '2026-12-02T10:40' },
   WAITS_HEAT: { other: 'Ferrymen Five-a-side', until: '2026-12-02T11:00' },

@@ -30,7 +30,7 @@ import { up as facts } from './028_facts'
 import { up as trouble } from './029_trouble'
 import { up as days } from './030_days'
 import { up as people } from './031_people'
-import { up as sharedPallets } from './032_shared_pallets'
+import { up as shared } from './032_shared'
 
 /** Every step from the first version on, in order. */
 export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unknown>) => Promise<void> }>> = {
@@ -65,5 +65,5 @@ export const MIGRATIONS: Readonly<Record<string, { readonly up: (db: Kysely<unkn
   '029_trouble': { up: trouble },
   '030_days': { up: days },
   '031_people': { up: people },
-  '032_shared_pallets': { up: sharedPallets },
+  '032_shared': { up: shared },
 }

@@ -19,6 +19,7 @@ export const screens: StoredPart<'screens'> = {
       leastTension: head.least_tension,
       mostTension: head.most_tension,
       ...(head.medium && { medium: head.medium }),
+      ...(head.racks !== null && { racks: head.racks }),
       fabrics: fabrics.map(bare),
       emulsions: emulsions.map(bare).map(({ mixed_on, keeps, ...e }) => ({
         ...e,
@@ -46,6 +47,7 @@ export const screens: StoredPart<'screens'> = {
         least_tension: screens.leastTension,
         most_tension: screens.mostTension,
         medium: screens.medium ?? null,
+        racks: screens.racks ?? null,
       },
     ],
     fabric: placed(screens.fabrics),

@@ -2,7 +2,7 @@
 
 import { Box, Grid } from '@chakra-ui/react'
 import { EMULSION_KINDS, LAMP_KINDS, MEDIA, WATER } from '@/core/equipment'
-import { QuantityField, SelectField } from '@/ui/fields'
+import { CountField, QuantityField, SelectField } from '@/ui/fields'
 import { Section } from '@/ui/Section'
 import { nextId, Rows } from '../Rows'
 import { MixEmulsion } from './MixEmulsion'
@@ -25,6 +25,7 @@ export function Stencils() {
           />
           <QuantityField name="shop.screens.collarLine" label="Pallet’s end to collar" kind="length" />
           <SelectField name="shop.screens.medium" label="Films on" options={ON} />
+          <CountField name="shop.screens.racks" label="Screens that dry at a time" />
         </Grid>
       </Section>
       <Section title="Tension that frames work at">

@@ -24,6 +24,7 @@ const screenRoom = yup.object({
     .min(0, 'Humidity is from 0 to 100 %.')
     .max(1, 'Humidity is from 0 to 100 %.')
     .required('Humidity is missing.'),
+  racks: whole('Places to dry', 500).optional().default(undefined),
   frameToPallet: yup
     .number()
     .typeError('A length, please.')
