@@ -25,13 +25,17 @@ export function Stencils() {
           />
           <QuantityField name="shop.screens.collarLine" label="Pallet’s end to collar" kind="length" />
           <SelectField name="shop.screens.medium" label="Films on" options={ON} />
-          <CountField name="shop.screens.racks" label="Screens that dry at a time" />
         </Grid>
       </Section>
       <Section title="Tension that frames work at">
         <Grid templateColumns={{ base: 'repeat(auto-fill, minmax(7.5rem, 1fr))', lg: '12rem 12rem' }} gap="6">
           <QuantityField name="shop.screens.leastTension" label="Stretch anew under" kind="tension" />
           <QuantityField name="shop.screens.mostTension" label="Too tight over" kind="tension" />
+        </Grid>
+      </Section>
+      <Section title="Racks">
+        <Grid templateColumns={{ base: 'minmax(0, 12rem)' }}>
+          <CountField name="shop.screens.racks" label="Screens that dry at a time" />
         </Grid>
       </Section>
       <Rows
