@@ -85,7 +85,8 @@ const TAKEN: { readonly [P in ShopPart]: (shelf: ShopAndShelf) => ShopParts[P] }
     cloths,
   }) => ({
     shop: {
-      ...{ name, method, prices, squeegees },
+      // In the order in which it is read: plans are told apart by what is written of the shop.
+      ...{ name, method },
       hours: {
         days: hours.days,
         from: hours.from,
@@ -93,6 +94,7 @@ const TAKEN: { readonly [P in ShopPart]: (shelf: ShopAndShelf) => ShopParts[P] }
         breaks: hours.breaks,
         ...filled({ own: hours.own, off: hours.off, presses: hours.presses }),
       },
+      ...{ prices, squeegees },
       ...(units && { units }),
       ...(inches && { inches }),
       ...(dayOrder && { dayOrder }),
