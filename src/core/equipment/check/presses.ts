@@ -120,10 +120,13 @@ export const pressFields = {
     .default(undefined),
 }
 
-type Fits = { readonly where: Where; readonly presses: readonly string[] }
-const areForSame = (a: Fits, b: Fits): boolean =>
-  a.where === b.where &&
-  (a.presses.length === 0 || b.presses.length === 0 || a.presses.some((p) => b.presses.includes(p)))
+/** Whatever stands in the list: what it is not is told of each by itself. */
+type Fits = { readonly where?: unknown; readonly presses?: unknown } | null | undefined
+const areForSame = (a: Fits, b: Fits): boolean => {
+  const [p, q] = [a?.presses, b?.presses]
+  if (!a || a.where !== b?.where || !Array.isArray(p) || !Array.isArray(q)) return false
+  return p.length === 0 || q.length === 0 || p.some((id) => q.includes(id))
+}
 
 /** As the shop's own forms hold them: a new shop may have none yet, and what stands at a press finds it. */
 export const pressPart = yup
