@@ -20,13 +20,16 @@ export function PressChecks({
   const { control, getValues } = useFormContext<ShopAndShelf>()
   const { field } = useController({ control, name: name as FieldPath<ShopAndShelf> })
   const chosen = Array.isArray(field.value) ? (field.value as readonly string[]) : []
+  const presses = getValues('shop.presses')
+  // One that was removed since can still be taken off: with it alone chosen, no press would be meant.
+  const gone = chosen.filter((id) => !presses.some((p) => p.id === id))
   return (
     <Fieldset border="none">
       <Legend {...(legend ? { fontSize: 'small', color: 'soft' } : { srOnly: true })}>
         {legend ?? says}
       </Legend>
       <Flex columnGap="3" rowGap="1" pt="1" wrap="wrap">
-        {getValues('shop.presses').map((press) => (
+        {[...presses, ...gone.map((id) => ({ id, name: 'a press that is gone' }))].map((press) => (
           <Label key={press.id} display="inline-flex" gap="1.5" alignItems="center">
             <Input
               type="checkbox"

@@ -148,7 +148,7 @@ class Urgency {
     const on = new Int32Array(n)
     const value = new Float64Array(n)
     const waits = 1 / (WAIT * this.usualRun)
-    const valueOf = (i: number, k: number) => {
+    const worth = (i: number, k: number) => {
       const pair = i * p + k
       return (
         (urgent[pair] as number) -
@@ -177,7 +177,7 @@ class Urgency {
       value[i] = Number.NEGATIVE_INFINITY
       if (!Number.isFinite(first)) return
       for (let k = 0; k < p; k++) {
-        const own = valueOf(i, k)
+        const own = worth(i, k)
         if (own <= (value[i] as number)) continue
         value[i] = own
         on[i] = k
@@ -198,7 +198,7 @@ class Urgency {
         (at[i * p + k] as number) < (soonest[i] as number)
       )
         return rank(i)
-      const own = valueOf(i, k)
+      const own = worth(i, k)
       // Of equals the first press is taken.
       if (own < (value[i] as number) || (own === value[i] && k > (on[i] as number))) return
       value[i] = own

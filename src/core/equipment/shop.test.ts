@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { refusedNowhere } from '../order/nonsense.fixtures'
 import { checkShelf, type Press, ringShape, type ShopAndShelf, TEMPLATES, usableHeads } from './index'
 
 const shelfOf = (id: string): ShopAndShelf => {
@@ -116,6 +117,39 @@ describe('a shop that cannot be', () => {
       ],
     ]
     for (const [edit, path, message] of cases) expect(wrong(edit)[path], path).toMatch(message)
+  })
+
+  it('says where, whatever stands where it should not', () => {
+    /** The first two of each list: the others are like them. */
+    const short = (value: unknown): unknown =>
+      Array.isArray(value)
+        ? value.slice(0, 2).map(short)
+        : value && typeof value === 'object'
+          ? Object.fromEntries(Object.entries(value).map(([key, v]) => [key, short(v)]))
+          : value
+    const shelf = short(shelfOf('automatic')) as ShopAndShelf
+    const people = [
+      { id: 'p1', name: 'Ana', presses: [], away: [{ first: '2026-12-01', last: '2026-12-02' }] },
+    ]
+    const sharedPallets = [{ id: 's1', name: 'Boards', where: 'sleeve', sets: 1, presses: [] }]
+    const whole = { ...shelf, shop: { ...shelf.shop, people, sharedPallets } }
+    expect(checkShelf(whole)).toMatchObject({ ok: true })
+    expect(refusedNowhere(whole, checkShelf as never)).toEqual([])
+  })
+
+  it('says what is wrong with pallets that presses share, whatever stands in the list', () => {
+    const boards = { id: 's1', name: 'Boards', where: 'sleeve', sets: 1, presses: [] }
+    const told = (list: unknown) => wrong((s) => void Object.assign(s.shop, { sharedPallets: list }))
+    expect(told([boards])).toEqual({})
+    for (const odd of [null, 'boards', 7, [], { ...boards, presses: 'all' }, { ...boards, presses: [null] }])
+      expect(Object.keys(told([boards, odd])).join(), JSON.stringify(odd)).toMatch(/sharedPallets/)
+    expect(told('boards')).not.toEqual({})
+    expect(told([{ ...boards, sets: 0 }])['shop.sharedPallets[0].sets']).toMatch(/above 0/)
+    expect(told([{ ...boards, sets: 1.5 }])['shop.sharedPallets[0].sets']).toMatch(/whole/)
+    expect(told([boards, { ...boards, id: 's2' }])['shop.sharedPallets']).toMatch(/same print/)
+    expect(told([boards, { ...boards, where: 'front' }])['shop.sharedPallets']).toMatch(/same id/)
+    // A press that was sold since keeps nothing else from being saved.
+    expect(told([{ ...boards, presses: ['sold'] }])).toEqual({})
   })
 })
 

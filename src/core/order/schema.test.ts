@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { checkOrder } from './index'
+import { withAt as putAt, refusedNowhere } from './nonsense.fixtures'
 
 const ink = (id: string) => ({
   id,
@@ -39,15 +40,7 @@ const good = {
   ],
 }
 
-/** The order with one value put at a path. */
-const withAt = (path: string, value: unknown) => {
-  const copy = structuredClone(good) as unknown as Record<string, unknown>
-  const keys = path.replaceAll(/\[(\d+)\]/g, '.$1').split('.')
-  const last = keys.pop() as string
-  const at = keys.reduce((x, k) => x[k] as Record<string, unknown>, copy)
-  at[last] = value
-  return copy
-}
+const withAt = (path: string, value: unknown) => putAt(good, path, value)
 
 it('a whole order passes, with and without its optional parts', () => {
   expect(checkOrder(good)).toMatchObject({ ok: true, value: good })
@@ -56,6 +49,9 @@ it('a whole order passes, with and without its optional parts', () => {
 })
 
 describe('every mistake is told at its place', () => {
+  it('whatever stands where it should not', () => {
+    expect(refusedNowhere(good, checkOrder as never)).toEqual([])
+  })
   it.each([
     ['customer', '  ', 'Customer is missing.'],
     ['due', 'soon', 'A date is written 2026-12-01, and must be one that there is.'],

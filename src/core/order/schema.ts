@@ -3,7 +3,7 @@ import { isHex } from '../color'
 import { isDay } from '../quantity'
 import { CLOTH_GROUPS } from './definition'
 import { CLOTH_DRAWS, DYES, INK_TYPES, OPACITIES, type Order, WEAVES, WHERES, WHITE_LOOKS } from './order'
-import { canSchema, quantity, saidIfSo, UNTYPED, wordsSchema } from './schemaParts'
+import { canSchema, quantity, rowsOf, saidIfSo, trimmed, UNTYPED, wordsSchema } from './schemaParts'
 import { SIZE_NAMES } from './sizes'
 import { SYSTEMS } from './systems'
 
@@ -17,8 +17,10 @@ export const idSchema = yup
 /** Each item of a list by its own name. */
 export const each =
   <T>(key: (row: T) => unknown) =>
-  (rows: readonly T[] | undefined) =>
-    new Set((rows ?? []).map(key)).size === (rows ?? []).length
+  (list: readonly T[] | undefined) => {
+    const rows = rowsOf(list)
+    return new Set(rows.map(key)).size === rows.length
+  }
 
 /** A day that there is. @param missing what is said when there is none */
 export const daySchema = (missing: string) =>
@@ -68,7 +70,11 @@ const sizes = yup
     }),
   )
   .defined()
-  .test('once', 'Each size once.', (rows) => new Set(rows.map((r) => r.size)).size === rows.length)
+  .test(
+    'once',
+    'Each size once.',
+    each((r: { size?: unknown }) => r.size),
+  )
 
 /** A cloth as an order and the shelf check it. */
 export const clothSchema = yup
@@ -152,13 +158,14 @@ const placement = yup.object({
     .array(relation)
     .defined()
     .test('known', 'A meeting names a colour that is gone.', (rows, ctx) => {
-      const ids = new Set((ctx.parent as { inks: { id: string }[] }).inks.map((i) => i.id))
-      return rows.every((r) => ids.has(r.a) && ids.has(r.b))
+      const ids = new Set(rowsOf((ctx.parent as { inks?: { id: string }[] }).inks).map((i) => i.id))
+      return rowsOf(rows).every((r) => ids.has(r.a) && ids.has(r.b))
     })
-    .test('once', 'Two colours meet once.', (rows) => {
-      const pairs = rows.map((r) => [r.a, r.b].sort().join('|'))
-      return new Set(pairs).size === pairs.length
-    }),
+    .test(
+      'once',
+      'Two colours meet once.',
+      each((r: { a?: unknown; b?: unknown }) => [r.a, r.b].sort().join('|')),
+    ),
 })
 
 const line = yup.object({
@@ -181,9 +188,7 @@ export const orderSchema = yup.object({
   customer: name('Customer'),
   title: text('Job', 80),
   due: daySchema('When is it due?'),
-  notes: yup
-    .string()
-    .trim()
+  notes: trimmed
     .max(2000, 'Notes: at most 2000 characters.')
     .defined()
     .test('typed', 'Notes: plain text.', (x) => !UNTYPED.test(x.replace(/[\t\r\n]/g, ''))),

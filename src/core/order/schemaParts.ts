@@ -25,12 +25,17 @@ export const quantity = (kind: Kind, least: number, most: number) =>
 /** Control characters and halves of characters: nothing that was typed. */
 export const UNTYPED = /[\p{Cc}\p{Cs}]/u
 
+/** The rows of a list, whatever stands for it or in it: what is none is told at its own place. */
+export const rowsOf = <T>(list: readonly T[] | null | undefined): readonly NonNullable<T>[] =>
+  Array.isArray(list) ? list.filter((row) => row !== null && typeof row === 'object') : []
+
+/** Without the blanks round it; what is no text is left to be refused at its place, which the library's own way falls over. */
+export const trimmed = yup.string().transform((x: unknown) => (typeof x === 'string' ? x.trim() : x))
+
 /** Words in one line, as a person types them. */
 export const wordsSchema = (what: string, most: number) =>
-  yup
-    .string()
+  trimmed
     .transform((x: unknown) => (typeof x === 'string' ? x.replace(/[\t\r\n]+/g, ' ') : x))
-    .trim()
     .max(most, `${what}: at most ${most} characters.`)
     .defined()
     .test('typed', `${what}: one line of plain text.`, (x) => !UNTYPED.test(x))

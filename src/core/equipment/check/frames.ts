@@ -1,5 +1,5 @@
 import * as yup from 'yup'
-import { each, oneOfOrNone, wordsSchema } from '../../order'
+import { each, oneOfOrNone, rowsOf, wordsSchema } from '../../order'
 import { FRAME_STATES, type MountedAt, STANDING } from '../equipment'
 import { STEPS } from '../screenRoom'
 import { coats, day, id, moment, oneOf, positive, whole } from './fields'
@@ -50,6 +50,6 @@ export const framePart = yup.object({
       each((f: { id: string }) => f.id),
     )
     .test('place', 'Two frames are mounted at the same head.', (rows) =>
-      each((h: MountedAt) => `${h.pressId} ${h.head}`)(rows.flatMap((f) => f.mounted ?? [])),
+      each((h: MountedAt) => `${h.pressId} ${h.head}`)(rowsOf(rows).flatMap((f) => f.mounted ?? [])),
     ),
 })

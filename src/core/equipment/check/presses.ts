@@ -1,5 +1,5 @@
 import * as yup from 'yup'
-import { each, oneOfOrNone, WHERES, type Where } from '../../order'
+import { each, oneOfOrNone, rowsOf, WHERES, type Where } from '../../order'
 import {
   DRYER_HEATS,
   FLASH_KINDS,
@@ -112,6 +112,11 @@ export const pressFields = {
     )
     .max(40, 'At most 40 kinds of shared pallets.')
     .test(
+      'ids',
+      'Two kinds of shared pallets have the same id.',
+      each((s: { id: string }) => s.id),
+    )
+    .test(
       'once',
       'Two are for the same print on the same press.',
       (list) => !(list ?? []).some((a, i) => list?.slice(0, i).some((b) => areForSame(a, b))),
@@ -142,5 +147,5 @@ export const pressPart = yup
       ),
   })
   .test('stands', 'A flash unit stands at a press that is gone.', ({ flashes, presses }) =>
-    (flashes ?? []).every((f) => (presses ?? []).some((p) => p.id === f.pressId)),
+    rowsOf(flashes).every((f) => rowsOf(presses).some((p) => p.id === f.pressId)),
   )

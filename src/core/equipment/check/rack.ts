@@ -1,6 +1,6 @@
 import * as yup from 'yup'
 import { BANDS, LIGHTS } from '../../color'
-import { each, hexSchema, INK_SYSTEMS, OPACITIES } from '../../order'
+import { each, hexSchema, INK_SYSTEMS, OPACITIES, trimmed } from '../../order'
 import { keysOf } from '../../quantity'
 import { ADDITIVES } from '../inkRoom'
 import { USUAL_INK_ROOM } from '../rack'
@@ -69,7 +69,7 @@ const KNOWN_WAYS = keysOf(KNOWN)
 
 /** An ink of the rack, on a form or in a file. */
 export const baseInkSchema = yup.object({
-  code: yup.string().trim().max(24, 'At most 24 characters.').required('A code is missing.'),
+  code: trimmed.max(24, 'At most 24 characters.').required('A code is missing.'),
   name,
   system: oneOf(INK_SYSTEMS),
   cost: yup
