@@ -3,9 +3,10 @@ import { type DaysPlan, decode, overtimeMinutes, overtimeUsed } from './decode'
 import { isOther, Places } from './place'
 import type { DayRun, DaysChoice, DaysProblem, Takes } from './problem'
 
-/** How far slack and set-up count: tried in this order, with all overtime and with none (model of the schedule, section 3). */
-const TRIED = [
-  [3, 1],
+/** How far slack and set-up count (model of the schedule, section 3): the first with all overtime and with none. */
+const FIRST = [3, 1] as const
+/** The others, with what came out better of the two. */
+const OTHERS = [
   [1.5, 1],
   [6, 1],
   [3, 0.4],
@@ -25,22 +26,26 @@ export interface DaysAnswer {
 
 /**
  * A first answer by rule: always the run and press that are most urgent for what they take, each booked as it really would be; the
- * best of ten passes.
+ * best of six passes.
  */
 export function firstPlan(problem: DaysProblem): DaysAnswer {
   const urgency = new Urgency(problem)
-  let [best, least]: [DaysChoice | undefined, number] = [undefined, Number.POSITIVE_INFINITY]
-  const isOvertimeThere = problem.presses.some((p) => p.overtime.some((s) => s.to > s.from))
-  for (const isOvertime of isOvertimeThere ? [false, true] : [false]) {
+  const pass = (isOvertime: boolean, [slack, setUp]: readonly [number, number]) => {
     const all = problem.presses.map((p) => p.overtime.map(() => isOvertime))
-    for (const [slack, setUp] of TRIED) {
-      const { order, press, places } = urgency.order(all, slack, setUp)
-      const overtime = overtimeUsed(problem, all, order.map(places.told.timesOf))
-      const cost = places.cost + COST.overtime * overtimeMinutes(problem, overtime)
-      if (!best || cost < least) [best, least] = [{ order, press, overtime }, cost]
-    }
+    const { order, press, places } = urgency.order(all, slack, setUp)
+    const overtime = overtimeUsed(problem, all, order.map(places.told.timesOf))
+    const cost = places.cost + COST.overtime * overtimeMinutes(problem, overtime)
+    return { isOvertime, choice: { order, press, overtime }, cost }
   }
-  const choice = best as DaysChoice
+  const isOvertimeThere = problem.presses.some((p) => p.overtime.some((s) => s.to > s.from))
+  let best = pass(false, FIRST)
+  const better = (found: typeof best) => {
+    if (found.cost < best.cost) best = found
+  }
+  if (isOvertimeThere) better(pass(true, FIRST))
+  const { isOvertime } = best
+  for (const counts of OTHERS) better(pass(isOvertime, counts))
+  const { choice } = best
   return asPlanned(problem, { choice, plan: decode(problem, choice) })
 }
 
