@@ -142,7 +142,7 @@ function Stretch({
       borderRight={isMark ? '2px solid' : undefined}
       borderColor={isMark ? 'ink' : 'rule'}
       bg={isMark ? 'transparent' : 'raised'}
-      css={isMark ? undefined : narrow('2.2rem')}
+      css={isMark ? undefined : narrow('3rem')}
       style={
         isMark
           ? { right: `${100 * (1 - part.left - part.width)}%`, width: `max(${100 * part.width}%, 1.2rem)` }

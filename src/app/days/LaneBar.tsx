@@ -11,7 +11,7 @@ import { clockWords, lateWords } from './said'
 import { partsOf, type Window } from './scale'
 
 export const LANE_HEIGHT = 52
-/** Share of the width that the words of a run take at the most, beyond its bar. */
+/** Share of the width that the words of a run take at the most behind its bar. */
 export const RUN_WORDS = 0.17
 
 /** Words that have less room than this are left out: a letter and three dots say nothing. */
@@ -99,8 +99,10 @@ export function LaneBar({ run, name, pressName, windows, now, until, isHeld, onK
           (r) => r.left <= part.left && r.left + r.width > part.left,
         )
         const free = room ? room.left + room.width - part.left : part.width
-        // Behind its own bar only so far as words of a wait leave it room.
-        const width = Math.min(free, Math.max(part.width, RUN_WORDS))
+        // In the bar, or behind it where more room is and words of a wait leave it.
+        const behind = Math.min(free - part.width, RUN_WORDS)
+        const isBehind = part.width < RUN_WORDS && behind > part.width
+        const width = isBehind ? behind : part.width
         return width < 0.02 ? null : (
           <Box
             key={`w${part.left}`}
@@ -109,10 +111,10 @@ export function LaneBar({ run, name, pressName, windows, now, until, isHeld, onK
             top="6px"
             overflow="hidden"
             pointerEvents="none"
-            pl="22px"
+            pl={isBehind ? '1.5' : '22px'}
             lineHeight="1.2"
-            css={narrow('4rem')}
-            style={{ left: percent(part.left), width: percent(width) }}
+            css={narrow('3.5rem')}
+            style={{ left: percent(part.left + (isBehind ? part.width : 0)), width: percent(width) }}
           >
             <Box fontWeight="650" truncate>
               {i > 0 && '… '}

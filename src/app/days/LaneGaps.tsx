@@ -13,7 +13,7 @@ const WORDS: Readonly<Partial<Record<LaneRun['waits'], string>>> = {
   belt: 'waits for the dryer',
   temperature: 'waits for the dryer’s heat',
   'the lead': 'held back by the lead',
-  hours: 'waits for a longer shift',
+  hours: 'shift too short',
   ink: 'waits for ink',
 }
 
@@ -34,9 +34,16 @@ export function Gaps({
     const before = runs[i - 1]
     const says = WORDS[run.waits]
     if (!says || run.isBegun) return null
-    return partsOf(windows, Math.max(now, before?.end ?? now), run.setUp).map((part) => {
+    const free = Math.max(now, before?.end ?? now)
+    // What it waits for last holds it only from when its screens are there.
+    const ready = Math.min(run.setUp, Math.max(free, run.screens?.ready ?? free))
+    const gaps = [
+      ...partsOf(windows, free, ready).map((part) => ({ part, from: free, says: WORDS.screens })),
+      ...partsOf(windows, ready, run.setUp).map((part) => ({ part, from: ready, says })),
+    ]
+    return gaps.map(({ part, from, says }) => {
       // The words of the run before run on into the gap behind it.
-      const room = part.width - (before && part.isFirst ? RUN_WORDS : 0)
+      const room = part.width - (before && part.isFirst && from === free ? RUN_WORDS : 0)
       return room < GAP_WORDS ? null : (
         <Flex
           key={`${run.facts.runId} ${part.left}`}

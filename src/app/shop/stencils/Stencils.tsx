@@ -34,8 +34,15 @@ export function Stencils() {
         </Grid>
       </Section>
       <Section title="Racks">
-        <Grid templateColumns={{ base: 'minmax(0, 12rem)' }}>
+        <Grid
+          templateColumns={{ base: 'minmax(0, 12rem)', md: '12rem minmax(0, 1fr)' }}
+          gap="3"
+          alignItems="end"
+        >
           <CountField name="shop.screens.racks" label="Screens that dry at a time" />
+          <Box color="soft" pb="1">
+            In the days the next are begun when a place is free. Empty: nothing waits for a place.
+          </Box>
         </Grid>
       </Section>
       <Rows
