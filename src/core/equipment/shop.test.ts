@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { refusedNowhere } from '../order/nonsense.fixtures'
+import { refusedNowhere } from '../nonsense.fixtures'
 import { checkShelf, type Press, ringShape, type ShopAndShelf, TEMPLATES, usableHeads } from './index'
 
 const shelfOf = (id: string): ShopAndShelf => {

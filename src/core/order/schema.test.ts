@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
+import { withAt as putAt, refusedNowhere } from '../nonsense.fixtures'
 import { checkOrder } from './index'
-import { withAt as putAt, refusedNowhere } from './nonsense.fixtures'
 
 const ink = (id: string) => ({
   id,

@@ -1,4 +1,4 @@
-import type { Checked } from './index'
+import type { Checked } from './order'
 
 const NONSENSE = [null, 'odd', [], {}, [null], -1, Number.NaN, true]
 
