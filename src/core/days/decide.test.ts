@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { isoOf, momentOf } from '../schedule'
 import { differenceOf } from './compare'
 import { afterAll, DaysSearch, daysNow, letGo, put, shiftedBy } from './decide'
+import type { DayFacts } from './facts'
 import { daysKeptSchema, NOTHING_KEPT } from './kept'
 import { on, runOf, shopOf } from './shopDays.fixtures'
 
@@ -32,6 +33,20 @@ describe('a run that the lead puts somewhere', () => {
     const { difference } = put(now, { runId: 'R-1-P1-dark', pressId: 'a', at: momentOf('2026-12-03T09:00') })
     expect(difference.later.map((s) => s.facts.orderId)).toEqual(['O-1'])
     expect(difference.lateAfter).toBe(difference.lateBefore + 1)
+  })
+  it('on a press that was sold, or cannot print it, is planned as before, and that is said', () => {
+    const first = asked.runs[0] as DayFacts
+    const pins = (pressId: string) => [{ runId: first.runId, pressId, at: at('14:00') }]
+    for (const [pressId, more] of [
+      ['sold', first],
+      ['b', { ...first, on: first.on.filter((o) => o.pressId === 'a') }],
+    ] as const) {
+      const kept = { ...NOTHING_KEPT, pins: pins(pressId) }
+      const alone = daysNow({ ...asked, ...kept, runs: [more] }, kept).lanes.runs[0]
+      expect([alone?.pressId, alone?.isPinned, alone?.waits]).toEqual(['a', false, 'nothing'])
+      expect(alone?.why.some((r) => r.rule === 'DAY_PUT_LOST')).toBe(true)
+    }
+    expect(laneOf(now.lanes, 'O-1')?.why.every((r) => r.rule !== 'DAY_PUT_LOST')).toBe(true)
   })
   it('let go it is planned as before', () => {
     const { kept } = put(now, { runId: 'R-3-P1-dark', pressId: 'b', at: at('14:00') })

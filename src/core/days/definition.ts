@@ -9,7 +9,7 @@ export const DAYS = defineRoom({
   sources: 'Common practice or from memory; never measured in a shop.',
   pages: ['schedule'],
   rules: {
-    WAITS_NOTHING: { says: 'Begins at once: nothing holds it.', source: 'geometry' },
+    WAITS_NOTHING: { says: 'Nothing holds it: it begins as soon as its press works.', source: 'geometry' },
     WAITS_PRESS: { says: '{press} prints {other} until {until}.', source: 'geometry' },
     WAITS_SCREENS: {
       says: 'Its screens are ready at {until}: {screens} to make, on {frames}, begun at {from}, when the room and frames are free.',
@@ -40,7 +40,7 @@ export const DAYS = defineRoom({
     WAITS_CREW: { says: 'Nobody is free before {other} ends at {until}.', source: 'geometry' },
     WAITS_PERSON: { says: 'Nobody who can run {press} is there before {until}.', source: 'geometry' },
     WAITS_RACKS: {
-      says: 'Its screens were begun no sooner: they find no place among the {racks} to dry in before {until}.',
+      says: 'Its screens were begun no sooner: no place to dry in was free before {until} (of {racks} in all).',
       source: 'geometry',
     },
     WAITS_PALLETS: {
@@ -63,7 +63,7 @@ export const DAYS = defineRoom({
       says: 'Planned, with some room, it is done at {planned}; in eight of ten of {draws} trials, with set-up and printing that stray as they do, by {likely}.',
       source: 'assumed',
     },
-    PROMISE_LEAD: { says: '{lead} days lie between printed and due.', source: 'geometry' },
+    PROMISE_LEAD: { says: 'Between printed and due it leaves {lead} days.', source: 'geometry' },
     DAY_SET_UP: {
       says: 'Set-up {time}, {change} of it to hang its screens and clear what was there before.',
       source: 'assumed',
@@ -86,6 +86,11 @@ export const DAYS = defineRoom({
       source: 'geometry',
       severity: 'Watch',
     },
+    DAY_PUT_LOST: {
+      says: 'The lead had put it on {press}, which is gone or cannot print it: it is planned as if that had not been said.',
+      source: 'geometry',
+      severity: 'Watch',
+    },
     DAY_LATE: { says: 'Ready at {done}, {late} late: it must be so by the end of {by}.', source: 'geometry' },
     DAY_LATE_DAYS: {
       says: 'Ready at {done}, {days} days late: it must be so by the end of {by}.',
@@ -94,6 +99,10 @@ export const DAYS = defineRoom({
     DAY_BATCHES: {
       says: 'In {count} batches: its ink dries in, so between them, {each} each time, screens are wiped and filled anew.',
       source: 'assumed',
+    },
+    DAY_DRIES: {
+      says: 'Its ink dries {air} in the air behind the last piece: ready at {done}.',
+      source: 'geometry',
     },
     DAY_REFUSED_FRAMES: {
       says: 'It wants {screens} screens of {mesh}, and no more than {frames} frames of that mesh can ever be free: other frames, or another mesh at its screens.',

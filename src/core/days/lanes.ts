@@ -11,7 +11,7 @@ import { type DaysOfShop, daysOfShop, readyBy } from './shopDays'
 import { shortOf } from './takes'
 import type { Binding, Booked } from './told'
 import { whoRuns } from './whoRuns'
-import { batchesOf, chainOf, otherPress, refusedIn, setUpOf, whyFrame, whyStart } from './why'
+import { batchesOf, chainOf, otherPress, putInVain, refusedIn, setUpOf, whyFrame, whyStart } from './why'
 
 /** A choice by names: it outlives runs that come and go, and presses that are sold. */
 export interface KeptChoice {
@@ -181,7 +181,7 @@ function laneRun(
     screens: b.screens && { from: momentAt(b.screens.from), ready: momentAt(b.screens.ready) },
     ...{ pace: b.pace, short },
     isBegun: begun !== undefined,
-    isPinned: asked.pins.some((p) => p.runId === facts.runId),
+    isPinned: run.pin !== undefined && asked.pins.some((p) => p.runId === facts.runId),
     waits: b.waits,
     waitsFor: b.waitsFor === undefined ? undefined : asked.runs[b.waitsFor]?.runId,
     why: [
@@ -197,8 +197,12 @@ function laneRun(
         ? [DAYS.because('DAY_SHORT', { short: q('count', short), pieces: q('count', facts.pieces) })]
         : []),
       ...batchesOf(b, run),
+      ...(run.hold > 0
+        ? [DAYS.because('DAY_DRIES', { air: q('workTime', run.hold * 60), done: isoOf(done) })]
+        : []),
       ...(b.pace < 1 ? [DAYS.because('DAY_SLOWER', { pace: q('share', b.pace) })] : []),
       ...otherPress(asked, b, facts),
+      ...putInVain(asked, facts, run),
       ...(late > 0
         ? [
             late < 2 * 86_400

@@ -24,7 +24,7 @@ describe('places in which screens dry', () => {
     const [first, second] = planned(2)
     expect(second?.screens?.from).toBeGreaterThanOrEqual(first?.screens?.ready ?? Number.POSITIVE_INFINITY)
     const said = second?.why.find((r) => r.rule === 'WAITS_RACKS')
-    expect(message(said as never, 'metric')).toContain('find no place among the 2 to dry in before')
+    expect(message(said as never, 'metric')).toContain('no place to dry in was free before')
     expect(message(said as never, 'metric')).toContain(isoOf(first?.screens?.ready ?? 0).slice(11, 16))
   })
   it('where there are places enough, or nobody said how many, they dry side by side', () => {

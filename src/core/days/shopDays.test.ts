@@ -160,6 +160,8 @@ describe('what holds a run, and what is said of it', () => {
     const [first, second] = [dries, next].map((r) => lanes(asked).runs.find((x) => x.facts.runId === r.runId))
     expect(isoOf(first?.done ?? 0).slice(0, 10)).toBe('2026-12-03')
     expect(first?.late).toBe(0)
+    expect(first?.why.map((r) => message(r, 'metric')).join(' ')).toContain('Its ink dries 48 h in the air')
+    expect(second?.why.every((r) => r.rule !== 'DAY_DRIES')).toBe(true)
     expect(second?.start).toBeGreaterThanOrEqual((first?.end ?? 0) + 2 * 86_400)
   })
   it('what was counted in short is not printed with the others, and that is said; where nothing came it waits', () => {

@@ -76,6 +76,14 @@ export function otherPress({ shop }: ShopDays, b: Booked, facts: DayFacts): read
   return [DAYS.because('DAY_OTHER_PRESS', { planned: planned.name, press: press.name })]
 }
 
+/** What the lead decided of it can no longer be: its press was sold, or the run has become another. */
+export function putInVain({ shop, pins }: ShopDays, facts: DayFacts, run: DayRun): readonly Reason[] {
+  const pin = pins.find((p) => p.runId === facts.runId)
+  if (!pin || run.pin) return []
+  const press = shop.presses.find((p) => p.id === pin.pressId)?.name ?? 'a press'
+  return [DAYS.because('DAY_PUT_LOST', { press })]
+}
+
 export const setUpOf = (b: Booked, run: DayRun): Reason =>
   DAYS.because('DAY_SET_UP', {
     time: q('workTime', ((run.on[b.press]?.setUp ?? 0) + b.changeOver) * 60),
